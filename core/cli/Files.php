@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Cli;
+
+use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Document\UnusableDocument;
+use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Job\JobReading;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\ShopReader;
+
+/** Reads the files a command was given; the only input the command line does. */
+final class Files
+{
+    private const MOST_BYTES = 2_000_000;
+
+    /** @throws UnusableDocument if the file cannot be read or is no job file */
+    public static function job(string $file): JobReading
+    {
+        return JobReader::fromJson(self::text($file));
+    }
+
+    /** @throws UnusableDocument if the file cannot be read, is no shop file, or has problems */
+    public static function shop(?string $file): Shop
+    {
+        if ($file === null) {
+            return Shop::bare();
+        }
+        $problems = new Problems;
+        $shop = ShopReader::read(json_decode(self::text($file), true, 32), $problems);
+        foreach ($problems->all() as $problem) {
+            throw UnusableDocument::notJson("$file, $problem->path $problem->message");
+        }
+
+        return $shop;
+    }
+
+    private static function text(string $file): string
+    {
+        if (! is_file($file) || ! is_readable($file)) {
+            throw UnusableDocument::notJson("there is no readable file $file");
+        }
+
+        // One byte more than is read, so that the reader can tell a file that is too large.
+        return (string) file_get_contents($file, false, null, 0, self::MOST_BYTES + 1);
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Bench;
+
+/** What an entry in the log says. Nothing is ever edited: a correction is a new entry. */
+enum EntryKind: string
+{
+    case Done = 'done';
+    case Correct = 'correct';
+    case Reopen = 'reopen';
+    case Note = 'note';
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Bench;
+
+/** One entry of the log: at which step, what is said of it, the readings as written, by whom and when. */
+final readonly class LogEntry
+{
+    /**
+     * @param  array<string, float>  $values  readings by the measure's name, in the base unit
+     */
+    public function __construct(
+        public string $id,
+        public string $stepId,
+        public EntryKind $kind,
+        public array $values,
+        public string $note,
+        public string $by,
+        public \DateTimeImmutable $at,
+    ) {
+    }
+}

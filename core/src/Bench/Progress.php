@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Bench;
+
+use UpsweptBead\Core\Plan\Plan;
+
+/** Where a job stands at the bench: the log folded over the plan's steps, in the order the entries were made. */
+final readonly class Progress
+{
+    /**
+     * @param  array<string, LogEntry>  $done  the entry that closed each step that is done
+     * @param  array<string, array<string, float>>  $readings  what was read at each step, corrections included
+     * @param  array<string, list<LogEntry>>  $notes
+     */
+    private function __construct(private Plan $plan, public array $done, public array $readings, public array $notes)
+    {
+    }
+
+    /** @param  list<LogEntry>  $log */
+    public static function of(Plan $plan, array $log): self
+    {
+        $done = $readings = $notes = [];
+        foreach ($log as $entry) {
+            if ($entry->kind === EntryKind::Reopen) {
+                unset($done[$entry->stepId]);
+            }
+            if ($entry->kind === EntryKind::Done) {
+                $done[$entry->stepId] = $entry;
+            }
+            if ($entry->values !== []) {
+                $readings[$entry->stepId] = [...$readings[$entry->stepId] ?? [], ...$entry->values];
+            }
+            if ($entry->note !== '') {
+                $notes[$entry->stepId][] = $entry;
+            }
+        }
+
+        return new self($plan, $done, $readings, $notes);
+    }
+
+    public function isDone(string $stepId): bool
+    {
+        return isset($this->done[$stepId]);
+    }
+
+    /** The first step that is not done; null when all are. */
+    public function next(): ?BenchStep
+    {
+        foreach ($this->plan->steps as $step) {
+            if (! $this->isDone($step->id)) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
+    public function stepsDone(): int
+    {
+        return count(array_filter($this->plan->steps, fn (BenchStep $step): bool => $this->isDone($step->id)));
+    }
+
+    /** Joints whose weld is logged as done. */
+    public function jointsDone(): int
+    {
+        return count(array_filter($this->plan->steps, fn (BenchStep $step): bool => $step->kind === StepKind::Weld && $this->isDone($step->id)));
+    }
+
+    public function reading(string $stepId, string $measure): ?float
+    {
+        return $this->readings[$stepId][$measure] ?? null;
+    }
+}

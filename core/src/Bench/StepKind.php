@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Bench;
+
+/** What is done at one step of the bench. */
+enum StepKind: string
+{
+    case Prepare = 'prepare';
+    case Tack = 'tack';
+    case TrialFit = 'trial-fit';
+    case FullTack = 'full-tack';
+    case Purge = 'purge';
+    case Weld = 'weld';
+    case Cool = 'cool';
+    case Inspect = 'inspect';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Prepare => 'Prepare',
+            self::Tack => 'Tack',
+            self::TrialFit => 'Trial fit',
+            self::FullTack => 'Full tack',
+            self::Purge => 'Purge',
+            self::Weld => 'Weld',
+            self::Cool => 'Cool',
+            self::Inspect => 'Inspect',
+        };
+    }
+
+    /** The usual caution at this step; local codes and licensed practice come first. */
+    public function caution(): string
+    {
+        return match ($this) {
+            self::Prepare => 'Rotating saw and disc: eyes and ears covered, no loose gloves at the blade. Grinding dust holds chromium. Acetone dry before any arc; never chlorinated cleaner.',
+            self::Tack, self::FullTack => 'Arc: eyes and skin covered, fume drawn off at the arc. Welding on a vehicle: battery off, fire watch and extinguisher at hand.',
+            self::TrialFit => 'Tacks are not a support: strap the piece, and never be under it. Vehicle on stands, not on a jack.',
+            self::Purge => 'Argon suffocates without warning and pools low: air the room, and never lean into a purged vessel or a pit.',
+            self::Weld => 'Arc and hot metal. Chromium(VI) and nickel in the fume: draw it off at the arc.',
+            self::Cool => 'Hot metal looks like cold metal. Do not quench. Purge stays on until the root is cool.',
+            self::Inspect => 'Leak test with low-pressure air only. Local codes, emissions and noise law, and licensed practice come first.',
+        };
+    }
+}

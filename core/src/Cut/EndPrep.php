@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Cut;
+
+/** How the end of a piece is prepared before it is fitted. */
+enum EndPrep: string
+{
+    case LightBevel = 'light-bevel';
+    case BevelAndLand = 'bevel-and-land';
+    case Square = 'square';
+
+    /** Wall from which a full bevel to a land is due (mm). */
+    private const HEAVY_MM = 2.0;
+
+    /** For a butt: a land of about 0.8 mm on heavy wall, a light bevel on thin, where the vee places the molten metal. */
+    public static function forButt(float $wallMm): self
+    {
+        return $wallMm >= self::HEAVY_MM ? self::BevelAndLand : self::LightBevel;
+    }
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::LightBevel => 'Square, light bevel',
+            self::BevelAndLand => 'Bevel, land 0.8 mm',
+            self::Square => 'Square',
+        };
+    }
+}

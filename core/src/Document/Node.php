@@ -1,0 +1,218 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Document;
+
+use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/**
+ * A place in a decoded JSON document, read defensively: every value asked for is checked, and what is wrong is noted
+ * with its path instead of thrown, so that a person sees all problems at once. A value that was wrong reads as a
+ * harmless default; callers must not use the result while there are problems.
+ */
+final readonly class Node
+{
+    private const MAX_TEXT = 2000;
+
+    private function __construct(private mixed $value, public string $path, private Problems $problems)
+    {
+    }
+
+    /**
+     * Opens a JSON text of a known format and version.
+     *
+     * @throws UnusableDocument if it is too large, not JSON, or of another format or version
+     */
+    public static function open(string $json, string $format, int $version, Problems $problems, int $mostBytes = 2_000_000): self
+    {
+        if (strlen($json) > $mostBytes) {
+            throw UnusableDocument::tooLarge(strlen($json), $mostBytes);
+        }
+        try {
+            $value = json_decode($json, true, 32, JSON_THROW_ON_ERROR);
+        } catch (\JsonException $error) {
+            throw UnusableDocument::notJson(lcfirst($error->getMessage()));
+        }
+
+        return self::wrap($value, $format, $version, $problems);
+    }
+
+    /** @throws UnusableDocument if the decoded value is of another format or version */
+    public static function wrap(mixed $value, string $format, int $version, Problems $problems): self
+    {
+        if (! is_array($value) || ($value['format'] ?? null) !== $format) {
+            throw UnusableDocument::notThisFormat($format);
+        }
+        $found = $value['version'] ?? null;
+        if ($found !== $version) {
+            throw UnusableDocument::otherVersion($format, is_scalar($found) ? (string) $found : 'none', $version);
+        }
+        unset($value['format'], $value['version']);
+
+        return new self($value, '', $problems);
+    }
+
+    /** @param  list<string>  $keys the only ones allowed here */
+    public function only(array $keys): self
+    {
+        foreach (is_array($this->value) ? array_keys($this->value) : [] as $key) {
+            if (! in_array($key, $keys, true)) {
+                $this->at((string) $key)->complain('unknown-field', 'is not a field of this format; here are known: '.implode(', ', $keys));
+            }
+        }
+
+        return $this;
+    }
+
+    public function at(string $key): self
+    {
+        $path = $this->path === '' ? $key : "$this->path.$key";
+
+        return new self(is_array($this->value) ? ($this->value[$key] ?? null) : null, $path, $this->problems);
+    }
+
+    public function isMissing(): bool
+    {
+        return $this->value === null;
+    }
+
+    /** @return list<self> */
+    public function items(int $most): array
+    {
+        if (! is_array($this->value) || ! array_is_list($this->value)) {
+            $this->complain('not-a-list', 'must be a list');
+
+            return [];
+        }
+        if (count($this->value) > $most) {
+            $this->complain('too-many', sprintf('has %d entries; at most %d are read', count($this->value), $most));
+
+            return [];
+        }
+
+        return array_map(fn (int $i): self => new self($this->value[$i], "$this->path[$i]", $this->problems), array_keys($this->value));
+    }
+
+    /** @return array<string, self> */
+    public function entries(int $most): array
+    {
+        if (! is_array($this->value) || count($this->value) > $most) {
+            $this->complain('not-an-object', "must be an object with at most $most fields");
+
+            return [];
+        }
+        $entries = [];
+        foreach (array_keys($this->value) as $key) {
+            $entries[(string) $key] = $this->at((string) $key);
+        }
+
+        return $entries;
+    }
+
+    public function text(string $default = '', int $most = self::MAX_TEXT): string
+    {
+        if ($this->value === null) {
+            return $default;
+        }
+        if (! is_string($this->value) || mb_strlen($this->value) > $most || preg_match('/[\x00-\x08\x0b-\x1f\x7f]/', $this->value) === 1) {
+            $this->complain('not-a-text', "must be a text of at most $most characters without control characters");
+
+            return $default;
+        }
+
+        return $this->value;
+    }
+
+    public function required(int $most = 200): string
+    {
+        $text = trim($this->text('', $most));
+        if ($text === '' && ($this->value === null || $this->value === '' || is_string($this->value))) {
+            $this->complain('missing', 'is missing');
+        }
+
+        return $text;
+    }
+
+    public function length(UnitSystem $units): Length
+    {
+        if (is_int($this->value) || is_float($this->value)) {
+            return Length::ofMm($this->finite((float) $this->value, 1e5));
+        }
+        if (! is_string($this->value)) {
+            $this->complain('not-a-length', 'must be millimetres as a number, or a text such as "1 5/8 in" or "41.3mm"');
+
+            return Length::ofMm(0);
+        }
+        try {
+            return Length::parse($this->value, $units);
+        } catch (UnreadableQuantity $error) {
+            $this->complain('not-a-length', $error->getMessage());
+
+            return Length::ofMm(0);
+        }
+    }
+
+    /** A number as it stands, or a text with a unit of the given kind. */
+    public function quantity(Quantity $quantity, UnitSystem $units, float $most = 1e6): float
+    {
+        if (is_string($this->value)) {
+            try {
+                return $this->finite($quantity->parse($this->value, $units), $most);
+            } catch (UnreadableQuantity $error) {
+                $this->complain('not-a-'.$quantity->value, $error->getMessage());
+
+                return 0.0;
+            }
+        }
+
+        return $this->number($most);
+    }
+
+    public function number(float $most = 1e6): float
+    {
+        if (! is_int($this->value) && ! is_float($this->value)) {
+            $this->complain('not-a-number', 'must be a number');
+
+            return 0.0;
+        }
+
+        return $this->finite((float) $this->value, $most);
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @param  T  $default
+     * @return T
+     */
+    public function choice(string $enum, \BackedEnum $default): \BackedEnum
+    {
+        $choice = is_string($this->value) ? $enum::tryFrom($this->value) : null;
+        if ($choice === null && $this->value !== null) {
+            $this->complain('unknown-choice', 'must be one of '.implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases())));
+        }
+
+        return $choice ?? $default;
+    }
+
+    public function complain(string $code, string $message): void
+    {
+        $this->problems->add(new Problem($this->path, $code, $message));
+    }
+
+    private function finite(float $value, float $most): float
+    {
+        if (! is_finite($value) || abs($value) > $most) {
+            $this->complain('out-of-range', sprintf('must lie between −%s and %s', number_format($most), number_format($most)));
+
+            return 0.0;
+        }
+
+        return $value;
+    }
+}

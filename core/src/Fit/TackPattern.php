@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Fit;
+
+/**
+ * Where the tacks go and in which order; degrees from the index mark, clockwise looking with the flow.
+ *
+ * Common practice: two tacks close together for a trial fit, so that the joint can still be hinged open; then 4 at 90°
+ * up to 2 in of outside diameter, 6 at 60° to 3 in, 8 at 45° above, opposite pairs in turn, each 2–3 walls long.
+ */
+final readonly class TackPattern
+{
+    private const INCH_MM = 25.4;
+
+    /** How far apart the two trial tacks sit (°); our estimate within the 60–90° in use. */
+    private const TRIAL_SPREAD_DEG = 75.0;
+
+    /**
+     * @param  list<float>  $trialDeg
+     * @param  list<float>  $fullDeg
+     */
+    private function __construct(public array $trialDeg, public array $fullDeg, public float $tackMm)
+    {
+    }
+
+    public static function forTube(float $odMm, float $wallMm): self
+    {
+        $count = match (true) {
+            $odMm <= 2 * self::INCH_MM + 0.01 => 4,
+            $odMm <= 3 * self::INCH_MM + 0.01 => 6,
+            default => 8,
+        };
+        $stepDeg = 360 / $count;
+        $order = [];
+        for ($pair = 0; $pair < intdiv($count, 2); $pair++) {
+            // Each next pair lies as far as it can from the one before: every second place, then the ones between.
+            $place = self::spread($pair, intdiv($count, 2));
+            array_push($order, (float) ($place * $stepDeg), $place * $stepDeg + 180.0);
+        }
+
+        return new self([0.0, self::TRIAL_SPREAD_DEG], $order, 2.5 * $wallMm);
+    }
+
+    private static function spread(int $pair, int $pairs): int
+    {
+        $second = intdiv($pairs + 1, 2);
+
+        return $pair < $second ? 2 * $pair : 2 * ($pair - $second) + 1;
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Geometry;
+
+/** A point or a direction in the job's right-handed axes; millimetres where it is a point. */
+final readonly class Vector
+{
+    public function __construct(public float $x, public float $y, public float $z)
+    {
+    }
+
+    public function plus(self $other): self
+    {
+        return new self($this->x + $other->x, $this->y + $other->y, $this->z + $other->z);
+    }
+
+    public function minus(self $other): self
+    {
+        return new self($this->x - $other->x, $this->y - $other->y, $this->z - $other->z);
+    }
+
+    public function times(float $factor): self
+    {
+        return new self($this->x * $factor, $this->y * $factor, $this->z * $factor);
+    }
+
+    public function dot(self $other): float
+    {
+        return $this->x * $other->x + $this->y * $other->y + $this->z * $other->z;
+    }
+
+    public function cross(self $other): self
+    {
+        return new self(
+            $this->y * $other->z - $this->z * $other->y,
+            $this->z * $other->x - $this->x * $other->z,
+            $this->x * $other->y - $this->y * $other->x,
+        );
+    }
+
+    public function length(): float
+    {
+        return sqrt($this->dot($this));
+    }
+
+    public function distanceTo(self $other): float
+    {
+        return $this->minus($other)->length();
+    }
+
+    /**
+     * Gives the direction of this vector, of length 1.
+     *
+     * @throws \DomainException if the vector is zero or not finite
+     */
+    public function unit(): self
+    {
+        $length = $this->length();
+        if (! is_finite($length) || $length < 1e-12) {
+            throw new \DomainException('A direction must not be zero.');
+        }
+
+        return $this->times(1 / $length);
+    }
+
+    /** Gives the angle to another vector in degrees, 0 to 180; accurate for tiny angles too. */
+    public function angleDegTo(self $other): float
+    {
+        return rad2deg(atan2($this->cross($other)->length(), $this->dot($other)));
+    }
+
+    /** Turns about a unit axis through the origin, right-handed, by degrees. */
+    public function turnedAbout(self $axis, float $angleDeg): self
+    {
+        [$cos, $sin] = [cos(deg2rad($angleDeg)), sin(deg2rad($angleDeg))];
+
+        return $this->times($cos)->plus($axis->cross($this)->times($sin))->plus($axis->times($axis->dot($this) * (1 - $cos)));
+    }
+
+    /** Gives the part of this vector that is square to a unit direction. */
+    public function squareTo(self $direction): self
+    {
+        return $this->minus($direction->times($this->dot($direction)));
+    }
+
+    /** @return array{float, float, float} */
+    public function toArray(): array
+    {
+        return [$this->x, $this->y, $this->z];
+    }
+}

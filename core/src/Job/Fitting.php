@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+use UpsweptBead\Core\Units\Length;
+
+/**
+ * Something welded onto the side of a run.
+ *
+ * `station` along the centreline from the run's start; `fromTopDeg` round the tube from straight up as it is fitted,
+ * clockwise looking with the flow.
+ */
+final readonly class Fitting
+{
+    public function __construct(public FittingKind $kind, public Length $station, public float $fromTopDeg)
+    {
+    }
+}

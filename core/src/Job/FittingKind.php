@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+enum FittingKind: string
+{
+    case OxygenSensorBung = 'oxygen-sensor-bung';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::OxygenSensorBung => 'Oxygen-sensor bung M18 × 1.5',
+        };
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+use UpsweptBead\Core\Reason\Overrides;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** A whole job as people entered it: survey, choices and overrules. Immutable; everything else is computed from it. */
+final readonly class Job
+{
+    public const FORMAT = 'upswept-bead/job';
+
+    public const VERSION = 1;
+
+    /** @param  list<RunSpec>  $runs */
+    public function __construct(
+        public string $number,
+        public string $title,
+        public string $customer,
+        public string $vehicle,
+        public Purpose $purpose,
+        public UnitSystem $units,
+        public string $metal,
+        public string $note,
+        public array $runs,
+        public Overrides $overrides,
+    ) {
+    }
+
+    /** Puts a route in place of a run's own. */
+    public function routed(string $letter, ?RouteChoice $route): self
+    {
+        $runs = array_map(static fn (RunSpec $run): RunSpec => $run->letter === $letter ? $run->routed($route) : $run, $this->runs);
+
+        return new self($this->number, $this->title, $this->customer, $this->vehicle, $this->purpose, $this->units, $this->metal, $this->note, $runs, $this->overrides);
+    }
+}

@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+use UpsweptBead\Core\Document\Node;
+use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Document\UnusableDocument;
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Reason\Override;
+use UpsweptBead\Core\Reason\Overrides;
+use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** Reads the open job format (docs/job-file.md). Hostile or broken input never gets further than a list of problems. */
+final readonly class JobReader
+{
+    private const MOST_RUNS = 16;
+
+    private const MOST_BENDS = 12;
+
+    private const MOST_FITTINGS = 12;
+
+    private const MOST_OVERRIDES = 500;
+
+    private function __construct(private UnitSystem $units)
+    {
+    }
+
+    /** @throws UnusableDocument if the text is no job document at all */
+    public static function fromJson(string $json): JobReading
+    {
+        $problems = new Problems;
+
+        return self::read(Node::open($json, Job::FORMAT, Job::VERSION, $problems), $problems);
+    }
+
+    /** @throws UnusableDocument if the decoded value is no job document at all */
+    public static function fromDecoded(mixed $document): JobReading
+    {
+        $problems = new Problems;
+
+        return self::read(Node::wrap($document, Job::FORMAT, Job::VERSION, $problems), $problems);
+    }
+
+    private static function read(Node $root, Problems $problems): JobReading
+    {
+        $root->only(['job', 'runs', 'overrides']);
+        $head = $root->at('job')->only(['number', 'title', 'customer', 'vehicle', 'purpose', 'units', 'metal', 'note']);
+        $units = $head->at('units')->choice(UnitSystem::class, UnitSystem::Inch);
+        $reader = new self($units);
+        $runs = array_map($reader->run(...), $root->at('runs')->items(self::MOST_RUNS));
+        self::refuseDoubles($root->at('runs'), $runs);
+        $overrides = $root->at('overrides')->isMissing() ? [] : $root->at('overrides')->items(self::MOST_OVERRIDES);
+        $job = new Job(
+            $head->at('number')->required(40),
+            $head->at('title')->required(),
+            $head->at('customer')->text('', 200),
+            $head->at('vehicle')->text('', 200),
+            $head->at('purpose')->choice(Purpose::class, Purpose::System),
+            $units,
+            $head->at('metal')->required(40),
+            $head->at('note')->text(),
+            $runs,
+            new Overrides(array_map(self::override(...), $overrides), $units),
+        );
+
+        return new JobReading($problems->all() === [] ? $job : null, $problems->all());
+    }
+
+    private function run(Node $node): RunSpec
+    {
+        $node->only(['letter', 'name', 'tube', 'start', 'end', 'route', 'fittings']);
+        $letter = $node->at('letter')->required(2);
+        if (preg_match('/^[A-Z]{1,2}$/', $letter) !== 1) {
+            $node->at('letter')->complain('bad-letter', 'must be one or two capital letters');
+        }
+
+        return new RunSpec(
+            $letter,
+            $node->at('name')->text('', 100),
+            $node->at('tube')->required(60),
+            $this->end($node->at('start')),
+            $this->end($node->at('end')),
+            $node->at('route')->isMissing() ? null : $this->route($node->at('route')),
+            array_map($this->fitting(...), $node->at('fittings')->isMissing() ? [] : $node->at('fittings')->items(self::MOST_FITTINGS)),
+        );
+    }
+
+    private function end(Node $node): RunEnd
+    {
+        $node->only(['kind', 'name', 'at', 'direction', 'up', 'metal', 'wall']);
+        $at = array_map(fn (Node $item): Length => $item->length($this->units), $node->at('at')->items(3));
+        if (count($at) !== 3) {
+            $node->at('at')->complain('not-a-point', 'must be three lengths: rearward, right, up');
+            $at = [Length::ofMm(0), Length::ofMm(0), Length::ofMm(0)];
+        }
+        $wall = $node->at('wall')->length($this->units);
+        if ($wall->mm <= 0) {
+            $node->at('wall')->complain('not-positive', 'must be more than 0');
+        }
+
+        return new RunEnd(
+            $node->at('kind')->choice(EndKind::class, EndKind::Open),
+            $node->at('name')->text('', 100),
+            $at,
+            $this->direction($node->at('direction')),
+            $node->at('up')->isMissing() ? null : $this->direction($node->at('up')),
+            $node->at('metal')->required(40),
+            $wall,
+        );
+    }
+
+    private function direction(Node $node): Vector
+    {
+        $parts = array_map(static fn (Node $item): float => $item->number(1e6), $node->items(3));
+        $vector = count($parts) === 3 ? new Vector(...$parts) : new Vector(0, 0, 0);
+        if ($vector->length() < 1e-9) {
+            $node->complain('no-direction', 'must be three numbers that are not all 0, such as [1, 0, -0.2]');
+
+            return new Vector(1, 0, 0);
+        }
+
+        return $vector;
+    }
+
+    private function route(Node $node): RouteChoice
+    {
+        $node->only(['bends', 'endStraight']);
+
+        return new RouteChoice(
+            array_map($this->row(...), $node->at('bends')->items(self::MOST_BENDS)),
+            $this->notNegative($node->at('endStraight')),
+        );
+    }
+
+    private function row(Node $node): RouteRow
+    {
+        $node->only(['straight', 'rotation', 'angle', 'clr']);
+        $angleDeg = $node->at('angle')->quantity(Quantity::Angle, $this->units, 360);
+        if ($angleDeg <= 0 || $angleDeg > 180) {
+            $node->at('angle')->complain('bad-angle', 'must be above 0° and at most 180°');
+        }
+        $clr = $node->at('clr')->length($this->units);
+        if ($clr->mm <= 0) {
+            $node->at('clr')->complain('not-positive', 'must be a centreline radius above 0');
+        }
+
+        return new RouteRow(
+            $this->notNegative($node->at('straight')),
+            $node->at('rotation')->quantity(Quantity::Angle, $this->units, 3600),
+            $angleDeg,
+            $clr,
+        );
+    }
+
+    private function notNegative(Node $node): Length
+    {
+        $length = $node->length($this->units);
+        if ($length->mm < 0) {
+            $node->complain('negative', 'must not be negative');
+        }
+
+        return $length;
+    }
+
+    private function fitting(Node $node): Fitting
+    {
+        $node->only(['kind', 'station', 'fromTop']);
+
+        return new Fitting(
+            $node->at('kind')->choice(FittingKind::class, FittingKind::OxygenSensorBung),
+            $this->notNegative($node->at('station')),
+            $node->at('fromTop')->quantity(Quantity::Angle, $this->units, 180),
+        );
+    }
+
+    private static function override(Node $node): Override
+    {
+        $node->only(['figure', 'value', 'why']);
+
+        return new Override($node->at('figure')->required(100), $node->at('value')->required(60), $node->at('why')->text('', 300));
+    }
+
+    /** @param  list<RunSpec>  $runs */
+    private static function refuseDoubles(Node $node, array $runs): void
+    {
+        $letters = array_map(static fn (RunSpec $run): string => $run->letter, $runs);
+        foreach (array_diff_key($letters, array_unique($letters)) as $letter) {
+            $node->complain('double-letter', "has two runs with the letter $letter");
+        }
+    }
+}

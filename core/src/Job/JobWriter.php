@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+use UpsweptBead\Core\Reason\Override;
+use UpsweptBead\Core\Units\Length;
+
+/** Writes a job in the open format; what a person wrote stays as they wrote it. */
+final readonly class JobWriter
+{
+    /** @return array<string, mixed> */
+    public static function toArray(Job $job): array
+    {
+        return [
+            'format' => Job::FORMAT,
+            'version' => Job::VERSION,
+            'job' => [
+                'number' => $job->number,
+                'title' => $job->title,
+                'customer' => $job->customer,
+                'vehicle' => $job->vehicle,
+                'purpose' => $job->purpose->value,
+                'units' => $job->units->value,
+                'metal' => $job->metal,
+                'note' => $job->note,
+            ],
+            'runs' => array_map(self::run(...), $job->runs),
+            'overrides' => array_map(
+                static fn (Override $override): array => ['figure' => $override->figure, 'value' => $override->value, 'why' => $override->why],
+                $job->overrides->all,
+            ),
+        ];
+    }
+
+    public static function toJson(Job $job): string
+    {
+        return json_encode(self::toArray($job), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+    }
+
+    /** @return array<string, mixed> */
+    private static function run(RunSpec $run): array
+    {
+        return [
+            'letter' => $run->letter,
+            'name' => $run->name,
+            'tube' => $run->tubeId,
+            'start' => self::end($run->start),
+            'end' => self::end($run->end),
+            'route' => $run->route === null ? null : self::route($run->route),
+            'fittings' => array_map(static fn (Fitting $fitting): array => [
+                'kind' => $fitting->kind->value,
+                'station' => self::length($fitting->station),
+                'fromTop' => $fitting->fromTopDeg,
+            ], $run->fittings),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function route(RouteChoice $route): array
+    {
+        return [
+            'bends' => array_map(static fn (RouteRow $row): array => [
+                'straight' => self::length($row->straight),
+                'rotation' => $row->rotationDeg,
+                'angle' => $row->angleDeg,
+                'clr' => self::length($row->clr),
+            ], $route->rows),
+            'endStraight' => self::length($route->endStraight),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function end(RunEnd $end): array
+    {
+        return [
+            'kind' => $end->kind->value,
+            'name' => $end->name,
+            'at' => array_map(self::length(...), $end->at),
+            'direction' => $end->direction->toArray(),
+            ...($end->up === null ? [] : ['up' => $end->up->toArray()]),
+            'metal' => $end->metal,
+            'wall' => self::length($end->wall),
+        ];
+    }
+
+    private static function length(Length $length): string|float
+    {
+        return $length->written ?? $length->mm;
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+/** What the exhaust is for; decides how clean its inside has to be and what is asked of its lengths. */
+enum Purpose: string
+{
+    case TurboDownpipe = 'turbo-downpipe';
+    case TurboManifold = 'turbo-manifold';
+    case Header = 'header';
+    case Collector = 'collector';
+    case System = 'system';
+    case Repair = 'repair';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::TurboDownpipe => 'Downpipe behind a turbine',
+            self::TurboManifold => 'Turbo manifold',
+            self::Header => 'Header, naturally aspirated',
+            self::Collector => 'Collector',
+            self::System => 'System behind the header',
+            self::Repair => 'Repair',
+        };
+    }
+
+    /** Crumbs from an unshielded root would be swallowed by a turbine. */
+    public function isUpstreamOfTurbine(): bool
+    {
+        return $this === self::TurboManifold || $this === self::Collector;
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+use UpsweptBead\Core\Geometry\Frame;
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Units\Length;
+
+/** Where a run starts or ends: the part it meets there, the point, and the direction of flow through it. */
+final readonly class RunEnd
+{
+    /** @param  array{Length, Length, Length}  $at */
+    public function __construct(
+        public EndKind $kind,
+        public string $name,
+        public array $at,
+        public Vector $direction,
+        public ?Vector $up,
+        public string $metal,
+        public Length $wall,
+    ) {
+    }
+
+    public function frame(): Frame
+    {
+        return Frame::facing(new Vector($this->at[0]->mm, $this->at[1]->mm, $this->at[2]->mm), $this->direction, $this->up);
+    }
+}

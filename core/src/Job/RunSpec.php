@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+/** One run of tube as surveyed: its letter, its stock, its two ends, the route taken if any, what is welded on its side. */
+final readonly class RunSpec
+{
+    /** @param  list<Fitting>  $fittings */
+    public function __construct(
+        public string $letter,
+        public string $name,
+        public string $tubeId,
+        public RunEnd $start,
+        public RunEnd $end,
+        public ?RouteChoice $route,
+        public array $fittings,
+    ) {
+    }
+
+    public function routed(?RouteChoice $route): self
+    {
+        return new self($this->letter, $this->name, $this->tubeId, $this->start, $this->end, $route, $this->fittings);
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Plan\Json;
+
+use UpsweptBead\Core\Reason\Choice;
+use UpsweptBead\Core\Reason\Figure;
+use UpsweptBead\Core\Reason\Input;
+use UpsweptBead\Core\Reason\Override;
+use UpsweptBead\Core\Reason\Reason;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** Writes proposed values with their working, as numbers in base units and as text in the person's units. */
+final readonly class FigureWriter
+{
+    public function __construct(public UnitSystem $units)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function figure(Figure $figure): array
+    {
+        return [
+            'key' => $figure->key,
+            'label' => $figure->label,
+            'quantity' => $figure->quantity->value,
+            'value' => $figure->value,
+            'text' => $figure->quantity->show($figure->value, $this->units),
+            'proposed' => $figure->quantity->show($figure->proposed, $this->units),
+            'reason' => $this->reason($figure->reason),
+            'override' => $this->override($figure->override),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function choice(Choice $choice): array
+    {
+        return [
+            'key' => $choice->key,
+            'label' => $choice->label,
+            'quantity' => null,
+            'value' => null,
+            'text' => $choice->value,
+            'proposed' => $choice->proposed,
+            'reason' => $this->reason($choice->reason),
+            'override' => $this->override($choice->override),
+        ];
+    }
+
+    /**
+     * @param  array<string, Figure|Choice>  $all
+     * @return array<string, mixed>
+     */
+    public function each(array $all): array
+    {
+        return array_map(fn (Figure|Choice $one): array => $one instanceof Figure ? $this->figure($one) : $this->choice($one), $all);
+    }
+
+    /** @return array{value: float, text: string} */
+    public function plain(Quantity $quantity, float $value): array
+    {
+        return ['value' => $value, 'text' => $quantity->show($value, $this->units)];
+    }
+
+    /** @return array{value: float, text: string} */
+    public function length(float $mm): array
+    {
+        return $this->plain(Quantity::Length, $mm);
+    }
+
+    /** @return array<string, mixed> */
+    private function reason(Reason $reason): array
+    {
+        return [
+            'rule' => $reason->rule,
+            'inputs' => array_map(fn (Input $input): array => ['label' => $input->label, 'text' => $input->text($this->units)], $reason->inputs),
+            'source' => $reason->source->text(),
+            'sourceKind' => $reason->source->kind->value,
+            'changes' => $reason->changes,
+        ];
+    }
+
+    /** @return array{value: string, why: string}|null */
+    private function override(?Override $override): ?array
+    {
+        return $override === null ? null : ['value' => $override->value, 'why' => $override->why];
+    }
+}

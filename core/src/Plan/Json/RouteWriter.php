@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Plan\Json;
+
+use UpsweptBead\Core\Geometry\Frame;
+use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Job\RouteChoice;
+use UpsweptBead\Core\Route\Blocked;
+use UpsweptBead\Core\Route\Constraint;
+use UpsweptBead\Core\Route\RouteAnswer;
+use UpsweptBead\Core\Route\RouteAnswers;
+use UpsweptBead\Core\Run\Bend;
+use UpsweptBead\Core\Run\Correction;
+use UpsweptBead\Core\Run\CorrectionKind;
+use UpsweptBead\Core\Run\FarEnd;
+use UpsweptBead\Core\Run\Segment;
+use UpsweptBead\Core\Run\TubeRun;
+use UpsweptBead\Core\Units\Quantity;
+
+/** Writes runs as they lie in space, far ends, and the router's answers. */
+final readonly class RouteWriter
+{
+    public function __construct(private FigureWriter $figures)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function run(TubeRun $run): array
+    {
+        return [
+            'length' => $this->figures->length($run->lengthMm()),
+            'turning' => $this->figures->plain(Quantity::Angle, $run->turningDeg()),
+            'segments' => array_map($this->segment(...), $run->segments()),
+            'bends' => array_map(fn (Bend $bend): array => [
+                'straight' => $this->figures->length($bend->straightMm),
+                'rotation' => $this->figures->plain(Quantity::Angle, $bend->rotationDeg),
+                'angle' => $this->figures->plain(Quantity::Angle, $bend->angleDeg),
+                'clr' => $this->figures->length($bend->clrMm),
+            ], $run->bends),
+            'endStraight' => $this->figures->length($run->endStraightMm),
+            'end' => $this->frame($run->end()),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function farEnd(FarEnd $farEnd): array
+    {
+        return [
+            'closed' => $farEnd->isClosed(),
+            'gap' => $this->figures->length($farEnd->gapMm),
+            'angle' => $this->figures->plain(Quantity::Angle, round($farEnd->angleDeg, 2)),
+            'along' => $this->figures->length($farEnd->alongMm),
+            'across' => $this->figures->length($farEnd->acrossMm),
+            'best' => $farEnd->best === null ? null : $this->correction($farEnd->best),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function answers(RouteAnswers $answers, int $most = 24): array
+    {
+        return [
+            'found' => count($answers->answers),
+            'answers' => array_map($this->answer(...), array_slice($answers->answers, 0, $most)),
+            'blocked' => array_map($this->blocked(...), $answers->blocked),
+        ];
+    }
+
+    /** @return array{at: array<float>, forward: array<float>, reference: array<float>} */
+    public function frame(Frame $frame): array
+    {
+        return ['at' => $frame->at->toArray(), 'forward' => $frame->forward->toArray(), 'reference' => $frame->reference->toArray()];
+    }
+
+    /** @return array<string, mixed> */
+    private function answer(RouteAnswer $answer): array
+    {
+        return [
+            'joints' => $answer->joints,
+            'oddAngles' => $answer->oddAngles,
+            'run' => $this->run($answer->run),
+            'route' => JobWriter::route(RouteChoice::of($answer->run)),
+        ];
+    }
+
+    /** Says in words what a constraint would have to give. */
+    public function sentence(Blocked $blocked): string
+    {
+        if ($blocked->constraint === Constraint::Stock) {
+            return 'No bend is stocked for this tube.';
+        }
+        $by = ($blocked->constraint->isAngle() ? Quantity::Angle : Quantity::Length)->show($blocked->by, $this->figures->units);
+        $what = match (true) {
+            ! $blocked->constraint->isAngle() => "is $by too short",
+            in_array($blocked->constraint, [Constraint::FirstBendLeast, Constraint::SecondBendLeast], true) => "would have to go $by lower",
+            default => "would have to go $by higher",
+        };
+
+        return ucfirst($blocked->constraint->label())." $what".($blocked->alone ? '; giving way here alone is enough.' : '.');
+    }
+
+    /** @return array<string, mixed> */
+    private function blocked(Blocked $blocked): array
+    {
+        return [
+            'constraint' => $blocked->constraint->value,
+            'by' => $blocked->by,
+            'alone' => $blocked->alone,
+            'text' => $this->sentence($blocked),
+            'radii' => [$this->figures->length($blocked->firstClrMm)['text'], $this->figures->length($blocked->secondClrMm)['text']],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function correction(Correction $correction): array
+    {
+        $isTurn = $correction->kind === CorrectionKind::Turn;
+        $amount = ($isTurn ? Quantity::Angle : Quantity::Length)->show(abs($correction->amount), $this->figures->units);
+        $verb = match (true) {
+            $isTurn => $correction->amount < 0 ? 'anticlockwise' : 'clockwise',
+            default => $correction->amount < 0 ? 'shorter' : 'longer',
+        };
+
+        return [
+            'kind' => $correction->kind->value,
+            'index' => $correction->index,
+            'amount' => $correction->amount,
+            'text' => $isTurn
+                ? sprintf('Turn bend %d %s %s', $correction->index + 1, $amount, $verb)
+                : sprintf('Make straight %d %s %s', $correction->index + 1, $amount, $verb),
+            'leaves' => sprintf('leaves %s and %.2f°', $this->figures->length($correction->leaves->gapMm)['text'], $correction->leaves->angleDeg),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function segment(Segment $segment): array
+    {
+        return [
+            'bend' => $segment->bendIndex,
+            'from' => $segment->fromMm,
+            'length' => $segment->lengthMm,
+            'clr' => $segment->clrMm,
+            'angle' => $segment->angleDeg,
+            'start' => $this->frame($segment->start),
+        ];
+    }
+}

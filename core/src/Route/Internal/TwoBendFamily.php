@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Route\Internal;
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Route\RouteRequest;
+
+/**
+ * Every two-bend route between two frames on two given radii, as a surface over two free lengths.
+ *
+ * p is the distance from the start to the first vertex along the start's axis, q the distance from the last vertex to
+ * the end along the end's axis; all else follows in closed form:
+ * W = (B − q·b) − (A + p·a), cosθ1 = W·a/|W|, cosθ2 = W·b/|W|, setback T = R·tan(θ/2).
+ */
+final readonly class TwoBendFamily
+{
+    /** Half a turn has no vertex (179.5°). */
+    private const MOST_RAD = 3.1329;
+
+    private Vector $between;
+
+    public function __construct(
+        private RouteRequest $request,
+        public float $firstClrMm,
+        public float $firstMaxDeg,
+        public float $secondClrMm,
+        public float $secondMaxDeg,
+    ) {
+        $this->between = $request->end->at->minus($request->start->at);
+    }
+
+    /** Where both free lengths may sensibly end: a route that goes further only gets longer. */
+    public function reachMm(): float
+    {
+        return 1.5 * $this->between->length() + 4 * max($this->firstClrMm, $this->secondClrMm);
+    }
+
+    /** Plain floats: this is the router's inner loop. */
+    public function at(float $p, float $q): ?Legs
+    {
+        [$a, $b, $w] = [$this->request->start->forward, $this->request->end->forward, $this->between];
+        [$x, $y, $z] = [$w->x - $q * $b->x - $p * $a->x, $w->y - $q * $b->y - $p * $a->y, $w->z - $q * $b->z - $p * $a->z];
+        $m = sqrt($x * $x + $y * $y + $z * $z);
+        if ($m < 1e-9) {
+            return null;
+        }
+        $first = atan2(hypot($a->y * $z - $a->z * $y, hypot($a->z * $x - $a->x * $z, $a->x * $y - $a->y * $x)), $a->x * $x + $a->y * $y + $a->z * $z);
+        $second = atan2(hypot($b->y * $z - $b->z * $y, hypot($b->z * $x - $b->x * $z, $b->x * $y - $b->y * $x)), $b->x * $x + $b->y * $y + $b->z * $z);
+        if ($first > self::MOST_RAD || $second > self::MOST_RAD) {
+            return null;
+        }
+        [$t1, $t2] = [$this->firstClrMm * tan($first / 2), $this->secondClrMm * tan($second / 2)];
+        $length = $p + $m + $q - 2 * ($t1 + $t2) + $this->firstClrMm * $first + $this->secondClrMm * $second;
+
+        return new Legs($p, $q, rad2deg($first), rad2deg($second), $p - $t1, $m - $t1 - $t2, $q - $t2, $length);
+    }
+
+    /** The p that gives the first bend an angle, for a given q: W⊥/(W∥ − p) = tanθ1. */
+    public function pFor(float $firstAngleDeg, float $q): float
+    {
+        $toVertex = $this->between->minus($this->request->end->forward->times($q));
+        $axis = $this->request->start->forward;
+
+        return $toVertex->dot($axis) - $toVertex->squareTo($axis)->length() / tan(deg2rad($firstAngleDeg));
+    }
+
+    /** The q that gives the second bend an angle, for a given p. */
+    public function qFor(float $secondAngleDeg, float $p): float
+    {
+        $toVertex = $this->between->minus($this->request->start->forward->times($p));
+        $axis = $this->request->end->forward;
+
+        return $toVertex->dot($axis) - $toVertex->squareTo($axis)->length() / tan(deg2rad($secondAngleDeg));
+    }
+
+    /**
+     * The lengths p and q for a given direction of the middle leg: p·a + m·u + q·b = B − A by Cramer's rule.
+     *
+     * @return array{float, float}|null null if the three directions lie in one plane
+     */
+    public function lengthsFor(Vector $middle): ?array
+    {
+        [$a, $b] = [$this->request->start->forward, $this->request->end->forward];
+        $det = $a->dot($middle->cross($b));
+        if (abs($det) < 1e-9) {
+            return null;
+        }
+
+        return [$this->between->dot($middle->cross($b)) / $det, $a->dot($middle->cross($this->between)) / $det];
+    }
+
+    /** @return array<string, float> by how much each constraint is missed (mm or °); met ones are left out */
+    public function misses(Legs $legs): array
+    {
+        return array_filter($this->lacks($legs), static fn (float $miss): bool => $miss > 1e-7);
+    }
+
+    public function isBuildable(Legs $legs): bool
+    {
+        return max($this->lacks($legs)) <= 1e-7;
+    }
+
+    /** @return non-empty-array<string, float> what each constraint lacks (mm or °); negative is to spare */
+    public function lacks(Legs $legs): array
+    {
+        $rules = $this->request->rules;
+
+        return [
+            'first-straight' => $rules->firstStraightMm - $legs->firstMm,
+            'inner-straight' => $rules->innerStraightMm - $legs->innerMm,
+            'last-straight' => $rules->lastStraightMm - $legs->lastMm,
+            'first-bend-greatest' => $legs->firstAngleDeg - $this->firstMaxDeg,
+            'second-bend-greatest' => $legs->secondAngleDeg - $this->secondMaxDeg,
+            'first-bend-least' => $rules->minAngleDeg - $legs->firstAngleDeg,
+            'second-bend-least' => $rules->minAngleDeg - $legs->secondAngleDeg,
+        ];
+    }
+}

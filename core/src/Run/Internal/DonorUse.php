@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Run\Internal;
+
+use UpsweptBead\Core\Run\Bend;
+use UpsweptBead\Core\Stock\BendStock;
+
+/** One way to get a bend out of a bought one, and the straight (mm) that stays on either side of it. */
+final readonly class DonorUse
+{
+    private const EXACT_DEG = 0.05;
+
+    private function __construct(public BendStock $donor, public float $beforeMm, public float $afterMm, public float $wasteDeg)
+    {
+    }
+
+    /**
+     * @param  list<BendStock>  $stock
+     * @return list<self>
+     */
+    public static function options(Bend $bend, array $stock): array
+    {
+        $options = [];
+        foreach ($stock as $donor) {
+            $waste = $donor->angleDeg - $bend->angleDeg;
+            if (abs($donor->clrMm - $bend->clrMm) > 0.01 || $waste < -self::EXACT_DEG) {
+                continue;
+            }
+            $legs = $waste <= self::EXACT_DEG
+                ? [[$donor->clampLegMm, $donor->pullLegMm], [$donor->pullLegMm, $donor->clampLegMm]]
+                : [[$donor->longestLegMm(), 0.0], [0.0, $donor->longestLegMm()]];
+            foreach ($legs as [$before, $after]) {
+                $options[] = new self($donor, $before, $after, max(0.0, $waste));
+            }
+        }
+
+        return $options;
+    }
+}

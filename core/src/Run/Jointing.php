@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Run;
+
+use UpsweptBead\Core\Run\Internal\DonorUse;
+use UpsweptBead\Core\Stock\BendStock;
+
+/**
+ * Decides where a run is cut into pieces: fewest joints, straights absorbed into the legs that come with the bends.
+ *
+ * A bend of a donor's full angle keeps both legs; a smaller angle is cut out of one end and keeps that end's leg at
+ * most. Chosen by dynamic programming over the donors of every bend. Ties go to the stock with less bend to throw away.
+ */
+final readonly class Jointing
+{
+    /** Straights shorter than this are taken as nothing (mm). */
+    private const NOTHING_MM = 0.01;
+
+    /** Leg left on a bend that meets a straight piece: a joint is rounder and easier to reach on a straight than at a tangent. */
+    private const STUB_MM = 25.4;
+
+    /** A straight piece shorter than this is not made for the sake of a stub (mm). */
+    private const LEAST_PIECE_MM = 50.8;
+
+    /**
+     * @param  list<BendStock>  $stock  bends that may be used
+     * @return list<PieceSpan>|null in the order of flow; null if a bend is in no stock
+     */
+    public static function of(TubeRun $run, array $stock): ?array
+    {
+        $uses = self::choose($run, $stock);
+        if ($uses === null) {
+            return null;
+        }
+        [$spans, $station, $after] = [[], 0.0, 0.0];
+        foreach ($run->straightsMm() as $i => $straightMm) {
+            $donor = $uses[$i] ?? null;
+            [$before, $left] = [$donor->beforeMm ?? 0.0, $straightMm];
+            [$kept, $taken] = self::share($straightMm, $after, $before);
+            if ($kept > self::NOTHING_MM && $spans !== []) {
+                $spans[] = self::extended(array_pop($spans), $kept);
+            }
+            $station += $kept;
+            $left -= $kept + $taken;
+            if ($left > self::NOTHING_MM) {
+                $spans[] = new PieceSpan($station, $station + $left, null, null);
+                $station += $left;
+            }
+            if ($donor !== null) {
+                $end = $station + $taken + $run->bends[$i]->arcMm();
+                $spans[] = new PieceSpan($station, $end, $i, $donor->donor, $taken, 0.0);
+                [$station, $after] = [$end, $donor->afterMm];
+            }
+        }
+
+        return $spans;
+    }
+
+    /**
+     * Counts the joints of a run whose two ends are joints as well (flange, ring or collector).
+     *
+     * @param  list<BendStock>  $stock
+     */
+    public static function jointCount(TubeRun $run, array $stock): ?int
+    {
+        $spans = self::of($run, $stock);
+
+        return $spans === null ? null : count($spans) + 1;
+    }
+
+    /**
+     * Splits a straight between the leg behind it and the leg before it; what neither reaches becomes a piece.
+     *
+     * @return array{float, float} kept on the bend behind, taken by the bend ahead
+     */
+    private static function share(float $straightMm, float $behindMm, float $aheadMm): array
+    {
+        if ($straightMm <= $behindMm + $aheadMm + self::NOTHING_MM) {
+            $kept = min(max($straightMm / 2, $straightMm - $aheadMm), $behindMm);
+
+            return [$kept, $straightMm - $kept];
+        }
+        [$behind, $ahead] = [min($behindMm, self::STUB_MM), min($aheadMm, self::STUB_MM)];
+
+        return $straightMm - $behind - $ahead >= self::LEAST_PIECE_MM ? [$behind, $ahead] : [0.0, 0.0];
+    }
+
+    private static function extended(PieceSpan $span, float $mm): PieceSpan
+    {
+        return new PieceSpan($span->fromMm, $span->toMm + $mm, $span->bendIndex, $span->donor, $span->legBeforeMm, $span->legAfterMm + $mm);
+    }
+
+    /**
+     * @param  list<BendStock>  $stock
+     * @return list<DonorUse>|null
+     */
+    private static function choose(TubeRun $run, array $stock): ?array
+    {
+        $straights = $run->straightsMm();
+        /** @var list<array{float, list<DonorUse>, float}> $states cost so far, uses so far, leg left behind the last bend */
+        $states = [[0.0, [], 0.0]];
+        foreach ($run->bends as $i => $bend) {
+            $next = [];
+            foreach (DonorUse::options($bend, $stock) as $use) {
+                $best = null;
+                foreach ($states as [$cost, $uses, $behind]) {
+                    $total = $cost + self::cost($straights[$i], $behind, $use->beforeMm) + $use->wasteDeg / 1e4;
+                    $best = $best === null || $total < $best[0] ? [$total, [...$uses, $use], $use->afterMm] : $best;
+                }
+                if ($best !== null) {
+                    $next[] = $best;
+                }
+            }
+            $states = $next;
+        }
+        $best = null;
+        foreach ($states as [$cost, $uses, $behind]) {
+            $total = $cost + self::cost($straights[count($run->bends)], $behind, 0.0);
+            $best = $best === null || $total < $best[0] ? [$total, $uses] : $best;
+        }
+
+        return $best[1] ?? null;
+    }
+
+    /** Joints that a straight costs: none beyond the one it always has if the legs cover it, one more otherwise. */
+    private static function cost(float $straightMm, float $behindMm, float $aheadMm): float
+    {
+        return $straightMm <= $behindMm + $aheadMm + self::NOTHING_MM ? 0.0 : 1.0;
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Shop;
+
+use UpsweptBead\Core\Document\Node;
+use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Document\UnusableDocument;
+use UpsweptBead\Core\Stock\Catalogue;
+use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** Reads a shop document: rules the shop has set, what lies on the shelf, bottles. */
+final readonly class ShopReader
+{
+    public const FORMAT = 'upswept-bead/shop';
+
+    public const VERSION = 1;
+
+    /**
+     * Reads a decoded document; what is wrong is noted and left at the shipped value.
+     *
+     * @throws UnusableDocument if it is no shop document
+     */
+    public static function read(mixed $document, Problems $problems): Shop
+    {
+        $root = Node::wrap($document, self::FORMAT, self::VERSION, $problems)->only(['name', 'rules', 'shelf', 'bottles']);
+        $rules = ShopRules::shipped();
+        foreach ($root->at('rules')->isMissing() ? [] : $root->at('rules')->entries(100) as $key => $node) {
+            try {
+                $rules = $rules->with($key, $node->required(), UnitSystem::Metric);
+            } catch (\OutOfBoundsException|UnreadableQuantity $error) {
+                $node->complain('bad-rule', $error->getMessage());
+            }
+        }
+        $catalogue = Catalogue::shipped();
+        $shelf = [];
+        foreach ($root->at('shelf')->isMissing() ? [] : $root->at('shelf')->entries(2000) as $id => $node) {
+            if (! isset($catalogue->tubes[$id]) && ! isset($catalogue->bends[$id])) {
+                $node->complain('unknown-stock', 'is in no catalogue');
+            }
+            $shelf[$id] = (int) $node->number(10_000);
+        }
+        $bottles = array_map(self::bottle(...), $root->at('bottles')->isMissing() ? [] : $root->at('bottles')->items(20));
+
+        return new Shop($root->at('name')->required(), $rules, $catalogue, $shelf, $bottles);
+    }
+
+    private static function bottle(Node $node): Bottle
+    {
+        $node->only(['name', 'use', 'capacity', 'full', 'gauge']);
+        $units = UnitSystem::Metric;
+
+        return new Bottle(
+            $node->at('name')->required(),
+            $node->at('use')->choice(BottleUse::class, BottleUse::Torch),
+            $node->at('capacity')->quantity(Quantity::Volume, $units),
+            $node->at('full')->quantity(Quantity::Pressure, $units),
+            $node->at('gauge')->quantity(Quantity::Pressure, $units),
+        );
+    }
+}

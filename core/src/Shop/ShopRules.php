@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Shop;
+
+use UpsweptBead\Core\Reason\Source;
+use UpsweptBead\Core\Reason\SourceKind;
+use UpsweptBead\Core\Route\RouteRules;
+use UpsweptBead\Core\Stock\Internal\Table;
+use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** The shop's rules: common practice as shipped, with the shop's own values in place where it has set them. */
+final readonly class ShopRules
+{
+    /** @param  array<string, Rule>  $rules */
+    private function __construct(public array $rules)
+    {
+    }
+
+    public static function shipped(): self
+    {
+        $rules = [];
+        foreach (Table::rows(dirname(__DIR__, 2).'/data/rules.csv') as $row) {
+            $quantity = Quantity::from($row['quantity']);
+            $rules[$row['key']] = new Rule($row['key'], $row['label'], $quantity, $quantity->parse($row['value'], UnitSystem::Metric), Table::source($row));
+        }
+
+        return new self($rules);
+    }
+
+    /**
+     * Puts the shop's own value in place of a shipped one.
+     *
+     * @throws \OutOfBoundsException if there is no such rule
+     * @throws UnreadableQuantity if the text is not a value of the rule's kind
+     */
+    public function with(string $key, string $text, UnitSystem $units): self
+    {
+        $rule = $this->get($key);
+        $own = new Rule($key, $rule->label, $rule->quantity, $rule->quantity->parse($text, $units), new Source(SourceKind::Shop));
+
+        return new self([...$this->rules, $key => $own]);
+    }
+
+    /** @throws \OutOfBoundsException if there is no such rule */
+    public function get(string $key): Rule
+    {
+        return $this->rules[$key] ?? throw new \OutOfBoundsException(sprintf('There is no shop rule "%s".', $key));
+    }
+
+    public function value(string $key): float
+    {
+        return $this->get($key)->value;
+    }
+
+    public function routing(): RouteRules
+    {
+        return new RouteRules(
+            $this->value('route.first_straight'),
+            $this->value('route.inner_straight'),
+            $this->value('route.last_straight'),
+            $this->value('route.least_angle'),
+            $this->value('route.angle_step'),
+        );
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Stock\Exception;
+
+use UpsweptBead\Core\CoreError;
+
+/** A stock id that is in no catalogue. */
+final class UnknownStock extends \OutOfBoundsException implements CoreError
+{
+    /** @param  list<string>  $near */
+    public static function tube(string $id, array $near): self
+    {
+        return new self(sprintf('There is no tube "%s" in the catalogue%s.', mb_substr($id, 0, 40), $near === [] ? '' : '; near it: '.implode(', ', $near)));
+    }
+}

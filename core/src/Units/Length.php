@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Units;
+
+use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Units\Internal\QuantityText;
+
+/** A length in millimetres, together with the way a person wrote it if one did. */
+final readonly class Length
+{
+    public const MM_PER_INCH = 25.4;
+
+    private const ACCEPTED = '1 5/8, 1-5/8", 1.625in, .065, 65 thou, 16ga or 41.3mm';
+
+    private const FACTORS = [
+        'in' => 25.4, 'in.' => 25.4, 'inch' => 25.4, 'inches' => 25.4, '"' => 25.4,
+        'ft' => 304.8, "'" => 304.8, 'thou' => 0.0254, 'mil' => 0.0254,
+        'mm' => 1.0, 'cm' => 10.0, 'm' => 1000.0,
+    ];
+
+    /** Longer than anything that leaves a shop in one piece; catches a slipped unit. */
+    private const MAX_MM = 100_000.0;
+
+    private function __construct(public float $mm, public ?string $written = null)
+    {
+    }
+
+    public static function ofMm(float $mm): self
+    {
+        return new self($mm);
+    }
+
+    public static function ofInches(float $inches): self
+    {
+        return new self($inches * self::MM_PER_INCH);
+    }
+
+    /**
+     * Reads any way a fabricator writes a length; a bare number is in the person's own units.
+     *
+     * `16ga` is a tube gauge (BWG), never a sheet gauge.
+     *
+     * @throws UnreadableQuantity if it is no length, or longer than 100 m
+     */
+    public static function parse(string $text, UnitSystem $bare): self
+    {
+        $written = trim($text);
+        $bareUnit = $bare === UnitSystem::Inch ? 'in' : 'mm';
+        $read = QuantityText::split($written, 'length', self::ACCEPTED);
+        if (in_array($read->unit, ['ga', 'ga.', 'gauge'], true)) {
+            return new self(TubeGauge::wallMm($read->number, $text), $written);
+        }
+        $mm = QuantityText::toBase($written, self::FACTORS, $bareUnit, 'length', self::ACCEPTED);
+        if (abs($mm) > self::MAX_MM) {
+            throw UnreadableQuantity::outOfRange('length', $text, 'at most 100 m');
+        }
+
+        // The unit is kept with the text, or a job would change size when its units are changed.
+        return new self($mm, $read->unit === '' ? "$written $bareUnit" : $written);
+    }
+
+    public function inches(): float
+    {
+        return $this->mm / self::MM_PER_INCH;
+    }
+
+    /** The way it was written, or else the way these units show it. */
+    public function text(UnitSystem $units): string
+    {
+        return $this->written ?? Quantity::Length->show($this->mm, $units);
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Units;
+
+use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Units\Internal\QuantityText;
+
+/**
+ * What kind of number a figure is: how a person's text becomes the base unit, and how the base unit is shown.
+ *
+ * Base units: mm, °, °C, A, L/min, L, kPa (gauge), s, kg, ppm, mm/min, kJ/mm.
+ */
+enum Quantity: string
+{
+    case Length = 'length';
+    case Wall = 'wall';
+    case Angle = 'angle';
+    case Temperature = 'temperature';
+    case Current = 'current';
+    case Flow = 'flow';
+    case Volume = 'volume';
+    case Pressure = 'pressure';
+    case Duration = 'duration';
+    case Mass = 'mass';
+    case Oxygen = 'oxygen';
+    case Travel = 'travel';
+    case Heat = 'heat';
+    case Percent = 'percent';
+    case Count = 'count';
+    case Ratio = 'ratio';
+
+    /** 1 ft³ in litres and 1 ft³/h in L/min; both exact from 1 ft = 304.8 mm. */
+    private const L_PER_FT3 = 28.316846592;
+
+    private const KPA_PER_PSI = 6.894757293168;
+
+    /**
+     * Reads a person's text into the base unit.
+     *
+     * @throws UnreadableQuantity if it is not a quantity of this kind
+     */
+    public function parse(string $text, UnitSystem $bare): float
+    {
+        if ($this === self::Length || $this === self::Wall) {
+            return Length::parse($text, $bare)->mm;
+        }
+        if ($this === self::Temperature) {
+            return self::celsius($text, $bare);
+        }
+        [$factors, $bareUnit, $accepted] = $this->table($bare);
+
+        return QuantityText::toBase($text, $factors, $bareUnit, $this->value, $accepted);
+    }
+
+    /** Shows a base-unit value in the person's units, with its unit. */
+    public function show(float $value, UnitSystem $units): string
+    {
+        $inch = $units === UnitSystem::Inch;
+
+        return match ($this) {
+            self::Length => $inch ? self::inchText($value) : self::decimals($value, 1).' mm',
+            self::Wall => $inch ? preg_replace('/^(-?)0\./', '$1.', self::decimals($value / Length::MM_PER_INCH, 3)).' in' : self::decimals($value, 2).' mm',
+            self::Angle => self::trimmed($value, 1).'°',
+            self::Temperature => $inch ? self::decimals($value * 1.8 + 32, 0).' °F' : self::decimals($value, 0).' °C',
+            self::Current => self::decimals($value, 0).' A',
+            self::Flow => $inch ? self::trimmed($value * 60 / self::L_PER_FT3, 1).' CFH' : self::trimmed($value, 1).' L/min',
+            self::Volume => $inch ? self::significant($value / self::L_PER_FT3).' ft³' : self::significant($value).' L',
+            self::Pressure => $inch ? self::decimals($value / self::KPA_PER_PSI, 0).' psi' : self::trimmed($value / 100, 1).' bar',
+            self::Duration => self::clock($value),
+            self::Mass => $inch ? self::decimals($value / 0.45359237, 2).' lb' : self::decimals($value, 2).' kg',
+            self::Oxygen => self::decimals($value, 0).' ppm',
+            self::Travel => $inch ? self::trimmed($value / Length::MM_PER_INCH, 1).' in/min' : self::decimals($value, 0).' mm/min',
+            self::Heat => self::decimals($value, 2).' kJ/mm',
+            self::Percent => self::trimmed($value, 1).' %',
+            self::Count => self::decimals($value, 0),
+            self::Ratio => self::trimmed($value, 2),
+        };
+    }
+
+    /** @return array{array<string, float>, ?string, string} factors to the base unit, the unit of a bare number, examples */
+    private function table(UnitSystem $bare): array
+    {
+        $inch = $bare === UnitSystem::Inch;
+        $flow = ['cfh' => self::L_PER_FT3 / 60, 'ft³/h' => self::L_PER_FT3 / 60, 'l/min' => 1.0, 'lpm' => 1.0];
+        $volume = ['l' => 1.0, 'cc' => 0.001, 'm³' => 1000.0, 'ft³' => self::L_PER_FT3, 'cf' => self::L_PER_FT3, 'cu ft' => self::L_PER_FT3];
+        $pressure = ['psi' => self::KPA_PER_PSI, 'bar' => 100.0, 'kpa' => 1.0, 'mbar' => 0.1];
+
+        return match ($this) {
+            self::Angle => [['°' => 1.0, 'deg' => 1.0, 'rad' => 180 / M_PI], '°', '30, 30° or 30 deg'],
+            self::Current => [['a' => 1.0, 'amp' => 1.0, 'amps' => 1.0], 'a', '55 or 55 A'],
+            self::Flow => [$flow, $inch ? 'cfh' : 'l/min', '15 cfh or 7 l/min'],
+            self::Volume => [$volume, $inch ? 'ft³' : 'l', '150 ft³ or 4250 l'],
+            self::Pressure => [$pressure, $inch ? 'psi' : 'bar', '2200 psi or 150 bar'],
+            self::Duration => [['s' => 1.0, 'sec' => 1.0, 'min' => 60.0, 'h' => 3600.0], 's', '90, 90 s or 1.5 min'],
+            self::Mass => [['kg' => 1.0, 'g' => 0.001, 'lb' => 0.45359237], $inch ? 'lb' : 'kg', '2.4 lb or 1.1 kg'],
+            self::Oxygen => [['ppm' => 1.0, '%' => 10_000.0], 'ppm', '50 or 50 ppm'],
+            self::Travel => [['mm/min' => 1.0, 'in/min' => 25.4, 'ipm' => 25.4], $inch ? 'in/min' : 'mm/min', '3 in/min or 80 mm/min'],
+            self::Heat => [['kj/mm' => 1.0], 'kj/mm', '0.4 kJ/mm'],
+            self::Percent => [['%' => 1.0], '%', '5 or 5 %'],
+            default => [['' => 1.0], '', 'a plain number such as 4'],
+        };
+    }
+
+    private static function celsius(string $text, UnitSystem $bare): float
+    {
+        $accepted = '350F or 175C';
+        $read = QuantityText::split($text, 'temperature', $accepted);
+        $unit = $read->unit !== '' ? ltrim($read->unit, '°') : ($bare === UnitSystem::Inch ? 'f' : 'c');
+
+        return match ($unit) {
+            'f' => ($read->number - 32) / 1.8,
+            'c' => $read->number,
+            'k' => $read->number - 273.15,
+            default => throw UnreadableQuantity::unknownUnit('temperature', $unit, $text, $accepted),
+        };
+    }
+
+    /** Tape fractions where the value sits on a sixteenth (within 0.05 mm), thousandths otherwise. */
+    private static function inchText(float $mm): string
+    {
+        $sixteenths = (int) round(abs($mm) / Length::MM_PER_INCH * 16);
+        if (abs(abs($mm) - $sixteenths * Length::MM_PER_INCH / 16) > 0.05) {
+            return self::decimals($mm / Length::MM_PER_INCH, 3).' in';
+        }
+        $sign = $mm < 0 && $sixteenths > 0 ? '-' : '';
+        [$whole, $over, $under] = [intdiv($sixteenths, 16), $sixteenths % 16, 16];
+        while ($over > 0 && $over % 2 === 0) {
+            [$over, $under] = [intdiv($over, 2), intdiv($under, 2)];
+        }
+        $text = match (true) {
+            $over === 0 => (string) $whole,
+            $whole === 0 => "$over/$under",
+            default => "$whole $over/$under",
+        };
+
+        return "$sign$text in";
+    }
+
+    private static function clock(float $seconds): string
+    {
+        $whole = (int) ceil($seconds - 1e-9);
+
+        return match (true) {
+            $whole < 60 => self::trimmed($seconds, 1).' s',
+            $whole < 3600 => sprintf('%d min %02d s', intdiv($whole, 60), $whole % 60),
+            default => sprintf('%d h %02d min', intdiv($whole, 3600), intdiv($whole % 3600, 60)),
+        };
+    }
+
+    private static function significant(float $value): string
+    {
+        return self::trimmed($value, abs($value) >= 10 ? 1 : (abs($value) >= 1 ? 2 : 3));
+    }
+
+    private static function trimmed(float $value, int $places): string
+    {
+        $text = self::decimals($value, $places);
+
+        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+    }
+
+    /** Half away from zero, and never "-0". */
+    private static function decimals(float $value, int $places): string
+    {
+        $text = number_format(round($value, $places), $places, '.', '');
+
+        return (float) $text === 0.0 ? ltrim($text, '-') : $text;
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Weld;
+
+use UpsweptBead\Core\Reason\Figure;
+use UpsweptBead\Core\Reason\Input;
+use UpsweptBead\Core\Reason\Reason;
+use UpsweptBead\Core\Reason\Source;
+use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Units\Quantity;
+
+/**
+ * Working current for a joint in stainless, common practice: amps per thousandth of the thinner wall, times one factor.
+ *
+ * Unequal walls: 1 + 0.25·ln(thick/thin), at most 1.5. Equal walls in a fillet or slip: 1.15. Never both.
+ */
+final readonly class Amperage
+{
+    /** The dial is set in fives. */
+    private const STEP_A = 5.0;
+
+    private const MOST_UNEQUAL = 1.5;
+
+    private const EQUAL_FILLET = 1.15;
+
+    /** Walls count as equal within a tenth. */
+    private const EQUAL_WITHIN = 1.1;
+
+    public const WORKING_SPREAD = 0.15;
+
+    public const PEDAL = 1.10;
+
+    public static function factor(JointType $type, float $wallMm, float $otherWallMm): float
+    {
+        if ($type === JointType::FlangeSeal) {
+            return 1.0;
+        }
+        $ratio = max($wallMm, $otherWallMm) / min($wallMm, $otherWallMm);
+        if ($ratio > self::EQUAL_WITHIN) {
+            return min(self::MOST_UNEQUAL, 1 + 0.25 * log($ratio));
+        }
+
+        return $type->isFillet() ? self::EQUAL_FILLET : 1.0;
+    }
+
+    /** Working current in A before it is rounded to the dial. */
+    public static function workingA(JointType $type, float $wallMm, float $otherWallMm, float $ampsPerThou): float
+    {
+        return $ampsPerThou * min($wallMm, $otherWallMm) / 0.0254 * self::factor($type, $wallMm, $otherWallMm);
+    }
+
+    public static function figure(Joint $joint, ShopRules $rules): Figure
+    {
+        $rule = $rules->get('weld.amps_per_thou');
+        $exactA = self::workingA($joint->type, $joint->wallMm, $joint->otherWallMm, $rule->value);
+        $factor = self::factor($joint->type, $joint->wallMm, $joint->otherWallMm);
+
+        return Figure::of("weld.$joint->id.amps", 'Amps', Quantity::Current, self::onDial($exactA), new Reason(
+            match (true) {
+                $joint->type === JointType::FlangeSeal => 'Amps for the tube’s wall alone: the seal is fused with little heat.',
+                $factor === 1.0 => 'Amps for a full-penetration butt in this wall.',
+                $factor === self::EQUAL_FILLET => 'Amps for the wall, and 15 % more for a fillet.',
+                default => 'Amps for the thinner wall, more because the thicker side draws heat: 1 + 0.25·ln(thick/thin), at most 1.5.',
+            },
+            [
+                Input::of('Thinner wall', Quantity::Wall, min($joint->wallMm, $joint->otherWallMm)),
+                Input::of('Thicker wall', Quantity::Wall, max($joint->wallMm, $joint->otherWallMm)),
+                $rule->asInput(),
+                Input::of('Factor', Quantity::Ratio, $factor),
+                Input::word('Before rounding to 5 A', sprintf('%.1f A', $exactA)),
+            ],
+            $rule->source,
+            'The shop’s amps per thousandth, the walls, or a preheated side (5 % less).',
+        ));
+    }
+
+    /** The pedal's top: a tenth above the working current. */
+    public static function pedal(Figure $working, string $jointId): Figure
+    {
+        return Figure::of("weld.$jointId.pedal", 'Pedal maximum', Quantity::Current, self::onDial($working->value * self::PEDAL), new Reason(
+            'A tenth above the working current, so the pedal has something in hand.',
+            [Input::of('Amps', Quantity::Current, $working->value)],
+            Source::trade(),
+            'A machine with a thumbwheel or a trigger takes the working current itself.',
+        ));
+    }
+
+    public static function onDial(float $amps): float
+    {
+        return max(self::STEP_A, self::STEP_A * round($amps / self::STEP_A));
+    }
+}

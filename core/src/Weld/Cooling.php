@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Weld;
+
+/**
+ * How long a welded seam takes to cool, from the heat put in at once along a ring of a long tube that loses it to air.
+ *
+ * T(t) − Ta = E/(ρ·c·A·√(4π·α·t)) · exp(−h·t/(ρ·c·s)): the instantaneous plane source with surface loss [Carslaw &
+ * Jaeger, Conduction of Heat in Solids, from memory], A the metal's cross-section, s its wall, h the sum of still air
+ * (≈ 8 W/m²K) and radiation taken at a middle temperature.
+ */
+final readonly class Cooling
+{
+    private const AIR_W_M2K = 8.0;
+
+    private const EMISSIVITY = 0.3;
+
+    private const BOLTZMANN = 5.670374e-8;
+
+    private const LONGEST_S = 6 * 3600.0;
+
+    public function __construct(private Metal $metal, private float $areaMm2, private float $wallMm, private float $ambientC)
+    {
+    }
+
+    /** Temperature in °C at the seam after a time in seconds, for heat in J. */
+    public function temperatureC(float $heatJ, float $seconds, float $lossWM2K): float
+    {
+        $volumetric = $this->metal->densityKgM3 * $this->metal->heatJKgK;
+        $diffusivity = $this->metal->conductivityWMK / $volumetric;
+        $spread = $heatJ / ($volumetric * $this->areaMm2 * 1e-6 * sqrt(4 * M_PI * $diffusivity * $seconds));
+
+        return $this->ambientC + $spread * exp(-$lossWM2K * $seconds / ($volumetric * $this->wallMm * 1e-3));
+    }
+
+    /** Seconds until the seam is down to a temperature; bisection, since it only falls. */
+    public function secondsTo(float $targetC, float $heatJ): float
+    {
+        $middleK = ($targetC + 200) / 2 + 273.15;
+        $loss = self::AIR_W_M2K + 4 * self::EMISSIVITY * self::BOLTZMANN * $middleK ** 3;
+        [$early, $late] = [1e-3, self::LONGEST_S];
+        for ($i = 0; $i < 60; $i++) {
+            $middle = sqrt($early * $late);
+            if ($this->temperatureC($heatJ, $middle, $loss) > $targetC) {
+                $early = $middle;
+            } else {
+                $late = $middle;
+            }
+        }
+
+        return $late;
+    }
+}

@@ -20,6 +20,5 @@ final readonly class BenchStep
         public array $do,
         public ?float $seconds,
         public array $measures,
-    ) {
-    }
+    ) {}
 }

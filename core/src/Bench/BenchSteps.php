@@ -17,9 +17,7 @@ use UpsweptBead\Core\Weld\JointType;
 /** Lays the whole plan out as one line of bench steps. */
 final readonly class BenchSteps
 {
-    private function __construct(private RunPlan $run, private UnitSystem $units, private ShopRules $rules)
-    {
-    }
+    private function __construct(private RunPlan $run, private UnitSystem $units, private ShopRules $rules) {}
 
     /**
      * @param  list<RunPlan>  $runs

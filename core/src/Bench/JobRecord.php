@@ -17,9 +17,7 @@ final readonly class JobRecord
     private const FAR_END_WITHIN = 2.0;
 
     /** @param  list<Deviation>  $deviations */
-    private function __construct(public Plan $plan, public Progress $progress, public array $deviations)
-    {
-    }
+    private function __construct(public Plan $plan, public Progress $progress, public array $deviations) {}
 
     public static function of(Plan $plan, Progress $progress, ShopRules $rules, UnitSystem $units): self
     {

@@ -18,6 +18,5 @@ final readonly class LogEntry
         public string $note,
         public string $by,
         public \DateTimeImmutable $at,
-    ) {
-    }
+    ) {}
 }

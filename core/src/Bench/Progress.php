@@ -14,9 +14,7 @@ final readonly class Progress
      * @param  array<string, array<string, float>>  $readings  what was read at each step, corrections included
      * @param  array<string, list<LogEntry>>  $notes
      */
-    private function __construct(private Plan $plan, public array $done, public array $readings, public array $notes)
-    {
-    }
+    private function __construct(private Plan $plan, public array $done, public array $readings, public array $notes) {}
 
     /** @param  list<LogEntry>  $log */
     public static function of(Plan $plan, array $log): self

@@ -8,7 +8,5 @@ namespace UpsweptBead\Core\Cut;
 final readonly class Bar
 {
     /** @param  list<array{mark: string, mm: float}>  $cuts */
-    public function __construct(public float $lengthMm, public array $cuts, public float $leftMm)
-    {
-    }
+    public function __construct(public float $lengthMm, public array $cuts, public float $leftMm) {}
 }

@@ -10,7 +10,5 @@ use UpsweptBead\Core\Stock\BendStock;
 final readonly class BentDonor
 {
     /** @param  list<string>  $marks */
-    public function __construct(public BendStock $stock, public array $marks, public float $leftDeg, public int $freeLegs)
-    {
-    }
+    public function __construct(public BendStock $stock, public array $marks, public float $leftDeg, public int $freeLegs) {}
 }

@@ -11,7 +11,5 @@ namespace UpsweptBead\Core\Cut;
  */
 final readonly class CutMark
 {
-    public function __construct(public string $label, public float $outerMm, public float $centreMm, public float $innerMm)
-    {
-    }
+    public function __construct(public string $label, public float $outerMm, public float $centreMm, public float $innerMm) {}
 }

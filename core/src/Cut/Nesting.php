@@ -18,9 +18,7 @@ final readonly class Nesting
      * @param  list<BentDonor>  $donors
      * @param  list<string>  $tooLong  marks of straight pieces longer than a bar
      */
-    private function __construct(public array $bars, public array $donors, public int $leastBars, public array $tooLong)
-    {
-    }
+    private function __construct(public array $bars, public array $donors, public int $leastBars, public array $tooLong) {}
 
     /** @param  list<Piece>  $pieces all from one size of tube */
     public static function of(array $pieces, ShopRules $rules): self

@@ -28,8 +28,7 @@ final readonly class Piece
         public float $massKg,
         public array $marks,
         public ?Clocking $clocking,
-    ) {
-    }
+    ) {}
 
     public function isBend(): bool
     {

@@ -25,8 +25,7 @@ final readonly class Pieces
         private ShopRules $rules,
         private Overrides $overrides,
         private bool $buttsAtEnd,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<PieceSpan>  $spans

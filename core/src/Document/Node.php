@@ -18,9 +18,7 @@ final readonly class Node
 {
     private const MAX_TEXT = 2000;
 
-    private function __construct(private mixed $value, public string $path, private Problems $problems)
-    {
-    }
+    private function __construct(private mixed $value, public string $path, private Problems $problems) {}
 
     /**
      * Opens a JSON text of a known format and version.

@@ -7,7 +7,5 @@ namespace UpsweptBead\Core\Document;
 /** Something wrong at one place of a document: where, what, and what would be accepted. */
 final readonly class Problem
 {
-    public function __construct(public string $path, public string $code, public string $message)
-    {
-    }
+    public function __construct(public string $path, public string $code, public string $message) {}
 }

@@ -11,9 +11,7 @@ namespace UpsweptBead\Core\Fit;
  */
 final readonly class IndexMark
 {
-    private function __construct(public int $long, public int $short)
-    {
-    }
+    private function __construct(public int $long, public int $short) {}
 
     public static function forJoint(int $number): self
     {

@@ -21,9 +21,7 @@ final readonly class TackPattern
      * @param  list<float>  $trialDeg
      * @param  list<float>  $fullDeg
      */
-    private function __construct(public array $trialDeg, public array $fullDeg, public float $tackMm)
-    {
-    }
+    private function __construct(public array $trialDeg, public array $fullDeg, public float $tackMm) {}
 
     public static function forTube(float $odMm, float $wallMm): self
     {

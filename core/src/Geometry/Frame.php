@@ -13,9 +13,7 @@ namespace UpsweptBead\Core\Geometry;
  */
 final readonly class Frame
 {
-    private function __construct(public Vector $at, public Vector $forward, public Vector $reference)
-    {
-    }
+    private function __construct(public Vector $at, public Vector $forward, public Vector $reference) {}
 
     /**
      * Makes a frame from a point, a flow direction and a hint for the reference, which is squared to the direction.

@@ -7,9 +7,7 @@ namespace UpsweptBead\Core\Geometry;
 /** A point or a direction in the job's right-handed axes; millimetres where it is a point. */
 final readonly class Vector
 {
-    public function __construct(public float $x, public float $y, public float $z)
-    {
-    }
+    public function __construct(public float $x, public float $y, public float $z) {}
 
     public function plus(self $other): self
     {

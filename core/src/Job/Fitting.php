@@ -14,7 +14,5 @@ use UpsweptBead\Core\Units\Length;
  */
 final readonly class Fitting
 {
-    public function __construct(public FittingKind $kind, public Length $station, public float $fromTopDeg)
-    {
-    }
+    public function __construct(public FittingKind $kind, public Length $station, public float $fromTopDeg) {}
 }

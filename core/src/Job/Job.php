@@ -26,8 +26,7 @@ final readonly class Job
         public string $note,
         public array $runs,
         public Overrides $overrides,
-    ) {
-    }
+    ) {}
 
     /** Puts a route in place of a run's own. */
     public function routed(string $letter, ?RouteChoice $route): self

@@ -25,9 +25,7 @@ final readonly class JobReader
 
     private const MOST_OVERRIDES = 500;
 
-    private function __construct(private UnitSystem $units)
-    {
-    }
+    private function __construct(private UnitSystem $units) {}
 
     /** @throws UnusableDocument if the text is no job document at all */
     public static function fromJson(string $json): JobReading

@@ -10,7 +10,5 @@ use UpsweptBead\Core\Document\Problem;
 final readonly class JobReading
 {
     /** @param  list<Problem>  $problems */
-    public function __construct(public ?Job $job, public array $problems)
-    {
-    }
+    public function __construct(public ?Job $job, public array $problems) {}
 }

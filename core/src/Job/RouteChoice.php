@@ -13,9 +13,7 @@ use UpsweptBead\Core\Units\Length;
 final readonly class RouteChoice
 {
     /** @param  list<RouteRow>  $rows */
-    public function __construct(public array $rows, public Length $endStraight)
-    {
-    }
+    public function __construct(public array $rows, public Length $endStraight) {}
 
     /** Takes over a computed run; lengths to a thousandth of a millimetre, angles to a hundred-thousandth of a degree. */
     public static function of(TubeRun $run): self

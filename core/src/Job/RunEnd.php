@@ -20,8 +20,7 @@ final readonly class RunEnd
         public ?Vector $up,
         public string $metal,
         public Length $wall,
-    ) {
-    }
+    ) {}
 
     public function frame(): Frame
     {

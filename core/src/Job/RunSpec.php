@@ -16,8 +16,7 @@ final readonly class RunSpec
         public RunEnd $end,
         public ?RouteChoice $route,
         public array $fittings,
-    ) {
-    }
+    ) {}
 
     public function routed(?RouteChoice $route): self
     {

@@ -18,8 +18,7 @@ final readonly class ArgonAccount
         public float $torchLeftL,
         public float $purgeLeftL,
         public float $roomL,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<JointSheet>  $sheets

@@ -7,9 +7,7 @@ namespace UpsweptBead\Core\Plan;
 /** Something a person has to know about the plan, at its place in the job document. */
 final readonly class Notice
 {
-    private function __construct(public Severity $severity, public string $path, public string $message)
-    {
-    }
+    private function __construct(public Severity $severity, public string $path, public string $message) {}
 
     public static function problem(string $path, string $message): self
     {

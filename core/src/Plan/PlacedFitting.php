@@ -19,6 +19,5 @@ final readonly class PlacedFitting
         public string $pieceMark,
         public float $fromPieceStartMm,
         public Clocking $fromThroat,
-    ) {
-    }
+    ) {}
 }

@@ -21,8 +21,7 @@ final readonly class Plan
         public ArgonAccount $argon,
         public array $steps,
         public array $notices,
-    ) {
-    }
+    ) {}
 
     /** @return list<Notice> what stops a release */
     public function problems(): array

@@ -37,8 +37,7 @@ final readonly class RunPlan
         public array $stock,
         public array $fitting,
         public array $sheets,
-    ) {
-    }
+    ) {}
 
     public static function unrouted(RunSpec $spec, ?TubeSize $tube): self
     {

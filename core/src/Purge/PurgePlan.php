@@ -10,9 +10,7 @@ use UpsweptBead\Core\Reason\Figure;
 final readonly class PurgePlan
 {
     /** @param  array<string, Figure>  $figures target, volume, changes, flow, fill, vent, hold, argon */
-    public function __construct(public array $figures, public PurgePose $pose)
-    {
-    }
+    public function __construct(public array $figures, public PurgePose $pose) {}
 
     public function value(string $name): float
     {

@@ -17,9 +17,7 @@ final readonly class PurgePose
 {
     private const SAMPLES = 60;
 
-    private function __construct(public bool $feedAtStart, public float $trappedMm, public bool $stoodOnEnd)
-    {
-    }
+    private function __construct(public bool $feedAtStart, public float $trappedMm, public bool $stoodOnEnd) {}
 
     /** The pose on the vehicle if it vents freely; otherwise the run stood on end, if that leaves less air trapped. */
     public static function of(TubeRun $run, float $boreMm): self

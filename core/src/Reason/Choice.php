@@ -14,8 +14,7 @@ final readonly class Choice
         public string $proposed,
         public Reason $reason,
         public ?Override $override,
-    ) {
-    }
+    ) {}
 
     public static function of(string $key, string $label, string $value, Reason $reason): self
     {

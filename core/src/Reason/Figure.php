@@ -21,8 +21,7 @@ final readonly class Figure
         public float $proposed,
         public Reason $reason,
         public ?Override $override,
-    ) {
-    }
+    ) {}
 
     public static function of(string $key, string $label, Quantity $quantity, float $value, Reason $reason): self
     {

@@ -11,9 +11,7 @@ use UpsweptBead\Core\Units\UnitSystem;
 final readonly class Overrides
 {
     /** @param  list<Override>  $all */
-    public function __construct(public array $all, private UnitSystem $units)
-    {
-    }
+    public function __construct(public array $all, private UnitSystem $units) {}
 
     /** Gives the figure as it counts: the person's value where there is a readable one, the proposal otherwise. */
     public function on(Figure $figure): Figure

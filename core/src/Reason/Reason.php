@@ -13,6 +13,5 @@ final readonly class Reason
         public array $inputs,
         public Source $source,
         public string $changes = '',
-    ) {
-    }
+    ) {}
 }

@@ -7,9 +7,7 @@ namespace UpsweptBead\Core\Reason;
 /** Where a value or a formula comes from. */
 final readonly class Source
 {
-    public function __construct(public SourceKind $kind, public string $citation = '')
-    {
-    }
+    public function __construct(public SourceKind $kind, public string $citation = '') {}
 
     public static function published(string $citation): self
     {

@@ -18,6 +18,5 @@ final readonly class Blocked
         public bool $alone,
         public float $firstClrMm,
         public float $secondClrMm,
-    ) {
-    }
+    ) {}
 }

@@ -14,8 +14,7 @@ final readonly class RouteAnswer
         public int $joints,
         public int $oddAngles,
         public float $lengthMm,
-    ) {
-    }
+    ) {}
 
     public function bends(): int
     {

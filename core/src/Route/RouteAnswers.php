@@ -11,7 +11,5 @@ final readonly class RouteAnswers
      * @param  list<RouteAnswer>  $answers
      * @param  list<Blocked>  $blocked  smallest first; empty when there are answers
      */
-    public function __construct(public array $answers, public array $blocked)
-    {
-    }
+    public function __construct(public array $answers, public array $blocked) {}
 }

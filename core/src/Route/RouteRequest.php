@@ -11,9 +11,7 @@ use UpsweptBead\Core\Stock\BendStock;
 final readonly class RouteRequest
 {
     /** @param  list<BendStock>  $stock */
-    public function __construct(public Frame $start, public Frame $end, public array $stock, public RouteRules $rules)
-    {
-    }
+    public function __construct(public Frame $start, public Frame $end, public array $stock, public RouteRules $rules) {}
 
     /** @return list<array{float, float}> every stocked centreline radius (mm), smallest first, with the greatest angle (°) bought on it */
     public function radii(): array

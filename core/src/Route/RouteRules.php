@@ -18,8 +18,7 @@ final readonly class RouteRules
         public float $minAngleDeg = 8.0,
         public float $angleStepDeg = 15.0,
         public float $windowDeg = 0.05,
-    ) {
-    }
+    ) {}
 
     public function isOnGrid(float $angleDeg): bool
     {

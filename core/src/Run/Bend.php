@@ -17,8 +17,7 @@ final readonly class Bend
         public float $rotationDeg,
         public float $angleDeg,
         public float $clrMm,
-    ) {
-    }
+    ) {}
 
     public function arcMm(): float
     {

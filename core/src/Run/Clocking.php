@@ -11,9 +11,7 @@ namespace UpsweptBead\Core\Run;
  */
 final readonly class Clocking
 {
-    private function __construct(public float $turnDeg, public float $aroundMm)
-    {
-    }
+    private function __construct(public float $turnDeg, public float $aroundMm) {}
 
     public static function of(float $turnDeg, float $odMm): self
     {

@@ -27,8 +27,7 @@ final readonly class FarEnd
         public float $alongMm,
         public float $acrossMm,
         public ?Correction $best,
-    ) {
-    }
+    ) {}
 
     public static function of(TubeRun $run, Frame $target): self
     {

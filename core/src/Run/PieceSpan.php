@@ -20,8 +20,7 @@ final readonly class PieceSpan
         public ?BendStock $donor,
         public float $legBeforeMm = 0.0,
         public float $legAfterMm = 0.0,
-    ) {
-    }
+    ) {}
 
     public function lengthMm(): float
     {

@@ -17,8 +17,7 @@ final readonly class Segment
         public float $lengthMm,
         public float $clrMm = 0.0,
         public float $angleDeg = 0.0,
-    ) {
-    }
+    ) {}
 
     public function toMm(): float
     {

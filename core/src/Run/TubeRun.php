@@ -11,9 +11,7 @@ use UpsweptBead\Core\Geometry\Vector;
 final readonly class TubeRun
 {
     /** @param  list<Bend>  $bends */
-    public function __construct(public Frame $start, public array $bends, public float $endStraightMm)
-    {
-    }
+    public function __construct(public Frame $start, public array $bends, public float $endStraightMm) {}
 
     /**
      * Makes the run that follows a polyline with its corners rounded.

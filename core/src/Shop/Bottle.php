@@ -20,8 +20,7 @@ final readonly class Bottle
         public float $fullKpa,
         public float $gaugeKpa,
         public float $usableKpa = 350.0,
-    ) {
-    }
+    ) {}
 
     public function usableL(): float
     {

@@ -17,8 +17,7 @@ final readonly class Rule
         public Quantity $quantity,
         public float $value,
         public Source $source,
-    ) {
-    }
+    ) {}
 
     public function asInput(): Input
     {

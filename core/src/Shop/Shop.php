@@ -19,8 +19,7 @@ final readonly class Shop
         public Catalogue $catalogue,
         public array $shelf,
         public array $bottles,
-    ) {
-    }
+    ) {}
 
     /** A shop that owns nothing yet and works by common practice. */
     public static function bare(): self

@@ -16,9 +16,7 @@ use UpsweptBead\Core\Units\UnitSystem;
 final readonly class ShopRules
 {
     /** @param  array<string, Rule>  $rules */
-    private function __construct(public array $rules)
-    {
-    }
+    private function __construct(public array $rules) {}
 
     public static function shipped(): self
     {

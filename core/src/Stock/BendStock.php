@@ -21,8 +21,7 @@ final readonly class BendStock
         public float $clampLegMm,
         public float $pullLegMm,
         public Source $source,
-    ) {
-    }
+    ) {}
 
     public function longestLegMm(): float
     {

@@ -14,9 +14,7 @@ final readonly class Catalogue
      * @param  array<string, TubeSize>  $tubes
      * @param  array<string, BendStock>  $bends
      */
-    private function __construct(public array $tubes, public array $bends)
-    {
-    }
+    private function __construct(public array $tubes, public array $bends) {}
 
     /** Reads the tables that ship with the core. */
     public static function shipped(): self

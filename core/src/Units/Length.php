@@ -23,9 +23,7 @@ final readonly class Length
     /** Longer than anything that leaves a shop in one piece; catches a slipped unit. */
     private const MAX_MM = 100_000.0;
 
-    private function __construct(public float $mm, public ?string $written = null)
-    {
-    }
+    private function __construct(public float $mm, public ?string $written = null) {}
 
     public static function ofMm(float $mm): self
     {

@@ -24,6 +24,5 @@ final readonly class Joint
         public float $wallMm,
         public float $otherWallMm,
         public float $odMm,
-    ) {
-    }
+    ) {}
 }

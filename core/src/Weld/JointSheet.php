@@ -30,6 +30,5 @@ final readonly class JointSheet
         public array $workingA,
         public PurgePlan $purge,
         public array $warnings,
-    ) {
-    }
+    ) {}
 }

@@ -16,8 +16,7 @@ final readonly class Metal
         public float $heatJKgK,
         public float $conductivityWMK,
         public string $warning,
-    ) {
-    }
+    ) {}
 
     /** @return array<string, self> by id */
     public static function all(): array

@@ -34,9 +34,7 @@ final readonly class RunJoints
     private const CLEAR_WALLS = 5.0;
 
     /** @param  list<Piece>  $pieces */
-    public function __construct(private RunSpec $spec, private TubeRun $run, private TubeSize $tube, private string $metal, private UnitSystem $units, private array $pieces)
-    {
-    }
+    public function __construct(private RunSpec $spec, private TubeRun $run, private TubeSize $tube, private string $metal, private UnitSystem $units, private array $pieces) {}
 
     /** @return list<Joint> in the order of flow, fittings last */
     public function joints(): array

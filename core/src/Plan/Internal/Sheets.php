@@ -37,8 +37,7 @@ final readonly class Sheets
         private bool $upstreamOfTurbine,
         private ShopRules $rules,
         private Overrides $overrides,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<Joint>  $joints  in the order of flow

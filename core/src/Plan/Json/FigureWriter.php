@@ -15,9 +15,7 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** Writes proposed values with their working, as numbers in base units and as text in the person's units. */
 final readonly class FigureWriter
 {
-    public function __construct(public UnitSystem $units)
-    {
-    }
+    public function __construct(public UnitSystem $units) {}
 
     /** @return array<string, mixed> */
     public function figure(Figure $figure): array

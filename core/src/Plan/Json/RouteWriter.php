@@ -22,9 +22,7 @@ use UpsweptBead\Core\Units\Quantity;
 /** Writes runs as they lie in space, far ends, and the router's answers. */
 final readonly class RouteWriter
 {
-    public function __construct(private FigureWriter $figures)
-    {
-    }
+    public function __construct(private FigureWriter $figures) {}
 
     /** @return array<string, mixed> */
     public function run(TubeRun $run): array

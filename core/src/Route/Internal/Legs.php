@@ -16,6 +16,5 @@ final readonly class Legs
         public float $innerMm,
         public float $lastMm,
         public float $lengthMm,
-    ) {
-    }
+    ) {}
 }

@@ -13,9 +13,7 @@ final readonly class QuantityText
 
     private const NUMBER = '(?<sign>[+-]?)\s*(?:(?:(?<whole>\d{1,7})(?:\s+|\s*-\s*))?(?<over>\d{1,5})\/(?<under>\d{1,5})|(?<decimal>\d{1,9}(?:\.\d*)?|\.\d+))';
 
-    private function __construct(public float $number, public string $unit)
-    {
-    }
+    private function __construct(public float $number, public string $unit) {}
 
     /**
      * Reads a number and an optional unit.

@@ -23,16 +23,17 @@ final readonly class PurgePose
     public static function of(TubeRun $run, float $boreMm): self
     {
         $asFitted = self::held($run, $boreMm, new Vector(0, 0, 1), false);
-        $chord = $run->end()->at->minus($run->start->at);
-        if ($asFitted->trappedMm === 0.0 || $chord->length() < 1e-6) {
+        if ($asFitted->trappedMm === 0.0) {
             return $asFitted;
         }
-        $poses = [
-            $asFitted,
-            self::held($run, $boreMm, $chord->unit(), true),
-            self::held($run, $boreMm, $run->end()->forward, true),
-            self::held($run, $boreMm, $run->start->forward, true),
-        ];
+        [$start, $end] = [$run->start->at, $run->end()->at];
+        $toEnds = $start->plus($end)->times(0.5)->minus($run->frameAt($run->lengthMm() / 2)->at);
+        $poses = [$asFitted];
+        foreach ([$end->minus($start), $run->end()->forward, $run->start->forward->times(-1), $toEnds] as $up) {
+            if ($up->length() > 1e-6) {
+                $poses[] = self::held($run, $boreMm, $up->unit(), true);
+            }
+        }
         usort($poses, static fn (self $a, self $b): int => $a->trappedMm <=> $b->trappedMm);
 
         return $poses[0];

@@ -25,6 +25,8 @@ final readonly class TwoBendRouter
 {
     private const SAMPLES = 64;
 
+    private const COARSE = 40;
+
     private const MOST = 200;
 
     public static function solve(RouteRequest $request): RouteAnswers
@@ -136,16 +138,25 @@ final readonly class TwoBendRouter
         return $best;
     }
 
+    /** Off the grid altogether: the shortest for each p, then p itself driven to where it is shortest. */
     private static function shortestOfAll(TwoBendFamily $family): ?Legs
     {
+        $step = $family->reachMm() / self::COARSE;
+        $for = static fn (float $p): ?Legs => self::shortest($family, static fn (float $q): ?Legs => $family->at($p, $q));
         $best = null;
-        $step = $family->reachMm() / 40;
-        for ($i = 0; $i <= 40; $i++) {
-            $legs = self::shortest($family, static fn (float $q): ?Legs => $family->at($i * $step, $q));
-            $best = $legs !== null && ($best === null || $legs->lengthMm < $best->lengthMm) ? $legs : $best;
+        for ($i = 0; $i <= self::COARSE; $i++) {
+            $best = self::shorter($best, $for($i * $step));
+        }
+        for (; $best !== null && $step > 1e-3; $step *= 0.5) {
+            $best = self::shorter(self::shorter($best, $for($best->p - $step)), $for($best->p + $step));
         }
 
         return $best;
+    }
+
+    private static function shorter(?Legs $one, ?Legs $other): ?Legs
+    {
+        return $one === null || $other !== null && $other->lengthMm < $one->lengthMm ? $other : $one;
     }
 
     /**

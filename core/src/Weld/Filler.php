@@ -36,7 +36,7 @@ final readonly class Filler
             return Choice::of($key, $label, self::NONE, new Reason('The inside seal is fused, or nearly dry: little heat, no colour through to the outside.', $metals, Source::trade()));
         }
         foreach (self::HELD_BACK as $metal => $why) {
-            if ($joint->metal === $metal || $joint->otherMetal === $metal) {
+            if (in_array((string) $metal, [$joint->metal, $joint->otherMetal], true)) {
                 return Choice::of($key, $label, self::NONE, new Reason($why, $metals, Source::trade(), 'Another metal for the part.'));
             }
         }

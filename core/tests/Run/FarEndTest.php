@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Run\Bend;
+use UpsweptBead\Core\Run\CorrectionKind;
+use UpsweptBead\Core\Run\FarEnd;
+use UpsweptBead\Core\Run\TubeRun;
+use UpsweptBead\Core\Tests\Support\Some;
+
+/** @param callable(Bend): Bend $change */
+function withBend(TubeRun $run, int $index, callable $change): TubeRun
+{
+    $bends = $run->bends;
+    $bends[$index] = $change($bends[$index]);
+
+    return new TubeRun($run->start, array_values($bends), $run->endStraightMm);
+}
+
+it('is closed where the run ends', function () {
+    $run = Some::run(Some::dice(1), 3);
+    $end = FarEnd::of($run, $run->end());
+    expect($end->isClosed())->toBeTrue()->and($end->best)->toBeNull();
+});
+
+it('splits the gap into the part along the target’s axis and the part across it', function () {
+    $run = Some::run(Some::dice(2), 2);
+    $target = $run->end()->advanced(7);
+    $end = FarEnd::of($run, $target);
+    expect($end->gapMm)->toBeClose(7.0, 0, 1e-9)->and($end->alongMm)->toBeClose(7.0, 0, 1e-9)->and($end->acrossMm)->toBeClose(0.0, 0, 1e-9);
+});
+
+it('names the one turn that puts right a joint that was clocked wrong', function (int $seed) {
+    $run = Some::run(Some::dice($seed), 3);
+    $wrong = withBend($run, 1, static fn (Bend $bend): Bend => $bend->with(rotationDeg: $bend->rotationDeg + 11));
+    $best = FarEnd::of($wrong, $run->end())->best;
+    expect($best?->kind)->toBe(CorrectionKind::Turn)->and($best?->index)->toBe(1)
+        ->and($best?->amount)->toBeClose(-11.0, 0, 1e-6)->and($best?->leaves->gapMm)->toBeLessThan(1e-6);
+})->with(range(1, 8));
+
+it('names the one trim that puts right a straight that was cut wrong', function (int $seed) {
+    $run = Some::run(Some::dice($seed), 3);
+    $wrong = withBend($run, 2, static fn (Bend $bend): Bend => $bend->with(straightMm: $bend->straightMm + 6));
+    $best = FarEnd::of($wrong, $run->end())->best;
+    expect($best?->kind)->toBe(CorrectionKind::Trim)->and($best?->index)->toBe(2)->and($best?->amount)->toBeClose(-6.0, 0, 1e-6);
+})->with(range(1, 8));
+
+it('never proposes a change that makes the far end worse, or a straight below nothing', function (int $seed) {
+    $dice = Some::dice($seed);
+    $end = FarEnd::of($run = Some::run($dice, 3), Some::frame($dice));
+    if ($end->best !== null) {
+        expect($end->best->badness())->toBeLessThan($end->badness());
+        if ($end->best->kind === CorrectionKind::Trim) {
+            expect($run->straightsMm()[$end->best->index] + $end->best->amount)->toBeGreaterThanOrEqual(0.0);
+        }
+    }
+    expect($end->gapMm)->toBeGreaterThan(0.0);
+})->with(range(1, 12));

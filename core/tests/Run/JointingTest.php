@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Geometry\Frame;
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Run\Bend;
+use UpsweptBead\Core\Run\Jointing;
+use UpsweptBead\Core\Run\PieceSpan;
+use UpsweptBead\Core\Run\TubeRun;
+use UpsweptBead\Core\Stock\Catalogue;
+
+/** @param list<array{float, float}> $bends straight before and angle of each bend on a 4 1/2 in radius */
+function piecesOf(array $bends, float $endStraightMm): ?array
+{
+    $rows = array_map(static fn (array $bend): Bend => new Bend($bend[0], 0, $bend[1], 114.3), $bends);
+
+    return Jointing::of(new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)), $rows, $endStraightMm), Catalogue::shipped()->bendsFor('T3.000x.065'));
+}
+
+// Legs of the stocked bends: 4 in clamp, 6 in pull.
+it('absorbs straights into the legs of a bend of the full angle', function () {
+    expect(piecesOf([[100.0, 90.0]], 150.0))->toHaveCount(1);
+});
+
+it('turns the donor round when the longer straight lies upstream', function () {
+    expect(piecesOf([[150.0, 90.0]], 100.0))->toHaveCount(1);
+});
+
+it('keeps one leg only on a bend cut out of a larger one', function () {
+    $pieces = piecesOf([[100.0, 60.0]], 100.0);
+    expect($pieces)->toHaveCount(2);
+    $bend = array_values(array_filter($pieces ?? [], static fn (PieceSpan $piece): bool => $piece->bendIndex !== null))[0];
+    expect(min($bend->legBeforeMm, $bend->legAfterMm))->toBe(0.0)->and($bend->donor?->angleDeg)->toBe(90.0);
+});
+
+it('joins two bends with one joint while their legs cover the straight between them', function (float $between, int $pieces) {
+    expect(piecesOf([[50.0, 90.0], [$between, 90.0]], 50.0))->toHaveCount($pieces);
+})->with([[0.0, 2], [200.0, 2], [304.0, 2], [306.0, 3]]);
+
+it('leaves a stub of leg on a bend that meets a straight piece', function () {
+    $pieces = piecesOf([[50.0, 90.0], [500.0, 90.0]], 50.0) ?? [];
+    expect($pieces[1]->bendIndex)->toBeNull()->and($pieces[1]->lengthMm())->toBeClose(500 - 2 * 25.4);
+});
+
+it('covers the run from end to end without gap or overlap', function (array $bends, float $end) {
+    $pieces = piecesOf($bends, $end) ?? [];
+    $at = 0.0;
+    foreach ($pieces as $piece) {
+        expect($piece->fromMm)->toBeClose($at, 0, 1e-9);
+        $at = $piece->toMm;
+    }
+    $length = array_sum(array_map(static fn (array $bend): float => $bend[0] + 114.3 * deg2rad($bend[1]), $bends)) + $end;
+    expect($at)->toBeClose($length, 0, 1e-9);
+})->with([[[[10.0, 30.0], [170.0, 45.0], [0.0, 90.0]], 400.0], [[[400.0, 90.0]], 0.0], [[], 300.0], [[[160.0, 60.0], [160.0, 60.0]], 160.0]]);
+
+it('says no to a bend that no stock holds', function () {
+    expect(piecesOf([[50.0, 120.0]], 50.0))->toBeNull();
+});

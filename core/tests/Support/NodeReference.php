@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Tests\Support;
+
+/** Asks an independent library, run by Node.js from the repository's node_modules, for its own answer. */
+final class NodeReference
+{
+    /** @return array<mixed> */
+    public static function ask(string $script, mixed $question): array
+    {
+        $process = proc_open(['node', dirname(__DIR__)."/reference/$script"], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, dirname(__DIR__, 3));
+        if ($process === false) {
+            throw new \RuntimeException('Node.js did not start.');
+        }
+        fwrite($pipes[0], json_encode($question, JSON_THROW_ON_ERROR));
+        fclose($pipes[0]);
+        [$answer, $errors] = [stream_get_contents($pipes[1]), stream_get_contents($pipes[2])];
+        if (proc_close($process) !== 0) {
+            throw new \RuntimeException("$script failed: $errors");
+        }
+        $decoded = json_decode((string) $answer, true, 512, JSON_THROW_ON_ERROR);
+
+        return is_array($decoded) ? $decoded : [];
+    }
+}

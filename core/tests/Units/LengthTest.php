@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Units\UnitSystem;
+
+// 1 in = 25.4 mm exactly [international inch, 1959].
+it('reads a length the way fabricators write it', function (string $written, float $mm) {
+    expect(Length::parse($written, UnitSystem::Inch)->mm)->toBeClose($mm);
+})->with([
+    ['1 5/8', 41.275], ['1-5/8"', 41.275], ['1 - 5/8 in', 41.275], ['1⅝"', 41.275], ['5/8', 15.875], ['½ in', 12.7],
+    ['1.625in', 41.275], ['.065', 1.651], ['.065"', 1.651], ['65 thou', 1.651], ['16ga', 1.651], ['16 gauge', 1.651],
+    ['41.3mm', 41.3], ['4.13 cm', 41.3], ['-3 1/2 in', -88.9], ['−2', -50.8], ['0', 0.0], ['2 ft', 609.6], ["2'", 609.6], ['  3 in ', 76.2],
+]);
+
+it('takes a bare number in the person’s own units', function () {
+    expect(Length::parse('12', UnitSystem::Inch)->mm)->toBeClose(304.8)
+        ->and(Length::parse('12', UnitSystem::Metric)->mm)->toBeClose(12.0);
+});
+
+it('keeps what was written, with its unit, so that a change of units changes no size', function () {
+    $length = Length::parse('12 1/2', UnitSystem::Inch);
+    expect($length->written)->toBe('12 1/2 in')
+        ->and(Length::parse((string) $length->written, UnitSystem::Metric)->mm)->toBeClose($length->mm);
+});
+
+it('says what is wrong with a text and what would be accepted', function (string $text, string $message) {
+    expect(fn () => Length::parse($text, UnitSystem::Inch))->toThrow(UnreadableQuantity::class, $message);
+})->with([
+    ['about 3', '"about 3" is not a length; write it like 1 5/8, 1-5/8", 1.625in'],
+    ['', '"" is not a length'],
+    ['3 cfh', '"cfh" in "3 cfh" is not a unit of length'],
+    ['1/0', '"1/0" is not a length'],
+    ['16.5ga', 'one of 10, 11, 12'],
+    ['19ga', 'is out of range for a tube gauge'],
+    ['99999 ft', 'at most 100 m'],
+    ['1,5', 'is not a length'],
+    ['1e400', 'is not a length'],
+    [str_repeat('9', 400), 'is not a length'],
+]);
+
+// Tube gauge is BWG; the values are from memory of the BWG table.
+it('knows tube gauge both ways', function (int $gauge, float $inches) {
+    expect(Length::parse("{$gauge}ga", UnitSystem::Metric)->inches())->toBeClose($inches)
+        ->and(UpsweptBead\Core\Units\TubeGauge::nearest($inches * 25.4))->toBe($gauge);
+})->with([[20, .035], [18, .049], [17, .058], [16, .065], [15, .072], [14, .083], [13, .095], [12, .109], [11, .120], [10, .134]]);
+
+it('has no gauge for a wall between two', function () {
+    expect(UpsweptBead\Core\Units\TubeGauge::nearest(1.8))->toBeNull();
+});

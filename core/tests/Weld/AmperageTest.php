@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Weld\Amperage;
+use UpsweptBead\Core\Weld\JointType;
+
+// Observed at benches, common practice without a source; each compared like with like, within 15 %.
+it('agrees with what was observed at benches', function (float $amps, float $observed) {
+    expect($amps)->toBeClose($observed, 0.15);
+})->with([
+    '.0625 tab, set current' => [fn () => Amperage::workingA(JointType::Butt, 1.5875, 1.5875, 0.8), 50],
+    '.065 butt, set current' => [fn () => Amperage::workingA(JointType::Butt, 1.651, 1.651, 0.8), 50],
+    '.065 to a V-band ring of .20' => [fn () => Amperage::workingA(JointType::VBandButt, 1.651, 5.08, 0.8), 70],
+    '.065 to a casting of .25, preheated' => [fn () => 0.95 * Amperage::workingA(JointType::Butt, 1.651, 6.35, 0.8), 65],
+    'thin butt, pulse peak' => [fn () => 1.25 * Amperage::workingA(JointType::Butt, 1.651, 1.651, 0.8), 75],
+    '.109 to a half-inch flange, pedal maximum' => [fn () => Amperage::PEDAL * Amperage::workingA(JointType::FlangeFillet, 2.7686, 12.7, 0.8), 125],
+    '.145 bevelled, panel maximum' => [fn () => Amperage::PEDAL * Amperage::workingA(JointType::Butt, 3.683, 3.683, 0.8), 132.5],
+]);
+
+it('takes one factor, never two', function (JointType $type, float $other, float $factor) {
+    expect(Amperage::factor($type, 1.651, $other))->toBeClose($factor, 1e-6);
+})->with([
+    'equal butt' => [JointType::Butt, 1.651, 1.0],
+    'equal fillet' => [JointType::FlangeFillet, 1.651, 1.15],
+    'unequal fillet' => [JointType::FlangeFillet, 3.302, 1 + 0.25 * log(2)],
+    'very unequal' => [JointType::VBandButt, 165.1, 1.5],
+    'inside seal' => [JointType::FlangeSeal, 9.525, 1.0],
+]);
+
+it('goes by the thinner wall whichever side it is on', function () {
+    expect(Amperage::workingA(JointType::Butt, 5.08, 1.651, 0.8))->toBeClose(Amperage::workingA(JointType::Butt, 1.651, 5.08, 0.8));
+});
+
+it('is set in fives', function (float $amps, float $dial) {
+    expect(Amperage::onDial($amps))->toBe($dial);
+})->with([[52.0, 50.0], [66.6, 65.0], [72.5, 75.0], [1.0, 5.0]]);

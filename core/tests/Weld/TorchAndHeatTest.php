@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Tests\Support\Some;
+use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Weld\Cooling;
+use UpsweptBead\Core\Weld\Heat;
+use UpsweptBead\Core\Weld\JointSheet;
+use UpsweptBead\Core\Weld\Metal;
+use UpsweptBead\Core\Weld\Torch;
+
+/** @return array<string, JointSheet> the example job's sheets by joint */
+function sheets(): array
+{
+    $sheets = [];
+    foreach (Some::plan()->runs[0]->sheets as $sheet) {
+        $sheets[$sheet->joint->id] = $sheet;
+    }
+
+    return $sheets;
+}
+
+// IEC 60974-1: U = 10 + 0.04·I. EN 1011-1: k = 0.6 for TIG.
+it('computes arc volts and heat input by the published conventions', function () {
+    expect(Heat::arcVolts(100))->toBeClose(14.0)->and(Heat::inputKjMm(100, 60))->toBeClose(0.6 * 14 * 100 / 1000);
+});
+
+// Observed: 5 s at 50 A, 6 s at 75 A, 9–12 s at 130 A; common practice.
+it('holds the post-flow about as long as good benches do', function (float $amps, float $least, float $most) {
+    $figure = Torch::postflow(UpsweptBead\Core\Reason\Figure::of('x', 'x', UpsweptBead\Core\Units\Quantity::Current, $amps, new UpsweptBead\Core\Reason\Reason('', [], UpsweptBead\Core\Reason\Source::trade())), ShopRules::shipped(), 'AJ1');
+    expect($figure->value)->toBeGreaterThanOrEqual($least)->toBeLessThanOrEqual($most);
+})->with([[50, 5, 5], [75, 6, 7.5], [130, 9, 13]]);
+
+// Common practice: #12 at 25–30 CFH, 1/16 in tungsten to about 110 A.
+it('sets a 12 cup within its flow range, laminar, and a sixteenth tungsten for thin tube', function () {
+    $sheet = sheets()['AJ2'];
+    $cfh = $sheet->settings['flow']->value / (28.316846592 / 60);
+    expect($cfh)->toBeGreaterThanOrEqual(25.0)->toBeLessThanOrEqual(30.0)
+        ->and($sheet->choices['tungsten']->value)->toStartWith('1/16 in')->and($sheet->warnings)->toBe([]);
+});
+
+// From memory: about 26 CFH through a 10 mm cup reaches Re 2000.
+it('knows where gas through a cup becomes turbulent', function () {
+    expect(Torch::reynolds(26 * 28.316846592 / 60, 10))->toBeClose(2000.0, 0.02);
+});
+
+it('sets more on the ring and the flange than on the tube’s own butts', function () {
+    $amps = array_map(static fn (JointSheet $sheet): float => $sheet->settings['amps']->value, sheets());
+    expect($amps)->toMatchArray(['AJ2' => 50.0, 'AJ1' => 65.0, 'AJ4' => 50.0, 'AJ5' => 75.0]);
+});
+
+it('carries an overruled current on into everything that follows from it', function () {
+    $document = Some::document();
+    $document['overrides'] = [['figure' => 'weld.AJ2.amps', 'value' => '80 A', 'why' => 'gap']];
+    $job = UpsweptBead\Core\Job\JobReader::fromDecoded($document)->job?->routed('A', Some::routedJob()->runs[0]->route);
+    $sheet = array_values(array_filter(UpsweptBead\Core\Plan\Planner::plan($job ?? Some::job(), UpsweptBead\Core\Shop\Shop::bare())->runs[0]->sheets, static fn (JointSheet $one): bool => $one->joint->id === 'AJ2'))[0];
+    expect($sheet->settings['amps']->value)->toBe(80.0)->and($sheet->settings['amps']->proposed)->toBe(50.0)
+        ->and($sheet->settings['pedal']->value)->toBe(90.0)->and($sheet->settings['postflow']->value)->toBe(8.0)
+        ->and($sheet->settings['heat']->value)->toBeClose(Heat::inputKjMm(80, 80));
+});
+
+it('cools as a finite-difference bar does that gets its heat at one place and loses it to air', function () {
+    // Written apart from the closed form: explicit scheme on half the bar, cells of 2 mm, loss by Newton's law alone.
+    [$wall, $area, $heat, $loss] = [1.651, 387.0, 60_000.0, 12.0];
+    $metal = Metal::all()['304L'];
+    $volumetric = $metal->densityKgM3 * $metal->heatJKgK;
+    [$dx, $dt, $cells] = [2e-3, 0.2, 400];
+    $rise = array_fill(0, $cells, 0.0);
+    $rise[0] = $heat / 2 / ($volumetric * $area * 1e-6 * $dx);
+    for ($step = 0; $step < 600 / $dt; $step++) {
+        $next = $rise;
+        for ($i = 0; $i < $cells - 1; $i++) {
+            $left = $rise[$i === 0 ? 0 : $i - 1];
+            $next[$i] = $rise[$i] + $dt * ($metal->conductivityWMK / $volumetric * ($left - 2 * $rise[$i] + $rise[$i + 1]) / $dx ** 2 - $loss / ($volumetric * $wall * 1e-3) * $rise[$i]);
+        }
+        $rise = $next;
+    }
+    $closed = (new Cooling($metal, $area, $wall, 20))->temperatureC($heat, 600, $loss) - 20;
+    expect($closed)->toBeClose($rise[0], 0.01);
+});
+
+it('says a longer wait for more heat and for a cooler limit', function () {
+    $cooling = new Cooling(Metal::all()['304L'], 387, 1.651, 20);
+    expect($cooling->secondsTo(45, 60_000))->toBeGreaterThan($cooling->secondsTo(175, 60_000))
+        ->and($cooling->secondsTo(45, 90_000))->toBeGreaterThan($cooling->secondsTo(45, 60_000));
+});
+
+it('opens the working of every number it proposes', function () {
+    foreach (sheets() as $sheet) {
+        foreach ([...$sheet->settings, ...$sheet->choices, ...$sheet->purge->figures] as $figure) {
+            expect($figure->reason->rule)->not->toBe('')->and($figure->reason->source->text())->not->toBe('')
+                ->and(array_map(static fn ($input): string => $input->text(UnitSystem::Inch), $figure->reason->inputs))->not->toContain('');
+        }
+    }
+});

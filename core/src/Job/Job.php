@@ -35,4 +35,10 @@ final readonly class Job
 
         return new self($this->number, $this->title, $this->customer, $this->vehicle, $this->purpose, $this->units, $this->metal, $this->note, $runs, $this->overrides);
     }
+
+    /** The same job shown in other units; every length carries its own unit, so no size changes. */
+    public function in(UnitSystem $units): self
+    {
+        return new self($this->number, $this->title, $this->customer, $this->vehicle, $this->purpose, $units, $this->metal, $this->note, $this->runs, new Overrides($this->overrides->all, $this->units));
+    }
 }

@@ -48,4 +48,9 @@ final readonly class RunPlan
     {
         return array_sum(array_map(static fn (Piece $piece): float => $piece->massKg, $this->pieces));
     }
+
+    public function toBuy(): int
+    {
+        return array_sum(array_map(static fn (StockNeed $need): int => $need->toBuy(), $this->stock));
+    }
 }

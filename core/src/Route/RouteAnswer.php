@@ -9,6 +9,8 @@ use UpsweptBead\Core\Run\TubeRun;
 /** One buildable way: the run, and the figures answers are ranked by. */
 final readonly class RouteAnswer
 {
+    private const WORTH_SAYING_PERCENT = 3.0;
+
     public function __construct(
         public TubeRun $run,
         public int $joints,
@@ -25,5 +27,23 @@ final readonly class RouteAnswer
     public function rank(): array
     {
         return [$this->joints, $this->bends(), $this->oddAngles, round($this->lengthMm, 3)];
+    }
+
+    /**
+     * Says what this answer gives up against the best of the others in each respect; empty if nothing.
+     *
+     * @param  non-empty-list<self>  $others
+     * @return list<string>
+     */
+    public function givesUp(array $others): array
+    {
+        $joints = $this->joints - min(array_map(static fn (self $other): int => $other->joints, $others));
+        $longer = 100 * ($this->lengthMm / min(array_map(static fn (self $other): float => $other->lengthMm, $others)) - 1);
+
+        return array_values(array_filter([
+            $joints > 0 ? $joints.' more '.($joints === 1 ? 'joint' : 'joints') : '',
+            $this->oddAngles > 0 ? $this->oddAngles.' odd '.($this->oddAngles === 1 ? 'angle' : 'angles') : '',
+            $longer >= self::WORTH_SAYING_PERCENT ? sprintf('%.0f %% longer', $longer) : '',
+        ], static fn (string $part): bool => $part !== ''));
     }
 }

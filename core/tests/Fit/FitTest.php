@@ -5,7 +5,12 @@ declare(strict_types=1);
 use UpsweptBead\Core\Fit\BuildOrder;
 use UpsweptBead\Core\Fit\FitStep;
 use UpsweptBead\Core\Fit\IndexMark;
+use UpsweptBead\Core\Fit\JointFace;
 use UpsweptBead\Core\Fit\TackPattern;
+use UpsweptBead\Core\Geometry\Frame;
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Run\Bend;
+use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Weld\Joint;
 use UpsweptBead\Core\Weld\JointType;
 
@@ -58,4 +63,14 @@ it('gives a reason for every move', function () {
 it('welds bench joints first, neighbours apart, then the ends, the flange inside before outside', function () {
     $order = array_map(static fn (array $step): string => $step['joint']->id, BuildOrder::welding(seams()));
     expect($order)->toBe(['J7', 'J2', 'J4', 'J3', 'J1', 'J5', 'J6']);
+});
+
+it('says where up and the next throat line lie round a joint, from its index mark', function () {
+    // A level run along x whose reference is straight up, a bend to its right, then a turn of 90° clockwise.
+    $run = new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)), [new Bend(100, -90, 90, 76), new Bend(100, 90, 45, 76)], 50);
+    expect(JointFace::of($run, 50)->upDeg)->toBeClose(0.0, 0, 1e-9)->and(JointFace::of($run, 50)->nextThroatDeg)->toBeClose(-90.0)
+        ->and(JointFace::of($run, 250)->upDeg)->toBeClose(90.0)->and(JointFace::of($run, 250)->nextThroatDeg)->toBeClose(90.0)
+        ->and(JointFace::of($run, $run->lengthMm())->nextThroatDeg)->toBeNull();
+    $upright = new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(0, 0, 1)), [], 50);
+    expect(JointFace::of($upright, 20)->upDeg)->toBeNull();
 });

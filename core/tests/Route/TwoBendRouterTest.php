@@ -6,6 +6,7 @@ use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Route\Blocked;
 use UpsweptBead\Core\Route\Constraint;
+use UpsweptBead\Core\Route\EndsRelation;
 use UpsweptBead\Core\Route\RouteAnswer;
 use UpsweptBead\Core\Route\RouteAnswers;
 use UpsweptBead\Core\Route\RouteRequest;
@@ -167,4 +168,23 @@ it('does not blame a constraint by less than it takes', function () {
 it('says that there is no stock where there is none', function () {
     $answers = TwoBendRouter::solve(new RouteRequest(facing([0, 0, 0], [0, 1, 0]), facing([300, 300, 0], [1, 0, 0]), [], new RouteRules));
     expect($answers->blocked[0]->constraint)->toBe(Constraint::Stock);
+});
+
+it('says beforehand how two ends lie to each other', function (array $at, array $direction, float $turnDeg, float $missMm, int $leastBends) {
+    $relation = EndsRelation::of(facing([0, 0, 0], [1, 0, 0]), facing($at, $direction));
+    expect($relation->turnDeg)->toBeClose($turnDeg, 0, 1e-9)->and($relation->missMm)->toBeClose($missMm, 0, 1e-9)->and($relation->leastBends)->toBe($leastBends);
+})->with([
+    'one axis' => [[300, 0, 0], [1, 0, 0], 0, 0, 0],
+    'side by side' => [[300, 40, 0], [1, 0, 0], 0, 40, 2],
+    'axes that meet ahead' => [[300, 250, 0], [0, 1, 0], 90, 0, 1],
+    'axes that meet behind' => [[-300, 250, 0], [0, 1, 0], 90, 0, 2],
+    'axes that pass each other' => [[300, 250, 45], [0, 1, 0], 90, 45, 2],
+]);
+
+it('says what an answer gives up against the best of the others', function () {
+    $run = Some::run(Some::dice(1), 1);
+    $best = new RouteAnswer($run, 4, 0, 800);
+    expect($best->givesUp([$best]))->toBe([])
+        ->and((new RouteAnswer($run, 6, 1, 1000))->givesUp([$best]))->toBe(['2 more joints', '1 odd angle', '25 % longer'])
+        ->and((new RouteAnswer($run, 4, 0, 810))->givesUp([$best]))->toBe([]);
 });

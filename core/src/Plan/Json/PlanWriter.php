@@ -30,6 +30,7 @@ final readonly class PlanWriter
                 'total' => $volume($plan->argon->torchL + $plan->argon->purgeL),
                 'torchLeft' => $volume($plan->argon->torchLeftL),
                 'purgeLeft' => $volume($plan->argon->purgeLeftL),
+                'left' => $volume($plan->argon->torchLeftL + $plan->argon->purgeLeftL),
                 'room' => $volume($plan->argon->roomL),
                 'enough' => $plan->argon->isEnough(),
             ],

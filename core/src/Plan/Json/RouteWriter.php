@@ -60,7 +60,7 @@ final readonly class RouteWriter
     {
         return [
             'found' => count($answers->answers),
-            'answers' => array_map($this->answer(...), array_slice($answers->answers, 0, $most)),
+            'answers' => array_map(fn (RouteAnswer $answer): array => $this->answer($answer, $answers), array_slice($answers->answers, 0, $most)),
             'blocked' => array_map($this->blocked(...), $answers->blocked),
         ];
     }
@@ -72,9 +72,10 @@ final readonly class RouteWriter
     }
 
     /** @return array<string, mixed> */
-    private function answer(RouteAnswer $answer): array
+    private function answer(RouteAnswer $answer, RouteAnswers $among): array
     {
         return [
+            'givesUp' => implode(', ', $answer->givesUp($among->answers)),
             'joints' => $answer->joints,
             'oddAngles' => $answer->oddAngles,
             'run' => $this->run($answer->run),

@@ -10,9 +10,11 @@ use UpsweptBead\Core\Cut\CutMark;
 use UpsweptBead\Core\Cut\Nesting;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Fit\FitStep;
+use UpsweptBead\Core\Fit\JointFace;
 use UpsweptBead\Core\Plan\PlacedFitting;
 use UpsweptBead\Core\Plan\RunPlan;
 use UpsweptBead\Core\Plan\StockNeed;
+use UpsweptBead\Core\Route\EndsRelation;
 use UpsweptBead\Core\Run\Clocking;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Weld\Joint;
@@ -42,11 +44,12 @@ final readonly class RunWriter
             ],
             'start' => ['name' => $plan->spec->start->name, 'kind' => $plan->spec->start->kind->value, 'frame' => $this->routes->frame($plan->spec->start->frame())],
             'target' => ['name' => $plan->spec->end->name, 'kind' => $plan->spec->end->kind->value, 'frame' => $this->routes->frame($plan->spec->end->frame())],
+            'ends' => $this->ends($plan),
             'run' => $plan->run === null ? null : $this->routes->run($plan->run),
             'farEnd' => $plan->farEnd === null ? null : $this->routes->farEnd($plan->farEnd),
             'mass' => $this->figures->plain(Quantity::Mass, $plan->massKg()),
             'pieces' => array_map($this->piece(...), $plan->pieces),
-            'joints' => array_map($this->joint(...), $plan->joints),
+            'joints' => array_map(fn (Joint $joint): array => $this->joint($joint, $plan), $plan->joints),
             'fittings' => array_map($this->fitting(...), $plan->fittings),
             'nesting' => $plan->nesting === null ? null : $this->nesting($plan->nesting),
             'stock' => array_map(static fn (StockNeed $need): array => [
@@ -56,6 +59,19 @@ final readonly class RunWriter
                 'order' => $step->order, 'joint' => $step->jointId, 'brings' => $step->brings, 'to' => $step->to, 'why' => $step->why,
             ], $plan->fitting),
             'sheets' => array_map($this->sheet(...), $plan->sheets),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function ends(RunPlan $plan): array
+    {
+        $relation = EndsRelation::of($plan->spec->start->frame(), $plan->spec->end->frame());
+
+        return [
+            'distance' => $this->figures->length($relation->distanceMm),
+            'turn' => $this->figures->plain(Quantity::Angle, $relation->turnDeg),
+            'miss' => $this->figures->length($relation->missMm),
+            'leastBends' => $relation->leastBends,
         ];
     }
 
@@ -90,8 +106,10 @@ final readonly class RunWriter
     }
 
     /** @return array<string, mixed> */
-    private function joint(Joint $joint): array
+    private function joint(Joint $joint, RunPlan $plan): array
     {
+        $face = $plan->run === null ? null : JointFace::of($plan->run, $joint->stationMm);
+
         return [
             'id' => $joint->id,
             'type' => $joint->type->value,
@@ -101,6 +119,8 @@ final readonly class RunWriter
             'station' => $joint->stationMm,
             'seam' => $this->figures->length($joint->seamMm),
             'metals' => "$joint->metal – $joint->otherMetal",
+            'up' => $face?->upDeg,
+            'nextThroat' => $face?->nextThroatDeg,
         ];
     }
 

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ChangeRequest;
+use App\Http\Requests\SaveDraftRequest;
+use App\Models\Job;
+use App\Models\User;
+use App\Workshop\Drafts;
+use App\Workshop\JobView;
+use App\Workshop\NotReleasable;
+use App\Workshop\StaleDraft;
+use App\Workshop\Workshop;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use UpsweptBead\Core\Plan\Json\FigureWriter;
+use UpsweptBead\Core\Plan\Json\PlanWriter;
+use UpsweptBead\Core\Plan\Json\RouteWriter;
+use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Stock\Exception\UnknownStock;
+
+/** Live editing: a document goes in, the plan comes out; saved only through `update`. */
+final readonly class DraftController
+{
+    public function __construct(private Workshop $workshop, private Drafts $drafts) {}
+
+    public function update(SaveDraftRequest $request, Job $job): JsonResponse
+    {
+        $document = $request->document();
+        try {
+            $revision = $this->drafts->save($job, $request->integer('version'), $document);
+        } catch (StaleDraft $stale) {
+            return self::stale($stale);
+        } catch (UniqueConstraintViolationException) {
+            throw ValidationException::withMessages(['job.number' => "There is another job $document->number already."]);
+        }
+
+        return new JsonResponse([
+            'revision' => JobView::revision($revision),
+            'document' => $revision->document,
+            'plan' => PlanWriter::toArray($this->workshop->plan($document)),
+            'units' => $document->units->value,
+        ]);
+    }
+
+    /** The plan of a document that is not saved, for dragging. */
+    public function preview(ChangeRequest $request): JsonResponse
+    {
+        return new JsonResponse(['plan' => PlanWriter::toArray($this->workshop->plan($request->document()))]);
+    }
+
+    /** Ways for one run of a document. */
+    public function routes(ChangeRequest $request): JsonResponse
+    {
+        $document = $request->document();
+        try {
+            $answers = Planner::route($document, $request->string('letter')->toString(), $this->workshop->shop());
+        } catch (UnknownStock|\OutOfBoundsException $error) {
+            throw ValidationException::withMessages(['letter' => $error->getMessage()]);
+        }
+
+        return new JsonResponse((new RouteWriter(new FigureWriter($document->units)))->answers($answers));
+    }
+
+    public function release(Request $request, Job $job): JsonResponse
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+        try {
+            $revision = $this->drafts->release($job, $request->integer('version'), $user);
+        } catch (StaleDraft $stale) {
+            return self::stale($stale);
+        } catch (NotReleasable $error) {
+            throw ValidationException::withMessages($error->messages());
+        }
+
+        return new JsonResponse(['revision' => JobView::revision($revision)]);
+    }
+
+    public function revise(Job $job): RedirectResponse
+    {
+        $this->drafts->revise($job);
+
+        return redirect("/jobs/$job->id/route");
+    }
+
+    private static function stale(StaleDraft $stale): JsonResponse
+    {
+        return new JsonResponse([
+            'message' => $stale->getMessage(),
+            'madeOn' => $stale->madeOn,
+            'latest' => JobView::revision($stale->current),
+            'document' => $stale->current->document,
+        ], 409);
+    }
+}

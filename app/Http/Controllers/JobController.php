@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ChangeRequest;
+use App\Models\Job;
+use App\Workshop\Drafts;
+use App\Workshop\JobView;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use Symfony\Component\HttpFoundation\Response as HttpResponse;
+use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Job\Purpose;
+use UpsweptBead\Core\Stock\TubeSize;
+use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Weld\Metal;
+use App\Workshop\Workshop;
+
+final readonly class JobController
+{
+    public const STAGES = ['survey', 'route', 'cut', 'fit', 'weld', 'bench', 'handover'];
+
+    public function __construct(private JobView $view, private Workshop $workshop) {}
+
+    public function show(Request $request, Job $job, string $stage = 'survey'): Response
+    {
+        $job->load(['revisions', 'log.user']);
+
+        return Inertia::render('job/job', [
+            'stage' => $stage,
+            'job' => fn (): array => $this->view->of($job, UnitSystem::tryFrom($request->string('units')->toString())),
+            'catalogue' => fn (): array => $this->catalogue(),
+        ]);
+    }
+
+    public function store(ChangeRequest $request, Drafts $drafts): JsonResponse
+    {
+        $document = $request->document();
+        if (Job::query()->where('number', $document->number)->exists()) {
+            throw ValidationException::withMessages(['job.number' => "There is a job $document->number already."]);
+        }
+
+        return new JsonResponse(['id' => $drafts->begin($document)->id], HttpResponse::HTTP_CREATED);
+    }
+
+    /** The job in the open format. */
+    public function export(Job $job): HttpResponse
+    {
+        $job->load('revisions');
+
+        return response(JobWriter::toJson($this->workshop->read($job->current())), 200, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => 'attachment; filename="'.preg_replace('/[^A-Za-z0-9._-]+/', '-', $job->number).'.job.json"',
+        ]);
+    }
+
+    /** @return array<string, mixed> what can be chosen from */
+    private function catalogue(): array
+    {
+        return [
+            'tubes' => array_map(static fn (TubeSize $tube): array => ['id' => $tube->id, 'name' => $tube->name], array_values($this->workshop->shop()->catalogue->tubes)),
+            'metals' => array_map(static fn (Metal $metal): array => ['id' => $metal->id, 'name' => $metal->name], array_values(Metal::all())),
+            'purposes' => array_map(static fn (Purpose $purpose): array => ['id' => $purpose->value, 'name' => $purpose->label()], Purpose::cases()),
+        ];
+    }
+}

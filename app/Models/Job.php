@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A job of the shop; what it says is in its revisions, what was done is in its log.
+ *
+ * @property int $id
+ * @property string $number
+ * @property string $title
+ * @property Collection<int, Revision> $revisions
+ * @property Collection<int, LogEntry> $log
+ */
+final class Job extends Model
+{
+    protected $fillable = ['number', 'title'];
+
+    /** @return HasMany<Revision, $this> newest first */
+    public function revisions(): HasMany
+    {
+        return $this->hasMany(Revision::class)->orderByDesc('number');
+    }
+
+    /** @return HasMany<LogEntry, $this> in the order the entries arrived */
+    public function log(): HasMany
+    {
+        return $this->hasMany(LogEntry::class)->orderBy('position');
+    }
+
+    public function draft(): ?Revision
+    {
+        return $this->revisions->first(static fn (Revision $revision): bool => $revision->isDraft());
+    }
+
+    public function released(): ?Revision
+    {
+        return $this->revisions->first(static fn (Revision $revision): bool => ! $revision->isDraft());
+    }
+
+    /** What is shown: the draft if there is one, the latest release otherwise. */
+    public function current(): Revision
+    {
+        return $this->draft() ?? $this->released() ?? throw new \LogicException("Job $this->number has no revision.");
+    }
+}

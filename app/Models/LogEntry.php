@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Casts\Attribute;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use UpsweptBead\Core\Bench\EntryKind;
+use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
+
+/**
+ * One entry of a job's log, with an id its maker gave it. Never changed, never deleted.
+ *
+ * @property string $id
+ * @property int $job_id
+ * @property int $revision_id
+ * @property int $user_id
+ * @property string $step
+ * @property EntryKind $kind
+ * @property array<string, float|int> $readings
+ * @property string $note
+ * @property CarbonImmutable $made_at
+ * @property User $user
+ */
+final class LogEntry extends Model
+{
+    public $incrementing = false;
+
+    public $timestamps = false;
+
+    protected $keyType = 'string';
+
+    protected $fillable = ['id', 'job_id', 'revision_id', 'user_id', 'step', 'kind', 'readings', 'note', 'made_at'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    public function toCore(): CoreEntry
+    {
+        return new CoreEntry($this->id, $this->step, $this->kind, array_map(floatval(...), $this->readings), $this->note, $this->user->name, $this->made_at);
+    }
+
+    /**
+     * Always an object in the database, even when nothing was read.
+     *
+     * @return Attribute<array<string, float|int>, array<string, float|int>>
+     */
+    protected function readings(): Attribute
+    {
+        return Attribute::make(
+            get: static fn (string $json): array => (array) json_decode($json, true),
+            set: static fn (array $readings): string => json_encode((object) $readings, JSON_THROW_ON_ERROR),
+        );
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['kind' => EntryKind::class, 'made_at' => 'immutable_datetime'];
+    }
+}

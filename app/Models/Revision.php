@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * One state of a job's document: a draft that can be edited, or a release that is frozen.
+ *
+ * @property int $id
+ * @property int $job_id
+ * @property int $number
+ * @property RevisionStatus $status
+ * @property int $version
+ * @property array<string, mixed> $document
+ * @property CarbonImmutable|null $released_at
+ */
+final class Revision extends Model
+{
+    protected $fillable = ['job_id', 'number', 'status', 'version', 'document', 'released_by', 'released_at'];
+
+    /** @return BelongsTo<Job, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(Job::class);
+    }
+
+    public function isDraft(): bool
+    {
+        return $this->status === RevisionStatus::Draft;
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['status' => RevisionStatus::class, 'document' => 'array', 'released_at' => 'immutable_datetime'];
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Models\Job;
+use App\Models\Revision;
+use App\Models\RevisionStatus;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use UpsweptBead\Core\Job\Job as CoreJob;
+use UpsweptBead\Core\Job\JobWriter;
+
+/** Saves, releases and begins drafts. Every change says which version it was made on. */
+final readonly class Drafts
+{
+    public function __construct(private Workshop $workshop) {}
+
+    /** Stores a new job with its first draft. */
+    public function begin(CoreJob $document): Job
+    {
+        return DB::transaction(static function () use ($document): Job {
+            $job = Job::query()->create(['number' => $document->number, 'title' => $document->title]);
+            Revision::query()->create(['job_id' => $job->id, 'number' => 1, 'status' => RevisionStatus::Draft, 'document' => JobWriter::toArray($document)]);
+
+            return $job;
+        });
+    }
+
+    /** @throws StaleDraft if the draft has moved on, or is no draft any more */
+    public function save(Job $job, int $version, CoreJob $document): Revision
+    {
+        return DB::transaction(function () use ($job, $version, $document): Revision {
+            $draft = $this->lock($job, $version);
+            $draft->fill(['version' => $version + 1, 'document' => JobWriter::toArray($document)])->save();
+            $job->update(['number' => $document->number, 'title' => $document->title]);
+
+            return $draft;
+        });
+    }
+
+    /**
+     * @throws StaleDraft if the draft has moved on
+     * @throws NotReleasable if its plan has problems
+     */
+    public function release(Job $job, int $version, User $by): Revision
+    {
+        return DB::transaction(function () use ($job, $version, $by): Revision {
+            $draft = $this->lock($job, $version);
+            $problems = $this->workshop->plan($this->workshop->read($draft))->problems();
+            if ($problems !== []) {
+                throw new NotReleasable($problems);
+            }
+            $draft->fill(['status' => RevisionStatus::Released, 'released_by' => $by->id, 'released_at' => now()])->save();
+
+            return $draft;
+        });
+    }
+
+    /** Begins the next draft from the latest release, or gives the draft there already is. */
+    public function revise(Job $job): Revision
+    {
+        return DB::transaction(static function () use ($job): Revision {
+            Job::query()->lockForUpdate()->findOrFail($job->id);
+            $job->load('revisions');
+            $released = $job->released();
+
+            return $job->draft() ?? Revision::query()->create([
+                'job_id' => $job->id,
+                'number' => ($released->number ?? 0) + 1,
+                'status' => RevisionStatus::Draft,
+                'document' => $released->document ?? throw new \LogicException('There is no release to revise.'),
+            ]);
+        });
+    }
+
+    private function lock(Job $job, int $version): Revision
+    {
+        $current = Revision::query()->where('job_id', $job->id)->orderByDesc('number')->lockForUpdate()->firstOrFail();
+        if (! $current->isDraft() || $current->version !== $version) {
+            throw new StaleDraft($version, $current);
+        }
+
+        return $current;
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Models\Job;
+use App\Models\LogEntry;
+use App\Models\Revision;
+use UpsweptBead\Core\Bench\Deviation;
+use UpsweptBead\Core\Bench\JobRecord;
+use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Plan\Json\PlanWriter;
+use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** What the screens of a job get. */
+final readonly class JobView
+{
+    public function __construct(private Workshop $workshop) {}
+
+    /** @return array<string, mixed> */
+    public function of(Job $job, ?UnitSystem $shownIn = null): array
+    {
+        $revision = $job->current();
+        $document = $this->workshop->read($revision);
+        $plan = $this->workshop->plan($document, $revision->isDraft() ? null : $shownIn);
+        $next = $this->workshop->next($plan, $job);
+
+        return [
+            'id' => $job->id,
+            'revision' => self::revision($revision),
+            'releasedNumber' => $job->released()?->number,
+            'document' => $revision->document,
+            'plan' => PlanWriter::toArray($plan),
+            'units' => $plan->job->units->value,
+            'next' => ['stage' => $next->stage, 'group' => $next->group, 'text' => $next->text],
+            'bench' => $this->bench($job, $plan),
+        ];
+    }
+
+    /**
+     * Where the bench stands; always against the latest release, whatever is being drafted beside it.
+     *
+     * @return array<string, mixed>|null
+     */
+    private function bench(Job $job, Plan $current): ?array
+    {
+        $released = $job->released();
+        if ($released === null) {
+            return null;
+        }
+        $plan = $job->draft() === null ? $current : $this->workshop->plan($this->workshop->read($released));
+        $progress = $this->workshop->progress($plan, $job);
+
+        return [
+            'revision' => $released->number,
+            'steps' => PlanWriter::toArray($plan)['steps'],
+            ...$this->progress($job, $plan, $progress),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function progress(Job $job, Plan $plan, Progress $progress): array
+    {
+        $record = JobRecord::of($plan, $progress, $this->workshop->shop()->rules, $plan->job->units);
+
+        return [
+            'done' => array_keys($progress->done),
+            'next' => $progress->next()?->id,
+            'stepsDone' => $progress->stepsDone(),
+            'jointsDone' => $progress->jointsDone(),
+            'readings' => (object) self::readings($plan, $progress),
+            'deviations' => array_map(static fn (Deviation $one): array => ['step' => $one->stepId, 'what' => $one->what], $record->deviations),
+            'log' => $job->log->map(static fn (LogEntry $entry): array => [
+                'id' => $entry->id,
+                'step' => $entry->step,
+                'kind' => $entry->kind->value,
+                'note' => $entry->note,
+                'by' => $entry->user->name,
+                'at' => $entry->made_at->toIso8601String(),
+            ])->values()->all(),
+        ];
+    }
+
+    /** @return array{number: int, status: string, version: int, releasedAt: string|null} */
+    public static function revision(Revision $revision): array
+    {
+        return ['number' => $revision->number, 'status' => $revision->status->value, 'version' => $revision->version, 'releasedAt' => $revision->released_at?->toIso8601String()];
+    }
+
+    /** @return array<string, array<string, string>> readings as text, by step and measure */
+    private static function readings(Plan $plan, Progress $progress): array
+    {
+        $texts = [];
+        foreach ($plan->steps as $step) {
+            foreach ($step->measures as $measure) {
+                $read = $progress->reading($step->id, $measure->name);
+                if ($read !== null) {
+                    $texts[$step->id][$measure->name] = $measure->quantity->show($read, $plan->job->units);
+                }
+            }
+        }
+
+        return $texts;
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Models\Job;
+use App\Models\LogEntry;
+use App\Models\Revision;
+use App\Models\Shop as ShopModel;
+use UpsweptBead\Core\Bench\NextAction;
+use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Job\Job as CoreJob;
+use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\ShopReader;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** Brings stored documents to the core and its answers back; computes nothing of the job itself. */
+final class Workshop
+{
+    private ?Shop $shop = null;
+
+    public function shop(): Shop
+    {
+        $stored = $this->shop === null ? ShopModel::query()->first() : null;
+        if ($stored !== null) {
+            $this->shop = ShopReader::read($stored->document, new Problems);
+        }
+
+        return $this->shop ??= Shop::bare();
+    }
+
+    /** A stored document was read without problems when it was saved; it is the same reader that reads it now. */
+    public function read(Revision $revision): CoreJob
+    {
+        return JobReader::fromDecoded($revision->document)->job
+            ?? throw new \LogicException("Revision $revision->id holds a document that cannot be read.");
+    }
+
+    public function plan(CoreJob $job, ?UnitSystem $shownIn = null): Plan
+    {
+        return Planner::plan($shownIn === null ? $job : $job->in($shownIn), $this->shop());
+    }
+
+    public function progress(Plan $plan, Job $job): Progress
+    {
+        return Progress::of($plan, array_values($job->log->map(static fn (LogEntry $entry) => $entry->toCore())->all()));
+    }
+
+    /** What to do next: planning while there is a draft or nothing else, making once there is a release and no draft. */
+    public function next(Plan $plan, Job $job): NextAction
+    {
+        return NextAction::of($plan, $job->draft() === null && $job->released() !== null ? $this->progress($plan, $job) : null);
+    }
+}

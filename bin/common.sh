@@ -1,0 +1,281 @@
+# Shared by ./start and ./test: tools, packages, a private PostgreSQL, nginx and PHP-FPM, all inside var/.
+# shellcheck shell=bash
+
+ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
+VAR=$ROOT/var
+PG_BIN=/usr/lib/postgresql/15/bin
+FPM=php-fpm8.2
+DEBIAN_PACKAGES=(php8.2-cli php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-intl php8.2-zip php8.2-gd php8.2-fpm php8.2-opcache nginx-light postgresql-15 chromium poppler-utils)
+STARTED=()
+
+say() { printf '%s\n' "$*"; }
+die() { printf '%s: %s\n' "$(basename "$0")" "$*" >&2; exit 1; }
+is_root() { [ "$(id -u)" = 0 ]; }
+
+missing_tools() {
+    local tool
+    for tool in php composer node npm; do
+        command -v "$tool" >/dev/null || say "$tool"
+    done
+    if command -v node >/dev/null && [ "$(node -p 'process.versions.node.split(".")[0]')" -lt 20 ]; then say "node 20 or later"; fi
+    if command -v php >/dev/null && ! php -r 'exit(PHP_VERSION_ID >= 80200 ? 0 : 1);'; then say "php 8.2 or later"; fi
+}
+
+missing_packages() {
+    local package
+    for package in "${DEBIAN_PACKAGES[@]}"; do
+        dpkg-query -W -f='${Status}' "$package" 2>/dev/null | grep -q '^install ok installed$' || say "$package"
+    done
+}
+
+install_packages() {
+    local missing run=()
+    mapfile -t missing < <(missing_packages)
+    [ ${#missing[@]} -eq 0 ] && return
+    if ! is_root; then
+        if sudo -n true 2>/dev/null; then run=(sudo -n env); else
+            die "Debian packages are missing; run once: sudo apt-get install -y ${missing[*]}"
+        fi
+    fi
+    say "Installing Debian packages: ${missing[*]}"
+    # Debian's own services are not wanted: everything runs from var/ on ports of its own.
+    "${run[@]}" apt-get update -qq >/dev/null || true
+    DEBIAN_FRONTEND=noninteractive "${run[@]}" apt-get install -y -qq "${missing[@]}" >"$VAR/log/apt.log" 2>&1 ||
+        die "apt-get could not install ${missing[*]}; see var/log/apt.log"
+}
+
+# stamp NAME FILES... : true if the files are what they were when NAME was last stamped.
+stamp_of() { cat "$@" 2>/dev/null | sha256sum | cut -d' ' -f1; }
+is_fresh() { [ "$(cat "$VAR/stamps/$1" 2>/dev/null)" = "$2" ]; }
+set_stamp() { printf '%s' "$2" >"$VAR/stamps/$1"; }
+
+front_end_stamp() {
+    (cd "$ROOT" && find resources/js resources/css public -path public/build -prune -o -type f -print0 | sort -z | xargs -0 cat package-lock.json vite.config.ts) | sha256sum | cut -d' ' -f1
+}
+
+install_dependencies() {
+    local stamp
+    export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
+    for folder in core .; do
+        stamp=$(stamp_of "$ROOT/$folder/composer.json")
+        if ! is_fresh "composer-${folder/./app}" "$stamp" || [ ! -f "$ROOT/$folder/vendor/autoload.php" ]; then
+            say "Installing Composer packages ($folder)"
+            (cd "$ROOT/$folder" && composer install --no-progress --no-scripts >"$VAR/log/composer.log" 2>&1) || die "composer install failed in $folder; see var/log/composer.log"
+            # Some packages unpack without world-read, and the web server runs as another account.
+            chmod -R a+rX "$ROOT/$folder/vendor"
+            set_stamp "composer-${folder/./app}" "$stamp"
+        fi
+    done
+    stamp=$(stamp_of "$ROOT/package-lock.json")
+    if ! is_fresh npm "$stamp" || [ ! -d "$ROOT/node_modules" ]; then
+        say "Installing npm packages"
+        (cd "$ROOT" && npm ci --no-audit --no-fund >"$VAR/log/npm.log" 2>&1) || die "npm ci failed; see var/log/npm.log"
+        set_stamp npm "$stamp"
+    fi
+}
+
+build_front_end() {
+    local stamp
+    stamp=$(front_end_stamp)
+    if ! is_fresh build "$stamp" || [ ! -f "$ROOT/public/build/manifest.json" ]; then
+        say "Building the front end"
+        (cd "$ROOT" && npm run build >"$VAR/log/build.log" 2>&1) || die "the front end did not build; see var/log/build.log"
+        chmod -R a+rX "$ROOT/public"
+        set_stamp build "$(front_end_stamp)"
+    fi
+}
+
+port_is_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+free_port() {
+    local port
+    while :; do
+        port=$((20000 + RANDOM % 12000))
+        port_is_free "$port" && { say "$port"; return; }
+    done
+}
+
+# The accounts that servers run as: never root.
+server_account() { is_root && say "$1" || id -un; }
+as_account() {
+    local account=$1
+    shift
+    if is_root && [ "$account" != root ]; then runuser -u "$account" -- "$@"; else "$@"; fi
+}
+can_reach() { as_account "$1" test -x "$2" 2>/dev/null; }
+
+# The cluster lies in var/pg; where the database's account cannot get there, beside its own files.
+pg_home() {
+    local account
+    account=$(server_account postgres)
+    if is_root && ! can_reach "$account" "$VAR"; then
+        say "/var/lib/postgresql/upswept-bead-$(printf '%s' "$ROOT" | sha256sum | cut -c1-12)"
+    else
+        say "$VAR/pg"
+    fi
+}
+
+pg_init() {
+    local home=$1 account
+    account=$(server_account postgres)
+    [ -f "$home/ready" ] && return
+    if [ -e "$home/data" ]; then
+        say "A database cluster was only half made; making it again."
+        rm -rf "${home:?}/data"
+    fi
+    mkdir -p "$home"
+    [ -f "$VAR/db-password" ] || (umask 077 && head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$VAR/db-password")
+    (umask 077 && cat "$VAR/db-password" >"$home/password")
+    is_root && chown -R "$account" "$home"
+    (cd / && as_account "$account" "$PG_BIN/initdb" -D "$home/data" -U bead --pwfile="$home/password" -A scram-sha-256 -E UTF8 --locale=C.UTF-8 >"$VAR/log/initdb.log" 2>&1) ||
+        die "the database cluster could not be made; see var/log/initdb.log"
+    rm -f "$home/password"
+    as_account "$account" touch "$home/ready"
+}
+
+pg_is_up() { as_account "$(server_account postgres)" "$PG_BIN/pg_ctl" -D "$(pg_home)/data" status >/dev/null 2>&1; }
+
+# Starts the cluster if it does not run already; PG_OURS says whether it is ours to stop.
+pg_start() {
+    local home account
+    home=$(pg_home)
+    account=$(server_account postgres)
+    pg_init "$home"
+    PG_OURS=
+    if pg_is_up; then
+        DB_PORT=$(sed -n 4p "$home/data/postmaster.pid")
+        return
+    fi
+    DB_PORT=$(free_port)
+    (cd / && as_account "$account" "$PG_BIN/pg_ctl" -D "$home/data" -w -t 40 -l "$home/log" -o "-p $DB_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60" start >"$VAR/log/pg_ctl.log" 2>&1) ||
+        die "the database did not start; see $home/log"
+    PG_OURS=1
+}
+
+pg_stop() {
+    [ -n "${PG_OURS:-}" ] || return 0
+    as_account "$(server_account postgres)" "$PG_BIN/pg_ctl" -D "$(pg_home)/data" -m fast -w stop >/dev/null 2>&1 || true
+    PG_OURS=
+}
+
+pg_make_database() {
+    local exists
+    export PGPASSWORD
+    PGPASSWORD=$(cat "$VAR/db-password")
+    exists=$(psql -h 127.0.0.1 -p "$DB_PORT" -U bead -d postgres -tAc "select 1 from pg_database where datname = '$1'")
+    [ "$exists" = 1 ] || psql -q -h 127.0.0.1 -p "$DB_PORT" -U bead -d postgres -c "create database $1"
+}
+
+pg_drop_database() { PGPASSWORD=$(cat "$VAR/db-password") psql -q -h 127.0.0.1 -p "$DB_PORT" -U bead -d postgres -c "drop database if exists $1 with (force)" >/dev/null; }
+
+# write_env FILE DATABASE URL
+write_env() {
+    [ -f "$VAR/app-key" ] || (umask 077 && printf 'base64:%s' "$(head -c 32 /dev/urandom | base64)" >"$VAR/app-key")
+    (umask 027 && cat >"$1" <<ENV
+APP_NAME="Upswept Bead"
+APP_ENV=production
+APP_DEBUG=false
+APP_KEY=$(cat "$VAR/app-key")
+APP_URL=$3
+DB_HOST=127.0.0.1
+DB_PORT=$DB_PORT
+DB_DATABASE=$2
+DB_USERNAME=bead
+DB_PASSWORD=$(cat "$VAR/db-password")
+SESSION_DRIVER=database
+CACHE_STORE=database
+QUEUE_CONNECTION=database
+LOG_CHANNEL=stderr
+ENV
+    )
+}
+
+web_account() { if is_root && can_reach www-data "$ROOT/public"; then say www-data; else id -un; fi; }
+
+make_folders() {
+    mkdir -p "$VAR"/{log,stamps,nginx,storage/framework/{cache/data,views,sessions},storage/logs,storage/app}
+    chmod a+rx "$VAR" 2>/dev/null || true
+}
+
+own_storage() { if is_root; then chown -R "$(web_account)" "$VAR/storage"; fi; }
+
+artisan() { (cd "$ROOT" && as_account "$(web_account)" php artisan "$@"); }
+
+# web_start NAME PORT WORKERS : nginx in front of PHP-FPM, both in the foreground of a child of ours.
+web_start() {
+    local name=$1 port=$2 workers=$3 account fpm_user=() root_flag=()
+    account=$(web_account)
+    local run=$VAR/web-$name
+    mkdir -p "$run/tmp"
+    if is_root; then
+        fpm_user=("user = $account" "group = $(id -gn "$account")" "listen.owner = $account")
+        [ "$account" = root ] && root_flag=(-R)
+    fi
+    cat >"$run/fpm.conf" <<CONF
+[global]
+error_log = $run/fpm.log
+daemonize = no
+[web]
+$(printf '%s\n' "${fpm_user[@]}")
+listen = 127.0.0.1:$WEB_FPM_PORT
+pm = static
+pm.max_children = $workers
+pm.max_requests = 2000
+clear_env = no
+catch_workers_output = yes
+php_admin_value[memory_limit] = 256M
+php_admin_value[post_max_size] = 24M
+php_admin_value[upload_max_filesize] = 20M
+php_admin_flag[expose_php] = off
+CONF
+    cat >"$run/nginx.conf" <<CONF
+daemon off;
+pid $run/nginx.pid;
+error_log $run/nginx.log warn;
+worker_processes 1;
+$(if is_root; then say "user $account;"; fi)
+events { worker_connections 512; }
+http {
+    include /etc/nginx/mime.types;
+    access_log off;
+    client_max_body_size 24m;
+    client_body_temp_path $run/tmp/body;
+    proxy_temp_path $run/tmp/proxy;
+    fastcgi_temp_path $run/tmp/fastcgi;
+    uwsgi_temp_path $run/tmp/uwsgi;
+    scgi_temp_path $run/tmp/scgi;
+    gzip on;
+    gzip_types text/css application/javascript application/json image/svg+xml;
+    gzip_min_length 1024;
+    server_tokens off;
+    server {
+        listen 127.0.0.1:$port;
+        root $ROOT/public;
+        location /build/ { expires 1y; add_header Cache-Control "public, immutable"; }
+        location = /index.php { internal; include /etc/nginx/fastcgi_params; fastcgi_param SCRIPT_FILENAME \$document_root/index.php; fastcgi_param HTTP_HOST \$host:\$server_port; fastcgi_buffers 16 64k; fastcgi_buffer_size 64k; fastcgi_pass 127.0.0.1:$WEB_FPM_PORT; }
+        location ~ \.php\$ { return 404; }
+        location / { try_files \$uri /index.php\$is_args\$args; }
+    }
+}
+CONF
+    chown -R "$account" "$run/tmp" 2>/dev/null || true
+    "$FPM" "${root_flag[@]}" -F -y "$run/fpm.conf" -d opcache.enable=1 -d opcache.validate_timestamps=0 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M >"$run/fpm.out" 2>&1 &
+    STARTED+=($!)
+    nginx -c "$run/nginx.conf" -e "$run/nginx.log" -p "$run" >"$run/nginx.out" 2>&1 &
+    STARTED+=($!)
+}
+
+wait_for() {
+    local url=$1 i
+    for i in $(seq 1 100); do
+        curl -fsS -o /dev/null --max-time 5 "$url" 2>/dev/null && return 0
+        sleep 0.1
+    done
+    return 1
+}
+
+stop_started() {
+    local pid
+    for pid in "${STARTED[@]}"; do kill -TERM "$pid" 2>/dev/null || true; done
+    for pid in "${STARTED[@]}"; do wait "$pid" 2>/dev/null || true; done
+    STARTED=()
+}

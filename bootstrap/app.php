@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\ContentSecurity;
+use App\Http\Middleware\ShareWithPages;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Symfony\Component\HttpFoundation\Response;
+
+$app = Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->web(append: [ShareWithPages::class, ContentSecurity::class]);
+        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->redirectUsersTo('/');
+        // Texts reach the core as they were written; it trims what it reads.
+        $middleware->convertEmptyStringsToNull(except: [static fn (Request $request): bool => $request->is('jobs/*')]);
+        $middleware->trimStrings(except: [static fn (Request $request): bool => $request->is('jobs/*')]);
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->respond(function (Response $response, Throwable $error, Request $request): Response {
+            $status = $response->getStatusCode();
+            $isPage = ! $request->expectsJson() && in_array($status, [403, 404, 419, 429, 500, 503], true);
+            if (! $isPage || (config('app.debug') === true && $status === 500)) {
+                return $response;
+            }
+
+            return Inertia::render('failure', ['status' => $status])->toResponse($request)->setStatusCode($status);
+        });
+    })
+    ->create();
+
+// Everything that a run writes lies in var/, beside the database cluster.
+$var = dirname(__DIR__).'/var';
+$app->useStoragePath("$var/storage");
+$app->useEnvironmentPath($var);
+$app->loadEnvironmentFrom('app.env');
+
+return $app;

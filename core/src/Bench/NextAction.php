@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Bench;
+
+use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Plan\RunPlan;
+
+/** The next sensible thing to do with a job, and the stage it is done at. */
+final readonly class NextAction
+{
+    private function __construct(public string $stage, public string $group, public string $text) {}
+
+    /** @param Progress|null $progress null while nothing is released */
+    public static function of(Plan $plan, ?Progress $progress): self
+    {
+        return $progress === null ? self::planning($plan) : self::making($plan, $progress);
+    }
+
+    private static function planning(Plan $plan): self
+    {
+        foreach ($plan->runs as $run) {
+            if ($run->run === null) {
+                return new self('route', 'needs a route', "Find a way for run {$run->spec->letter}");
+            }
+        }
+        $problems = $plan->problems();
+        if ($plan->runs === [] || $problems !== []) {
+            $count = count($problems);
+
+            return $plan->runs === []
+                ? new self('survey', 'needs a survey', 'Enter the first run')
+                : new self('route', 'has problems', $count === 1 ? 'Solve 1 problem' : "Solve $count problems");
+        }
+
+        return new self('weld', 'ready to release', 'Look it over and release it');
+    }
+
+    private static function making(Plan $plan, Progress $progress): self
+    {
+        $next = $progress->next();
+        if ($next === null) {
+            return new self('handover', 'done', 'Hand over');
+        }
+        $buy = array_sum(array_map(static fn (RunPlan $run): int => $run->toBuy(), $plan->runs));
+        if ($next->kind === StepKind::Prepare && $buy > 0) {
+            return new self('cut', 'stock missing', $buy === 1 ? 'Buy 1 piece of stock' : "Buy $buy pieces of stock");
+        }
+        $group = match ($next->kind) {
+            StepKind::Prepare => 'to cut and prepare',
+            StepKind::Tack, StepKind::FullTack => 'to tack',
+            StepKind::TrialFit => 'needs a trial fit',
+            StepKind::Purge, StepKind::Weld => 'ready to weld',
+            StepKind::Cool => 'waiting to cool',
+            StepKind::Inspect => 'to inspect',
+        };
+
+        return new self('bench', $group, $next->title);
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Models\Job;
+use App\Models\LogEntry;
+use App\Models\Role;
+use App\Models\Shop;
+use App\Models\User;
+use App\Workshop\Drafts;
+use App\Workshop\Workshop;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Seeder;
+use Illuminate\Support\Str;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Job\Job as CoreJob;
+use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Job\RouteChoice;
+use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Units\Quantity;
+
+/** The made-up shop 'Tidewater Tube & Bead': its people, stores and jobs. Nobody and nothing in it is real. */
+final class DemoSeeder extends Seeder
+{
+    public function __construct(private readonly Workshop $workshop, private readonly Drafts $drafts) {}
+
+    public function run(): void
+    {
+        $wren = $this->people();
+        Shop::query()->create(['document' => json_decode((string) file_get_contents(base_path('database/demo/shop.json')), true)]);
+        $this->drafts->begin($this->job('camper-van-downpipe'));
+        $this->drafts->begin($this->routed($this->job('delivery-van-crossover')));
+        $this->finished($this->drafts->begin($this->routed($this->job('track-car-downpipe'))), $wren);
+    }
+
+    private function people(): User
+    {
+        $people = [
+            ['name' => 'Wren Halloway', 'email' => 'wren@tidewater.invalid', 'role' => Role::Owner],
+            ['name' => 'Ismet Corrigan', 'email' => 'ismet@tidewater.invalid', 'role' => Role::Fabricator],
+            ['name' => 'Pia Lund-Adeyemi', 'email' => 'pia@tidewater.invalid', 'role' => Role::Helper],
+            ['name' => 'Office visitor', 'email' => 'visitor@tidewater.invalid', 'role' => Role::Viewer],
+        ];
+        foreach ($people as $person) {
+            User::query()->create([...$person, 'password' => 'upswept-demo']);
+        }
+
+        return User::query()->where('role', Role::Owner)->firstOrFail();
+    }
+
+    private function job(string $name): CoreJob
+    {
+        $reading = JobReader::fromJson((string) file_get_contents(base_path("database/demo/$name.job.json")));
+
+        return $reading->job ?? throw new \LogicException("$name: ".json_encode($reading->problems));
+    }
+
+    private function routed(CoreJob $job): CoreJob
+    {
+        foreach ($job->runs as $run) {
+            $job = $job->routed($run->letter, RouteChoice::of(Planner::route($job, $run->letter, $this->workshop->shop())->answers[0]->run));
+        }
+
+        return $job;
+    }
+
+    /** Releases a job and logs every step of it as done, with readings near what was planned. */
+    private function finished(Job $job, User $by): void
+    {
+        $revision = $this->drafts->release($job->load('revisions'), 1, $by);
+        $plan = $this->workshop->plan($this->workshop->read($revision));
+        $dice = new Randomizer(new Xoshiro256StarStar(412));
+        $at = CarbonImmutable::parse('2026-02-09 08:10:00');
+        foreach ($plan->steps as $step) {
+            $at = $at->addSeconds((int) ($step->seconds ?? 240) + $dice->getInt(60, 420));
+            if ($at->hour >= 17) {
+                $at = $at->addDay()->setTime(8, 5);
+            }
+            LogEntry::query()->create([
+                'id' => Str::uuid()->toString(), 'job_id' => $job->id, 'revision_id' => $revision->id, 'user_id' => $by->id, 'step' => $step->id,
+                'kind' => 'done', 'readings' => $this->readings($step, $dice), 'note' => $step->id === 'trial.A' ? 'Clears the heat shield with a finger to spare.' : '', 'made_at' => $at,
+            ]);
+        }
+    }
+
+    /** @return array<string, float> */
+    private function readings(BenchStep $step, Randomizer $dice): array
+    {
+        $readings = [];
+        foreach ($step->measures as $measure) {
+            $share = $dice->getInt(-100, 100) / 100;
+            $readings[$measure->name] = match ($measure->quantity) {
+                Quantity::Current => ($measure->planned ?? 0) + 5 * round($share),
+                Quantity::Oxygen => round(($measure->planned ?? 0) * (0.5 + 0.3 * $share)),
+                Quantity::Temperature => round(($measure->planned ?? 0) - 4 + 3 * $share, 1),
+                Quantity::Wall => round(0.1 + 0.08 * abs($share), 2),
+                Quantity::Pressure => 50.0,
+                Quantity::Duration => round(($measure->planned ?? 0) * (1.4 + 0.3 * $share)),
+                Quantity::Length, Quantity::Angle => round(($measure->planned ?? 0) + 0.4 * abs($share), 1),
+                default => $measure->planned ?? 0.0,
+            };
+        }
+
+        return $readings;
+    }
+}

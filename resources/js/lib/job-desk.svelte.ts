@@ -1,0 +1,198 @@
+import { send } from './http';
+import type { Answers, JobDocument, JobView, Plan, Progress, Revision, RunPlan, Units } from './plan';
+
+export type Selection = { kind: 'joint' | 'piece' | 'bend'; id: string } | null;
+export type Conflict = { message: string; document: JobDocument; latest: Revision };
+
+type Saved = { revision: Revision; document: JobDocument; plan: Plan; units: Units };
+
+const MOST_UNDO = 100;
+
+/** The job on the desk: its document and plan, edits on their way to the server, undo, and the one selection. */
+export class JobDesk {
+    view = $state.raw<JobView>({} as JobView);
+    document = $state.raw<JobDocument>({} as JobDocument);
+    plan = $state.raw<Plan>({} as Plan);
+    revision = $state.raw<Revision>({} as Revision);
+    selection = $state.raw<Selection>(null);
+    errors = $state.raw<Record<string, string[]>>({});
+    failure = $state('');
+    conflict = $state.raw<Conflict | null>(null);
+    saving = $state(false);
+    unsaved = $state(false);
+
+    #past = $state.raw<JobDocument[]>([]);
+    #future = $state.raw<JobDocument[]>([]);
+    #settled = Promise.resolve();
+
+    constructor(view: JobView) {
+        this.open(view);
+    }
+
+    open(view: JobView): void {
+        this.view = view;
+        this.document = view.document;
+        this.plan = view.plan;
+        this.revision = view.revision;
+        this.errors = {};
+        this.#past = [];
+        this.#future = [];
+    }
+
+    get isDraft(): boolean {
+        return this.revision.status === 'draft';
+    }
+
+    get canUndo(): boolean {
+        return this.#past.length > 0;
+    }
+
+    get canRedo(): boolean {
+        return this.#future.length > 0;
+    }
+
+    get problems(): number {
+        return this.plan.notices.filter((notice) => notice.severity === 'problem').length;
+    }
+
+    /** Thin for now: the first run is the one that is worked on. */
+    get run(): RunPlan | undefined {
+        return this.plan.runs[0];
+    }
+
+    /** Changes the document and saves it; what the server refuses stays on the desk with its errors. */
+    edit(change: (document: JobDocument) => void): Promise<void> {
+        const next = structuredClone(this.document);
+        change(next);
+        if (JSON.stringify(next) === JSON.stringify(this.document)) return this.#settled;
+        this.#past = [...this.#past.slice(-MOST_UNDO + 1), this.document];
+        this.#future = [];
+        this.document = next;
+        return this.#save();
+    }
+
+    undo(): Promise<void> {
+        const previous = this.#past.at(-1);
+        if (!previous) return this.#settled;
+        this.#past = this.#past.slice(0, -1);
+        this.#future = [this.document, ...this.#future];
+        this.document = previous;
+        return this.#save();
+    }
+
+    redo(): Promise<void> {
+        const [next, ...rest] = this.#future;
+        if (!next) return this.#settled;
+        this.#future = rest;
+        this.#past = [...this.#past, this.document];
+        this.document = next;
+        return this.#save();
+    }
+
+    override(figure: string, value: string, why: string): Promise<void> {
+        return this.edit((document) => {
+            const others = document.overrides.filter((one) => one.figure !== figure);
+            document.overrides = value.trim() === '' ? others : [...others, { figure, value, why }];
+        });
+    }
+
+    async findWays(letter: string): Promise<Answers | null> {
+        await this.#settled;
+        const reply = await send<Answers>('POST', `/jobs/${this.view.id}/routes`, {
+            document: this.document,
+            letter,
+        });
+        if (reply.ok) return reply.data;
+        this.failure = reply.message;
+        return null;
+    }
+
+    /** The plan of a changed document without saving it, while something is being dragged. */
+    async preview(change: (document: JobDocument) => void): Promise<void> {
+        const next = structuredClone(this.document);
+        change(next);
+        const reply = await send<{ plan: Plan }>('POST', `/jobs/${this.view.id}/preview`, { document: next });
+        if (reply.ok) this.plan = reply.data.plan;
+    }
+
+    async release(): Promise<boolean> {
+        await this.#settled;
+        const reply = await send<{ revision: Revision }>('POST', `/jobs/${this.view.id}/release`, {
+            version: this.revision.version,
+        });
+        if (!reply.ok) this.failure = reply.message;
+        return reply.ok;
+    }
+
+    /** Puts the bench's answer in place after entries were taken. */
+    takeProgress(progress: Progress): void {
+        if (this.view.bench) this.view = { ...this.view, bench: { ...this.view.bench, ...progress } };
+    }
+
+    keepTheirs(): void {
+        if (!this.conflict) return;
+        this.document = this.conflict.document;
+        this.revision = this.conflict.latest;
+        this.conflict = null;
+        this.#past = [];
+        this.#future = [];
+        // Saved as it stands, only to be given its plan.
+        if (this.isDraft) void this.#save();
+        else location.reload();
+    }
+
+    keepMine(): void {
+        if (!this.conflict) return;
+        this.revision = this.conflict.latest;
+        this.conflict = null;
+        void this.#save();
+    }
+
+    retry(): Promise<void> {
+        return this.#save();
+    }
+
+    /** One save at a time; edits made meanwhile go out together with the next. */
+    #save(): Promise<void> {
+        this.unsaved = true;
+        this.#settled = this.#settled.then(() => (this.unsaved && !this.conflict ? this.#put() : undefined));
+        return this.#settled;
+    }
+
+    async #put(): Promise<void> {
+        const sent = this.document;
+        this.saving = true;
+        const reply = await send<Saved>('PUT', `/jobs/${this.view.id}/draft`, {
+            version: this.revision.version,
+            document: sent,
+        });
+        this.saving = false;
+        if (reply.ok) {
+            this.revision = reply.data.revision;
+            this.plan = reply.data.plan;
+            this.view = { ...this.view, units: reply.data.units };
+            this.errors = {};
+            this.failure = '';
+            if (this.document === sent) {
+                this.document = reply.data.document;
+                this.unsaved = false;
+            }
+            return;
+        }
+        if (reply.status === 409) {
+            const body = reply.body as { message: string; document: JobDocument; latest: Revision };
+            this.conflict = { message: body.message, document: body.document, latest: body.latest };
+        } else if (reply.status === 422) {
+            this.errors = reply.errors;
+            this.failure = 'Not saved: see the marked fields.';
+        } else {
+            this.failure = reply.message;
+        }
+        if (this.document === sent) this.unsaved = reply.status !== 422;
+    }
+}
+
+/** The first error at a place of the document, or below it. */
+export function errorAt(errors: Record<string, string[]>, path: string): string {
+    return errors[path]?.[0] ?? '';
+}

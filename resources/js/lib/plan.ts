@@ -1,0 +1,262 @@
+// What the server sends of a job: numbers in base units (mm, °), text in the person's units.
+
+export type Triple = [number, number, number];
+export type Shown = { value: number; text: string };
+export type Frame = { at: Triple; forward: Triple; reference: Triple };
+
+export type Reason = {
+    rule: string;
+    inputs: { label: string; text: string }[];
+    source: string;
+    sourceKind: string;
+    changes: string;
+};
+
+export type Figure = {
+    key: string;
+    label: string;
+    quantity: string | null;
+    value: number | null;
+    text: string;
+    proposed: string;
+    reason: Reason;
+    override: { value: string; why: string } | null;
+};
+
+export type Segment = {
+    bend: number | null;
+    from: number;
+    length: number;
+    clr: number;
+    angle: number;
+    start: Frame;
+};
+
+export type BendRow = { straight: Shown; rotation: Shown; angle: Shown; clr: Shown };
+
+export type TubeRun = {
+    length: Shown;
+    turning: Shown;
+    segments: Segment[];
+    bends: BendRow[];
+    endStraight: Shown;
+    end: Frame;
+};
+
+export type FarEnd = {
+    closed: boolean;
+    gap: Shown;
+    angle: Shown;
+    along: Shown;
+    across: Shown;
+    best: { kind: 'turn' | 'trim'; index: number; amount: number; text: string; leaves: string } | null;
+};
+
+export type Clocking = { turn: Shown; around: Shown; way: string };
+
+export type Piece = {
+    mark: string;
+    stock: string;
+    isBend: boolean;
+    from: number;
+    to: number;
+    length: Shown;
+    cutLength: Shown;
+    angle: Shown;
+    clr: Shown;
+    legBefore: Shown;
+    legAfter: Shown;
+    startPrep: string;
+    endPrep: string;
+    trim: Figure;
+    shrink: Figure;
+    mass: Shown;
+    marks: { label: string; outer: Shown; centre: Shown; inner: Shown }[];
+    clocking: Clocking | null;
+};
+
+export type Joint = {
+    id: string;
+    type: string;
+    typeLabel: string;
+    between: string;
+    and: string;
+    station: number;
+    seam: Shown;
+    metals: string;
+    up: number | null;
+    nextThroat: number | null;
+};
+
+export type PlacedFitting = {
+    joint: string;
+    label: string;
+    piece: string;
+    station: number;
+    fromTop: Shown;
+    fromPieceStart: Shown;
+    fromThroat: Clocking;
+};
+
+export type Sheet = {
+    joint: string;
+    order: number;
+    why: string;
+    index: { long: number; short: number; text: string };
+    tacks: { trial: number[]; full: number[]; length: Shown };
+    settings: Record<string, Figure>;
+    working: [Shown, Shown];
+    purge: Record<string, Figure>;
+    pose: { feedAtStart: boolean; trapped: Shown; stoodOnEnd: boolean };
+    warnings: string[];
+};
+
+export type RunEnd = { name: string; kind: string; frame: Frame };
+
+export type RunPlan = {
+    letter: string;
+    name: string;
+    tube: { id: string; name: string; od: Shown; wall: Shown } | null;
+    start: RunEnd;
+    target: RunEnd;
+    ends: { distance: Shown; turn: Shown; miss: Shown; leastBends: number };
+    run: TubeRun | null;
+    farEnd: FarEnd | null;
+    mass: Shown;
+    pieces: Piece[];
+    joints: Joint[];
+    fittings: PlacedFitting[];
+    nesting: {
+        leastBars: number;
+        bars: { length: Shown; cuts: (Shown & { mark: string })[]; left: Shown }[];
+        donors: { stock: string; marks: string[]; left: Shown }[];
+    } | null;
+    stock: { id: string; needed: number; onShelf: number; toBuy: number }[];
+    fitting: { order: number; joint: string; brings: string; to: string; why: string }[];
+    sheets: Sheet[];
+};
+
+export type Step = {
+    id: string;
+    kind: string;
+    kindLabel: string;
+    subject: string;
+    title: string;
+    do: string[];
+    caution: string;
+    seconds: number | null;
+    measures: { name: string; label: string; quantity: string; planned: string | null }[];
+};
+
+export type Notice = { severity: 'problem' | 'caution'; path: string; message: string };
+
+export type Plan = {
+    runs: RunPlan[];
+    jointCount: number;
+    argon: {
+        torch: Shown;
+        purge: Shown;
+        total: Shown;
+        torchLeft: Shown;
+        purgeLeft: Shown;
+        left: Shown;
+        room: Shown;
+        enough: boolean;
+    };
+    steps: Step[];
+    notices: Notice[];
+};
+
+export type LogLine = { id: string; step: string; kind: string; note: string; by: string; at: string };
+
+export type Progress = {
+    done: string[];
+    next: string | null;
+    stepsDone: number;
+    jointsDone: number;
+    readings: Record<string, Record<string, string>>;
+    deviations: { step: string; what: string }[];
+    log: LogLine[];
+};
+
+export type BenchState = Progress & { revision: number; steps: Step[] };
+
+export type Revision = {
+    number: number;
+    status: 'draft' | 'released';
+    version: number;
+    releasedAt: string | null;
+};
+
+export type NextAction = { stage: Stage; group: string; text: string };
+
+export type JobView = {
+    id: number;
+    revision: Revision;
+    releasedNumber: number | null;
+    document: JobDocument;
+    plan: Plan;
+    units: Units;
+    next: NextAction;
+    bench: BenchState | null;
+};
+
+export type Answers = {
+    found: number;
+    answers: { givesUp: string; joints: number; oddAngles: number; run: TubeRun; route: RouteDocument }[];
+    blocked: { constraint: string; by: number; alone: boolean; text: string; radii: [string, string] }[];
+};
+
+export type Catalogue = {
+    tubes: { id: string; name: string }[];
+    metals: { id: string; name: string }[];
+    purposes: { id: string; name: string }[];
+};
+
+export const STAGES = ['survey', 'route', 'cut', 'fit', 'weld', 'bench', 'handover'] as const;
+export type Stage = (typeof STAGES)[number];
+export type Units = 'inch' | 'metric';
+
+// The job document, as docs/job-file.md has it.
+
+export type LengthText = string | number;
+
+export type EndDocument = {
+    kind: string;
+    name: string;
+    at: [LengthText, LengthText, LengthText];
+    direction: Triple;
+    up?: Triple;
+    metal: string;
+    wall: LengthText;
+};
+
+export type RowDocument = { straight: LengthText; rotation: LengthText; angle: LengthText; clr: LengthText };
+export type RouteDocument = { bends: RowDocument[]; endStraight: LengthText };
+
+export type RunDocument = {
+    letter: string;
+    name: string;
+    tube: string;
+    start: EndDocument;
+    end: EndDocument;
+    route: RouteDocument | null;
+    fittings: { kind: string; station: LengthText; fromTop: LengthText }[];
+};
+
+export type JobDocument = {
+    format: string;
+    version: number;
+    job: {
+        number: string;
+        title: string;
+        customer: string;
+        vehicle: string;
+        purpose: string;
+        units: Units;
+        metal: string;
+        note: string;
+    };
+    runs: RunDocument[];
+    overrides: { figure: string; value: string; why: string }[];
+};

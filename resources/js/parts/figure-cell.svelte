@@ -1,0 +1,99 @@
+<script lang="ts">
+    // A proposed number: press it and it opens its own working, and a way to overrule it.
+    import { Popover } from 'bits-ui';
+    import Button from '@/kit/button.svelte';
+    import TextField from '@/kit/text-field.svelte';
+    import type { JobDesk } from '@/lib/job-desk.svelte';
+    import type { Figure } from '@/lib/plan';
+
+    type Props = { figure: Figure; desk?: JobDesk | undefined; big?: boolean; label?: boolean };
+    let { figure, desk, big = false, label = false }: Props = $props();
+
+    let open = $state(false);
+    let value = $state('');
+    let why = $state('');
+    const mayOverrule = $derived(desk?.isDraft === true);
+
+    function show(isOpen: boolean): void {
+        open = isOpen;
+        value = figure.override?.value ?? '';
+        why = figure.override?.why ?? '';
+    }
+
+    async function overrule(next: string): Promise<void> {
+        await desk?.override(figure.key, next, why);
+        open = false;
+    }
+</script>
+
+<Popover.Root {open} onOpenChange={show}>
+    <Popover.Trigger
+        class="figure decoration-line hover:decoration-action rounded-[2px] text-left underline decoration-dotted underline-offset-4 {big
+            ? 'text-2xl font-medium'
+            : ''}"
+        aria-label="{figure.label}: {figure.text}{figure.override ? ', overruled' : ''}. Show the working."
+    >
+        {#if label}<span class="label mr-2 no-underline">{figure.label}</span
+            >{/if}{figure.text}{#if figure.override}<span class="font-label text-action ml-1 text-[0.75em]"
+                >yours</span
+            >{/if}
+    </Popover.Trigger>
+    <Popover.Portal>
+        <Popover.Content
+            class="sheet z-50 w-[23rem] max-w-[94vw] p-4 text-[0.95rem] shadow-lg"
+            sideOffset={6}
+            collisionPadding={8}
+        >
+            <p class="heading">{figure.label}: <span class="figure">{figure.text}</span></p>
+            {#if figure.override}
+                <p class="mt-1">
+                    Overruled; proposed was <span class="figure">{figure.proposed}</span>.{figure.override.why
+                        ? ` “${figure.override.why}”`
+                        : ''}
+                </p>
+            {/if}
+            <p class="mt-2">{figure.reason.rule}</p>
+            {#if figure.reason.inputs.length > 0}
+                <dl class="border-line mt-2 border-t">
+                    {#each figure.reason.inputs as input (input.label)}
+                        <div class="border-line flex justify-between gap-3 border-b py-0.5">
+                            <dt class="text-quiet">{input.label}</dt>
+                            <dd class="figure">{input.text}</dd>
+                        </div>
+                    {/each}
+                </dl>
+            {/if}
+            <p class="text-quiet mt-2 text-sm">Source: {figure.reason.source}.</p>
+            {#if figure.reason.changes}
+                <p class="text-quiet text-sm">What changes it: {figure.reason.changes}</p>
+            {/if}
+            {#if mayOverrule}
+                <form
+                    class="border-line mt-3 grid grid-cols-[7rem_1fr] gap-2 border-t pt-3"
+                    onsubmit={(event) => {
+                        event.preventDefault();
+                        void overrule(value);
+                    }}
+                >
+                    <TextField
+                        label="Your value"
+                        {value}
+                        mono
+                        oninput={(event) => (value = event.currentTarget.value)}
+                    />
+                    <TextField
+                        label="Why"
+                        value={why}
+                        oninput={(event) => (why = event.currentTarget.value)}
+                    />
+                    <div class="col-span-2 flex gap-2">
+                        <Button look="main" type="submit">Overrule</Button>
+                        {#if figure.override}
+                            <Button onclick={() => overrule('')}>Take the proposal back</Button>
+                        {/if}
+                    </div>
+                </form>
+            {/if}
+        </Popover.Content>
+    </Popover.Portal>
+</Popover.Root>

@@ -1,0 +1,54 @@
+<script lang="ts">
+    import { Command } from 'bits-ui';
+    import Dialog from '@/kit/dialog.svelte';
+    import type { JobDesk } from '@/lib/job-desk.svelte';
+    import { STAGES, type Stage } from '@/lib/plan';
+
+    type Props = { open: boolean; desk: JobDesk; onstage: (stage: Stage) => void };
+    let { open = $bindable(), desk, onstage }: Props = $props();
+
+    function take(action: () => void): void {
+        open = false;
+        action();
+    }
+</script>
+
+<Dialog bind:open title="Find">
+    <Command.Root label="Find in this job">
+        <Command.Input
+            class="bg-sheet border-strong w-full rounded-[2px] border px-2 py-1.5"
+            placeholder="A joint, a piece, a stage…"
+            autofocus
+        />
+        <Command.List class="mt-2 max-h-80 overflow-auto">
+            <Command.Empty class="text-quiet p-2">Nothing of that name in this job.</Command.Empty>
+            {#each STAGES as stage, i (stage)}
+                <Command.Item
+                    class="data-selected:bg-wash flex gap-3 px-2 py-1.5 capitalize"
+                    value={stage}
+                    onSelect={() => take(() => onstage(stage))}
+                >
+                    <span class="key">{i + 1}</span>{stage}
+                </Command.Item>
+            {/each}
+            {#each desk.run?.joints ?? [] as joint (joint.id)}
+                <Command.Item
+                    class="data-selected:bg-wash flex gap-3 px-2 py-1.5"
+                    value="{joint.id} {joint.typeLabel} {joint.between} {joint.and}"
+                    onSelect={() => take(() => (desk.selection = { kind: 'joint', id: joint.id }))}
+                >
+                    <span class="figure">{joint.id}</span>{joint.typeLabel}: {joint.between} to {joint.and}
+                </Command.Item>
+            {/each}
+            {#each desk.run?.pieces ?? [] as piece (piece.mark)}
+                <Command.Item
+                    class="data-selected:bg-wash flex gap-3 px-2 py-1.5"
+                    value="{piece.mark} piece {piece.stock}"
+                    onSelect={() => take(() => (desk.selection = { kind: 'piece', id: piece.mark }))}
+                >
+                    <span class="figure">{piece.mark}</span>{piece.stock}
+                </Command.Item>
+            {/each}
+        </Command.List>
+    </Command.Root>
+</Dialog>

@@ -1,0 +1,67 @@
+<script lang="ts">
+    import type { JobDesk } from '@/lib/job-desk.svelte';
+
+    type Props = { desk: JobDesk; onnext: () => void };
+    let { desk, onnext }: Props = $props();
+
+    const head = $derived(desk.document.job);
+    const bench = $derived(desk.view.bench);
+    const argon = $derived(desk.plan.argon);
+    const size = $derived(desk.run?.tube?.name ?? '–');
+    const state = $derived(
+        desk.failure && desk.unsaved
+            ? 'not saved'
+            : desk.saving || desk.unsaved
+              ? 'saving…'
+              : desk.isDraft
+                ? 'draft, saved'
+                : 'released',
+    );
+</script>
+
+{#snippet cell(name: string, value: string, extra: string = '')}
+    <div class="border-line border-r px-3 py-1.5 {extra}">
+        <dt class="label leading-tight">{name}</dt>
+        <dd class="figure overflow-hidden text-[0.9rem] leading-tight text-ellipsis">{value}</dd>
+    </div>
+{/snippet}
+
+<header class="sheet flex items-stretch">
+    <a
+        href="/"
+        class="border-line hover:bg-wash flex items-center gap-2 border-r px-3"
+        aria-label="Back to the rack"
+    >
+        <img src="/mark.svg" alt="" width="26" height="26" class="rounded-[2px] bg-white p-0.5" />
+        <span class="font-label text-quiet text-sm">Rack</span>
+    </a>
+    <div class="border-line min-w-0 shrink border-r px-3 py-1.5">
+        <p class="figure text-quiet text-[0.8rem] leading-tight">{head.number}</p>
+        <h1 class="heading overflow-hidden leading-tight text-ellipsis whitespace-nowrap">{head.title}</h1>
+    </div>
+    <dl class="flex min-w-0 grow items-stretch overflow-hidden">
+        {@render cell('Rev', `${desk.revision.number}`)}
+        <div class="border-line border-r px-3 py-1.5">
+            <dt class="label leading-tight">State</dt>
+            <dd class="text-[0.9rem] leading-tight whitespace-nowrap" aria-live="polite">{state}</dd>
+        </div>
+        {@render cell('Metal', head.metal)}
+        {@render cell('Size', size)}
+        {@render cell('Units', desk.view.units, 'max-lg:hidden')}
+        {@render cell('Joints', `${bench?.jointsDone ?? 0}/${desk.plan.jointCount}`)}
+        {@render cell(
+            argon.enough ? 'Argon needed / left' : 'Argon: too little left',
+            `${argon.total.text} / ${argon.left.text}`,
+            'max-xl:hidden',
+        )}
+    </dl>
+    <button
+        type="button"
+        class="bg-action text-on-action font-label flex flex-col items-start justify-center px-4 py-1 text-left hover:brightness-110"
+        onclick={onnext}
+    >
+        <span class="text-[0.75rem] leading-tight opacity-90">Next · {desk.view.next.group}</span>
+        <span class="text-[1.02rem] leading-tight font-semibold whitespace-nowrap">{desk.view.next.text}</span
+        >
+    </button>
+</header>

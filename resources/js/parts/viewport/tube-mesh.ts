@@ -1,0 +1,75 @@
+// Turns the segments the core sent into surfaces to draw; nothing here decides where a tube goes.
+import { BufferAttribute, BufferGeometry, Quaternion, Vector3 } from 'three';
+import type { Frame, Segment } from '@/lib/plan';
+
+const SIDES = 28;
+const DEGREES_A_RING = 4;
+
+type Ring = { at: Vector3; across: Vector3; side: Vector3 };
+
+const vector = (xyz: [number, number, number]) => new Vector3(...xyz);
+
+/** Rings round a segment: two for a straight, one every few degrees for a bend. */
+export function ringsOf(segment: Segment): Ring[] {
+    const forward = vector(segment.start.forward);
+    const reference = vector(segment.start.reference);
+    const at = vector(segment.start.at);
+    const side = new Vector3().crossVectors(forward, reference);
+    if (segment.bend === null) {
+        return [0, segment.length].map((along) => ({
+            at: at.clone().addScaledVector(forward, along),
+            across: reference,
+            side,
+        }));
+    }
+    const centre = at.clone().addScaledVector(reference, segment.clr);
+    const steps = Math.max(2, Math.ceil(segment.angle / DEGREES_A_RING));
+    const rings: Ring[] = [];
+    for (let i = 0; i <= steps; i++) {
+        // The bend turns the flow towards the throat line: about forward × throat.
+        const turn = new Quaternion().setFromAxisAngle(side, ((segment.angle * i) / steps) * (Math.PI / 180));
+        const across = reference.clone().applyQuaternion(turn);
+        rings.push({ at: centre.clone().addScaledVector(across, -segment.clr), across, side });
+    }
+    return rings;
+}
+
+/** The outside of a segment as an indexed surface with smooth normals. */
+export function segmentGeometry(segment: Segment, radiusMm: number): BufferGeometry {
+    const rings = ringsOf(segment);
+    const positions = new Float32Array(rings.length * (SIDES + 1) * 3);
+    const normals = new Float32Array(positions.length);
+    const index: number[] = [];
+    rings.forEach((ring, r) => {
+        for (let s = 0; s <= SIDES; s++) {
+            const angle = (2 * Math.PI * s) / SIDES;
+            const normal = ring.across
+                .clone()
+                .multiplyScalar(Math.cos(angle))
+                .addScaledVector(ring.side, Math.sin(angle));
+            const vertex = ring.at.clone().addScaledVector(normal, radiusMm);
+            const offset = (r * (SIDES + 1) + s) * 3;
+            vertex.toArray(positions, offset);
+            normal.toArray(normals, offset);
+            if (r > 0 && s < SIDES) {
+                const here = r * (SIDES + 1) + s;
+                const before = here - (SIDES + 1);
+                index.push(before, here, before + 1, here, here + 1, before + 1);
+            }
+        }
+    });
+    const geometry = new BufferGeometry();
+    geometry.setAttribute('position', new BufferAttribute(positions, 3));
+    geometry.setAttribute('normal', new BufferAttribute(normals, 3));
+    geometry.setIndex(index);
+    return geometry;
+}
+
+/** The turn that lays a disc or a ring, drawn about y, square to the flow of a frame. */
+export function squareTo(frame: Frame): Quaternion {
+    return new Quaternion().setFromUnitVectors(new Vector3(0, 1, 0), vector(frame.forward));
+}
+
+export function pointOf(frame: Frame): Vector3 {
+    return vector(frame.at);
+}

@@ -1,0 +1,291 @@
+import {
+    AmbientLight,
+    ArrowHelper,
+    Box3,
+    BufferGeometry,
+    Color,
+    CylinderGeometry,
+    DirectionalLight,
+    Group,
+    LineBasicMaterial,
+    LineSegments,
+    Mesh,
+    MeshStandardMaterial,
+    Object3D,
+    PerspectiveCamera,
+    Raycaster,
+    Scene,
+    SphereGeometry,
+    TorusGeometry,
+    Vector2,
+    Vector3,
+    WebGLRenderer,
+} from 'three';
+import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import type { Selection } from '@/lib/job-desk.svelte';
+import type { Frame, RunEnd, RunPlan, TubeRun } from '@/lib/plan';
+import { pointOf, segmentGeometry, squareTo } from './tube-mesh';
+
+export type View = 'corner' | 'side' | 'top' | 'rear';
+
+const DIRECTIONS: Record<View, Vector3> = {
+    corner: new Vector3(-0.75, 1, 0.65),
+    side: new Vector3(0.0001, 1, 0),
+    top: new Vector3(0, 0.0001, 1),
+    rear: new Vector3(1, 0.0001, 0),
+};
+
+/** The one place that knows three.js: a run with its ends and target, drawn when something changes. */
+export class TubeScene {
+    readonly #renderer: WebGLRenderer;
+    readonly #scene = new Scene();
+    readonly #camera = new PerspectiveCamera(35, 1, 10, 20000);
+    readonly #controls: OrbitControls;
+    readonly #content = new Group();
+    readonly #resize: ResizeObserver;
+    #frame = 0;
+    #extent = new Box3();
+
+    constructor(
+        private readonly canvas: HTMLCanvasElement,
+        private readonly onselect: (selection: Selection) => void,
+    ) {
+        this.#renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
+        this.#renderer.setPixelRatio(Math.min(devicePixelRatio, 2));
+        this.#camera.up.set(0, 0, 1);
+        this.#controls = new OrbitControls(this.#camera, canvas);
+        this.#controls.addEventListener('change', () => this.draw());
+        const sun = new DirectionalLight(0xffffff, 2.2);
+        sun.position.set(-600, 900, 1400);
+        const fill = new DirectionalLight(0xffffff, 0.8);
+        fill.position.set(900, -700, -300);
+        this.#scene.add(new AmbientLight(0xffffff, 1.1), sun, fill, this.#content);
+        this.#resize = new ResizeObserver(() => this.#fit());
+        this.#resize.observe(canvas);
+        canvas.addEventListener('click', this.#pick);
+    }
+
+    dispose(): void {
+        this.#resize.disconnect();
+        this.canvas.removeEventListener('click', this.#pick);
+        this.#controls.dispose();
+        this.#clear();
+        this.#renderer.dispose();
+        cancelAnimationFrame(this.#frame);
+    }
+
+    /** Draws a run, and a second one as a ghost beside it while answers are compared. */
+    show(plan: RunPlan, ghost: TubeRun | null, selection: Selection): void {
+        this.#clear();
+        const ink = this.#colour('--ink');
+        const odMm = plan.tube?.od.value ?? 50;
+        if (plan.run) this.#addRun(plan.run, plan, odMm, selection, false);
+        if (ghost) this.#addRun(ghost, plan, odMm, null, true);
+        this.#addEnd(plan.start, odMm, this.#colour('--strong'));
+        this.#addEnd(plan.target, odMm, this.#colour('--strong'));
+        this.#addArrow(plan.start.frame, odMm, ink);
+        this.#addArrow(plan.target.frame, odMm, this.#colour('--action'));
+        if (plan.run && plan.farEnd && !plan.farEnd.closed) {
+            this.#addGap(plan.run.end, plan.target.frame, this.#colour('--stop'));
+        }
+        this.#addFloor();
+        this.draw();
+    }
+
+    look(view: View): void {
+        const box = this.#extent.isEmpty()
+            ? new Box3(new Vector3(-100, -100, -100), new Vector3(100, 100, 100))
+            : this.#extent;
+        const centre = box.getCenter(new Vector3());
+        const size = Math.max(box.getSize(new Vector3()).length(), 200);
+        const narrow = Math.min(1, this.#camera.aspect);
+        this.#camera.position
+            .copy(centre)
+            .addScaledVector(DIRECTIONS[view].clone().normalize(), (size * 1.55) / narrow);
+        this.#controls.target.copy(centre);
+        this.#controls.update();
+        this.draw();
+    }
+
+    draw(): void {
+        cancelAnimationFrame(this.#frame);
+        this.#frame = requestAnimationFrame(() => this.#renderer.render(this.#scene, this.#camera));
+    }
+
+    #addRun(run: TubeRun, plan: RunPlan, odMm: number, selection: Selection, isGhost: boolean): void {
+        for (const segment of run.segments) {
+            const isBend = segment.bend !== null;
+            const isOn = selection?.kind === 'bend' && selection.id === String(segment.bend);
+            const material = new MeshStandardMaterial({
+                color:
+                    isGhost || isOn ? this.#colour('--action') : this.#colour(isBend ? '--bend' : '--tube'),
+                metalness: 0.35,
+                roughness: 0.42,
+                transparent: isGhost,
+                opacity: isGhost ? 0.35 : 1,
+            });
+            const mesh = new Mesh(segmentGeometry(segment, odMm / 2), material);
+            if (isBend && !isGhost) mesh.userData['selection'] = { kind: 'bend', id: String(segment.bend) };
+            this.#content.add(mesh);
+        }
+        if (isGhost) return;
+        for (const joint of plan.joints.filter((one) => one.type === 'butt')) {
+            const frame = frameAt(run, joint.station);
+            if (frame)
+                this.#addSeam(
+                    frame,
+                    odMm,
+                    selection?.kind === 'joint' && selection.id === joint.id,
+                    joint.id,
+                );
+        }
+        for (const fitting of plan.fittings) {
+            const frame = frameAt(run, fitting.station);
+            if (frame) this.#addBung(frame, odMm, fitting.fromThroat.turn.value);
+        }
+    }
+
+    #addSeam(frame: Frame, odMm: number, isOn: boolean, id: string): void {
+        const ring = new Mesh(
+            new TorusGeometry(odMm / 2 + 0.4, isOn ? 3 : 1.6, 8, 48),
+            new MeshStandardMaterial({ color: this.#colour(isOn ? '--action' : '--ink'), roughness: 0.6 }),
+        );
+        ring.quaternion.setFromUnitVectors(new Vector3(0, 0, 1), new Vector3(...frame.forward));
+        ring.position.copy(pointOf(frame));
+        ring.userData['selection'] = { kind: 'joint', id };
+        this.#content.add(ring);
+    }
+
+    #addBung(frame: Frame, odMm: number, turnDeg: number): void {
+        const forward = new Vector3(...frame.forward);
+        const out = new Vector3(...frame.reference).applyAxisAngle(forward, (turnDeg * Math.PI) / 180);
+        const bung = new Mesh(
+            new CylinderGeometry(14, 14, 16, 24),
+            new MeshStandardMaterial({ color: this.#colour('--ink'), roughness: 0.5 }),
+        );
+        bung.quaternion.setFromUnitVectors(new Vector3(0, 1, 0), out);
+        bung.position.copy(pointOf(frame)).addScaledVector(out, odMm / 2 + 5);
+        this.#content.add(bung);
+    }
+
+    #addEnd(end: RunEnd, odMm: number, colour: Color): void {
+        if (end.kind === 'open') return;
+        const disc = new Mesh(
+            new CylinderGeometry(
+                odMm * (end.kind === 'flange' ? 0.85 : 0.66),
+                odMm * (end.kind === 'flange' ? 0.85 : 0.62),
+                end.kind === 'flange' ? 9.5 : 14,
+                40,
+                1,
+                end.kind !== 'flange',
+            ),
+            new MeshStandardMaterial({ color: colour, metalness: 0.3, roughness: 0.5 }),
+        );
+        disc.quaternion.copy(squareTo(end.frame));
+        disc.position.copy(pointOf(end.frame));
+        this.#content.add(disc);
+    }
+
+    #addArrow(frame: Frame, odMm: number, colour: Color): void {
+        const forward = new Vector3(...frame.forward);
+        this.#content.add(
+            new ArrowHelper(
+                forward,
+                pointOf(frame).addScaledVector(forward, -odMm * 1.6),
+                odMm * 1.3,
+                colour,
+                odMm * 0.35,
+                odMm * 0.2,
+            ),
+        );
+    }
+
+    #addGap(from: Frame, to: Frame, colour: Color): void {
+        const line = new BufferGeometry().setFromPoints([pointOf(from), pointOf(to)]);
+        this.#content.add(new LineSegments(line, new LineBasicMaterial({ color: colour, depthTest: false })));
+        const dot = new Mesh(new SphereGeometry(5, 16, 12), new MeshStandardMaterial({ color: colour }));
+        dot.position.copy(pointOf(from));
+        this.#content.add(dot);
+    }
+
+    /** A plain grid below everything: rearward and right, a line every 100 mm. */
+    #addFloor(): void {
+        this.#extent = new Box3().setFromObject(this.#content);
+        const { min, max } = this.#extent;
+        const points: Vector3[] = [];
+        const level = min.z - 20;
+        const [x0, x1] = [Math.floor(min.x / 100) * 100 - 100, Math.ceil(max.x / 100) * 100 + 100];
+        const [y0, y1] = [Math.floor(min.y / 100) * 100 - 100, Math.ceil(max.y / 100) * 100 + 100];
+        for (let x = x0; x <= x1; x += 100) points.push(new Vector3(x, y0, level), new Vector3(x, y1, level));
+        for (let y = y0; y <= y1; y += 100) points.push(new Vector3(x0, y, level), new Vector3(x1, y, level));
+        const lines = new LineSegments(
+            new BufferGeometry().setFromPoints(points),
+            new LineBasicMaterial({ color: this.#colour('--line') }),
+        );
+        this.#content.add(lines);
+    }
+
+    readonly #pick = (event: MouseEvent): void => {
+        const box = this.canvas.getBoundingClientRect();
+        const place = new Vector2(
+            ((event.clientX - box.left) / box.width) * 2 - 1,
+            -((event.clientY - box.top) / box.height) * 2 + 1,
+        );
+        const ray = new Raycaster();
+        ray.setFromCamera(place, this.#camera);
+        const hit = ray
+            .intersectObjects(this.#content.children, false)
+            .find((one) => one.object.userData['selection']);
+        this.onselect((hit?.object.userData['selection'] as Selection | undefined) ?? null);
+    };
+
+    #fit(): void {
+        const { clientWidth, clientHeight } = this.canvas;
+        if (clientWidth === 0 || clientHeight === 0) return;
+        this.#renderer.setSize(clientWidth, clientHeight, false);
+        this.#camera.aspect = clientWidth / clientHeight;
+        this.#camera.updateProjectionMatrix();
+        this.draw();
+    }
+
+    #colour(name: string): Color {
+        return new Color(getComputedStyle(document.documentElement).getPropertyValue(name).trim());
+    }
+
+    #clear(): void {
+        this.#content.traverse((object: Object3D) => {
+            if (object instanceof Mesh || object instanceof LineSegments) {
+                object.geometry.dispose();
+                const material: unknown = object.material;
+                for (const one of Array.isArray(material) ? material : [material]) {
+                    (one as MeshStandardMaterial).dispose();
+                }
+            }
+        });
+        this.#content.clear();
+    }
+}
+
+/** Where on a drawn run a station lies; the run's own segments say so. */
+function frameAt(run: TubeRun, stationMm: number): Frame | null {
+    const segment = run.segments.find((one) => stationMm <= one.from + one.length + 1e-6);
+    if (!segment) return null;
+    const forward = new Vector3(...segment.start.forward);
+    const reference = new Vector3(...segment.start.reference);
+    const along = stationMm - segment.from;
+    if (segment.bend === null) {
+        const at = new Vector3(...segment.start.at).addScaledVector(forward, along);
+        return { at: at.toArray(), forward: segment.start.forward, reference: segment.start.reference };
+    }
+    const axis = new Vector3().crossVectors(forward, reference);
+    const angle = along / segment.clr;
+    const across = reference.clone().applyAxisAngle(axis, angle);
+    const at = new Vector3(...segment.start.at)
+        .addScaledVector(reference, segment.clr)
+        .addScaledVector(across, -segment.clr);
+    return {
+        at: at.toArray(),
+        forward: forward.applyAxisAngle(axis, angle).toArray(),
+        reference: across.toArray(),
+    };
+}

@@ -1,0 +1,63 @@
+<script lang="ts">
+    import { onMount } from 'svelte';
+    import type { Selection } from '@/lib/job-desk.svelte';
+    import type { RunPlan, TubeRun } from '@/lib/plan';
+    import { theme } from '@/lib/theme.svelte';
+    import { TubeScene, type View } from './tube-scene';
+
+    type Props = {
+        run: RunPlan;
+        ghost?: TubeRun | null;
+        selection: Selection;
+        onselect: (selection: Selection) => void;
+    };
+    let { run, ghost = null, selection, onselect }: Props = $props();
+
+    let canvas: HTMLCanvasElement;
+    let scene = $state.raw<TubeScene | null>(null);
+    let failure = $state('');
+    const views: { id: View; name: string }[] = [
+        { id: 'corner', name: 'Corner' },
+        { id: 'side', name: 'From the right' },
+        { id: 'top', name: 'From above' },
+        { id: 'rear', name: 'From the rear' },
+    ];
+
+    onMount(() => {
+        try {
+            scene = new TubeScene(canvas, (picked) => onselect(picked));
+            scene.show(run, ghost, selection);
+            requestAnimationFrame(() => scene?.look('corner'));
+        } catch {
+            failure = 'This browser draws no 3D. The table and the ribbon say the same.';
+        }
+        return () => scene?.dispose();
+    });
+
+    // Drawing is an effect by nature: what is on the canvas follows what was computed.
+    $effect(() => {
+        void theme.current;
+        scene?.show(run, ghost, selection);
+    });
+</script>
+
+<div class="relative h-full min-h-64">
+    <canvas
+        bind:this={canvas}
+        class="absolute inset-0 h-full w-full touch-none"
+        aria-label="The run in 3D. Drag to turn it, scroll to come closer."
+    ></canvas>
+    {#if failure}
+        <p class="absolute inset-x-6 top-6">{failure}</p>
+    {/if}
+    <div class="absolute top-2 left-2 flex gap-1" role="group" aria-label="Views">
+        {#each views as view (view.id)}
+            <button
+                type="button"
+                class="label bg-sheet border-line hover:border-ink border px-2 py-1"
+                onclick={() => scene?.look(view.id)}>{view.name}</button
+            >
+        {/each}
+    </div>
+    <p class="label absolute bottom-2 left-2">grid 100 mm · arrows show the flow</p>
+</div>

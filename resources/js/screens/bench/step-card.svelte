@@ -1,0 +1,108 @@
+<script lang="ts">
+    import { untrack } from 'svelte';
+    import type { Step } from '@/lib/plan';
+    import { StepClock } from './clock.svelte';
+    import ClockFace from './clock-face.svelte';
+
+    type Props = {
+        step: Step;
+        clock: StepClock;
+        mayLog: boolean;
+        isDone: boolean;
+        read: Record<string, string>;
+        onfinish: (readings: Record<string, string>, note: string) => void;
+        onreopen: (note: string) => void;
+    };
+    let { step, clock, mayLog, isDone, read, onfinish, onreopen }: Props = $props();
+
+    let readings = $state<Record<string, string>>(untrack(() => ({ ...read })));
+    let note = $state('');
+    const timed = $derived(step.kind === 'weld');
+
+    function asPlanned(): void {
+        for (const measure of step.measures) {
+            if (measure.planned !== null && !(timed && measure.name === 'seconds'))
+                readings[measure.name] = measure.planned;
+        }
+    }
+
+    function finish(): void {
+        const all = { ...readings };
+        const gone = Math.round(clock.for(step.id));
+        if (timed && !all['seconds'] && gone > 0) all['seconds'] = `${gone} s`;
+        onfinish(all, note);
+    }
+</script>
+
+<section class="sheet flex grow flex-col p-4" aria-label={step.title}>
+    <p class="label text-base">{step.kindLabel} · {step.subject}{isDone ? ' · ✓ done' : ''}</p>
+    <h2 class="font-label text-[2rem] leading-tight font-semibold">{step.title}</h2>
+    <div class="mt-3 grid grow gap-5 {step.seconds === null ? '' : 'md:grid-cols-[1fr_19rem]'}">
+        <ol class="list-inside space-y-2 text-[1.15rem] leading-snug">
+            {#each step.do as line, i (i)}
+                <li class="flex gap-3"><span class="figure text-quiet">{i + 1}</span><span>{line}</span></li>
+            {/each}
+        </ol>
+        {#if step.seconds !== null}
+            <ClockFace {clock} stepId={step.id} seconds={step.seconds} kind={step.kind} />
+        {/if}
+    </div>
+    <p class="border-line mt-4 border-t pt-2 text-[0.98rem]">△ {step.caution}</p>
+    {#if mayLog}
+        <div class="border-line mt-3 grid items-end gap-3 border-t pt-3 sm:grid-cols-3">
+            {#each step.measures as measure (measure.name)}
+                <div>
+                    <label class="label block text-base" for="read-{measure.name}">{measure.label}</label>
+                    <input
+                        id="read-{measure.name}"
+                        class="bg-sheet border-strong figure min-h-14 w-full border px-3 text-xl"
+                        placeholder={measure.planned ?? ''}
+                        bind:value={readings[measure.name]}
+                    />
+                </div>
+            {/each}
+            <div
+                class={step.measures.length === 1
+                    ? 'sm:col-span-2'
+                    : step.measures.length === 0
+                      ? 'sm:col-span-3'
+                      : ''}
+            >
+                <label class="label block text-base" for="note">Note</label>
+                <input
+                    id="note"
+                    class="bg-sheet border-strong min-h-14 w-full border px-3 text-lg"
+                    bind:value={note}
+                />
+            </div>
+        </div>
+        <div class="mt-3 grid gap-2 sm:grid-cols-[1fr_2fr]">
+            {#if isDone}
+                <button
+                    type="button"
+                    class="font-label border-strong bg-sheet min-h-14 border text-xl"
+                    onclick={() => onreopen(note)}>Open again</button
+                >
+                <button
+                    type="button"
+                    class="font-label border-action text-action min-h-14 border text-xl font-semibold"
+                    onclick={finish}>Log a correction</button
+                >
+            {:else}
+                <button
+                    type="button"
+                    class="font-label border-strong bg-sheet min-h-14 border text-xl"
+                    disabled={step.measures.every((measure) => measure.planned === null)}
+                    onclick={asPlanned}>As planned</button
+                >
+                <button
+                    type="button"
+                    class="bg-action text-on-action font-label min-h-16 text-2xl font-semibold"
+                    onclick={finish}>Done, next</button
+                >
+            {/if}
+        </div>
+    {:else}
+        <p class="text-quiet mt-3">Your role looks on; it does not log.</p>
+    {/if}
+</section>

@@ -1,0 +1,110 @@
+<script lang="ts">
+    import type { Piece } from '@/lib/plan';
+    import { outline } from './piece-outline';
+
+    type Props = { piece: Piece; odMm: number };
+    let { piece, odMm }: Props = $props();
+
+    const shape = $derived(
+        outline({
+            before: piece.legBefore.value,
+            after: piece.legAfter.value,
+            straight: piece.length.value,
+            clr: piece.isBend ? piece.clr.value : 0,
+            angle: piece.angle.value,
+            od: odMm,
+        }),
+    );
+</script>
+
+<section class="sheet p-3" aria-label="Drawing of piece {piece.mark}">
+    <div class="flex items-baseline justify-between">
+        <h2 class="heading">Piece {piece.mark}</h2>
+        <span class="figure text-sm">{piece.stock}</span>
+    </div>
+    <svg
+        viewBox={shape.box}
+        class="mt-2 max-h-64 w-full"
+        role="img"
+        aria-label="Outline of {piece.mark}, flow from the left"
+    >
+        <polygon points={shape.edge} fill="var(--tube)" stroke="var(--ink)" stroke-width={shape.unit * 0.5} />
+        <polyline
+            points={shape.centre}
+            fill="none"
+            stroke="var(--quiet)"
+            stroke-width={shape.unit * 0.35}
+            stroke-dasharray="{shape.unit * 4} {shape.unit} {shape.unit * 0.7} {shape.unit}"
+        />
+        {#each shape.tangents as [from, to], i (i)}
+            <line
+                x1={from.x}
+                y1={from.y}
+                x2={to.x}
+                y2={to.y}
+                stroke="var(--quiet)"
+                stroke-width={shape.unit * 0.4}
+                stroke-dasharray="{shape.unit} {shape.unit}"
+            />
+        {/each}
+        {#each shape.cuts as [from, to], i (i)}
+            <line
+                x1={from.x}
+                y1={from.y}
+                x2={to.x}
+                y2={to.y}
+                stroke="var(--action)"
+                stroke-width={shape.unit * 1.1}
+            />
+        {/each}
+    </svg>
+    <p class="label">flow from the left · solid: cuts · dotted: tangent lines</p>
+    <table class="table-plain mt-2">
+        {#if piece.marks.length > 0}
+            <thead
+                ><tr
+                    ><th>Mark a cut, from the tangent line</th><th class="num">Outer</th><th class="num"
+                        >Centre</th
+                    ><th class="num">Inner</th></tr
+                ></thead
+            >
+            <tbody>
+                {#each piece.marks as mark (mark.label)}
+                    <tr
+                        ><td>{mark.label}</td><td class="figure num">{mark.outer.text}</td><td
+                            class="figure num">{mark.centre.text}</td
+                        ><td class="figure num">{mark.inner.text}</td></tr
+                    >
+                {/each}
+            </tbody>
+        {:else}
+            <tbody
+                ><tr><td>Square cut at both ends</td><td class="figure num">{piece.cutLength.text}</td></tr
+                ></tbody
+            >
+        {/if}
+    </table>
+    <dl class="mt-2 space-y-0.5">
+        {#if piece.clocking}
+            <div class="flex justify-between gap-3">
+                <dt class="text-quiet">Turn from the throat before</dt>
+                <dd class="figure">
+                    {piece.clocking.turn.text} = {piece.clocking.around.text}
+                    {piece.clocking.way}
+                </dd>
+            </div>
+        {/if}
+        <div class="flex justify-between gap-3">
+            <dt class="text-quiet">Upstream end</dt>
+            <dd>{piece.startPrep}</dd>
+        </div>
+        <div class="flex justify-between gap-3">
+            <dt class="text-quiet">Downstream end</dt>
+            <dd>{piece.endPrep}</dd>
+        </div>
+    </dl>
+    <p class="border-line text-quiet mt-3 border-t pt-2 text-sm">
+        △ Saw and disc: eyes and ears covered, no loose gloves at the blade. Clamp round tube so that it
+        cannot roll.
+    </p>
+</section>

@@ -1,0 +1,22 @@
+<script lang="ts">
+    type Props = { status: number };
+    let { status }: Props = $props();
+
+    const texts: Record<number, [string, string]> = {
+        403: ['Your role does not allow this', 'Ask the owner of the shop.'],
+        404: ['There is nothing here', 'The job may have been renumbered.'],
+        419: ['You were away too long', 'Sign in again; nothing was lost.'],
+        429: ['Too many tries', 'Wait a minute, then try again.'],
+        503: ['The server is being looked after', 'It will be back in a moment.'],
+    };
+    const [title, text] = $derived(texts[status] ?? ['The server failed', 'Nothing was changed. Try again.']);
+</script>
+
+<svelte:head><title>{title} · Upswept Bead</title></svelte:head>
+
+<main class="mx-auto max-w-xl p-10">
+    <p class="figure text-quiet">{status}</p>
+    <h1 class="font-label text-3xl font-semibold">{title}</h1>
+    <p class="text-quiet mt-2">{text}</p>
+    <a class="text-action mt-6 inline-block underline" href="/">Back to the rack</a>
+</main>

@@ -1,0 +1,36 @@
+<script lang="ts">
+    import type { LogLine } from '@/lib/plan';
+
+    type Props = { log: LogLine[] };
+    let { log }: Props = $props();
+
+    const words: Record<string, string> = {
+        done: 'done',
+        correct: 'corrected',
+        reopen: 'opened again',
+        note: 'noted',
+    };
+    const format = new Intl.DateTimeFormat('en', {
+        day: '2-digit',
+        month: 'short',
+        hour: '2-digit',
+        minute: '2-digit',
+        hour12: false,
+    });
+</script>
+
+<section class="sheet flex max-h-[26rem] flex-col p-3" aria-label="Log">
+    <h2 class="heading">Log <span class="figure text-quiet text-sm">{log.length}</span></h2>
+    <ol class="divide-line mt-1 divide-y overflow-auto">
+        {#each log.toReversed() as line (line.id)}
+            <li class="py-1 text-sm">
+                <span class="figure">{line.step}</span>
+                {words[line.kind] ?? line.kind}
+                <span class="text-quiet">· {line.by}, {format.format(new Date(line.at))}</span>
+                {#if line.note}<span class="block">“{line.note}”</span>{/if}
+            </li>
+        {:else}
+            <li class="text-quiet">Nothing has been logged yet.</li>
+        {/each}
+    </ol>
+</section>

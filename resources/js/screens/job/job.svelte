@@ -1,0 +1,137 @@
+<script lang="ts">
+    import { router } from '@inertiajs/svelte';
+    import { untrack } from 'svelte';
+    import Button from '@/kit/button.svelte';
+    import { JobDesk } from '@/lib/job-desk.svelte';
+    import { onKeys, type Keys } from '@/lib/keys';
+    import { STAGES, type Catalogue, type JobView, type Stage } from '@/lib/plan';
+    import { toggleTheme } from '@/lib/theme.svelte';
+    import FindDialog from '@/parts/find-dialog.svelte';
+    import JobPlate from '@/parts/job-plate.svelte';
+    import KeysDialog from '@/parts/keys-dialog.svelte';
+    import ConflictDialog from './conflict-dialog.svelte';
+    import StageTabs from './stage-tabs.svelte';
+    import { STAGE_SCREENS } from './stages';
+
+    type Props = {
+        stage: Stage;
+        job: JobView;
+        catalogue: Catalogue;
+        person: { plans: boolean; logs: boolean };
+    };
+    let { stage, job, catalogue, person }: Props = $props();
+
+    const desk = new JobDesk(untrack(() => job));
+    let seen = untrack(() => job);
+    let keysOpen = $state(false);
+    let findOpen = $state(false);
+
+    // A fresh view arrives after a release, a revision or a change of units; edits in flight are never overwritten by an old one.
+    $effect(() => {
+        if (job !== seen) {
+            seen = job;
+            untrack(() => desk.open(job));
+        }
+    });
+
+    const screen = $derived(STAGE_SCREENS[stage]());
+
+    function goTo(next: Stage): void {
+        if (next === stage) return;
+        router.push({
+            url: `/jobs/${desk.view.id}/${next}`,
+            component: 'job/job',
+            props: (props) => ({ ...props, stage: next }),
+            preserveState: true,
+        });
+    }
+
+    function step(by: number): void {
+        const ids = (desk.run?.joints ?? []).map((joint) => joint.id);
+        const at =
+            desk.selection?.kind === 'joint' ? ids.indexOf(desk.selection.id) : by > 0 ? -1 : ids.length;
+        const next = ids[Math.min(Math.max(at + by, 0), ids.length - 1)];
+        if (next) desk.selection = { kind: 'joint', id: next };
+    }
+
+    function changeUnits(): void {
+        const next = desk.view.units === 'inch' ? 'metric' : 'inch';
+        if (desk.isDraft && person.plans) void desk.edit((document) => (document.job.units = next));
+        else router.reload({ only: ['job'], data: { units: next } });
+    }
+
+    async function release(): Promise<void> {
+        if (await desk.release()) router.visit(`/jobs/${desk.view.id}/bench`);
+    }
+
+    const keys: Keys = {
+        ...Object.fromEntries(STAGES.map((name, i) => [String(i + 1), () => goTo(name)])),
+        j: () => step(1),
+        k: () => step(-1),
+        u: changeUnits,
+        t: toggleTheme,
+        '/': () => (findOpen = true),
+        '?': () => (keysOpen = true),
+        'mod+z': () => void desk.undo(),
+        'mod+shift+z': () => void desk.redo(),
+        'mod+y': () => void desk.redo(),
+    };
+</script>
+
+<svelte:head><title>{desk.document.job.number} {stage} · Upswept Bead</title></svelte:head>
+<svelte:window onkeydown={onKeys(keys)} />
+
+<div class="flex min-h-screen flex-col gap-2 p-2">
+    <JobPlate {desk} onnext={() => goTo(desk.view.next.stage)} />
+    <StageTabs {stage} {desk} onstage={goTo}>
+        {#if desk.isDraft && person.plans}
+            <Button look="quiet" disabled={!desk.canUndo} onclick={() => desk.undo()}>Undo</Button>
+            <Button look="quiet" disabled={!desk.canRedo} onclick={() => desk.redo()}>Redo</Button>
+            <Button
+                onclick={release}
+                disabled={desk.problems > 0 || desk.unsaved}
+                title={desk.problems > 0 ? 'Solve the problems first' : ''}
+                >Release rev {desk.revision.number}</Button
+            >
+        {:else if person.plans}
+            <Button onclick={() => router.post(`/jobs/${desk.view.id}/revise`)}
+                >Begin rev {desk.revision.number + 1}</Button
+            >
+        {/if}
+        <Button look="quiet" onclick={changeUnits}
+            >{desk.view.units === 'inch' ? 'in' : 'mm'} <span class="key">u</span></Button
+        >
+        <Button look="quiet" onclick={() => (keysOpen = true)} aria-label="Keys"
+            ><span class="key">?</span></Button
+        >
+    </StageTabs>
+    {#if desk.failure}
+        <p class="sheet border-stop text-stop flex items-center gap-3 border-2 px-3 py-2" role="alert">
+            ✕ {desk.failure}
+            {#if desk.unsaved}<Button onclick={() => desk.retry()}>Try again</Button>{/if}
+        </p>
+    {/if}
+    <main class="flex min-h-0 grow flex-col gap-2">
+        {#await screen}
+            <p class="text-quiet p-6">Loading…</p>
+        {:then { default: StageScreen }}
+            <StageScreen
+                {desk}
+                {catalogue}
+                mayPlan={desk.isDraft && person.plans}
+                mayLog={person.logs}
+                onstage={goTo}
+            />
+        {:catch}
+            <p class="sheet p-6">
+                This stage did not load. <a class="text-action underline" href="/jobs/{desk.view.id}/{stage}"
+                    >Load it again</a
+                >
+            </p>
+        {/await}
+    </main>
+</div>
+
+<KeysDialog bind:open={keysOpen} />
+<FindDialog bind:open={findOpen} {desk} onstage={goTo} />
+<ConflictDialog {desk} />

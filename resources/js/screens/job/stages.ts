@@ -1,0 +1,22 @@
+import type { Component } from 'svelte';
+import type { JobDesk } from '@/lib/job-desk.svelte';
+import type { Catalogue, Stage } from '@/lib/plan';
+
+export type StageProps = {
+    desk: JobDesk;
+    catalogue: Catalogue;
+    mayPlan: boolean;
+    mayLog: boolean;
+    onstage: (stage: Stage) => void;
+};
+
+/** Each stage comes when it is opened, so that 3D is fetched only where it is used. */
+export const STAGE_SCREENS: Record<Stage, () => Promise<{ default: Component<StageProps> }>> = {
+    survey: () => import('../survey/survey.svelte'),
+    route: () => import('../route/route.svelte'),
+    cut: () => import('../cut/cut.svelte'),
+    fit: () => import('../fit/fit.svelte'),
+    weld: () => import('../weld/weld.svelte'),
+    bench: () => import('../bench/bench.svelte'),
+    handover: () => import('../handover/handover.svelte'),
+};

@@ -1,0 +1,53 @@
+import type { JobDocument } from '@/lib/plan';
+
+/** One run between two ends to be measured; nothing in it is computed here. */
+export function blankJob(number: string, title: string): JobDocument {
+    return {
+        format: 'upswept-bead/job',
+        version: 1,
+        job: {
+            number,
+            title,
+            customer: '',
+            vehicle: '',
+            purpose: 'turbo-downpipe',
+            units: 'inch',
+            metal: '304L',
+            note: '',
+        },
+        runs: [
+            {
+                letter: 'A',
+                name: '',
+                tube: 'T3.000x.065',
+                start: {
+                    kind: 'v-band',
+                    name: 'Start',
+                    at: ['0 in', '0 in', '0 in'],
+                    direction: [0, 1, 0],
+                    metal: '304L',
+                    wall: '.200 in',
+                },
+                end: {
+                    kind: 'flange',
+                    name: 'End',
+                    at: ['20 in', '16 in', '-8 in'],
+                    direction: [1, 0, 0],
+                    metal: '304L',
+                    wall: '3/8 in',
+                },
+                route: null,
+                fittings: [],
+            },
+        ],
+        overrides: [],
+    };
+}
+
+/** The number after the highest that ends in digits, in the same style. */
+export function nextNumber(numbers: string[]): string {
+    const parts = numbers.map((number) => /^(.*?)(\d+)$/.exec(number)).filter((found) => found !== null);
+    const highest = parts.sort((a, b) => Number(b[2]) - Number(a[2]))[0];
+    if (!highest) return 'J-0001';
+    return `${highest[1] ?? ''}${String(Number(highest[2]) + 1).padStart((highest[2] ?? '').length, '0')}`;
+}

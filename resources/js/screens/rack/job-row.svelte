@@ -1,0 +1,35 @@
+<script lang="ts">
+    import type { RackJob } from './types';
+
+    type Props = { job: RackJob };
+    let { job }: Props = $props();
+    const share = $derived(job.steps === 0 ? 0 : job.stepsDone / job.steps);
+</script>
+
+<li
+    class="grid grid-cols-[6.5rem_1fr_auto] items-center gap-x-4 gap-y-1 px-3 py-2 sm:grid-cols-[6.5rem_1fr_8.5rem_15rem]"
+>
+    <a
+        href="/jobs/{job.id}/{job.next.stage}"
+        class="figure hover:text-action underline decoration-dotted underline-offset-4">{job.number}</a
+    >
+    <div class="min-w-0">
+        <p class="heading truncate">{job.title}</p>
+        <p class="text-quiet truncate text-sm">{job.vehicle} · {job.customer} · {job.metal}</p>
+    </div>
+    <div class="max-sm:hidden">
+        <p class="figure text-sm">rev {job.revision} {job.status}</p>
+        <div
+            class="border-strong mt-1 h-2 border"
+            role="img"
+            aria-label="{job.stepsDone} of {job.steps} steps, {job.jointsDone} of {job.joints} joints done"
+        >
+            <div class="bg-ink h-full" style:width="{100 * share}%"></div>
+        </div>
+    </div>
+    <a
+        href="/jobs/{job.id}/{job.next.stage}"
+        class="font-label border-action text-action hover:bg-wash rounded-[2px] border px-3 py-1.5 text-center font-semibold max-sm:col-span-3"
+        >{job.next.text}</a
+    >
+</li>

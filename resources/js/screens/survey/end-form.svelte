@@ -1,0 +1,96 @@
+<script lang="ts">
+    import SelectField from '@/kit/select-field.svelte';
+    import TextField from '@/kit/text-field.svelte';
+    import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
+    import type { Catalogue, EndDocument } from '@/lib/plan';
+
+    type Props = {
+        desk: JobDesk;
+        catalogue: Catalogue;
+        mayPlan: boolean;
+        side: 'start' | 'end';
+        title: string;
+    };
+    let { desk, catalogue, mayPlan, side, title }: Props = $props();
+
+    const end = $derived(desk.document.runs[0]?.[side]);
+    const axes = ['rearward', 'right', 'up'] as const;
+    const kinds = [
+        { id: 'v-band', name: 'V-band ring' },
+        { id: 'flange', name: 'Flange' },
+        { id: 'open', name: 'Open end' },
+    ];
+    const err = (path: string) => errorAt(desk.errors, `runs[0].${side}.${path}`);
+
+    function set(change: (end: EndDocument) => void): void {
+        void desk.edit((document) => document.runs[0] && change(document.runs[0][side]));
+    }
+</script>
+
+{#if end}
+    <fieldset class="sheet space-y-2 p-3" disabled={!mayPlan}>
+        <legend class="heading float-left w-full pb-1">{title}</legend>
+        <div class="grid gap-3 sm:grid-cols-[1fr_9rem_9rem_6rem]">
+            <TextField
+                label="Part"
+                value={end.name}
+                error={err('name')}
+                onchange={(value) => set((one) => (one.name = value))}
+            />
+            <SelectField
+                label="Kind"
+                value={end.kind}
+                options={kinds}
+                error={err('kind')}
+                disabled={!mayPlan}
+                onchange={(value) => set((one) => (one.kind = value))}
+            />
+            <SelectField
+                label="Metal"
+                value={end.metal}
+                options={catalogue.metals}
+                error={err('metal')}
+                disabled={!mayPlan}
+                onchange={(value) => set((one) => (one.metal = value))}
+            />
+            <TextField
+                label="Wall there"
+                mono
+                value={end.wall}
+                error={err('wall')}
+                onchange={(value) => set((one) => (one.wall = value))}
+            />
+        </div>
+        <div class="grid grid-cols-[6.5rem_repeat(3,1fr)] items-start gap-3">
+            <p class="label pt-6">Centre, from the datum</p>
+            {#each axes as axis, i (axis)}
+                <TextField
+                    label={axis}
+                    mono
+                    value={end.at[i] ?? ''}
+                    error={err(`at[${i}]`)}
+                    onchange={(value) => set((one) => (one.at[i] = value))}
+                />
+            {/each}
+            <p class="label pt-1.5">The gas flows</p>
+            {#each axes as axis, i (axis)}
+                <TextField
+                    label="flow {axis}"
+                    hideLabel
+                    mono
+                    inputmode="decimal"
+                    value={end.direction[i] ?? 0}
+                    error={i === 0 ? err('direction') || err('direction[0]') : err(`direction[${i}]`)}
+                    onchange={(value) =>
+                        set(
+                            (one) =>
+                                (one.direction[i] =
+                                    value.trim() === '' || Number.isNaN(Number(value))
+                                        ? (value as unknown as number)
+                                        : Number(value)),
+                        )}
+                />
+            {/each}
+        </div>
+    </fieldset>
+{/if}

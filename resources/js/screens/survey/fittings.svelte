@@ -1,0 +1,48 @@
+<script lang="ts">
+    import Button from '@/kit/button.svelte';
+    import TextField from '@/kit/text-field.svelte';
+    import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
+
+    type Props = { desk: JobDesk; mayPlan: boolean };
+    let { desk, mayPlan }: Props = $props();
+
+    const fittings = $derived(desk.document.runs[0]?.fittings ?? []);
+
+    function set(i: number, key: 'station' | 'fromTop', value: string): void {
+        void desk.edit((document) => {
+            const fitting = document.runs[0]?.fittings[i];
+            if (fitting) fitting[key] = value;
+        });
+    }
+    const add = () =>
+        desk.edit((document) =>
+            document.runs[0]?.fittings.push({ kind: 'oxygen-sensor-bung', station: '11 in', fromTop: 30 }),
+        );
+    const remove = (i: number) => desk.edit((document) => document.runs[0]?.fittings.splice(i, 1));
+</script>
+
+<fieldset class="sheet p-3" disabled={!mayPlan}>
+    <legend class="heading float-left w-full pb-1">Oxygen-sensor bungs</legend>
+    {#each fittings as fitting, i (i)}
+        <div class="mb-2 flex items-end gap-3">
+            <TextField
+                class="w-44"
+                label="Along the centreline"
+                mono
+                value={fitting.station}
+                error={errorAt(desk.errors, `runs[0].fittings[${i}].station`)}
+                onchange={(value) => set(i, 'station', value)}
+            />
+            <TextField
+                class="w-44"
+                label="From the top, clockwise"
+                mono
+                value={fitting.fromTop}
+                error={errorAt(desk.errors, `runs[0].fittings[${i}].fromTop`)}
+                onchange={(value) => set(i, 'fromTop', value)}
+            />
+            <Button onclick={() => remove(i)}>Remove</Button>
+        </div>
+    {/each}
+    <Button onclick={add}>Add a bung</Button>
+</fieldset>

@@ -1,0 +1,103 @@
+<script lang="ts">
+    import Button from '@/kit/button.svelte';
+    import SelectField from '@/kit/select-field.svelte';
+    import TextField from '@/kit/text-field.svelte';
+    import { errorAt } from '@/lib/job-desk.svelte';
+    import type { JobDocument } from '@/lib/plan';
+    import Notices from '@/parts/notices.svelte';
+    import Viewport from '@/parts/viewport/viewport.svelte';
+    import type { StageProps } from '../job/stages';
+    import Answer from './answer.svelte';
+    import EndForm from './end-form.svelte';
+    import Fittings from './fittings.svelte';
+
+    let { desk, catalogue, mayPlan, onstage }: StageProps = $props();
+
+    const head = $derived(desk.document.job);
+    const run = $derived(desk.document.runs[0]);
+    const err = (path: string) => errorAt(desk.errors, path);
+    const texts: { key: 'number' | 'title' | 'vehicle' | 'customer'; label: string }[] = [
+        { key: 'number', label: 'Number' },
+        { key: 'title', label: 'Title' },
+        { key: 'vehicle', label: 'Vehicle' },
+        { key: 'customer', label: 'Customer' },
+    ];
+    const set = (change: (document: JobDocument) => void) => void desk.edit(change);
+</script>
+
+<div class="grid grow gap-2 lg:grid-cols-[minmax(0,36rem)_1fr]">
+    <div class="space-y-2">
+        <section class="sheet grid gap-x-3 gap-y-2 p-3 sm:grid-cols-4" aria-label="The job">
+            {#each texts as { key, label } (key)}
+                <TextField
+                    {label}
+                    class={key === 'title' ? 'sm:col-span-3' : key === 'number' ? '' : 'sm:col-span-2'}
+                    value={head[key]}
+                    disabled={!mayPlan}
+                    error={err(`job.${key}`)}
+                    onchange={(value) => set((document) => (document.job[key] = value))}
+                />
+            {/each}
+            <SelectField
+                label="Purpose"
+                class="sm:col-span-2"
+                value={head.purpose}
+                options={catalogue.purposes}
+                disabled={!mayPlan}
+                error={err('job.purpose')}
+                onchange={(value) => set((document) => (document.job.purpose = value))}
+            />
+            <SelectField
+                label="Metal"
+                class="sm:col-span-2"
+                value={head.metal}
+                options={catalogue.metals}
+                disabled={!mayPlan}
+                error={err('job.metal')}
+                onchange={(value) => set((document) => (document.job.metal = value))}
+            />
+            {#if run}
+                <SelectField
+                    label="Tube of run {run.letter}"
+                    class="sm:col-span-2"
+                    value={run.tube}
+                    options={catalogue.tubes}
+                    disabled={!mayPlan}
+                    error={err('runs[0].tube')}
+                    onchange={(value) =>
+                        set((document) => document.runs[0] && (document.runs[0].tube = value))}
+                />
+                <TextField
+                    label="Called"
+                    class="sm:col-span-2"
+                    value={run.name}
+                    disabled={!mayPlan}
+                    error={err('runs[0].name')}
+                    onchange={(value) =>
+                        set((document) => document.runs[0] && (document.runs[0].name = value))}
+                />
+            {/if}
+        </section>
+        {#if run}
+            <EndForm {desk} {catalogue} {mayPlan} side="start" title="Start of run {run.letter}" />
+            <EndForm {desk} {catalogue} {mayPlan} side="end" title="End of run {run.letter}" />
+            <Fittings {desk} {mayPlan} />
+        {/if}
+    </div>
+    <div class="flex min-h-[30rem] flex-col gap-2">
+        {#if desk.run}
+            <Answer run={desk.run} />
+            <div class="sheet relative grow">
+                <Viewport
+                    run={desk.run}
+                    selection={desk.selection}
+                    onselect={(picked) => (desk.selection = picked)}
+                />
+            </div>
+        {/if}
+        <Notices notices={desk.plan.notices.filter((notice) => !notice.path.includes('.route'))} />
+        {#if desk.run && !desk.run.run}
+            <Button look="main" onclick={() => onstage('route')}>Go on to Route and find a way</Button>
+        {/if}
+    </div>
+</div>

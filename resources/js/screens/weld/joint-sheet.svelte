@@ -1,0 +1,83 @@
+<script lang="ts">
+    import type { JobDesk } from '@/lib/job-desk.svelte';
+    import type { Figure, Joint, Sheet } from '@/lib/plan';
+    import FigureCell from '@/parts/figure-cell.svelte';
+
+    type Props = { joint: Joint; sheet: Sheet; desk: JobDesk };
+    let { joint, sheet, desk }: Props = $props();
+
+    const machine = [
+        'pedal',
+        'tungsten',
+        'cup',
+        'flow',
+        'preflow',
+        'postflow',
+        'travel',
+        'heat',
+        'arc',
+        'cool',
+    ];
+    const purge = ['target', 'fill', 'flow', 'hold', 'vent', 'volume', 'changes', 'argon'];
+    const feed = $derived(
+        sheet.pose.feedAtStart
+            ? 'Feed at the start, vent at the far end'
+            : 'Feed at the far end, vent at the start',
+    );
+</script>
+
+{#snippet rows(figures: Record<string, Figure>, names: string[])}
+    <dl>
+        {#each names as name (name)}
+            {@const figure = figures[name]}
+            {#if figure}
+                <div class="border-line flex items-baseline justify-between gap-3 border-b py-0.5">
+                    <dt class="text-quiet">{figure.label}</dt>
+                    <dd><FigureCell {figure} {desk} /></dd>
+                </div>
+            {/if}
+        {/each}
+    </dl>
+{/snippet}
+
+<section class="sheet p-3" aria-label="Sheet of joint {joint.id}">
+    <div class="flex items-baseline justify-between gap-3">
+        <h2 class="heading">{joint.id} <span class="text-quiet font-normal">{joint.typeLabel}</span></h2>
+        <span class="figure text-sm">{joint.metals}</span>
+    </div>
+    <p class="text-quiet">{joint.between} to {joint.and}. {sheet.why}</p>
+    <div class="border-line my-2 grid grid-cols-3 gap-3 border-y py-2">
+        {#each ['amps', 'filler', 'wire'] as name (name)}
+            {#if sheet.settings[name]}
+                <div>
+                    <p class="label">{sheet.settings[name].label}</p>
+                    <FigureCell figure={sheet.settings[name]} {desk} big />
+                    {#if name === 'amps'}<p class="figure text-quiet text-sm">
+                            {sheet.working[0].text} – {sheet.working[1].text}
+                        </p>{/if}
+                </div>
+            {/if}
+        {/each}
+    </div>
+    <div class="grid gap-x-5 sm:grid-cols-2">
+        <div>
+            <h3 class="label">Torch and machine</h3>
+            {@render rows(sheet.settings, machine)}
+        </div>
+        <div>
+            <h3 class="label">Back-purge</h3>
+            {@render rows(sheet.purge, purge)}
+        </div>
+    </div>
+    <p class="mt-2">
+        {feed}.{sheet.pose.stoodOnEnd ? ' Stand the run so that the vent is its highest point.' : ''}
+        {#if sheet.pose.trapped.value > 0}△ A high point {sheet.pose.trapped.text} above the vent keeps air: give
+            it a second vent.{/if}
+    </p>
+    {#each sheet.warnings as warning (warning)}
+        <p class="mt-1">△ {warning}</p>
+    {/each}
+    <p class="border-line text-quiet mt-2 border-t pt-2 text-sm">
+        △ Arc: eyes and skin covered. Chromium(VI) and nickel in the fume: draw it off at the arc.
+    </p>
+</section>

@@ -1,0 +1,15 @@
+<!DOCTYPE html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="csrf-token" content="{{ csrf_token() }}">
+    <title inertia>Upswept Bead</title>
+    <link rel="icon" href="/mark.svg" type="image/svg+xml">
+    @vite(['resources/js/app.ts'])
+    @inertiaHead
+</head>
+<body>
+    @inertia
+</body>
+</html>

@@ -1,0 +1,92 @@
+@php
+    /** @var array<string, mixed> $job */
+    $head = $job['document']['job'];
+    $run = $job['plan']['runs'][0] ?? null;
+    $bench = $job['bench'];
+    $read = static fn (string $step, string $measure): string => $bench === null ? '–' : (((array) $bench['readings'])[$step][$measure] ?? '–');
+    $joints = array_column($run['joints'] ?? [], null, 'id');
+@endphp
+<!DOCTYPE html>
+<html lang="en">
+<head>
+<meta charset="utf-8">
+<title>{{ $head['number'] }} record</title>
+<style>
+    @page { margin: 16mm 14mm; }
+    body { font-family: 'DejaVu Sans', sans-serif; font-size: 8.4pt; color: #13181c; line-height: 1.35; }
+    h1 { font-size: 15pt; margin: 0; }
+    h2 { font-size: 10.5pt; margin: 5mm 0 1mm; border-bottom: 0.4pt solid #13181c; }
+    table { width: 100%; border-collapse: collapse; }
+    th { text-align: left; font-weight: normal; color: #4c5963; font-size: 7.4pt; border-bottom: 0.4pt solid #8796a1; padding: 0.7mm 1.4mm 0.7mm 0; }
+    td { border-bottom: 0.2pt solid #c2ccd3; padding: 0.8mm 1.4mm 0.8mm 0; vertical-align: top; }
+    .n { font-family: 'DejaVu Sans Mono', monospace; font-size: 7.9pt; white-space: nowrap; }
+    .plate td { border: 0.4pt solid #8796a1; padding: 1mm 1.6mm; }
+    .plate .l { display: block; color: #4c5963; font-size: 6.8pt; }
+    .q { color: #4c5963; }
+</style>
+</head>
+<body>
+<h1>{{ $head['title'] }}</h1>
+<p class="q">{{ $head['vehicle'] }}@if($head['customer'] !== '') · for {{ $head['customer'] }}@endif</p>
+<table class="plate"><tr>
+    <td><span class="l">Number</span><span class="n">{{ $head['number'] }}</span></td>
+    <td><span class="l">Revision</span><span class="n">{{ $job['revision']['number'] }} {{ $job['revision']['status'] }}</span></td>
+    <td><span class="l">Metal</span><span class="n">{{ $head['metal'] }}</span></td>
+    <td><span class="l">Tube</span><span class="n">{{ $run['tube']['name'] ?? '–' }}</span></td>
+    <td><span class="l">Length</span><span class="n">{{ $run['run']['length']['text'] ?? '–' }}</span></td>
+    <td><span class="l">Mass</span><span class="n">{{ $run['mass']['text'] ?? '–' }}</span></td>
+    <td><span class="l">Joints welded</span><span class="n">{{ $bench['jointsDone'] ?? 0 }} of {{ $job['plan']['jointCount'] }}</span></td>
+</tr></table>
+
+@if($run !== null && $run['run'] !== null)
+<h2>Route: length, rotation, angle</h2>
+<table>
+    <tr><th>Bend</th><th>Straight before</th><th>Turn</th><th>Bend</th><th>Radius</th></tr>
+    @foreach($run['run']['bends'] as $i => $bend)
+    <tr class="n"><td>{{ $i + 1 }}</td><td>{{ $bend['straight']['text'] }}</td><td>{{ $bend['rotation']['text'] }}</td><td>{{ $bend['angle']['text'] }}</td><td>{{ $bend['clr']['text'] }}</td></tr>
+    @endforeach
+    <tr class="n"><td>end</td><td>{{ $run['run']['endStraight']['text'] }}</td><td></td><td></td><td></td></tr>
+</table>
+<h2>Pieces</h2>
+<table>
+    <tr><th>Piece</th><th>Stock</th><th>Cut length</th><th>Finished</th><th>Turn from the throat before</th></tr>
+    @foreach($run['pieces'] as $piece)
+    <tr><td>{{ $piece['mark'] }}</td><td class="n">{{ $piece['stock'] }}</td><td class="n">{{ $piece['cutLength']['text'] }}</td><td class="n">{{ $piece['length']['text'] }}</td><td class="n">@if($piece['clocking']){{ $piece['clocking']['turn']['text'] }} = {{ $piece['clocking']['around']['text'] }} {{ $piece['clocking']['way'] }}@else–@endif</td></tr>
+    @endforeach
+</table>
+<h2>Joints, in the order they are welded</h2>
+<table>
+    <tr><th>Joint</th><th>Between</th><th>Filler</th><th>Amps plan</th><th>Amps used</th><th>Oxygen</th><th>Time</th><th>Gone on at</th></tr>
+    @foreach($run['sheets'] as $sheet)
+    <tr><td class="n">{{ $sheet['joint'] }}</td><td>{{ $joints[$sheet['joint']]['between'] }} to {{ $joints[$sheet['joint']]['and'] }}, {{ lcfirst($joints[$sheet['joint']]['typeLabel']) }}</td>
+        <td class="n">{{ $sheet['settings']['filler']['text'] }}</td><td class="n">{{ $sheet['settings']['amps']['text'] }}</td>
+        <td class="n">{{ $read('weld.'.$sheet['joint'], 'amps') }}</td><td class="n">{{ $read('purge.'.$sheet['joint'], 'oxygen') }}</td>
+        <td class="n">{{ $read('weld.'.$sheet['joint'], 'seconds') }}</td><td class="n">{{ $read('cool.'.$sheet['joint'], 'temperature') }}</td></tr>
+    @endforeach
+</table>
+@endif
+
+@if($bench !== null)
+<h2>Otherwise than planned</h2>
+@forelse($bench['deviations'] as $deviation)
+<p><span class="n">{{ $deviation['step'] }}</span> {{ $deviation['what'] }}</p>
+@empty
+<p class="q">{{ $bench['stepsDone'] > 0 ? 'Every reading lies within what was planned.' : 'Nothing has been logged yet.' }}</p>
+@endforelse
+@if(array_filter($job['document']['overrides']) !== [])
+<h2>Overruled</h2>
+@foreach($job['document']['overrides'] as $override)
+<p><span class="n">{{ $override['figure'] }}</span> set to <span class="n">{{ $override['value'] }}</span>@if($override['why'] !== ''): {{ $override['why'] }}@endif</p>
+@endforeach
+@endif
+<h2>Log</h2>
+<table>
+    <tr><th>When</th><th>Step</th><th>What</th><th>By</th><th>Note</th></tr>
+    @foreach($bench['log'] as $line)
+    <tr><td class="n">{{ substr($line['at'], 0, 16) }}</td><td class="n">{{ $line['step'] }}</td><td>{{ $line['kind'] }}</td><td>{{ $line['by'] }}</td><td>{{ $line['note'] }}</td></tr>
+    @endforeach
+</table>
+@endif
+<p class="q">Local codes, emissions and noise law, racing rules and licensed practice come first.</p>
+</body>
+</html>

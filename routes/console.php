@@ -1,0 +1,7 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Support\Facades\Schedule;
+
+Schedule::command('queue:prune-failed --hours=336')->daily();

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\DraftController;
+use App\Http\Controllers\JobController;
+use App\Http\Controllers\LogController;
+use App\Http\Controllers\RackController;
+use App\Http\Controllers\RecordController;
+use App\Http\Controllers\SessionController;
+use App\Models\Job;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('guest')->group(function (): void {
+    Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
+    Route::post('/sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+});
+
+Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
+    Route::post('/sign-out', [SessionController::class, 'destroy']);
+    Route::get('/', RackController::class)->can('viewAny', Job::class);
+    Route::post('/jobs', [JobController::class, 'store'])->can('create', Job::class);
+    Route::get('/jobs/{job}/job.json', [JobController::class, 'export'])->can('view', 'job');
+    Route::get('/jobs/{job}/record.pdf', RecordController::class)->can('view', 'job');
+    Route::put('/jobs/{job}/draft', [DraftController::class, 'update'])->can('update', 'job');
+    Route::post('/jobs/{job}/preview', [DraftController::class, 'preview'])->can('view', 'job');
+    Route::post('/jobs/{job}/routes', [DraftController::class, 'routes'])->can('view', 'job');
+    Route::post('/jobs/{job}/release', [DraftController::class, 'release'])->can('update', 'job');
+    Route::post('/jobs/{job}/revise', [DraftController::class, 'revise'])->can('update', 'job');
+    Route::post('/jobs/{job}/log', [LogController::class, 'store'])->can('log', 'job');
+    Route::get('/jobs/{job}/{stage?}', [JobController::class, 'show'])->whereIn('stage', JobController::STAGES)->can('view', 'job');
+});

@@ -165,12 +165,13 @@ pg_make_database() {
     [ "$exists" = 1 ] || psql -q -h 127.0.0.1 -p "$DB_PORT" -U bead -d postgres -c "create database $1"
 }
 
-pg_drop_database() { PGPASSWORD=$(cat "$VAR/db-password") psql -q -h 127.0.0.1 -p "$DB_PORT" -U bead -d postgres -c "drop database if exists $1 with (force)" >/dev/null; }
+pg_drop_database() { PGPASSWORD=$(cat "$VAR/db-password") psql -q -h 127.0.0.1 -p "$DB_PORT" -U bead -d postgres -c "drop database if exists $1 with (force)" >/dev/null 2>&1; }
 
-# write_env FILE DATABASE URL
-write_env() {
+# use_env NAME DATABASE URL : the application's settings, written to var/NAME.env and put into this shell's environment.
+use_env() {
+    local file=$VAR/$1.env cache=$VAR/storage/framework/cache-$1
     [ -f "$VAR/app-key" ] || (umask 077 && printf 'base64:%s' "$(head -c 32 /dev/urandom | base64)" >"$VAR/app-key")
-    (umask 027 && cat >"$1" <<ENV
+    (umask 077 && cat >"$file" <<ENV
 APP_NAME="Upswept Bead"
 APP_ENV=production
 APP_DEBUG=false
@@ -185,8 +186,17 @@ SESSION_DRIVER=database
 CACHE_STORE=database
 QUEUE_CONNECTION=database
 LOG_CHANNEL=stderr
+DB_PERSISTENT=true
+APP_CONFIG_CACHE=$cache-config.php
+APP_ROUTES_CACHE=$cache-routes.php
+APP_EVENTS_CACHE=$cache-events.php
 ENV
     )
+    rm -f "$cache"-*.php
+    set -a
+    # shellcheck disable=SC1090
+    . "$file"
+    set +a
 }
 
 web_account() { if is_root && can_reach www-data "$ROOT/public"; then say www-data; else id -un; fi; }
@@ -200,17 +210,28 @@ own_storage() { if is_root; then chown -R "$(web_account)" "$VAR/storage"; fi; }
 
 artisan() { (cd "$ROOT" && as_account "$(web_account)" php artisan "$@"); }
 
+# background NAME ARTISAN-COMMAND... : a worker of ours, its output in var/log/NAME.log.
+background() {
+    local name=$1 account prefix=()
+    shift
+    account=$(web_account)
+    if is_root && [ "$account" != root ]; then prefix=(setpriv --reuid "$account" --regid "$(id -gn "$account")" --init-groups --); fi
+    (cd "$ROOT" && exec "${prefix[@]}" php artisan "$@") >"$VAR/log/$name.log" 2>&1 &
+    STARTED+=($!)
+}
+
 # web_start NAME PORT WORKERS : nginx in front of PHP-FPM, both in the foreground of a child of ours.
 web_start() {
     local name=$1 port=$2 workers=$3 account fpm_user=() root_flag=()
     account=$(web_account)
     local run=$VAR/web-$name
     mkdir -p "$run/tmp"
+    rm -f "$run/pids"
     if is_root; then
         fpm_user=("user = $account" "group = $(id -gn "$account")" "listen.owner = $account")
         [ "$account" = root ] && root_flag=(-R)
     fi
-    cat >"$run/fpm.conf" <<CONF
+    (umask 077 && cat >"$run/fpm.conf") <<CONF
 [global]
 error_log = $run/fpm.log
 daemonize = no
@@ -220,7 +241,7 @@ listen = 127.0.0.1:$WEB_FPM_PORT
 pm = static
 pm.max_children = $workers
 pm.max_requests = 2000
-clear_env = no
+$(sed 's/^\([A-Z_]*\)="\{0,1\}\([^"]*\)"\{0,1\}$/env[\1] = "\2"/' "$VAR/$name.env")
 catch_workers_output = yes
 php_admin_value[memory_limit] = 256M
 php_admin_value[post_max_size] = 24M
@@ -260,8 +281,21 @@ CONF
     chown -R "$account" "$run/tmp" 2>/dev/null || true
     "$FPM" "${root_flag[@]}" -F -y "$run/fpm.conf" -d opcache.enable=1 -d opcache.validate_timestamps=0 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M >"$run/fpm.out" 2>&1 &
     STARTED+=($!)
+    echo $! >>"$run/pids"
     nginx -c "$run/nginx.conf" -e "$run/nginx.log" -p "$run" >"$run/nginx.out" 2>&1 &
     STARTED+=($!)
+    echo $! >>"$run/pids"
+}
+
+# web_stop NAME : ends what web_start began, by the ids it wrote down.
+web_stop() {
+    local pid
+    [ -f "$VAR/web-$1/pids" ] || return 0
+    while read -r pid; do
+        kill -TERM "$pid" 2>/dev/null || true
+        while kill -0 "$pid" 2>/dev/null; do sleep 0.05; done
+    done <"$VAR/web-$1/pids"
+    rm -f "$VAR/web-$1/pids"
 }
 
 wait_for() {

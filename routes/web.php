@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
-    Route::post('/sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('/sign-in', [SessionController::class, 'store']);
 });
 
 Route::middleware(['auth', 'throttle:edits'])->group(function (): void {

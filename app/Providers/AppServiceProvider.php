@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Models\Job;
 use App\Workshop\Workshop;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -11,13 +12,11 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
-use Illuminate\Support\Str;
 
 final class AppServiceProvider extends ServiceProvider
 {
-    private const SIGN_INS_A_MINUTE = 6;
-
     public function register(): void
     {
         $this->app->scoped(Workshop::class);
@@ -27,8 +26,8 @@ final class AppServiceProvider extends ServiceProvider
     {
         Date::use(CarbonImmutable::class);
         Model::shouldBeStrict();
-        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(self::SIGN_INS_A_MINUTE)
-            ->by(Str::lower($request->string('email')->toString()).'|'.$request->ip()));
+        Route::pattern('job', '[0-9]{1,12}');
+        Route::model('job', Job::class);
         RateLimiter::for('edits', static fn (Request $request): Limit => Limit::perMinute(3000)->by($request->session()->getId()));
     }
 }

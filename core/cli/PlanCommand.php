@@ -82,7 +82,7 @@ final class PlanCommand extends JobCommand
             $set = static fn (string $name): string => $sheet->settings[$name]->quantity->show($sheet->settings[$name]->value, $units);
             $purge = static fn (string $name): string => $sheet->purge->figures[$name]->quantity->show($sheet->purge->value($name), $units);
 
-            return [$sheet->order, $sheet->joint->id, $sheet->joint->type->label(), $sheet->choices['filler']->value.' '.$set('wire'), $set('amps'), $set('pedal'), '#'.$set('cup').' '.$set('flow'), $set('postflow'), $set('heat'), $purge('fill'), $purge('vent'), $set('cool')];
+            return [$sheet->order, $sheet->joint->id, $sheet->joint->type->label(), $sheet->choices['filler']->value.(isset($sheet->settings['wire']) ? ' '.$set('wire') : ''), $set('amps'), $set('pedal'), '#'.$set('cup').' '.$set('flow'), $set('postflow'), $set('heat'), $purge('fill'), $purge('vent'), $set('cool')];
         }, $run->sheets));
     }
 

@@ -31,7 +31,8 @@ final readonly class BuildOrder
         }
         foreach ($tube as $key => $joint) {
             $steps[] = new FitStep(count($steps) + 1, $joint->id, $joint->and, $joint->between, match (true) {
-                $joint->type === JointType::VBandButt && $key === array_key_first($tube) => 'The datum: everything else is measured from it. The piece stays able to turn in the ring until the far end agrees.',
+                $key === array_key_first($tube) && $joint->type === JointType::VBandButt => 'The datum: everything else is measured from it. The piece stays able to turn in the ring until the far end agrees.',
+                $key === array_key_first($tube) => 'The datum: everything else is measured from it. Bevelled, faced and clean before it is fixed.',
                 $key === $last => 'The closing joint: the last piece was cut long and is trimmed to meet the part here.',
                 default => 'Built outwards from the datum, so that every error shows before the next piece is cut to its line.',
             });

@@ -32,13 +32,14 @@ final readonly class RouteAnswer
     /**
      * Says what this answer gives up against the best of the others in each respect; empty if nothing.
      *
-     * @param  non-empty-list<self>  $others
+     * @param  list<self>  $others
      * @return list<string>
      */
     public function givesUp(array $others): array
     {
-        $joints = $this->joints - min(array_map(static fn (self $other): int => $other->joints, $others));
-        $longer = 100 * ($this->lengthMm / min(array_map(static fn (self $other): float => $other->lengthMm, $others)) - 1);
+        $all = [$this, ...$others];
+        $joints = $this->joints - min(array_map(static fn (self $other): int => $other->joints, $all));
+        $longer = 100 * ($this->lengthMm / min(array_map(static fn (self $other): float => $other->lengthMm, $all)) - 1);
 
         return array_values(array_filter([
             $joints > 0 ? $joints.' more '.($joints === 1 ? 'joint' : 'joints') : '',

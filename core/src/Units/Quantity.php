@@ -151,7 +151,12 @@ enum Quantity: string
 
     private static function significant(float $value): string
     {
-        return self::trimmed($value, abs($value) >= 10 ? 1 : (abs($value) >= 1 ? 2 : 3));
+        return self::trimmed($value, match (true) {
+            abs($value) >= 100 => 0,
+            abs($value) >= 10 => 1,
+            abs($value) >= 1 => 2,
+            default => 3,
+        });
     }
 
     private static function trimmed(float $value, int $places): string

@@ -27,9 +27,9 @@
     <input
         {id}
         {value}
-        class="bg-sheet w-full rounded-[2px] border px-2 py-1 {mono ? 'figure text-right' : ''} {error
-            ? 'border-stop border-2'
-            : 'border-strong'} disabled:border-line disabled:text-quiet"
+        class="bg-sheet w-full rounded-[2px] border px-2 py-1 {mono
+            ? 'figure px-1.5 text-right text-[0.9rem]'
+            : ''} {error ? 'border-stop border-2' : 'border-strong'} disabled:border-line disabled:text-quiet"
         aria-invalid={error ? 'true' : undefined}
         aria-describedby={error ? `${id}-error` : undefined}
         onchange={(event) => onchange?.(event.currentTarget.value)}

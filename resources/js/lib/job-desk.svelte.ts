@@ -29,7 +29,9 @@ export class JobDesk {
         this.open(view);
     }
 
-    open(view: JobView): void {
+    /** Page props arrive as a reactive proxy; the desk works on plain values. */
+    open(props: JobView): void {
+        const view = $state.snapshot(props) as JobView;
         this.view = view;
         this.document = view.document;
         this.plan = view.plan;

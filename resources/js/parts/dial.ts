@@ -9,10 +9,6 @@ export function spot(degrees: number, radius: number, centre = 100): Spot {
 
 /** The index mark's strokes, side by side about the top: long ones first. */
 export function strokes(long: number, short: number): { offset: number; length: number }[] {
-    const all = [...Array<number>(long).fill(20), ...Array<number>(short).fill(11)];
+    const all = [...Array<number>(long).fill(17), ...Array<number>(short).fill(9)];
     return all.map((length, i) => ({ offset: (i - (all.length - 1) / 2) * 5, length }));
-}
-
-export function tackText(degrees: number): string {
-    return `${Math.round(degrees)}°`;
 }

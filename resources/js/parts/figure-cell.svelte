@@ -28,7 +28,9 @@
 
 <Popover.Root {open} onOpenChange={show}>
     <Popover.Trigger
-        class="figure decoration-line hover:decoration-action rounded-[2px] text-left underline decoration-dotted underline-offset-4 {big
+        class="{figure.quantity === null
+            ? 'font-mono'
+            : 'figure'} decoration-line hover:decoration-action rounded-[2px] text-left underline decoration-dotted underline-offset-4 {big
             ? 'text-2xl font-medium'
             : ''}"
         aria-label="{figure.label}: {figure.text}{figure.override ? ', overruled' : ''}. Show the working."

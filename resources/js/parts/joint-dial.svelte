@@ -43,15 +43,12 @@
         <line
             x1={100 + stroke.offset}
             x2={100 + stroke.offset}
-            y1={24 - stroke.length / 2 + 6}
-            y2={24 + stroke.length / 2 + 6}
+            y1={20}
+            y2={20 - stroke.length}
             stroke="var(--ink)"
-            stroke-width="1.6"
+            stroke-width="1.8"
         />
     {/each}
-    <text x="100" y="9" font-size="8.5" text-anchor="middle" fill="var(--ink)" font-family="var(--font-label)"
-        >INDEX · THROAT BEFORE</text
-    >
 
     {#if joint.nextThroat !== null}
         {@const from = spot(joint.nextThroat, 24)}

@@ -18,12 +18,38 @@
     const groups = $derived(joinedByStation(run.joints));
     const segments = $derived(segmentSpans(run));
 
+    function factOf(id: string): string {
+        const joint = run.joints.find((one) => one.id === id);
+        const fact = joint ? jointFact?.(joint) : '';
+        return fact ? ` ${fact}` : '';
+    }
     const isOn = (kind: string, id: string) => selection?.kind === kind && selection.id === id;
     const shift = (station: number) => (station < 1 ? '0' : station > length - 1 ? '-100%' : '-50%');
 </script>
 
 {#if run.run}
     <section class="sheet px-3 pt-1 pb-2" aria-label="Run {run.letter} unrolled">
+        {#if run.fittings.length > 0}
+            <div class="relative h-6">
+                {#each run.fittings as fitting (fitting.joint)}
+                    {@const place = span(fitting.station, fitting.station, length)}
+                    <button
+                        type="button"
+                        class="figure absolute h-6 -translate-x-1/2 border px-1.5 text-[0.78rem] {isOn(
+                            'joint',
+                            fitting.joint,
+                        )
+                            ? 'bg-action text-on-action border-action'
+                            : 'bg-sheet border-strong hover:border-ink'}"
+                        style:left="{place.left}%"
+                        aria-pressed={isOn('joint', fitting.joint)}
+                        title={fitting.label}
+                        onclick={() => onselect?.({ kind: 'joint', id: fitting.joint })}
+                        >◇ {fitting.joint}{factOf(fitting.joint)}</button
+                    >
+                {/each}
+            </div>
+        {/if}
         <div class="relative h-6">
             {#each groups as group (group.station)}
                 <div
@@ -34,7 +60,7 @@
                     {#each group.joints as joint (joint.id)}
                         <button
                             type="button"
-                            class="figure border px-1 text-[0.78rem] leading-5 {isOn('joint', joint.id)
+                            class="figure h-6 border px-1.5 text-[0.78rem] leading-5 {isOn('joint', joint.id)
                                 ? 'bg-action text-on-action border-action'
                                 : 'border-strong bg-sheet hover:border-ink'}"
                             aria-pressed={isOn('joint', joint.id)}
@@ -50,42 +76,40 @@
         </div>
         <div class="border-strong relative h-7 border-y">
             {#each segments as { segment, span: place, text, long } (segment.from)}
-                <button
-                    type="button"
-                    class="figure absolute inset-y-0 overflow-hidden text-[0.78rem] {segment.bend === null
-                        ? 'bg-tube'
-                        : 'bg-bend text-ink'} {segment.bend !== null && isOn('bend', String(segment.bend))
-                        ? 'outline-action z-10 outline-2'
-                        : ''}"
-                    style:left="{place.left}%"
-                    style:width="{place.width}%"
-                    title={long}
-                    aria-label={long}
-                    tabindex={segment.bend === null ? -1 : 0}
-                    onclick={() =>
-                        segment.bend === null ? null : onselect?.({ kind: 'bend', id: String(segment.bend) })}
-                    >{text}</button
-                >
+                {#if segment.bend === null}
+                    <span
+                        class="bg-tube absolute inset-y-0"
+                        style:left="{place.left}%"
+                        style:width="{place.width}%"
+                    ></span>
+                {:else}
+                    <button
+                        type="button"
+                        class="figure bg-bend text-ink absolute inset-y-0 overflow-hidden text-[0.78rem] {isOn(
+                            'bend',
+                            String(segment.bend),
+                        )
+                            ? 'outline-action z-10 outline-2'
+                            : ''}"
+                        style:left="{place.left}%"
+                        style:width="{place.width}%"
+                        title={long}
+                        aria-label={long}
+                        onclick={() => onselect?.({ kind: 'bend', id: String(segment.bend) })}>{text}</button
+                    >
+                {/if}
+            {/each}
+            {#each run.fittings as fitting (fitting.joint)}
+                <span
+                    class="bg-ink absolute top-0 h-2 w-[3px] -translate-x-1/2"
+                    style:left="{span(fitting.station, fitting.station, length).left}%"
+                ></span>
             {/each}
             {#each groups.filter((group) => group.station > 1 && group.station < length - 1) as group (group.station)}
                 <span
                     class="bg-ink absolute inset-y-0 w-px"
                     style:left="{span(group.station, group.station, length).left}%"
                 ></span>
-            {/each}
-            {#each run.fittings as fitting (fitting.joint)}
-                <button
-                    type="button"
-                    class="figure absolute -top-1 z-10 -translate-x-1/2 border px-1 text-[0.72rem] {isOn(
-                        'joint',
-                        fitting.joint,
-                    )
-                        ? 'bg-action text-on-action border-action'
-                        : 'bg-sheet border-strong'}"
-                    style:left="{span(fitting.station, fitting.station, length).left}%"
-                    title={fitting.label}
-                    onclick={() => onselect?.({ kind: 'joint', id: fitting.joint })}>◇{fitting.joint}</button
-                >
             {/each}
         </div>
         <div class="relative h-6">

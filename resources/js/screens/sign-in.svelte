@@ -15,7 +15,7 @@
 
 <main class="mx-auto grid min-h-screen max-w-4xl items-center gap-10 p-6 md:grid-cols-[1fr_20rem]">
     <div>
-        <svg viewBox="0 0 420 150" class="w-full" aria-hidden="true">
+        <svg viewBox="0 -4 420 158" class="w-full" aria-hidden="true">
             <path
                 d="M10 130h120a70 70 0 0 0 62-38l18-36a70 70 0 0 1 62-38h138"
                 fill="none"
@@ -35,7 +35,11 @@
                 stroke-width="0.8"
                 stroke-dasharray="14 4 2 4"
             />
-            <path d="M130 112v36M180 78l32 18M194 48l32 17M272 1v36" stroke="var(--ink)" stroke-width="1.4" />
+            <path
+                d="M130 110v40M174.2 82.8l35.6 18.4M192.2 46.8l35.6 18.4M272 -2v40"
+                stroke="var(--ink)"
+                stroke-width="1.4"
+            />
         </svg>
         <h1 class="font-label mt-6 text-5xl font-semibold">Upswept Bead</h1>
         <p class="text-quiet mt-2 max-w-md text-lg">

@@ -73,13 +73,16 @@ final readonly class Sheets
         $volumeL = $this->tube->boreAreaMm2() * $this->run->lengthMm() * 1e-6;
         $keep = $cooling->secondsTo($this->rules->value('purge.keep_until'), $heatJ);
 
+        $filler = $this->overrides->onChoice(Filler::alloy($joint));
+        $wire = $filler->value === Filler::NONE ? [] : ['wire' => $this->overrides->on(Filler::size($joint))];
+
         return new JointSheet($joint, $order, $why, $index, TackPattern::forTube($joint->odMm, $joint->wallMm), [
-            'filler' => $this->overrides->onChoice(Filler::alloy($joint)),
+            'filler' => $filler,
             'tungsten' => $this->overrides->onChoice(Torch::tungsten($pedal, $id)),
         ], [
             'amps' => $amps,
             'pedal' => $pedal,
-            'wire' => $this->overrides->on(Filler::size($joint)),
+            ...$wire,
             'cup' => $cup,
             'flow' => $flow,
             'preflow' => $this->overrides->on($this->fromRule("weld.$id.preflow", 'Pre-flow', 'weld.preflow', 'Air is driven out of the cup before the arc starts.')),

@@ -6,6 +6,7 @@ import {
     Color,
     CylinderGeometry,
     DirectionalLight,
+    DoubleSide,
     Group,
     LineBasicMaterial,
     LineSegments,
@@ -121,6 +122,7 @@ export class TubeScene {
                     isGhost || isOn ? this.#colour('--action') : this.#colour(isBend ? '--bend' : '--tube'),
                 metalness: 0.35,
                 roughness: 0.42,
+                side: DoubleSide,
                 transparent: isGhost,
                 opacity: isGhost ? 0.35 : 1,
             });
@@ -179,7 +181,7 @@ export class TubeScene {
                 1,
                 end.kind !== 'flange',
             ),
-            new MeshStandardMaterial({ color: colour, metalness: 0.3, roughness: 0.5 }),
+            new MeshStandardMaterial({ color: colour, metalness: 0.3, roughness: 0.5, side: DoubleSide }),
         );
         disc.quaternion.copy(squareTo(end.frame));
         disc.position.copy(pointOf(end.frame));

@@ -18,6 +18,7 @@
     let readings = $state<Record<string, string>>(untrack(() => ({ ...read })));
     let note = $state('');
     const timed = $derived(step.kind === 'weld');
+    const planned = $derived(step.measures.some((measure) => measure.planned !== null));
 
     function asPlanned(): void {
         for (const measure of step.measures) {
@@ -76,7 +77,7 @@
                 />
             </div>
         </div>
-        <div class="mt-3 grid gap-2 sm:grid-cols-[1fr_2fr]">
+        <div class="mt-3 grid gap-2 {planned || isDone ? 'sm:grid-cols-[1fr_2fr]' : ''}">
             {#if isDone}
                 <button
                     type="button"
@@ -89,12 +90,13 @@
                     onclick={finish}>Log a correction</button
                 >
             {:else}
-                <button
-                    type="button"
-                    class="font-label border-strong bg-sheet min-h-14 border text-xl"
-                    disabled={step.measures.every((measure) => measure.planned === null)}
-                    onclick={asPlanned}>As planned</button
-                >
+                {#if planned}
+                    <button
+                        type="button"
+                        class="font-label border-strong bg-sheet min-h-16 border text-xl"
+                        onclick={asPlanned}>As planned</button
+                    >
+                {/if}
                 <button
                     type="button"
                     class="bg-action text-on-action font-label min-h-16 text-2xl font-semibold"

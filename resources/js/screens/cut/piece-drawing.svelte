@@ -59,7 +59,7 @@
         {/each}
     </svg>
     <p class="label">flow from the left · solid: cuts · dotted: tangent lines</p>
-    <table class="table-plain mt-2">
+    <table class="table-plain mt-2 text-[0.9rem] [&_td]:px-1 [&_th]:px-1">
         {#if piece.marks.length > 0}
             <thead
                 ><tr

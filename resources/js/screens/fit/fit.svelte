@@ -85,7 +85,10 @@
                 <div class="flex justify-center">
                     <JointDial {joint} {sheet} fittings={run.fittings} {tacks} size={290} />
                 </div>
-                <p class="label text-center">looking with the flow · {joint.between} → {joint.and}</p>
+                <p class="label text-center">
+                    looking with the flow, {joint.between} → {joint.and} · strokes: index mark, on the throat line
+                    before
+                </p>
                 <dl class="mt-2 space-y-0.5">
                     <div class="flex justify-between gap-3">
                         <dt class="text-quiet">Index mark</dt>

@@ -75,7 +75,7 @@
         </div>
         {#each groups as { group, jobs: rows } (group)}
             <div>
-                <h2 class="heading mb-1 capitalize">
+                <h2 class="heading mb-1 first-letter:uppercase">
                     {group} <span class="figure text-quiet text-sm">{rows.length}</span>
                 </h2>
                 <ul class="sheet divide-line divide-y">

@@ -29,7 +29,8 @@
 
 {#if end}
     <fieldset class="sheet space-y-2 p-3" disabled={!mayPlan}>
-        <legend class="heading float-left w-full pb-1">{title}</legend>
+        <legend class="sr-only">{title}</legend>
+        <h2 class="heading">{title}</h2>
         <div class="grid gap-3 sm:grid-cols-[1fr_9rem_9rem_6rem]">
             <TextField
                 label="Part"

@@ -22,7 +22,8 @@
 </script>
 
 <fieldset class="sheet p-3" disabled={!mayPlan}>
-    <legend class="heading float-left w-full pb-1">Oxygen-sensor bungs</legend>
+    <legend class="sr-only">Oxygen-sensor bungs</legend>
+    <h2 class="heading mb-1">Oxygen-sensor bungs</h2>
     {#each fittings as fitting, i (i)}
         <div class="mb-2 flex items-end gap-3">
             <TextField

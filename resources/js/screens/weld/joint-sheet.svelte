@@ -32,8 +32,8 @@
             {@const figure = figures[name]}
             {#if figure}
                 <div class="border-line flex items-baseline justify-between gap-3 border-b py-0.5">
-                    <dt class="text-quiet">{figure.label}</dt>
-                    <dd><FigureCell {figure} {desk} /></dd>
+                    <dt class="text-quiet shrink-0">{figure.label}</dt>
+                    <dd class="text-right"><FigureCell {figure} {desk} /></dd>
                 </div>
             {/if}
         {/each}

@@ -1,0 +1,38 @@
+import { defineConfig } from '@playwright/test';
+
+export const SIGNED_IN = 'var/browser-signed-in.json';
+
+// The server is started by ./test, which also says where it listens.
+export default defineConfig({
+    testDir: 'tests/Browser',
+    workers: 1,
+    fullyParallel: false,
+    forbidOnly: Boolean(process.env['CI']),
+    timeout: 60_000,
+    expect: { timeout: 10_000 },
+    outputDir: 'var/browser-results',
+    reporter: [['list']],
+    projects: [
+        { name: 'sign in', testMatch: 'sign-in.setup.ts' },
+        { name: 'screens', dependencies: ['sign in'], use: { storageState: SIGNED_IN } },
+    ],
+    use: {
+        baseURL: process.env['BEAD_URL'] ?? 'http://127.0.0.1:8420',
+        viewport: { width: 1280, height: 800 },
+        trace: 'retain-on-failure',
+        actionTimeout: 10_000,
+        launchOptions: {
+            executablePath: '/usr/bin/chromium',
+            chromiumSandbox: false,
+            args: [
+                '--disable-quic',
+                '--no-first-run',
+                '--disable-background-networking',
+                '--disable-component-update',
+                '--disable-sync',
+                '--use-angle=swiftshader',
+                '--enable-unsafe-swiftshader',
+            ],
+        },
+    },
+});

@@ -1,0 +1,106 @@
+import { expect, test } from '@playwright/test';
+import { api, ownJob, saved } from './support';
+
+async function routed(page: import('@playwright/test').Page, number: string): Promise<number> {
+    const job = await ownJob(page, number);
+    await page.goto(`/jobs/${job}/route`);
+    await page.getByRole('button', { name: 'Find a way', exact: true }).click();
+    await page.getByRole('button', { name: 'Take way 1' }).click();
+    await expect(page.getByText('● Far end closed')).toBeVisible();
+    await saved(page);
+    return job;
+}
+
+test('a turn typed wrong opens the far end; the core names the turn that closes it; undo takes it back', async ({
+    page,
+}) => {
+    await routed(page, 'TB-0510');
+    const turn = page.getByLabel('Turn, bend 2');
+    const before = await turn.inputValue();
+    await turn.fill('-30');
+    await turn.press('Enter');
+    await expect(page.getByText('✕ Far end open')).toBeVisible();
+    await page.getByRole('button', { name: /^Turn bend 2 .* anticlockwise/ }).click();
+    await expect(page.getByText('● Far end closed')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText('✕ Far end open')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText('● Far end closed')).toBeVisible();
+    await expect(turn).toHaveValue(before);
+    await page.getByRole('button', { name: 'Redo' }).click();
+    await expect(page.getByText('✕ Far end open')).toBeVisible();
+});
+
+test('a unit nobody knows is refused at its field, and the last good version stays', async ({ page }) => {
+    const job = await routed(page, 'TB-0511');
+    const straight = page.getByLabel('Straight before, bend 1');
+    await straight.fill('3 parsecs');
+    await straight.press('Enter');
+    await expect(page.getByText(/"parsecs" in "3 parsecs" is not a unit of length/)).toBeVisible();
+    await expect(straight).toHaveAttribute('aria-invalid', 'true');
+    const stored = await (await page.request.get(`/jobs/${job}/job.json`)).json();
+    expect(JSON.stringify(stored)).not.toContain('parsecs');
+    await straight.fill('3 1/2');
+    await straight.press('Enter');
+    await saved(page);
+    await expect(straight).toHaveValue('3 1/2 in');
+});
+
+test('a change made elsewhere meanwhile is not overwritten without asking', async ({ page }) => {
+    const job = await routed(page, 'TB-0512');
+    const document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
+    document.job.note = 'changed at the other desk';
+    expect((await api(page, 'PUT', `/jobs/${job}/draft`, { version: 2, document })).status).toBe(200);
+    const turn = page.getByLabel('Turn, bend 1');
+    await turn.fill('10');
+    await turn.press('Enter');
+    const dialog = page.getByRole('dialog', { name: 'Someone else changed this job' });
+    await expect(dialog).toContainText('you had version 2, the latest is 3');
+    await dialog.getByRole('button', { name: 'Save mine over it' }).click();
+    await expect(dialog).toBeHidden();
+    await saved(page);
+});
+
+test('no way is an answer too: it names what blocks and by how much', async ({ page }) => {
+    const job = await ownJob(page, 'TB-0513');
+    await page.goto(`/jobs/${job}/survey`);
+    const end = page.getByRole('group', { name: 'End of run A' });
+    for (const [axis, text] of [
+        ['rearward', '3'],
+        ['right', '3'],
+        ['up', '-1'],
+    ] as const) {
+        await end.getByLabel(axis, { exact: true }).fill(text);
+        await end.getByLabel(axis, { exact: true }).press('Enter');
+        await saved(page);
+    }
+    await page.getByRole('link', { name: /^2 ?Route/ }).click();
+    await page.getByRole('button', { name: 'Find a way', exact: true }).click();
+    await expect(page.getByText('No way with two bends from stock')).toBeVisible();
+    await expect(
+        page
+            .getByRole('status')
+            .getByText(/ in too short/)
+            .first(),
+    ).toBeVisible();
+});
+
+test('one selection: a joint picked on the ribbon is the joint of every stage', async ({ page }) => {
+    await routed(page, 'TB-0514');
+    await page.getByRole('button', { name: 'AJ3', exact: true }).click();
+    await page.keyboard.press('4');
+    await expect(page.getByRole('region', { name: 'Joint AJ3' })).toBeVisible();
+    await expect(page.getByRole('img', { name: /Joint AJ3 looking with the flow/ })).toBeVisible();
+    await page.keyboard.press('k');
+    await expect(page.getByRole('region', { name: 'Joint AJ2' })).toBeVisible();
+    await page.keyboard.press('5');
+    await expect(page.getByRole('region', { name: 'Sheet of joint AJ2' })).toBeVisible();
+    await page.keyboard.press('/');
+    await page.getByPlaceholder('A joint, a piece, a stage…').fill('AJ1');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('region', { name: 'Sheet of joint AJ1' })).toBeVisible();
+    await page.keyboard.press('u');
+    await expect(page.getByRole('region', { name: 'Sheet of joint AJ1' })).toContainText('mm/min');
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+});

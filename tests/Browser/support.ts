@@ -1,0 +1,64 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+export const PASSWORD = 'upswept-demo';
+
+export async function signIn(page: Page, name = 'wren'): Promise<void> {
+    await page.goto('/sign-in');
+    await page.getByLabel('Address').fill(`${name}@tidewater.invalid`);
+    await page.getByLabel('Password').fill(PASSWORD);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('heading', { name: 'Tidewater Tube & Bead' })).toBeVisible();
+}
+
+export const SIGNED_OUT = { cookies: [], origins: [] };
+
+/** A job of its own for a test, made from the demo downpipe by way of the open format. */
+export async function ownJob(page: Page, number: string): Promise<number> {
+    await page.goto('/');
+    const response = await page.request.get('/jobs/1/job.json');
+    const document = await response.json();
+    document.job.number = number;
+    document.runs[0].route = null;
+    const created = await api(page, 'POST', '/jobs', { document });
+    expect(created.status).toBe(201);
+    return (created.body as { id: number }).id;
+}
+
+/** Calls the server the way the screens do, with the page's own session. */
+export async function api(
+    page: Page,
+    method: string,
+    url: string,
+    body: unknown,
+): Promise<{ status: number; body: unknown }> {
+    return page.evaluate(
+        async ([method, url, body]) => {
+            const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '';
+            const response = await fetch(url as string, {
+                method: method as string,
+                headers: {
+                    Accept: 'application/json',
+                    'Content-Type': 'application/json',
+                    'X-XSRF-TOKEN': decodeURIComponent(token),
+                },
+                body: JSON.stringify(body),
+            });
+            return { status: response.status, body: await response.json().catch(() => null) };
+        },
+        [method, url, body] as const,
+    );
+}
+
+export async function saved(page: Page): Promise<void> {
+    await expect(page.getByText('draft, saved')).toBeVisible();
+}
+
+/** No serious or critical finding of axe on what is shown. */
+export async function expectAccessible(page: Page): Promise<void> {
+    const results = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+        .analyze();
+    const serious = results.violations.filter((one) => one.impact === 'serious' || one.impact === 'critical');
+    expect(serious.map((one) => `${one.id}: ${one.nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
+}

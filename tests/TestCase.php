@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Models\Job;
+use App\Models\LogEntry;
+use App\Models\Revision;
+use App\Models\Role;
+use App\Models\User;
+use App\Workshop\Drafts;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Job\RouteChoice;
+use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Shop\Shop;
+
+abstract class TestCase extends BaseTestCase
+{
+    use RefreshDatabase;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->withoutVite();
+    }
+
+    public function signIn(Role $role = Role::Fabricator): User
+    {
+        $user = User::factory()->as($role)->create();
+        $this->actingAs($user);
+
+        return $user;
+    }
+
+    /** A draft of the demo downpipe, with or without its best route. */
+    public function downpipe(bool $routed = true): Job
+    {
+        $document = JobReader::fromJson((string) file_get_contents(base_path('database/demo/camper-van-downpipe.job.json')))->job;
+        assert($document !== null);
+        if ($routed) {
+            $document = $document->routed('A', RouteChoice::of(Planner::route($document, 'A', Shop::bare())->answers[0]->run));
+        }
+
+        return $this->app->make(Drafts::class)->begin($document);
+    }
+
+    public function released(): Job
+    {
+        $job = $this->downpipe();
+        $this->app->make(Drafts::class)->release($job->load('revisions'), 1, User::factory()->as(Role::Owner)->create());
+
+        return $job->refresh();
+    }
+
+    /** @return array<string, mixed> the stored document of a job's newest revision */
+    public function document(Job $job): array
+    {
+        return Revision::query()->where('job_id', $job->id)->orderByDesc('number')->firstOrFail()->document;
+    }
+
+    /** @param array<string, mixed> $change */
+    public function save(Job $job, array $change, int $version = 1): TestResponse
+    {
+        return $this->putJson("/jobs/$job->id/draft", ['version' => $version, 'document' => array_replace_recursive($this->document($job), $change)]);
+    }
+
+    /**
+     * @param  array<string, string>  $readings
+     * @return array<string, mixed>
+     */
+    public function entry(string $step, array $readings = [], string $kind = 'done', ?string $id = null, string $note = ''): array
+    {
+        return ['id' => $id ?? Str::uuid()->toString(), 'step' => $step, 'kind' => $kind, 'readings' => $readings, 'note' => $note, 'at' => '2026-03-02T09:00:00Z'];
+    }
+
+    /** @param array<string, mixed> ...$entries */
+    public function log(Job $job, array ...$entries): TestResponse
+    {
+        return $this->postJson("/jobs/$job->id/log", ['units' => 'inch', 'entries' => $entries]);
+    }
+
+    public function entries(Job $job): int
+    {
+        return LogEntry::query()->where('job_id', $job->id)->count();
+    }
+}

@@ -54,7 +54,7 @@ final class LogEntry extends Model
     protected function readings(): Attribute
     {
         return Attribute::make(
-            get: static fn (string $json): array => (array) json_decode($json, true),
+            get: static fn (mixed $json): array => is_string($json) ? (array) json_decode($json, true) : [],
             set: static fn (array $readings): string => json_encode((object) $readings, JSON_THROW_ON_ERROR),
         );
     }

@@ -9,6 +9,7 @@ use App\Models\LogEntry;
 use App\Models\Revision;
 use UpsweptBead\Core\Bench\Deviation;
 use UpsweptBead\Core\Bench\JobRecord;
+use UpsweptBead\Core\Bench\NextAction;
 use UpsweptBead\Core\Bench\Progress;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\Plan;
@@ -34,9 +35,15 @@ final readonly class JobView
             'document' => $revision->document,
             'plan' => PlanWriter::toArray($plan),
             'units' => $plan->job->units->value,
-            'next' => ['stage' => $next->stage, 'group' => $next->group, 'text' => $next->text],
+            'next' => self::next($next),
             'bench' => $this->bench($job, $plan),
         ];
+    }
+
+    /** @return array{stage: string, group: string, text: string} */
+    public static function next(NextAction $next): array
+    {
+        return ['stage' => $next->stage, 'group' => $next->group, 'text' => $next->text];
     }
 
     /**

@@ -1,11 +1,11 @@
 import { expect, test } from '@playwright/test';
-import { api, ownJob, saved } from './support';
+import { api, ownJob, saved, toStage } from './support';
 
 async function routed(page: import('@playwright/test').Page, number: string): Promise<number> {
     const job = await ownJob(page, number);
     await page.goto(`/jobs/${job}/route`);
     await page.getByRole('button', { name: 'Find a way', exact: true }).click();
-    await page.getByRole('button', { name: 'Take way 1' }).click();
+    await page.getByRole('button', { name: 'Take way 1', exact: true }).click();
     await expect(page.getByText('● Far end closed')).toBeVisible();
     await saved(page);
     return job;
@@ -74,7 +74,7 @@ test('no way is an answer too: it names what blocks and by how much', async ({ p
         await end.getByLabel(axis, { exact: true }).press('Enter');
         await saved(page);
     }
-    await page.getByRole('link', { name: /^2 ?Route/ }).click();
+    await toStage(page, 'Route');
     await page.getByRole('button', { name: 'Find a way', exact: true }).click();
     await expect(page.getByText('No way with two bends from stock')).toBeVisible();
     await expect(
@@ -103,4 +103,17 @@ test('one selection: a joint picked on the ribbon is the joint of every stage', 
     await expect(page.getByRole('region', { name: 'Sheet of joint AJ1' })).toContainText('mm/min');
     await page.keyboard.press('?');
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+});
+
+test('coming back with the browser’s own Back shows the latest, not the page of then', async ({ page }) => {
+    await routed(page, 'TB-0515');
+    await page.getByRole('link', { name: 'Back to the rack' }).click();
+    await expect(page.getByRole('heading', { name: 'Tidewater Tube & Bead' })).toBeVisible();
+    await page.goBack();
+    await expect(page.getByText('● Far end closed')).toBeVisible();
+    const turn = page.getByLabel('Turn, bend 1');
+    await turn.fill('12');
+    await turn.press('Enter');
+    await saved(page);
+    await expect(turn).toHaveValue('12°');
 });

@@ -62,3 +62,11 @@ export async function expectAccessible(page: Page): Promise<void> {
     const serious = results.violations.filter((one) => one.impact === 'serious' || one.impact === 'critical');
     expect(serious.map((one) => `${one.id}: ${one.nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
 }
+
+/** Goes to a stage by its tab. */
+export async function toStage(page: Page, name: string): Promise<void> {
+    await page
+        .getByRole('navigation', { name: 'Stages' })
+        .getByRole('link', { name: new RegExp(name, 'i') })
+        .click();
+}

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
-import { ownJob, saved } from './support';
+import { ownJob, saved, toStage } from './support';
 
 test('from a tape-measured survey to a welded, logged, printed record', async ({ page }) => {
     test.setTimeout(180_000);
@@ -20,16 +20,16 @@ test('from a tape-measured survey to a welded, logged, printed record', async ({
 
     // Route: several ways to compare; one is taken.
     await page.keyboard.press('Escape');
-    await page.getByRole('link', { name: /^2 ?Route/ }).click();
+    await toStage(page, 'Route');
     await page.getByRole('button', { name: 'Find a way', exact: true }).click();
     const ways = page.getByRole('region', { name: 'Ways found' });
     await expect(ways.getByRole('listitem')).toHaveCount(24);
-    await page.getByRole('button', { name: 'Take way 1' }).click();
+    await page.getByRole('button', { name: 'Take way 1', exact: true }).click();
     await expect(page.getByText('● Far end closed')).toBeVisible();
     await saved(page);
 
     // Weld: every number opens its working; one is overruled.
-    await page.getByRole('link', { name: /^5 ?Weld/ }).click();
+    await toStage(page, 'Weld');
     const sheet = page.getByRole('region', { name: 'Welds in order' });
     await sheet.getByRole('row').filter({ hasText: 'AJ2' }).getByRole('button', { name: /^Amps/ }).click();
     const working = page.getByRole('dialog');
@@ -71,7 +71,7 @@ test('from a tape-measured survey to a welded, logged, printed record', async ({
     await expect(page.getByRole('heading', { name: 'Let AB1 cool' })).toBeVisible();
 
     // Handover on screen and on paper says what was used.
-    await page.getByRole('link', { name: /Handover/ }).click();
+    await toStage(page, 'Handover');
     const joints = page.getByRole('region', { name: 'Joints as welded' });
     await expect(joints.getByRole('row').filter({ hasText: 'AB1' })).toContainText('58 A');
     const pdf = await page.request.get(`/jobs/${job}/record.pdf`);

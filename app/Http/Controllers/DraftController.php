@@ -40,11 +40,14 @@ final readonly class DraftController
             throw ValidationException::withMessages(['job.number' => "There is another job $document->number already."]);
         }
 
+        $plan = $this->workshop->plan($document);
+
         return new JsonResponse([
             'revision' => JobView::revision($revision),
             'document' => $revision->document,
-            'plan' => PlanWriter::toArray($this->workshop->plan($document)),
+            'plan' => PlanWriter::toArray($plan),
             'units' => $document->units->value,
+            'next' => JobView::next($this->workshop->next($plan, $job)),
         ]);
     }
 

@@ -8,6 +8,7 @@ use App\Http\Requests\ChangeRequest;
 use App\Models\Job;
 use App\Workshop\Drafts;
 use App\Workshop\JobView;
+use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -19,7 +20,6 @@ use UpsweptBead\Core\Job\Purpose;
 use UpsweptBead\Core\Stock\TubeSize;
 use UpsweptBead\Core\Units\UnitSystem;
 use UpsweptBead\Core\Weld\Metal;
-use App\Workshop\Workshop;
 
 final readonly class JobController
 {

@@ -19,7 +19,7 @@
 <button
     type="button"
     class="font-label rounded-[2px] border font-semibold {looks[look]} {big
-        ? 'min-h-14 px-6 text-xl'
+        ? 'min-h-16 px-6 text-xl'
         : 'min-h-9 px-3 text-[0.95rem]'} {extra}"
     {...rest}
 >

@@ -1,10 +1,20 @@
 import { send } from './http';
-import type { Answers, JobDocument, JobView, Plan, Progress, Revision, RunPlan, Units } from './plan';
+import type {
+    Answers,
+    JobDocument,
+    JobView,
+    NextAction,
+    Plan,
+    Progress,
+    Revision,
+    RunPlan,
+    Units,
+} from './plan';
 
 export type Selection = { kind: 'joint' | 'piece' | 'bend'; id: string } | null;
 export type Conflict = { message: string; document: JobDocument; latest: Revision };
 
-type Saved = { revision: Revision; document: JobDocument; plan: Plan; units: Units };
+type Saved = { revision: Revision; document: JobDocument; plan: Plan; units: Units; next: NextAction };
 
 const MOST_UNDO = 100;
 
@@ -39,6 +49,21 @@ export class JobDesk {
         this.errors = {};
         this.#past = [];
         this.#future = [];
+    }
+
+    /**
+     * Whether props say more than the desk knows. Going from stage to stage hands the props of the first visit in again,
+     * and the desk may be several saved edits ahead of those.
+     */
+    isNews(props: JobView): boolean {
+        const { number, version, status } = props.revision;
+        if (props.id !== this.view.id || number !== this.revision.number) return true;
+        if (this.unsaved || version < this.revision.version) return false;
+        return (
+            version > this.revision.version ||
+            status !== this.revision.status ||
+            props.units !== this.view.units
+        );
     }
 
     get isDraft(): boolean {
@@ -172,7 +197,7 @@ export class JobDesk {
         if (reply.ok) {
             this.revision = reply.data.revision;
             this.plan = reply.data.plan;
-            this.view = { ...this.view, units: reply.data.units };
+            this.view = { ...this.view, units: reply.data.units, next: reply.data.next };
             this.errors = {};
             this.failure = '';
             if (this.document === sent) {

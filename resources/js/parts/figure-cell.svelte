@@ -42,6 +42,8 @@
     </Popover.Trigger>
     <Popover.Portal>
         <Popover.Content
+            role="dialog"
+            aria-label="Working of {figure.label}"
             class="sheet z-50 w-[23rem] max-w-[94vw] p-4 text-[0.95rem] shadow-lg"
             sideOffset={6}
             collisionPadding={8}

@@ -3,7 +3,7 @@
     import type { Selection } from '@/lib/job-desk.svelte';
     import type { RunPlan, TubeRun } from '@/lib/plan';
     import { theme } from '@/lib/theme.svelte';
-    import { TubeScene, type View } from './tube-scene';
+    import type { TubeScene, View } from './tube-scene';
 
     type Props = {
         run: RunPlan;
@@ -23,15 +23,24 @@
         { id: 'rear', name: 'From the rear' },
     ];
 
+    // The 3D library is the largest part of the page, so the rest of the screen does not wait for it.
     onMount(() => {
-        try {
-            scene = new TubeScene(canvas, (picked) => onselect(picked));
-            scene.show(run, ghost, selection);
-            requestAnimationFrame(() => scene?.look('corner'));
-        } catch {
-            failure = 'This browser draws no 3D. The table and the ribbon say the same.';
-        }
-        return () => scene?.dispose();
+        let gone = false;
+        void (async () => {
+            try {
+                const { TubeScene } = await import('./tube-scene');
+                if (gone) return;
+                scene = new TubeScene(canvas, (picked) => onselect(picked));
+                scene.show(run, ghost, selection);
+                requestAnimationFrame(() => scene?.look('corner'));
+            } catch {
+                failure = 'This browser draws no 3D. The table and the ribbon say the same.';
+            }
+        })();
+        return () => {
+            gone = true;
+            scene?.dispose();
+        };
     });
 
     // Drawing is an effect by nature: what is on the canvas follows what was computed.

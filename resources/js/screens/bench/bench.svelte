@@ -81,7 +81,7 @@
                 </p>
                 <button
                     type="button"
-                    class="font-label border-strong bg-sheet min-h-14 border px-4"
+                    class="font-label border-strong bg-sheet min-h-16 border px-4"
                     onclick={toggleTheme}>Light / dark</button
                 >
             </div>
@@ -108,7 +108,7 @@
                     <p class="text-quiet mt-2 text-lg">The record is ready to be handed over.</p>
                     <button
                         type="button"
-                        class="bg-action text-on-action font-label mt-6 min-h-14 px-8 text-2xl font-semibold"
+                        class="bg-action text-on-action font-label mt-6 min-h-16 px-8 text-2xl font-semibold"
                         onclick={() => onstage('handover')}>Hand over</button
                     >
                 </section>
@@ -116,13 +116,13 @@
             <div class="grid grid-cols-2 gap-2">
                 <button
                     type="button"
-                    class="font-label border-strong bg-sheet min-h-14 border text-lg"
+                    class="font-label border-strong bg-sheet min-h-16 border text-lg"
                     disabled={index === 0}
                     onclick={() => go(-1)}>← Step before</button
                 >
                 <button
                     type="button"
-                    class="font-label border-strong bg-sheet min-h-14 border text-lg"
+                    class="font-label border-strong bg-sheet min-h-16 border text-lg"
                     disabled={index >= steps.length - 1}
                     onclick={() => go(1)}>Step after →</button
                 >

@@ -29,14 +29,14 @@
     <div class="mt-auto grid grid-cols-[2fr_1fr] gap-2">
         <button
             type="button"
-            class="font-label min-h-14 border text-xl font-semibold {running
+            class="font-label min-h-16 border text-xl font-semibold {running
                 ? 'border-strong bg-sheet'
                 : 'bg-action text-on-action border-action'}"
             onclick={() => clock.toggle(stepId)}>{running ? 'Stop' : gone > 0 ? 'Go on' : 'Start'}</button
         >
         <button
             type="button"
-            class="font-label border-strong bg-sheet min-h-14 border text-lg"
+            class="font-label border-strong bg-sheet min-h-16 border text-lg"
             disabled={gone === 0}
             onclick={() => clock.reset(stepId)}>Zero</button
         >

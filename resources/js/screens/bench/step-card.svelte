@@ -56,7 +56,7 @@
                     <label class="label block text-base" for="read-{measure.name}">{measure.label}</label>
                     <input
                         id="read-{measure.name}"
-                        class="bg-sheet border-strong figure min-h-14 w-full border px-3 text-xl"
+                        class="bg-sheet border-strong figure min-h-16 w-full border px-3 text-xl"
                         placeholder={measure.planned ?? ''}
                         bind:value={readings[measure.name]}
                     />
@@ -72,7 +72,7 @@
                 <label class="label block text-base" for="note">Note</label>
                 <input
                     id="note"
-                    class="bg-sheet border-strong min-h-14 w-full border px-3 text-lg"
+                    class="bg-sheet border-strong min-h-16 w-full border px-3 text-lg"
                     bind:value={note}
                 />
             </div>
@@ -81,12 +81,12 @@
             {#if isDone}
                 <button
                     type="button"
-                    class="font-label border-strong bg-sheet min-h-14 border text-xl"
+                    class="font-label border-strong bg-sheet min-h-16 border text-xl"
                     onclick={() => onreopen(note)}>Open again</button
                 >
                 <button
                     type="button"
-                    class="font-label border-action text-action min-h-14 border text-xl font-semibold"
+                    class="font-label border-action text-action min-h-16 border text-xl font-semibold"
                     onclick={finish}>Log a correction</button
                 >
             {:else}

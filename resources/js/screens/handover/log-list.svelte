@@ -21,7 +21,8 @@
 
 <section class="sheet flex max-h-[26rem] flex-col p-3" aria-label="Log">
     <h2 class="heading">Log <span class="figure text-quiet text-sm">{log.length}</span></h2>
-    <ol class="divide-line mt-1 divide-y overflow-auto">
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex (a scrolling list must be reachable by keyboard) -->
+    <ol class="divide-line mt-1 divide-y overflow-auto" tabindex="0" aria-label="Log entries">
         {#each log.toReversed() as line (line.id)}
             <li class="py-1 text-sm">
                 <span class="figure">{line.step}</span>

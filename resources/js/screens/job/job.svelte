@@ -1,8 +1,9 @@
 <script lang="ts">
     import { router } from '@inertiajs/svelte';
-    import { untrack } from 'svelte';
+    import { onMount, untrack } from 'svelte';
     import Button from '@/kit/button.svelte';
     import { JobDesk } from '@/lib/job-desk.svelte';
+    import { cameBack } from '@/lib/history';
     import { onKeys, type Keys } from '@/lib/keys';
     import { STAGES, type Catalogue, type JobView, type Stage } from '@/lib/plan';
     import { toggleTheme } from '@/lib/theme.svelte';
@@ -22,16 +23,20 @@
     let { stage, job, catalogue, person }: Props = $props();
 
     const desk = new JobDesk(untrack(() => job));
-    let seen = untrack(() => job);
     let keysOpen = $state(false);
     let findOpen = $state(false);
 
     // A fresh view arrives after a release, a revision or a change of units; edits in flight are never overwritten by an old one.
     $effect(() => {
-        if (job !== seen) {
-            seen = job;
-            untrack(() => desk.open(job));
-        }
+        const arrived = job;
+        untrack(() => {
+            if (desk.isNews(arrived)) desk.open(arrived);
+        });
+    });
+
+    // Coming back through the browser's history brings the props of then.
+    onMount(() => {
+        if (cameBack()) router.reload({ only: ['job'] });
     });
 
     const screen = $derived(STAGE_SCREENS[stage]());

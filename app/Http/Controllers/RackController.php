@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Job;
+use App\Workshop\JobView;
 use App\Workshop\Workshop;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -23,7 +24,7 @@ final readonly class RackController
 
         return Inertia::render('rack/rack', [
             'shop' => $this->workshop->shop()->name,
-            'jobs' => $jobs->map($this->row(...))->all(),
+            'jobs' => $jobs->map($this->row(...))->sortBy('place')->values()->all(),
             'bottles' => array_map(static fn (Bottle $bottle): array => [
                 'name' => $bottle->name,
                 'use' => $bottle->use->value,
@@ -57,7 +58,8 @@ final readonly class RackController
             'jointsDone' => $progress->jointsDone(),
             'stepsDone' => $progress->stepsDone(),
             'steps' => count($plan->steps),
-            'next' => ['stage' => $next->stage, 'group' => $next->group, 'text' => $next->text],
+            'next' => JobView::next($next),
+            'place' => $next->place(),
         ];
     }
 }

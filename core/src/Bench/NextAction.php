@@ -58,4 +58,17 @@ final readonly class NextAction
 
         return new self('bench', $group, $next->title);
     }
+
+    /** Where the job stands on the rack, 0 first: work in hand before work to plan, what is done last. */
+    public function place(): int
+    {
+        return match ($this->stage) {
+            'bench' => 0,
+            'cut' => 1,
+            'weld' => 2,
+            'route' => 3,
+            'survey' => 4,
+            default => 5,
+        };
+    }
 }

@@ -81,9 +81,19 @@
                 </p>
                 <button
                     type="button"
-                    class="font-label border-strong bg-sheet min-h-16 border px-4"
+                    class="font-label border-strong bg-sheet min-h-16 border px-4 max-sm:hidden"
                     onclick={toggleTheme}>Light / dark</button
                 >
+                {#each [{ by: -1, sign: '←', name: 'Step before', off: index === 0 }, { by: 1, sign: '→', name: 'Step after', off: index >= steps.length - 1 }] as way (way.by)}
+                    <button
+                        type="button"
+                        class="border-strong bg-sheet min-h-16 min-w-16 border text-xl disabled:opacity-40"
+                        aria-label={way.name}
+                        title={way.name}
+                        disabled={way.off}
+                        onclick={() => go(way.by)}>{way.sign}</button
+                    >
+                {/each}
             </div>
             {#if outbox.refused}
                 <p class="sheet border-stop text-stop border-2 px-3 py-2" role="alert">
@@ -113,20 +123,6 @@
                     >
                 </section>
             {/if}
-            <div class="grid grid-cols-2 gap-2">
-                <button
-                    type="button"
-                    class="font-label border-strong bg-sheet min-h-16 border text-lg"
-                    disabled={index === 0}
-                    onclick={() => go(-1)}>← Step before</button
-                >
-                <button
-                    type="button"
-                    class="font-label border-strong bg-sheet min-h-16 border text-lg"
-                    disabled={index >= steps.length - 1}
-                    onclick={() => go(1)}>Step after →</button
-                >
-            </div>
         </div>
         <StepList {steps} {done} current={current?.id ?? null} onpick={(id) => (looking = id)} />
     </div>

@@ -50,7 +50,9 @@
     </div>
     <p class="border-line mt-4 border-t pt-2 text-[0.98rem]">△ {step.caution}</p>
     {#if mayLog}
-        <div class="border-line mt-3 grid items-end gap-3 border-t pt-3 sm:grid-cols-3">
+        <div
+            class="border-line mt-3 grid items-end gap-3 border-t pt-3 sm:grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))]"
+        >
             {#each step.measures as measure (measure.name)}
                 <div>
                     <label class="label block text-base" for="read-{measure.name}">{measure.label}</label>
@@ -62,13 +64,7 @@
                     />
                 </div>
             {/each}
-            <div
-                class={step.measures.length === 1
-                    ? 'sm:col-span-2'
-                    : step.measures.length === 0
-                      ? 'sm:col-span-3'
-                      : ''}
-            >
+            <div>
                 <label class="label block text-base" for="note">Note</label>
                 <input
                     id="note"

@@ -94,7 +94,7 @@
                     △ Local codes, emissions and noise law, racing rules and licensed practice come first.
                 </p>
             </section>
-            <LogList log={bench?.log ?? []} />
+            <LogList log={bench?.log ?? []} steps={bench?.steps ?? []} />
         </div>
     </div>
 {:else}

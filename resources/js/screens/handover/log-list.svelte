@@ -1,8 +1,8 @@
 <script lang="ts">
-    import type { LogLine } from '@/lib/plan';
+    import type { LogLine, Step } from '@/lib/plan';
 
-    type Props = { log: LogLine[] };
-    let { log }: Props = $props();
+    type Props = { log: LogLine[]; steps: Step[] };
+    let { log, steps }: Props = $props();
 
     const words: Record<string, string> = {
         done: 'done',
@@ -10,6 +10,7 @@
         reopen: 'opened again',
         note: 'noted',
     };
+    const titles = $derived(new Map(steps.map((step) => [step.id, step.title])));
     const format = new Intl.DateTimeFormat('en', {
         day: '2-digit',
         month: 'short',
@@ -25,7 +26,7 @@
     <ol class="divide-line mt-1 divide-y overflow-auto" tabindex="0" aria-label="Log entries">
         {#each log.toReversed() as line (line.id)}
             <li class="py-1 text-sm">
-                <span class="figure">{line.step}</span>
+                {titles.get(line.step) ?? line.step}:
                 {words[line.kind] ?? line.kind}
                 <span class="text-quiet">· {line.by}, {format.format(new Date(line.at))}</span>
                 {#if line.note}<span class="block">“{line.note}”</span>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { untrack } from 'svelte';
     import Button from '@/kit/button.svelte';
     import type { Answers, RouteDocument, TubeRun } from '@/lib/plan';
 
@@ -15,6 +16,12 @@
         picked = i;
         onpeek(answers.answers[i]?.run ?? null);
     }
+
+    // The best one stands in the drawing at once.
+    $effect(() => {
+        void answers;
+        untrack(() => peek(0));
+    });
 </script>
 
 {#if answers.answers.length > 0}

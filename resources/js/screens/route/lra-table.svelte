@@ -44,7 +44,7 @@
 </script>
 
 <section class="sheet p-3" aria-label="Length, rotation and angle of every bend">
-    <div class="grid grid-cols-[1.3rem_1fr_1fr_1fr_1fr_1.6rem] gap-x-2 gap-y-1.5">
+    <div class="grid grid-cols-[1.3rem_1.25fr_1fr_0.85fr_1fr_1.6rem] gap-x-2 gap-y-1.5">
         <span></span>
         {#each columns as column (column.key)}
             <span class="label text-right leading-tight">{column.label}</span>

@@ -31,7 +31,7 @@
     <fieldset class="sheet space-y-2 p-3" disabled={!mayPlan}>
         <legend class="sr-only">{title}</legend>
         <h2 class="heading">{title}</h2>
-        <div class="grid gap-3 sm:grid-cols-[1fr_9rem_9rem_6rem]">
+        <div class="grid gap-3 sm:grid-cols-[1fr_8rem_10.5rem_5.5rem]">
             <TextField
                 label="Part"
                 value={end.name}

@@ -59,7 +59,7 @@
             {/if}
         {/each}
     </div>
-    <div class="grid gap-x-5 sm:grid-cols-2">
+    <div class="grid gap-x-4 sm:grid-cols-[1.2fr_1fr]">
         <div>
             <h3 class="label">Torch and machine</h3>
             {@render rows(sheet.settings, machine)}

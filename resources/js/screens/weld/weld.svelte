@@ -31,7 +31,7 @@
         onselect={(picked) => (desk.selection = picked)}
         jointFact={(one) => amps(one.id)}
     />
-    <div class="grid gap-2 lg:grid-cols-[1fr_27rem]">
+    <div class="grid gap-2 lg:grid-cols-[1fr_29rem]">
         <div class="space-y-2">
             <section class="sheet overflow-x-auto" aria-label="Welds in order">
                 <table class="table-plain">

@@ -98,6 +98,7 @@ test('one selection: a joint picked on the ribbon is the joint of every stage', 
     await page.keyboard.press('/');
     await page.getByPlaceholder('A joint, a piece, a stage…').fill('AJ1');
     await page.keyboard.press('Enter');
+    await expect(page.getByPlaceholder('A joint, a piece, a stage…')).toBeHidden();
     await expect(page.getByRole('region', { name: 'Sheet of joint AJ1' })).toBeVisible();
     await page.keyboard.press('u');
     await expect(page.getByRole('region', { name: 'Sheet of joint AJ1' })).toContainText('mm/min');

@@ -37,7 +37,8 @@ final class Files
         return $shop;
     }
 
-    private static function text(string $file): string
+    /** @throws UnusableDocument if the file cannot be read */
+    public static function text(string $file): string
     {
         if (! is_file($file) || ! is_readable($file)) {
             throw UnusableDocument::notJson("there is no readable file $file");

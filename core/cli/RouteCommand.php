@@ -6,9 +6,11 @@ namespace UpsweptBead\Cli;
 
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Helper\Table;
+use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
+use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Plan\Json\FigureWriter;
@@ -16,6 +18,7 @@ use UpsweptBead\Core\Plan\Json\RouteWriter;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Route\RouteAnswer;
 use UpsweptBead\Core\Route\RouteAnswers;
+use UpsweptBead\Core\Route\Search\SetStatus;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
@@ -30,7 +33,49 @@ final class RouteCommand extends JobCommand
     protected function configure(): void
     {
         parent::configure();
+        $this->getDefinition()->setArguments([new InputArgument('file', InputArgument::OPTIONAL, 'A job file (docs/job-file.md)')]);
         $this->addOption('run', null, InputOption::VALUE_REQUIRED, 'Only this run, even if it has a route');
+        $this->addOption('problem', null, InputOption::VALUE_REQUIRED, 'A route problem (docs/route-problem.md) instead of a job');
+        $this->addOption('seconds', null, InputOption::VALUE_REQUIRED, 'How long to look for better answers to a problem', '3');
+        $this->addOption('seed', null, InputOption::VALUE_REQUIRED, 'The same seed does the same work', '1');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $file = self::option($input->getOption('problem'));
+        if ($file === null) {
+            return parent::execute($input, $output);
+        }
+        $seconds = filter_var($input->getOption('seconds'), FILTER_VALIDATE_FLOAT, ['options' => ['min_range' => 0.0, 'max_range' => 3600.0]]);
+        $seed = filter_var($input->getOption('seed'), FILTER_VALIDATE_INT);
+        if ($seconds === false || $seed === false) {
+            self::errors($output)->writeln('--seconds takes a number from 0 to 3600, --seed a whole number.');
+
+            return self::UNUSABLE;
+        }
+        try {
+            $problem = ProblemRoute::read($file);
+        } catch (UnusableDocument $error) {
+            self::errors($output)->writeln($error->getMessage(), OutputInterface::OUTPUT_RAW);
+
+            return self::UNUSABLE;
+        }
+        if (is_array($problem)) {
+            foreach ($problem as $one) {
+                self::errors($output)->writeln("$one->path: $one->message", OutputInterface::OUTPUT_RAW);
+            }
+
+            return self::PROBLEMS;
+        }
+        $began = hrtime(true);
+        $answer = ProblemRoute::solve($problem, $seconds, $seed);
+        if ($input->getOption('json') === true) {
+            self::json($output, ProblemRoute::toArray($problem, $answer, (hrtime(true) - $began) / 1e9));
+        } else {
+            ProblemRoute::table($output, $answer);
+        }
+
+        return $answer->status === SetStatus::Solved ? self::FINE : self::PROBLEMS;
     }
 
     protected function answer(Job $job, Shop $shop, InputInterface $input, OutputInterface $output): int

@@ -21,11 +21,11 @@ final readonly class Node
     private function __construct(private mixed $value, public string $path, private Problems $problems) {}
 
     /**
-     * Opens a JSON text of a known format and version.
+     * Opens a JSON text of a known format and version; a null version for formats that carry it in their name.
      *
      * @throws UnusableDocument if it is too large, not JSON, or of another format or version
      */
-    public static function open(string $json, string $format, int $version, Problems $problems, int $mostBytes = 2_000_000): self
+    public static function open(string $json, string $format, ?int $version, Problems $problems, int $mostBytes = 2_000_000): self
     {
         if (strlen($json) > $mostBytes) {
             throw UnusableDocument::tooLarge(strlen($json), $mostBytes);
@@ -40,13 +40,13 @@ final readonly class Node
     }
 
     /** @throws UnusableDocument if the decoded value is of another format or version */
-    public static function wrap(mixed $value, string $format, int $version, Problems $problems): self
+    public static function wrap(mixed $value, string $format, ?int $version, Problems $problems): self
     {
         if (! is_array($value) || ($value['format'] ?? null) !== $format) {
             throw UnusableDocument::notThisFormat($format);
         }
         $found = $value['version'] ?? null;
-        if ($found !== $version) {
+        if ($version !== null && $found !== $version) {
             throw UnusableDocument::otherVersion($format, is_scalar($found) ? (string) $found : 'none', $version);
         }
         unset($value['format'], $value['version']);
@@ -95,7 +95,7 @@ final readonly class Node
         return array_map(fn (int $i): self => new self($this->value[$i], "$this->path[$i]", $this->problems), array_keys($this->value));
     }
 
-    /** @return array<string, self> */
+    /** @return array<array-key, self> PHP turns keys such as "1" into numbers */
     public function entries(int $most): array
     {
         if (! is_array($this->value) || count($this->value) > $most) {

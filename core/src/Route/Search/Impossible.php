@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Route\Search;
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Route\Problem\KeepOut;
+use UpsweptBead\Core\Route\Problem\RouteProblem;
+
+/**
+ * Proofs that a set cannot be routed, whatever is tried; finding none proves nothing.
+ *
+ * A tube leaves its port straight, and then turns no tighter than its least radius: at depth s0 + h on the port's axis it
+ * is within R − √(R² − h²) of that axis. It must get that deep if it has to turn by a right angle or so, or if its inlet
+ * lies deeper. If one keep-out, grown by half a tube and its clearance, covers that whole disc, no tube gets past. Grown
+ * convex solids are convex, so a polygon round the disc with all its corners inside is enough. At the inlet likewise.
+ */
+final readonly class Impossible
+{
+    private const CORNERS = 24;
+
+    private const DEPTHS = 24;
+
+    /**
+     * @param  array<string, list<Span>>  $spans  by port, to each inlet that it may go to
+     * @return list<Blocked> one for each tube that has no way, or each pair of tubes that cannot stand together
+     */
+    public static function reasons(RouteProblem $problem, array $spans): array
+    {
+        $reasons = [];
+        foreach ($spans as $choices) {
+            $blocked = null;
+            foreach ($choices as $span) {
+                // Every way in must be closed before the tube has none.
+                $blocked = self::blocked($problem, $span);
+                if ($blocked === null) {
+                    break;
+                }
+            }
+            if ($blocked !== null) {
+                $reasons[] = $blocked;
+            }
+        }
+
+        return [...$reasons, ...self::stubs($problem, $spans), ...self::lengths($problem, $spans)];
+    }
+
+    private static function blocked(RouteProblem $problem, Span $span): ?Blocked
+    {
+        $turn = acos(max(-1.0, min(1.0, $span->port->direction->dot($span->inlet->direction))));
+        $most = $span->rules->maxBends * max($span->maxAngles);
+        if ($turn > $most + 1e-6) {
+            return new Blocked($span->port->id, null, 'turn', rad2deg($turn - $most), 'more bends, or bends of a greater angle');
+        }
+        foreach ($problem->keepOuts as $solid) {
+            $grown = $span->port->tube->odMm / 2 + ($solid->clearanceMm ?? $problem->rules->clearanceMm);
+            foreach ([
+                [$span->port->at, $span->port->direction, $span->rules->firstStraightMm, $solid->exemptFirstMm],
+                [$span->inlet->at, $span->inlet->direction->times(-1.0), $span->rules->lastStraightMm, $solid->exemptLastMm],
+            ] as [$at, $axis, $straight, $exempt]) {
+                $by = self::coveredBy($span, $solid, $grown, $at, $axis, $straight, $exempt, $turn);
+                if ($by > 0.0) {
+                    return new Blocked($span->port->id, $solid->id, 'clearance', $by, "moving $solid->id away by that much, a tighter bend, or a shorter first straight");
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** Gives by how many mm at least a keep-out closes every way out along an axis, 0 if it does not. */
+    private static function coveredBy(Span $span, KeepOut $solid, float $grown, Vector $at, Vector $axis, float $straight, float $exempt, float $turn): float
+    {
+        $radius = $span->radii[0];
+        // A path that never turns past this may end before it gets deeper; deeper only counts if the far end lies there.
+        $far = $axis->dot($at === $span->port->at ? $span->across : $span->across->times(-1.0));
+        $deepest = max($straight + $radius * sin(min($turn, M_PI / 2)), min($far, $straight + $radius));
+        $axisSide = self::anySide($axis);
+        $other = $axis->cross($axisSide);
+        $worst = 0.0;
+        for ($i = 0; $i <= self::DEPTHS; $i++) {
+            $depth = max($exempt, 1e-3) + ($deepest - max($exempt, 1e-3)) * $i / self::DEPTHS;
+            if ($depth > $deepest || $depth < $exempt) {
+                continue;
+            }
+            $h = max(0.0, min($depth - $straight, $radius));
+            $reach = ($radius - sqrt(max(0.0, $radius * $radius - $h * $h))) / cos(M_PI / self::CORNERS);
+            $centre = $at->plus($axis->times($depth));
+            $inside = INF;
+            for ($k = 0; $k < self::CORNERS && $inside > 0.05; $k++) {
+                $angle = 2 * M_PI * $k / self::CORNERS;
+                $corner = $centre->plus($axisSide->times($reach * cos($angle)))->plus($other->times($reach * sin($angle)));
+                $inside = min($inside, $grown - $solid->distance($corner->x, $corner->y, $corner->z));
+            }
+            $worst = max($worst, $inside > 0.05 ? $inside : 0.0);
+        }
+
+        return $worst;
+    }
+
+    /**
+     * Two tubes whose first straights stand too close, or that enter too close to each other, have no way apart.
+     *
+     * @param  array<string, list<Span>>  $spans
+     * @return list<Blocked>
+     */
+    private static function stubs(RouteProblem $problem, array $spans): array
+    {
+        $reasons = [];
+        $firsts = array_values(array_filter(array_map(static fn (array $choices): ?Span => $choices[0] ?? null, $spans)));
+        foreach ($firsts as $i => $p) {
+            foreach (array_slice($firsts, $i + 1) as $q) {
+                $need = ($p->port->tube->odMm + $q->port->tube->odMm) / 2 + $problem->rules->gapMm;
+                $length = $problem->rules->firstStraightMm;
+                $gap = self::apart($p->port->at, $p->port->direction, $q->port->at, $q->port->direction, $length);
+                if ($need - $gap > 0.06) {
+                    $reasons[] = new Blocked($p->port->id, $q->port->id, 'gap', $need - $gap, 'ports further apart, a smaller tube, or a smaller gap');
+                }
+            }
+        }
+
+        return $reasons;
+    }
+
+    /**
+     * @param  array<string, list<Span>>  $spans
+     * @return list<Blocked>
+     */
+    private static function lengths(RouteProblem $problem, array $spans): array
+    {
+        $reasons = [];
+        foreach ($problem->lengths as $group) {
+            foreach ($group->targetMm === null ? [] : $group->runners as $port) {
+                $choices = $spans[$port] ?? [];
+                $least = $choices === [] ? 0.0 : min(array_map(static fn (Span $span): float => $span->across->length(), $choices));
+                $most = (float) $group->targetMm + $group->toleranceMm((float) $group->targetMm);
+                if ($least > $most) {
+                    $reasons[] = new Blocked($port, null, 'length', $least - $most, 'a longer target');
+                }
+            }
+        }
+
+        return $reasons;
+    }
+
+    /** The least distance between two straight stubs of one length. */
+    private static function apart(Vector $p, Vector $u, Vector $q, Vector $v, float $length): float
+    {
+        $least = INF;
+        for ($i = 0; $i <= 50; $i++) {
+            $x = $p->plus($u->times($length * $i / 50));
+            $t = max(0.0, min($length, $x->minus($q)->dot($v)));
+            $least = min($least, $x->distanceTo($q->plus($v->times($t))));
+        }
+
+        return $least;
+    }
+
+    private static function anySide(Vector $axis): Vector
+    {
+        return $axis->cross(abs($axis->x) < 0.8 ? new Vector(1, 0, 0) : new Vector(0, 1, 0))->unit();
+    }
+}

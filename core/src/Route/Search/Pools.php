@@ -1,0 +1,244 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Route\Search;
+
+use UpsweptBead\Core\Route\Problem\RouteProblem;
+
+/**
+ * For each span and length the ways worth trying: cheap ones, and different ones. Ways that come a few mm short of a
+ * clearance are kept too, as the whole set is mended together later.
+ */
+final class Pools
+{
+    /** Asked for above every limit while searching: lines stand for arcs, and the end must hold exactly. */
+    public const HAND = 0.45;
+
+    /** A way may be this far short of a keep-out and still be worth mending. */
+    private const MOST_SHORT = 7.0;
+
+    private const MOST_TWO = 46;
+
+    private const MOST_THREE = 44;
+
+    private const MOST_FOUR = 16;
+
+    /** Where many run into something, more are tried. */
+    private const TRIES = 300;
+
+    private const MOST_TRIES = 4000;
+
+    private const FEW = 12;
+
+    /** mm beyond the shortest, where any length will do. */
+    private const EXTRA = [0.0, 25.0, 60.0, 12.0, 110.0, 40.0, 170.0, 80.0];
+
+    private const FOUR_DRAWS = 700;
+
+    private const ALIKE = 2;
+
+    /** @var array<string, list<Way>> */
+    private array $kept = [];
+
+    private int $count = 0;
+
+    public function __construct(private readonly RouteProblem $problem, private readonly Skeletons $skeletons, private readonly Chance $chance) {}
+
+    /**
+     * Ways of about one length.
+     *
+     * @return list<Way> best first, by cost and shortfall
+     */
+    public function ofLength(Span $span, float $length, float $tolerance): array
+    {
+        return $this->kept["$span->id|$length"] ??= $this->gather($span, $length, $tolerance, 0.0);
+    }
+
+    /**
+     * Ways of any length, not all of them the shortest: other ones for each $variant.
+     *
+     * @return list<Way> best first
+     */
+    public function ofAny(Span $span, int $variant): array
+    {
+        $variant %= count(self::EXTRA);
+
+        return $this->kept["$span->id|any|$variant"] ??= $this->gather($span, null, 0.0, self::EXTRA[$variant]);
+    }
+
+    /**
+     * The quickest answers: two bends on the grid, of any length.
+     *
+     * @return list<Way>
+     */
+    public function quick(Span $span): array
+    {
+        return $this->kept[$span->id.'|quick'] ??= $this->best($this->fit(TwoBends::onGrid($span), self::MOST_TWO));
+    }
+
+    /** @return list<Way> */
+    private function gather(Span $span, ?float $length, float $tolerance, float $extra): array
+    {
+        $two = [];
+        if ($span->rules->maxBends >= 2) {
+            $two = TwoBends::onGrid($span);
+            if ($length !== null) {
+                $two = array_values(array_filter($two, static fn (Way $way): bool => abs($way->length - $length) <= $tolerance + 3.0));
+            }
+            foreach ($length === null ? self::someLengths($span, $two, $extra) : [$length] as $one) {
+                array_push($two, ...TwoBends::ofLength($span, $one, self::radiusPairs($span)));
+            }
+        }
+        $ways = $this->fit($two, self::MOST_TWO);
+        if ($span->rules->maxBends >= 3) {
+            array_push($ways, ...$this->threeBends($span, $length, $extra));
+        }
+        if ($span->rules->maxBends >= 4) {
+            array_push($ways, ...$this->fourBends($span, $length, count($ways) < 12 ? 4 : 0));
+        }
+
+        return $this->best($ways);
+    }
+
+    /**
+     * @param  list<Way>  $onGrid
+     * @return list<float>
+     */
+    private static function someLengths(Span $span, array $onGrid, float $extra): array
+    {
+        $least = $span->across->length() + 8.0;
+        $lengths = array_map(static fn (Way $way): float => $way->length, $onGrid);
+        $least = $lengths === [] ? $least : max($least, min(min($lengths), $least * 1.3));
+
+        return [$least * 1.02 + $extra, $least * 1.1 + $extra, $least * 1.25 + $extra];
+    }
+
+    /** @return list<array{float, float}> */
+    private static function radiusPairs(Span $span): array
+    {
+        $pairs = [];
+        foreach (array_slice($span->radii, 0, 3) as $first) {
+            foreach (array_slice($span->radii, 0, 3) as $second) {
+                $pairs[] = [$first, $second];
+            }
+        }
+
+        return $pairs;
+    }
+
+    /** @return list<Way> */
+    private function threeBends(Span $span, ?float $length, float $extra): array
+    {
+        $found = $alike = [];
+        $tries = 0;
+        $all = $this->skeletons->of($span);
+        foreach (Skeletons::reaching($all, $span, $length, $extra) as [$i, $free]) {
+            $like = self::like(array_slice($all, $i, 3), array_slice($all, $i + 3, 3));
+            if (($alike[$like] ?? 0) >= self::ALIKE) {
+                continue;
+            }
+            if (++$tries > (count($found) < self::FEW ? self::MOST_TRIES : self::TRIES)) {
+                break;
+            }
+            $radii = $span->smallestRadii(array_slice($all, $i + 6, 3)) ?? [];
+            $way = Way::of($span, Skeletons::vertices($all, $i, $free, $span), $radii);
+            if (! $this->measured($way)) {
+                continue;
+            }
+            $alike[$like] = ($alike[$like] ?? 0) + 1;
+            $found[] = $way;
+            if (count($found) >= self::MOST_THREE) {
+                break;
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<Way> */
+    private function fourBends(Span $span, ?float $length, int $effort): array
+    {
+        $found = [];
+        for ($draw = 0; $draw < self::FOUR_DRAWS * $effort && count($found) < self::MOST_FOUR; $draw++) {
+            $way = FourBends::drawn($span, $length, $this->chance);
+            if ($way !== null && $this->measured($way)) {
+                $found[] = $way;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<Way>  $ways
+     * @return list<Way> the cheapest that fit, not too many alike
+     */
+    private function fit(array $ways, int $most): array
+    {
+        usort($ways, static fn (Way $a, Way $b): int => $a->cost <=> $b->cost);
+        $found = [];
+        $alike = [];
+        foreach ($ways as $way) {
+            $like = self::like($way->unit(1), [$way->straights[0] / 40, ...$way->radii]);
+            if (($alike[$like] ?? 0) >= self::ALIKE || ! $this->measured($way)) {
+                continue;
+            }
+            $alike[$like] = ($alike[$like] ?? 0) + 1;
+            $found[] = $way;
+            if (count($found) >= $most) {
+                break;
+            }
+        }
+
+        return $found;
+    }
+
+    /** Measures a way against keep-outs and itself; says whether it is worth keeping. */
+    private function measured(Way $way): bool
+    {
+        // Where directions nearly agree, legs can come out endless.
+        if ($way->length > 4 * $way->span->across->length() + 2000.0) {
+            return false;
+        }
+        $rules = $this->problem->rules;
+        $marks = $way->landmarks();
+        foreach ($this->problem->keepOuts as $solid) {
+            if (Clearance::plainly($way, $marks, $solid, $rules->clearanceMm, self::MOST_SHORT)) {
+                return false;
+            }
+        }
+        $way->cut();
+        $short = Clearance::itself($way, $rules->gapMm, self::HAND);
+        foreach ($this->problem->keepOuts as $solid) {
+            if ($short > self::MOST_SHORT) {
+                return false;
+            }
+            $short = max($short, Clearance::solid($way, $solid, $rules->clearanceMm, self::HAND));
+        }
+        $way->shortfall = $short;
+        $way->id = ++$this->count;
+
+        return $short <= self::MOST_SHORT;
+    }
+
+    /**
+     * @param  list<float>  $u
+     * @param  list<float>  $v
+     */
+    private static function like(array $u, array $v): string
+    {
+        return implode(',', array_map(static fn (float $part): float => round($part * 2.2), [...$u, ...$v]));
+    }
+
+    /**
+     * @param  list<Way>  $ways
+     * @return list<Way>
+     */
+    private function best(array $ways): array
+    {
+        usort($ways, static fn (Way $a, Way $b): int => $a->cost + $a->shortfall <=> $b->cost + $b->shortfall);
+
+        return $ways;
+    }
+}

@@ -1,0 +1,459 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Route\Search;
+
+use Closure;
+use UpsweptBead\Core\Route\Problem\RouteProblem;
+
+/**
+ * Finds ways for a whole set of tubes at once, and better ones for as long as it may. For a common length and a way of
+ * sharing out the inlets it takes one of the ways pooled for each tube, mends what still touches, and tries what would
+ * make the result cheaper. The same seed does the same work in the same order; time only says where it stops.
+ */
+final class SetSolver
+{
+    /** Common lengths tried, over the least that all tubes can have. Short ones are hardest, and length is cheap. */
+    private const LADDER = [1.14, 1.27, 1.07, 1.42, 1.2, 1.6, 1.02, 1.85, 1.34, 1.1];
+
+    /** Cost of each missing mm while choosing: low ones find cheap sets to be mended, high ones clean sets. */
+    private const WEIGHTS = [1.0, 3.0, 0.6, 6.0, 1.5, 2.0];
+
+    private const ASSIGNMENTS = 24;
+
+    private const RESTARTS = 8;
+
+    private const MENDED = 6;
+
+    /** A set this much dearer than the best may still come out better. */
+    private const WORTH = 9.0;
+
+    /** Of the ways that could stand in for another, how many are tried. */
+    private const FEW = 4;
+
+    /** Less than this many mm missing in all, a set is worth mending. */
+    private const MENDABLE = 80.0;
+
+    private readonly Pools $pools;
+
+    private readonly Polish $polish;
+
+    private readonly Assembly $assembly;
+
+    private readonly Chance $chance;
+
+    private readonly Groups $groups;
+
+    /** @var list<array<int, Span>> by port, by inlet of all collectors together */
+    private readonly array $spans;
+
+    /** @var list<list<list<int>>> by collector, the inlets of its runners */
+    private readonly array $places;
+
+    private int $round = 0;
+
+    private float $began = 0.0;
+
+    private float $until = 0.0;
+
+    /** @var list<Way> */
+    private array $best = [];
+
+    private float $objective = INF;
+
+    private float $firstAt = 0.0;
+
+    private float $bestAt = 0.0;
+
+    private ?Miss $nearest = null;
+
+    /** @var array<string, true> sets that were mended already */
+    private array $tried = [];
+
+    /**
+     * @param  Closure(): float  $now  seconds on any clock that only runs forward
+     * @param  (Closure(SetAnswer): bool)|null  $onBetter  told each better answer; may return false to stop
+     */
+    public function __construct(
+        private readonly RouteProblem $problem,
+        int $seed,
+        private readonly Closure $now,
+        private readonly ?Closure $onBetter = null,
+    ) {
+        $this->chance = new Chance($seed);
+        $this->groups = new Groups($problem->lengths);
+        $this->pools = new Pools($problem, new Skeletons($this->chance), $this->chance);
+        $this->polish = new Polish($problem, $this->groups);
+        $this->assembly = new Assembly($problem->rules->gapMm);
+        [$this->spans, $this->places] = $this->lay();
+    }
+
+    public function solve(float $seconds): SetAnswer
+    {
+        $this->began = ($this->now)();
+        $this->until = $this->began + $seconds;
+        $byPort = [];
+        foreach ($this->problem->ports as $i => $port) {
+            $byPort[$port->id] = array_values($this->spans[$i]);
+        }
+        $reasons = Impossible::reasons($this->problem, $byPort);
+        if ($reasons !== []) {
+            return new SetAnswer(SetStatus::Infeasible, reasons: $reasons);
+        }
+        if ($this->problem->lengths === []) {
+            $this->round(0, true);
+        }
+        for ($round = 0; $this->mayGoOn(); $round++) {
+            if (! $this->round($round, false) && $this->problem->lengths === [] && $round > 8) {
+                break;
+            }
+        }
+
+        return $this->best === []
+            ? new SetAnswer(SetStatus::NotFound, nearest: $this->nearest)
+            : new SetAnswer(SetStatus::Solved, $this->best, $this->objective, [], null, $this->firstAt, $this->bestAt);
+    }
+
+    private function mayGoOn(): bool
+    {
+        return ($this->now)() < $this->until;
+    }
+
+    /** One common length, all or some ways of sharing out the inlets. False if there was nothing to try. */
+    private function round(int $round, bool $quick): bool
+    {
+        $this->round = $round;
+        $lengths = $this->lengthsFor($round);
+        $states = [];
+        foreach ($this->assignments() as $inlets) {
+            if (! $this->mayGoOn() && $this->best !== []) {
+                return true;
+            }
+            $options = $this->options($inlets, $lengths, $quick);
+            if ($options === null || $this->floor($options) >= $this->objective - 0.2) {
+                continue;
+            }
+            foreach ($this->orders($round) as $k => $order) {
+                $ways = $this->assembly->choose($options, self::WEIGHTS[$k % count(self::WEIGHTS)], $order);
+                if ($ways !== null) {
+                    $missing = $this->assembly->missing($ways);
+                    $key = implode(',', array_map(static fn (Way $way): int => $way->id, $ways));
+                    $states[$key] = [SetAnswer::objectiveOf($ways) + 0.8 * $missing, $missing, $ways];
+                }
+            }
+        }
+        usort($states, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $mended = 0;
+        foreach ($states as [, $missing, $ways]) {
+            if ($mended >= self::MENDED || ! $this->mayGoOn() && $this->best !== []) {
+                break;
+            }
+            if ($missing > self::MENDABLE || SetAnswer::objectiveOf($ways) >= $this->objective + self::WORTH) {
+                $this->nearest ??= Proof::miss($this->problem, $ways);
+
+                continue;
+            }
+            $set = $this->mend($ways, [], $this->objective + self::WORTH, true);
+            if ($set !== null) {
+                $mended++;
+                $this->improve($set);
+            }
+        }
+
+        return $states !== [];
+    }
+
+    /**
+     * Mends a set. Gives it only if it holds and comes out below a bound; keeps it if it is the best yet.
+     *
+     * @param  list<Way>  $ways
+     * @param  array<int, list<?float>>  $held
+     * @return list<Way>|null
+     */
+    private function mend(array $ways, array $held, float $below, bool $loosely = false): ?array
+    {
+        $key = implode(',', array_map(static fn (Way $way): string => $way->id !== 0 ? (string) $way->id : sprintf('%.1f/%.1f', $way->length, $way->straights[0]), $ways)).serialize($held);
+        if (isset($this->tried[$key])) {
+            return null;
+        }
+        $this->tried[$key] = true;
+        $mended = $this->polish->mend($ways, $held);
+        $hope = 0.0;
+        if ($mended === null && $loosely) {
+            // Any angle will do for now; most come back onto the grid one by one.
+            $mended = $this->polish->mend($ways, array_map(static fn (Way $way): array => array_fill(0, $way->bends(), null), $ways));
+            $hope = $mended === null ? 0.0 : 2.0 * array_sum(array_map(static fn (Way $way): int => $way->odd, $mended));
+        }
+        $objective = $mended === null ? INF : SetAnswer::objectiveOf($mended);
+        if ($mended === null || $objective - $hope >= $below - 0.02 || ! Proof::holds($this->problem, $mended)) {
+            return null;
+        }
+        if ($objective < $this->objective - 0.001) {
+            $this->best = $mended;
+            $this->objective = $objective;
+            $this->bestAt = ($this->now)() - $this->began;
+            $this->firstAt = $this->firstAt > 0.0 ? $this->firstAt : $this->bestAt;
+            if ($this->onBetter !== null && ! ($this->onBetter)(new SetAnswer(SetStatus::Solved, $mended, $objective, [], null, $this->firstAt, $this->bestAt))) {
+                $this->until = 0.0;
+            }
+        }
+
+        return $mended;
+    }
+
+    /**
+     * Cheaper by small steps, until none helps: fewer bends, cheaper ways, odd angles onto the grid.
+     *
+     * @param  list<Way>  $set
+     */
+    private function improve(array $set): void
+    {
+        while ($this->mayGoOn()) {
+            $better = $this->swap($set) ?? $this->snap($set) ?? $this->swapTwo($set);
+            if ($better === null) {
+                return;
+            }
+            $set = $better;
+        }
+    }
+
+    /**
+     * @param  list<Way>  $set
+     * @return list<Way>|null
+     */
+    private function swap(array $set): ?array
+    {
+        $commons = $this->groups->commons($set);
+        $order = array_keys($set);
+        usort($order, static fn (int $a, int $b): int => $set[$b]->cost <=> $set[$a]->cost);
+        $objective = SetAnswer::objectiveOf($set);
+        foreach ($order as $i) {
+            $options = $this->optionsFor($set[$i]->span, $commons);
+            $others = array_diff_key($set, [$i => true]);
+            foreach ($this->assembly->bestFew($options, $others, 1.0, $set[$i]->cost - 0.3, self::FEW) as $way) {
+                if (! $this->mayGoOn()) {
+                    return null;
+                }
+                $better = $this->mend(array_values(array_replace($set, [$i => $way])), [], $objective);
+                if ($better !== null) {
+                    return $better;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<Way>  $set
+     * @return list<Way>|null
+     */
+    private function swapTwo(array $set): ?array
+    {
+        $commons = $this->groups->commons($set);
+        $options = array_map(fn (Way $way): array => $this->optionsFor($way->span, $commons), $set);
+        $objective = SetAnswer::objectiveOf($set);
+        foreach (array_keys($set) as $i) {
+            foreach (array_keys($set) as $j) {
+                if ($i === $j) {
+                    continue;
+                }
+                $others = array_diff_key($set, [$i => true, $j => true]);
+                $room = $set[$i]->cost + $set[$j]->cost - 0.3;
+                foreach ($this->assembly->bestFew($options[$i], $others, 1.0, $set[$i]->cost - 1.0, 2) as $way) {
+                    foreach ($this->assembly->bestFew($options[$j], $others + [$i => $way], 1.0, $room - $way->cost, 1) as $second) {
+                        if (! $this->mayGoOn()) {
+                            return null;
+                        }
+                        $better = $this->mend(array_values(array_replace($set, [$i => $way, $j => $second])), [], $objective);
+                        if ($better !== null) {
+                            return $better;
+                        }
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<Way>  $set
+     * @return list<Way>|null
+     */
+    private function snap(array $set): ?array
+    {
+        $step = deg2rad($this->problem->rules->angleStepDeg);
+        $objective = SetAnswer::objectiveOf($set);
+        foreach ($set as $i => $way) {
+            foreach ($way->angles as $k => $angle) {
+                if ($way->span->isPreferred($angle)) {
+                    continue;
+                }
+                $goals = [floor($angle / $step) * $step, ceil($angle / $step) * $step];
+                usort($goals, static fn (float $a, float $b): int => abs($a - $angle) <=> abs($b - $angle));
+                foreach ($goals as $goal) {
+                    if ($goal < $way->span->minAngle || $goal > $way->span->maxAngle($way->radii[$k]) + 1e-9 || ! $this->mayGoOn()) {
+                        continue;
+                    }
+                    $held = array_map(static fn (float $one): ?float => $way->span->isPreferred($one) ? round($one / $step) * $step : null, $way->angles);
+                    $held = array_values(array_replace($held, [$k => $goal]));
+                    $better = $this->mend($set, [$i => $held], $objective);
+                    if ($better !== null) {
+                        return $better;
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<int>  $inlets  by port
+     * @param  list<float>  $lengths  by group
+     * @return list<list<Way>>|null
+     */
+    private function options(array $inlets, array $lengths, bool $quick): ?array
+    {
+        $options = [];
+        foreach ($inlets as $port => $inlet) {
+            $span = $this->spans[$port][$inlet] ?? null;
+            $ways = $span === null ? [] : ($quick ? $this->pools->quick($span) : $this->optionsFor($span, $lengths));
+            if ($ways === []) {
+                return null;
+            }
+            $options[] = $ways;
+        }
+
+        return $options;
+    }
+
+    /**
+     * @param  list<float>  $lengths
+     * @return list<Way>
+     */
+    private function optionsFor(Span $span, array $lengths): array
+    {
+        $group = $this->groups->of($span->port->id);
+
+        return $group === null
+            ? $this->pools->ofAny($span, $this->round)
+            : $this->pools->ofLength($span, round($lengths[$group] / 8) * 8, $this->groups->tolerance($group, $lengths[$group]));
+    }
+
+    /** @param  list<list<Way>>  $options */
+    private function floor(array $options): float
+    {
+        return array_sum(array_map(static fn (array $ways): float => min(INF, ...array_map(static fn (Way $way): float => $way->cost, $ways)), $options));
+    }
+
+    /** @return list<list<int>> */
+    private function orders(int $round): array
+    {
+        $natural = array_keys($this->problem->ports);
+        $orders = [$natural];
+        for ($i = 0; $i < (count($natural) > 1 ? self::RESTARTS + min(4, intdiv($round, count(self::LADDER))) : 0); $i++) {
+            $orders[] = $this->chance->shuffled($natural);
+        }
+
+        return $orders;
+    }
+
+    /** @return list<float> by group */
+    private function lengthsFor(int $round): array
+    {
+        $factor = self::LADDER[$round % count(self::LADDER)];
+        if ($round >= count(self::LADDER)) {
+            $factor *= 0.96 + 0.08 * $this->chance->share();
+        }
+        $lengths = [];
+        foreach ($this->problem->lengths as $group) {
+            $lengths[] = $group->targetMm ?? $factor * $this->leastCommon($group->runners);
+        }
+
+        return $lengths;
+    }
+
+    /**
+     * About the least length that all of some tubes can have: the longest of what each needs to its nearest inlet.
+     *
+     * @param  list<string>  $runners
+     */
+    private function leastCommon(array $runners): float
+    {
+        $least = 0.0;
+        foreach ($this->problem->ports as $i => $port) {
+            if (in_array($port->id, $runners, true)) {
+                $each = array_map(static fn (Span $span): float => $span->across->length() * 1.02 + 10.0, $this->spans[$i]);
+                $least = max($least, $each === [] ? 0.0 : array_sum($each) / count($each));
+            }
+        }
+
+        return $least;
+    }
+
+    /** @return list<list<int>> for each, the inlet of every port */
+    private function assignments(): array
+    {
+        $all = [[]];
+        foreach ($this->places as $c => $places) {
+            $longer = [];
+            $some = count($places) > self::ASSIGNMENTS ? array_slice($this->chance->shuffled($places), 0, self::ASSIGNMENTS) : $places;
+            foreach ($all as $partial) {
+                foreach ($some as $place) {
+                    $longer[] = [...$partial, $c => $place];
+                }
+            }
+            $all = count($longer) > self::ASSIGNMENTS ? array_slice($this->chance->shuffled($longer), 0, self::ASSIGNMENTS) : $longer;
+        }
+        $first = 0;
+        $offsets = [];
+        foreach ($this->problem->collectors as $collector) {
+            $offsets[] = $first;
+            $first += count($collector->inlets);
+        }
+        $ids = array_map(static fn ($port): string => $port->id, $this->problem->ports);
+        $assignments = [];
+        foreach ($all as $places) {
+            $inlets = [];
+            foreach ($this->problem->collectors as $c => $collector) {
+                foreach ($collector->runners as $k => $runner) {
+                    $inlets[(int) array_search($runner, $ids, true)] = $offsets[$c] + $places[$c][$k];
+                }
+            }
+            ksort($inlets);
+            $assignments[] = array_values($inlets);
+        }
+
+        return $assignments;
+    }
+
+    /** @return array{list<array<int, Span>>, list<list<list<int>>>} */
+    private function lay(): array
+    {
+        $spans = array_fill(0, count($this->problem->ports), []);
+        $places = [];
+        $first = 0;
+        $id = 0;
+        foreach ($this->problem->collectors as $collector) {
+            $places[] = $permitted = $collector->assignments();
+            foreach ($collector->runners as $k => $runner) {
+                foreach ($this->problem->ports as $i => $port) {
+                    if ($port->id !== $runner) {
+                        continue;
+                    }
+                    foreach ($collector->inlets as $n => $inlet) {
+                        if (in_array($n, array_column($permitted, $k), true)) {
+                            $spans[$i][$first + $n] = new Span($id++, $port, $inlet, $collector, $this->problem->rules);
+                        }
+                    }
+                }
+            }
+            $first += count($collector->inlets);
+        }
+
+        return [$spans, $places];
+    }
+}

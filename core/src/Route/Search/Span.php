@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Route\Search;
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Route\Problem\Collector;
+use UpsweptBead\Core\Route\Problem\Inlet;
+use UpsweptBead\Core\Route\Problem\Port;
+use UpsweptBead\Core\Route\Problem\SetRules;
+
+/** From one port to one inlet: the ends that a way must join, and what it must keep. Millimetres and radians. */
+final readonly class Span
+{
+    public float $ax;
+
+    public float $ay;
+
+    public float $az;
+
+    public float $bx;
+
+    public float $by;
+
+    public float $bz;
+
+    /** From port to inlet. */
+    public Vector $across;
+
+    /** @var non-empty-list<float> stocked radii, least first */
+    public array $radii;
+
+    /** @var non-empty-list<float> the greatest angle of each radius */
+    public array $maxAngles;
+
+    public float $minAngle;
+
+    /** @var list<float> preferred angles that some radius can be bent to */
+    public array $grid;
+
+    public function __construct(
+        public int $id,
+        public Port $port,
+        public Inlet $inlet,
+        public Collector $collector,
+        public SetRules $rules,
+    ) {
+        [$this->ax, $this->ay, $this->az] = $port->direction->toArray();
+        [$this->bx, $this->by, $this->bz] = $inlet->direction->toArray();
+        $this->across = $inlet->at->minus($port->at);
+        $radii = $most = [];
+        foreach ($port->tube->bends as $bend) {
+            $radii[] = $bend->radiusMm;
+            // A half turn has no vertex; this close to one the legs would be endless anyway.
+            $most[] = deg2rad(min($bend->maxAngleDeg, 170.0));
+        }
+        $this->radii = $radii;
+        $this->maxAngles = $most;
+        $this->minAngle = deg2rad($rules->minAngleDeg);
+        $grid = [];
+        for ($angle = $rules->angleStepDeg; deg2rad($angle) <= max($most) + 1e-9; $angle += $rules->angleStepDeg) {
+            if ($angle >= $rules->minAngleDeg) {
+                $grid[] = deg2rad($angle);
+            }
+        }
+        $this->grid = $grid;
+    }
+
+    public function isPreferred(float $angleRad): bool
+    {
+        $step = $this->rules->angleStepDeg;
+        $deg = rad2deg($angleRad);
+
+        return abs($deg - round($deg / $step) * $step) <= $this->rules->angleWindowDeg;
+    }
+
+    /** Gives the greatest angle that a stocked radius is bent to, or 0 if it is not stocked. */
+    public function maxAngle(float $radius): float
+    {
+        $i = array_search($radius, $this->radii, true);
+
+        return $i === false ? 0.0 : $this->maxAngles[$i];
+    }
+
+    /**
+     * Gives the smallest stocked radius that can be bent to each of some angles.
+     *
+     * @param  list<float>  $angles
+     * @return list<float>|null null if there is none
+     */
+    public function smallestRadii(array $angles): ?array
+    {
+        $radii = [];
+        foreach ($angles as $angle) {
+            foreach ($this->radii as $i => $radius) {
+                if ($angle <= $this->maxAngles[$i] + 1e-9) {
+                    $radii[] = $radius;
+
+                    continue 2;
+                }
+            }
+
+            return null;
+        }
+
+        return $radii;
+    }
+}

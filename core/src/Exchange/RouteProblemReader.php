@@ -98,7 +98,7 @@ final readonly class RouteProblemReader
     }
 
     /**
-     * @param  array<string, TubeStock>  $tubes
+     * @param  array<array-key, TubeStock>  $tubes
      * @return list<Port>
      */
     private static function ports(Node $list, array $tubes): array

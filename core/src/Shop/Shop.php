@@ -10,7 +10,7 @@ use UpsweptBead\Core\Stock\Catalogue;
 final readonly class Shop
 {
     /**
-     * @param  array<string, int>  $shelf  pieces on the shelf by stock id
+     * @param  array<array-key, int>  $shelf  pieces on the shelf by stock id
      * @param  list<Bottle>  $bottles
      */
     public function __construct(

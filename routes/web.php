@@ -7,6 +7,7 @@ use App\Http\Controllers\JobController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\RackController;
 use App\Http\Controllers\RecordController;
+use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SessionController;
 use App\Models\Job;
 use Illuminate\Support\Facades\Route;
@@ -25,6 +26,9 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::put('/jobs/{job}/draft', [DraftController::class, 'update'])->can('update', 'job');
     Route::post('/jobs/{job}/preview', [DraftController::class, 'preview'])->can('view', 'job');
     Route::post('/jobs/{job}/routes', [DraftController::class, 'routes'])->can('view', 'job');
+    Route::post('/jobs/{job}/searches', [SearchController::class, 'store'])->can('update', 'job');
+    Route::get('/jobs/{job}/searches/{search}', [SearchController::class, 'show'])->can('view', 'job')->whereNumber('search');
+    Route::post('/jobs/{job}/searches/{search}/stop', [SearchController::class, 'stop'])->can('update', 'job')->whereNumber('search');
     Route::post('/jobs/{job}/release', [DraftController::class, 'release'])->can('update', 'job');
     Route::post('/jobs/{job}/revise', [DraftController::class, 'revise'])->can('update', 'job');
     Route::post('/jobs/{job}/log', [LogController::class, 'store'])->can('log', 'job');

@@ -34,6 +34,7 @@ final class DemoSeeder extends Seeder
         Shop::query()->create(['document' => json_decode((string) file_get_contents(base_path('database/demo/shop.json')), true)]);
         $this->drafts->begin($this->job('camper-van-downpipe'));
         $this->drafts->begin($this->routed($this->job('delivery-van-crossover')));
+        $this->drafts->begin($this->job('hill-climb-header'));
         $this->finished($this->drafts->begin($this->routed($this->job('track-car-downpipe'))), $wren);
     }
 

@@ -12,7 +12,7 @@ final readonly class NextAction
 {
     private function __construct(public string $stage, public string $group, public string $text) {}
 
-    /** @param Progress|null $progress null while nothing is released */
+    /** @param  Progress|null  $progress null while nothing is released */
     public static function of(Plan $plan, ?Progress $progress): self
     {
         return $progress === null ? self::planning($plan) : self::making($plan, $progress);
@@ -20,10 +20,9 @@ final readonly class NextAction
 
     private static function planning(Plan $plan): self
     {
-        foreach ($plan->runs as $run) {
-            if ($run->run === null) {
-                return new self('route', 'needs a route', "Find a way for run {$run->spec->letter}");
-            }
+        $open = array_values(array_filter($plan->runs, static fn (RunPlan $run): bool => $run->run === null));
+        if ($open !== []) {
+            return new self('route', 'needs a route', count($open) === 1 ? "Find a way for run {$open[0]->spec->letter}" : sprintf('Find ways for %d runs', count($open)));
         }
         $problems = $plan->problems();
         if ($plan->runs === [] || $problems !== []) {

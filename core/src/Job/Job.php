@@ -26,6 +26,7 @@ final readonly class Job
         public string $note,
         public array $runs,
         public Overrides $overrides,
+        public SetSpec $set = new SetSpec,
     ) {}
 
     /** Puts a route in place of a run's own. */
@@ -33,12 +34,23 @@ final readonly class Job
     {
         $runs = array_map(static fn (RunSpec $run): RunSpec => $run->letter === $letter ? $run->routed($route) : $run, $this->runs);
 
-        return new self($this->number, $this->title, $this->customer, $this->vehicle, $this->purpose, $this->units, $this->metal, $this->note, $runs, $this->overrides);
+        return new self($this->number, $this->title, $this->customer, $this->vehicle, $this->purpose, $this->units, $this->metal, $this->note, $runs, $this->overrides, $this->set);
+    }
+
+    public function run(string $letter): ?RunSpec
+    {
+        foreach ($this->runs as $run) {
+            if ($run->letter === $letter) {
+                return $run;
+            }
+        }
+
+        return null;
     }
 
     /** The same job shown in other units; every length carries its own unit, so no size changes. */
     public function in(UnitSystem $units): self
     {
-        return new self($this->number, $this->title, $this->customer, $this->vehicle, $this->purpose, $units, $this->metal, $this->note, $this->runs, new Overrides($this->overrides->all, $this->units));
+        return new self($this->number, $this->title, $this->customer, $this->vehicle, $this->purpose, $units, $this->metal, $this->note, $this->runs, new Overrides($this->overrides->all, $this->units), $this->set);
     }
 }

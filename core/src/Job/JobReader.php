@@ -45,7 +45,7 @@ final readonly class JobReader
 
     private static function read(Node $root, Problems $problems): JobReading
     {
-        $root->only(['job', 'runs', 'overrides']);
+        $root->only(['job', 'runs', 'set', 'overrides']);
         $head = $root->at('job')->only(['number', 'title', 'customer', 'vehicle', 'purpose', 'units', 'metal', 'note']);
         $units = $head->at('units')->choice(UnitSystem::class, UnitSystem::Inch);
         $reader = new self($units);
@@ -63,6 +63,7 @@ final readonly class JobReader
             $head->at('note')->text(),
             $runs,
             new Overrides(array_map(self::override(...), $overrides), $units),
+            (new SetReader($units, array_map(static fn (RunSpec $run): string => $run->letter, $runs)))->read($root->at('set')),
         );
 
         return new JobReading($problems->all() === [] ? $job : null, $problems->all());

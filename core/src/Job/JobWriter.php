@@ -27,6 +27,7 @@ final readonly class JobWriter
                 'note' => $job->note,
             ],
             'runs' => array_map(self::run(...), $job->runs),
+            'set' => SetWriter::toArray($job->set),
             'overrides' => array_map(
                 static fn (Override $override): array => ['figure' => $override->figure, 'value' => $override->value, 'why' => $override->why],
                 $job->overrides->all,

@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Plan;
 
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Plan\Set\SetPlan;
 
 /** Everything that follows from a job in a shop. */
 final readonly class Plan
@@ -18,6 +19,7 @@ final readonly class Plan
     public function __construct(
         public Job $job,
         public array $runs,
+        public SetPlan $set,
         public ArgonAccount $argon,
         public array $steps,
         public array $notices,

@@ -14,6 +14,7 @@ use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Plan\Internal\RunChecks;
 use UpsweptBead\Core\Plan\Internal\RunJoints;
 use UpsweptBead\Core\Plan\Internal\Sheets;
+use UpsweptBead\Core\Plan\Set\SetPlan;
 use UpsweptBead\Core\Route\RouteAnswers;
 use UpsweptBead\Core\Route\RouteRequest;
 use UpsweptBead\Core\Route\TwoBendRouter;
@@ -45,13 +46,15 @@ final readonly class Planner
         foreach ($job->runs as $i => $spec) {
             $runs[] = $planner->run($spec, "runs[$i]", $notices);
         }
+        $set = SetPlan::of($job, $shop, $runs);
+        array_push($notices, ...$set->notices($job));
         $sheets = array_merge(...array_map(static fn (RunPlan $run): array => $run->sheets, $runs));
         $argon = ArgonAccount::of($sheets, $shop->bottles);
         if ($sheets !== [] && $shop->bottles !== [] && ! $argon->isEnough()) {
             $notices[] = Notice::caution('argon', 'The bottles on hand cannot finish this job; change or add one before starting.');
         }
 
-        return new Plan($job, $runs, $argon, BenchSteps::of($runs, $job->units, $shop->rules), $notices);
+        return new Plan($job, $runs, $set, $argon, BenchSteps::of($runs, $job->units, $shop->rules), $notices);
     }
 
     /**

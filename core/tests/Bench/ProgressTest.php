@@ -11,7 +11,7 @@ use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Units\UnitSystem;
 
-/** @param array<string, float> $values */
+/** @param  array<string, float>  $values */
 function entry(string $step, EntryKind $kind = EntryKind::Done, array $values = [], string $note = ''): LogEntry
 {
     return new LogEntry(uniqid(), $step, $kind, $values, $note, 'Wren', new DateTimeImmutable('2026-03-02 09:00'));

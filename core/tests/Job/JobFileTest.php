@@ -16,7 +16,7 @@ function places(array $document): array
     return array_map(static fn (Problem $problem): string => $problem->path, JobReader::fromDecoded($document)->problems);
 }
 
-/** @param non-empty-list<string|int> $path */
+/** @param  non-empty-list<string|int>  $path */
 function changed(array $path, mixed $value): array
 {
     $document = Some::document();

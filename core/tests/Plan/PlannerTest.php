@@ -15,7 +15,7 @@ use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Weld\Joint;
 use UpsweptBead\Core\Weld\JointType;
 
-/** @param callable(array<string, mixed>): array<string, mixed> $change */
+/** @param  callable(array<string, mixed>): array<string, mixed>  $change */
 function planOf(callable $change): Plan
 {
     $document = UpsweptBead\Core\Job\JobWriter::toArray(Some::routedJob());

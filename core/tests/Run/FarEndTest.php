@@ -8,7 +8,7 @@ use UpsweptBead\Core\Run\FarEnd;
 use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Tests\Support\Some;
 
-/** @param callable(Bend): Bend $change */
+/** @param  callable(Bend): Bend  $change */
 function withBend(TubeRun $run, int $index, callable $change): TubeRun
 {
     $bends = $run->bends;

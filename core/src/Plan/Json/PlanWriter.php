@@ -23,6 +23,7 @@ final readonly class PlanWriter
 
         return [
             'runs' => array_map(static fn (RunPlan $run): array => $runs->run($run), $plan->runs),
+            'set' => (new SetPlanWriter($figures))->plan($plan->set, $plan->job),
             'jointCount' => $plan->jointCount(),
             'argon' => [
                 'torch' => $volume($plan->argon->torchL),

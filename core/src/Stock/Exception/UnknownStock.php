@@ -9,6 +9,11 @@ use UpsweptBead\Core\CoreError;
 /** A stock id that is in no catalogue. */
 final class UnknownStock extends \OutOfBoundsException implements CoreError
 {
+    public static function noBendsFor(string $tubeId): self
+    {
+        return new self(sprintf('There are no bends for the tube "%s" in the catalogue.', mb_substr($tubeId, 0, 40)));
+    }
+
     /** @param  list<string>  $near */
     public static function tube(string $id, array $near): self
     {

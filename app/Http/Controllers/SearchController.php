@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ChangeRequest;
+use App\Jobs\SearchForRoutes;
+use App\Models\Job;
+use App\Models\RouteSearch;
+use App\Models\SearchState;
+use App\Models\User;
+use App\Workshop\Workshop;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
+use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Plan\Set\SetProblem;
+use UpsweptBead\Core\Stock\Exception\UnknownStock;
+
+/** Searches for whole sets: asked for, looked at while they run, stopped. */
+final readonly class SearchController
+{
+    private const SECONDS = 12.0;
+
+    public function __construct(private Workshop $workshop) {}
+
+    public function store(ChangeRequest $request, Job $job): JsonResponse
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+        $document = $request->document();
+        try {
+            SetProblem::of($document, $this->workshop->shop());
+        } catch (UnknownStock|\OutOfBoundsException $error) {
+            throw ValidationException::withMessages(['document' => $error->getMessage()]);
+        }
+        // A newer wish for the same job takes the place of an older one.
+        RouteSearch::query()->where('job_id', $job->id)->whereIn('state', [SearchState::Queued, SearchState::Running])->update(['stop_asked' => true]);
+        $search = RouteSearch::query()->create([
+            'job_id' => $job->id, 'user_id' => $user->id, 'document' => JobWriter::toArray($document), 'seconds' => self::SECONDS,
+        ]);
+        SearchForRoutes::dispatch($search->id);
+
+        return new JsonResponse(self::view($search->refresh()), 202);
+    }
+
+    public function show(Job $job, int $search): JsonResponse
+    {
+        return new JsonResponse(self::view(self::of($job, $search)));
+    }
+
+    public function stop(Job $job, int $search): JsonResponse
+    {
+        $found = self::of($job, $search);
+        if ($found->state->isOpen()) {
+            RouteSearch::query()->whereKey($found->id)->update(['stop_asked' => true]);
+        }
+
+        return new JsonResponse(self::view($found->refresh()));
+    }
+
+    private static function of(Job $job, int $search): RouteSearch
+    {
+        return RouteSearch::query()->where('job_id', $job->id)->findOrFail($search);
+    }
+
+    /** @return array<string, mixed> */
+    private static function view(RouteSearch $search): array
+    {
+        return ['id' => $search->id, 'state' => $search->state->value, 'designs' => $search->designs, 'message' => $search->message];
+    }
+}

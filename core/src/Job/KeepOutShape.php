@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+enum KeepOutShape: string
+{
+    /** Everything behind a plane. */
+    case HalfSpace = 'half-space';
+    case Box = 'box';
+    /** A round bar with flat ends. */
+    case Cylinder = 'cylinder';
+    /** A round bar with round ends. */
+    case Capsule = 'capsule';
+}

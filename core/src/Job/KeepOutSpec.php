@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Route\Problem\Box;
+use UpsweptBead\Core\Route\Problem\Capsule;
+use UpsweptBead\Core\Route\Problem\Cylinder;
+use UpsweptBead\Core\Route\Problem\HalfSpace;
+use UpsweptBead\Core\Route\Problem\KeepOut;
+use UpsweptBead\Core\Units\Length;
+
+/** Something that no tube may come near, as surveyed. */
+final readonly class KeepOutSpec
+{
+    /**
+     * @param  array{Length, Length, Length}  $at  a point of the plane, the box's centre, the bar's first end
+     * @param  Vector  $direction  out of the half-space; of the box's first edge level with the ground
+     * @param  array{Length, Length, Length}  $to  the bar's other end
+     * @param  array{Length, Length, Length}  $size  the box's edges
+     * @param  ?Length  $clearance  in place of what its kind usually needs
+     */
+    public function __construct(
+        public string $name,
+        public KeepOutKind $kind,
+        public KeepOutShape $shape,
+        public array $at,
+        public Vector $direction,
+        public array $to,
+        public array $size,
+        public Length $radius,
+        public ?Length $clearance,
+        public string $note,
+    ) {}
+
+    /** @param  float  $exemptMm  what of a tube is not tested at its own block or collector */
+    public function solid(float $clearanceMm, float $exemptMm): KeepOut
+    {
+        $clearance = $this->clearance->mm ?? $clearanceMm;
+        $first = $this->kind->isExemptAtPort() ? $exemptMm : 0.0;
+        $last = $this->kind->isExemptAtInlet() ? $exemptMm : 0.0;
+
+        return match ($this->shape) {
+            KeepOutShape::HalfSpace => new HalfSpace($this->name, self::point($this->at), $this->direction->unit(), $clearance, $first, $last),
+            KeepOutShape::Box => new Box($this->name, self::point($this->at), self::axes($this->direction), [$this->size[0]->mm / 2, $this->size[1]->mm / 2, $this->size[2]->mm / 2], $clearance, $first, $last),
+            KeepOutShape::Cylinder => new Cylinder($this->name, self::point($this->at), self::point($this->to), $this->radius->mm, $clearance, $first, $last),
+            KeepOutShape::Capsule => new Capsule($this->name, self::point($this->at), self::point($this->to), $this->radius->mm, $clearance, $first, $last),
+        };
+    }
+
+    /**
+     * A box's edges: the first along the direction, the second level, the third square to both.
+     *
+     * @return array{Vector, Vector, Vector}
+     */
+    public static function axes(Vector $direction): array
+    {
+        $x = $direction->unit();
+        $y = (abs($x->z) > 0.999 ? new Vector(0, 1, 0) : new Vector(-$x->y, $x->x, 0))->unit();
+
+        return [$x, $y, $x->cross($y)];
+    }
+
+    /** @param  array{Length, Length, Length}  $at */
+    private static function point(array $at): Vector
+    {
+        return new Vector($at[0]->mm, $at[1]->mm, $at[2]->mm);
+    }
+}

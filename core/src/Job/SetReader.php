@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+use UpsweptBead\Core\Document\Node;
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Route\Problem\AssignmentMode;
+use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** Reads the part of a job that holds for its runs together: collectors, keep-outs, lengths. */
+final readonly class SetReader
+{
+    private const MOST_KEEP_OUTS = 60;
+
+    private const MOST_GROUPS = 16;
+
+    /** @param  list<string>  $letters  of the runs there are */
+    public function __construct(private UnitSystem $units, private array $letters) {}
+
+    public function read(Node $node): SetSpec
+    {
+        if ($node->isMissing()) {
+            return new SetSpec;
+        }
+        $node->only(['collectors', 'keepOuts', 'lengths']);
+        $list = static fn (string $key, int $most): array => $node->at($key)->isMissing() ? [] : $node->at($key)->items($most);
+        $keepOuts = array_map($this->keepOut(...), $list('keepOuts', self::MOST_KEEP_OUTS));
+        $names = array_map(static fn (KeepOutSpec $one): string => $one->name, $keepOuts);
+        if (count(array_unique($names)) !== count($names)) {
+            $node->at('keepOuts')->complain('double-name', 'has two entries of one name; each needs its own');
+        }
+        $collectors = array_map($this->collector(...), $list('collectors', self::MOST_GROUPS));
+        $this->refuseTwice($node->at('collectors'), array_merge(...array_map(static fn (CollectorSpec $one): array => $one->runs, $collectors)));
+        $lengths = array_map($this->lengths(...), $list('lengths', self::MOST_GROUPS));
+        $this->refuseTwice($node->at('lengths'), array_merge(...array_map(static fn (LengthSpec $one): array => $one->runs, $lengths)));
+
+        return new SetSpec($collectors, $keepOuts, $lengths);
+    }
+
+    private function collector(Node $node): CollectorSpec
+    {
+        $node->only(['name', 'runs', 'assignment', 'firing']);
+        $mode = $node->at('assignment')->choice(AssignmentMode::class, AssignmentMode::Fixed);
+        $runs = $this->runs($node->at('runs'));
+        $firing = $node->at('firing')->isMissing() ? [] : $this->runs($node->at('firing'));
+        if ($mode === AssignmentMode::Cyclic && array_diff($runs, $firing) !== array_diff($firing, $runs)) {
+            $node->at('firing')->complain('bad-order', 'must name each run of the collector once: '.implode(', ', $runs));
+        }
+
+        return new CollectorSpec($node->at('name')->required(60), $runs, $mode, $firing);
+    }
+
+    private function keepOut(Node $node): KeepOutSpec
+    {
+        $node->only(['name', 'kind', 'shape', 'at', 'direction', 'to', 'size', 'radius', 'clearance', 'note']);
+        $shape = $node->at('shape')->choice(KeepOutShape::class, KeepOutShape::Box);
+        $at = $this->point($node->at('at'));
+        $bar = $shape === KeepOutShape::Cylinder || $shape === KeepOutShape::Capsule;
+        $to = $bar ? $this->point($node->at('to')) : $at;
+        if ($bar && hypot(hypot($to[0]->mm - $at[0]->mm, $to[1]->mm - $at[1]->mm), $to[2]->mm - $at[2]->mm) < 1e-3) {
+            $node->at('to')->complain('no-length', 'must be another point than the first end');
+        }
+        $size = $shape === KeepOutShape::Box ? $this->point($node->at('size')) : [Length::ofMm(1), Length::ofMm(1), Length::ofMm(1)];
+        foreach ($size as $i => $edge) {
+            if ($edge->mm <= 0) {
+                $node->at('size')->complain('not-positive', 'must be three edges above 0');
+            }
+        }
+        $radius = $bar ? $node->at('radius')->length($this->units) : Length::ofMm(1);
+        if ($radius->mm <= 0) {
+            $node->at('radius')->complain('not-positive', 'must be more than 0');
+        }
+        $clearance = $node->at('clearance')->isMissing() ? null : $node->at('clearance')->length($this->units);
+        if ($clearance !== null && $clearance->mm < 0) {
+            $node->at('clearance')->complain('negative', 'must not be negative');
+        }
+
+        return new KeepOutSpec(
+            $node->at('name')->required(60),
+            $node->at('kind')->choice(KeepOutKind::class, KeepOutKind::Other),
+            $shape,
+            $at,
+            $shape === KeepOutShape::HalfSpace || ! $node->at('direction')->isMissing() ? $this->direction($node->at('direction')) : new Vector(1, 0, 0),
+            $to,
+            $size,
+            $radius,
+            $clearance,
+            $node->at('note')->text('', 300),
+        );
+    }
+
+    private function lengths(Node $node): LengthSpec
+    {
+        $node->only(['runs', 'target', 'tolerance']);
+        $target = $node->at('target')->isMissing() ? null : $node->at('target')->length($this->units);
+        if ($target !== null && $target->mm <= 0) {
+            $node->at('target')->complain('not-positive', 'must be more than 0');
+        }
+        $tolerance = $node->at('tolerance')->isMissing() ? 1.0 : $node->at('tolerance')->number(100);
+        if ($tolerance < 0.05) {
+            $node->at('tolerance')->complain('out-of-range', 'must lie between 0.05 and 100 per cent');
+        }
+
+        return new LengthSpec($this->runs($node->at('runs')), $target, max($tolerance, 0.05));
+    }
+
+    /** @return list<string> */
+    private function runs(Node $node): array
+    {
+        $runs = [];
+        foreach ($node->items(count($this->letters) + 16) as $item) {
+            $letter = $item->required(2);
+            if (! in_array($letter, $this->letters, true) || in_array($letter, $runs, true)) {
+                $item->complain('bad-run', 'must be a run of this job, each once: '.implode(', ', $this->letters));
+            }
+            $runs[] = $letter;
+        }
+
+        return $runs;
+    }
+
+    /** @param  list<string>  $letters */
+    private function refuseTwice(Node $node, array $letters): void
+    {
+        foreach (array_diff_key($letters, array_unique($letters)) as $letter) {
+            $node->complain('twice', "names the run $letter twice");
+        }
+    }
+
+    /** @return array{Length, Length, Length} */
+    private function point(Node $node): array
+    {
+        $parts = array_map(fn (Node $item): Length => $item->length($this->units), $node->items(3));
+        if (count($parts) !== 3) {
+            $node->complain('not-a-point', 'must be three lengths: rearward, right and up');
+
+            return [Length::ofMm(0), Length::ofMm(0), Length::ofMm(0)];
+        }
+
+        return [$parts[0], $parts[1], $parts[2]];
+    }
+
+    private function direction(Node $node): Vector
+    {
+        $parts = array_map(static fn (Node $item): float => $item->number(1e6), $node->items(3));
+        $vector = count($parts) === 3 ? new Vector(...$parts) : new Vector(0, 0, 0);
+        if ($vector->length() < 1e-9) {
+            $node->complain('no-direction', 'must be three numbers that are not all 0, such as [1, 0, -0.2]');
+
+            return new Vector(1, 0, 0);
+        }
+
+        return $vector;
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+/** What holds for the runs of a job together. */
+final readonly class SetSpec
+{
+    /**
+     * @param  list<CollectorSpec>  $collectors
+     * @param  list<KeepOutSpec>  $keepOuts
+     * @param  list<LengthSpec>  $lengths
+     */
+    public function __construct(public array $collectors = [], public array $keepOuts = [], public array $lengths = []) {}
+}

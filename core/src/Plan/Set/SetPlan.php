@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Plan\Set;
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Plan\Notice;
+use UpsweptBead\Core\Plan\RunPlan;
+use UpsweptBead\Core\Route\Problem\AssignmentMode;
+use UpsweptBead\Core\Route\Problem\Collector;
+use UpsweptBead\Core\Route\Problem\Inlet;
+use UpsweptBead\Core\Route\Problem\KeepOut;
+use UpsweptBead\Core\Route\Problem\Port;
+use UpsweptBead\Core\Route\Problem\StockBend;
+use UpsweptBead\Core\Route\Problem\TubeStock;
+use UpsweptBead\Core\Route\Search\Clearance;
+use UpsweptBead\Core\Route\Search\Contact;
+use UpsweptBead\Core\Route\Search\Pliant;
+use UpsweptBead\Core\Route\Search\Span;
+use UpsweptBead\Core\Route\Search\Way;
+use UpsweptBead\Core\Run\TubeRun;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Units\Quantity;
+
+/** What follows for the runs of a job together: the gaps between them and to what they must keep clear of, and their lengths. */
+final readonly class SetPlan
+{
+    /** Gaps wider than what is needed by more than this are not worth a line. */
+    private const WINDOW = 25.0;
+
+    /**
+     * @param  list<KeepOut>  $solids
+     * @param  list<Gap>  $gaps  tightest first, by what is left of what is needed
+     * @param  list<LengthCheck>  $lengths
+     */
+    private function __construct(public array $solids, public array $gaps, public array $lengths) {}
+
+    /** @param  list<RunPlan>  $runs */
+    public static function of(Job $job, Shop $shop, array $runs): self
+    {
+        $solids = SetProblem::keepOuts($job, $shop);
+        $ways = [];
+        foreach ($runs as $plan) {
+            if ($plan->run !== null && $plan->tube !== null && $plan->run->bends !== []) {
+                $ways[$plan->spec->letter] = self::way($job, $shop, $plan->spec->letter, $plan->run, $plan->tube->odMm);
+            }
+        }
+
+        return new self($solids, self::gaps(array_filter($ways), $solids, $shop), self::lengths($job, $runs));
+    }
+
+    /** @return list<Notice> */
+    public function notices(Job $job): array
+    {
+        $notices = [];
+        $show = static fn (float $mm): string => Quantity::Length->show($mm, $job->units);
+        foreach ($this->gaps as $gap) {
+            if (! $gap->isKept()) {
+                $what = $gap->isRun ? "run $gap->other" : $gap->other;
+                $notices[] = $gap->gapMm < 0
+                    ? Notice::problem('set', "Run $gap->run runs into $what, by {$show(-$gap->gapMm)}.")
+                    : Notice::caution('set', "Run $gap->run passes $what at {$show($gap->gapMm)}; {$show($gap->neededMm)} is needed.");
+            }
+        }
+        foreach ($this->lengths as $check) {
+            if (! $check->holds()) {
+                $notices[] = Notice::caution('set', sprintf('Runs %s differ in length by %s; %s either way is allowed.', implode(', ', array_keys($check->lengthsMm)), $show($check->spreadMm()), $show($check->toleranceMm)));
+            }
+        }
+
+        return $notices;
+    }
+
+    /**
+     * @param  array<string, Way>  $ways
+     * @param  list<KeepOut>  $solids
+     * @return list<Gap>
+     */
+    private static function gaps(array $ways, array $solids, Shop $shop): array
+    {
+        $gaps = [];
+        $letters = array_keys($ways);
+        foreach ($letters as $i => $letter) {
+            $way = $ways[$letter];
+            foreach ($solids as $solid) {
+                $contacts = [];
+                Clearance::solid($way, $solid, $shop->rules->value('clear.other'), 0.0, $contacts, self::WINDOW);
+                $worst = self::worst($contacts);
+                if ($worst !== null) {
+                    $needed = $solid->clearanceMm ?? $shop->rules->value('clear.other');
+                    $gaps[] = new Gap($letter, $solid->id, false, $needed - $worst->shortMm, $needed, self::point($way, $worst->piece, $worst->share), null);
+                }
+            }
+            foreach (array_slice($letters, $i + 1) as $other) {
+                $contacts = [];
+                Clearance::pair($way, $ways[$other], $shop->rules->value('clear.tube'), 0.0, $contacts, self::WINDOW);
+                $worst = self::worst($contacts);
+                if ($worst !== null) {
+                    [$from, $to] = [self::point($way, $worst->piece, $worst->share), self::point($ways[$other], $worst->otherPiece, $worst->otherShare)];
+                    $gap = $from->distanceTo($to) - ($way->span->port->tube->odMm + $ways[$other]->span->port->tube->odMm) / 2;
+                    // In the near zone less is needed; what is short tells how much.
+                    $gaps[] = new Gap($letter, $other, true, $gap, $gap + $worst->shortMm, $from, $to);
+                }
+            }
+        }
+        usort($gaps, static fn (Gap $a, Gap $b): int => $a->gapMm - $a->neededMm <=> $b->gapMm - $b->neededMm);
+
+        return $gaps;
+    }
+
+    /** @param  list<Contact>  $contacts */
+    private static function worst(array $contacts): ?Contact
+    {
+        $worst = null;
+        foreach ($contacts as $contact) {
+            $worst = $worst === null || $contact->shortMm > $worst->shortMm ? $contact : $worst;
+        }
+
+        return $worst;
+    }
+
+    private static function point(Way $way, int $piece, float $share): Vector
+    {
+        return new Vector(...Pliant::from($way)->point($piece, $share));
+    }
+
+    /**
+     * @param  list<RunPlan>  $runs
+     * @return list<LengthCheck>
+     */
+    private static function lengths(Job $job, array $runs): array
+    {
+        $checks = [];
+        foreach ($job->set->lengths as $group) {
+            $lengths = [];
+            foreach ($runs as $plan) {
+                if ($plan->run !== null && in_array($plan->spec->letter, $group->runs, true)) {
+                    $lengths[$plan->spec->letter] = $plan->run->lengthMm();
+                }
+            }
+            $common = $group->target->mm ?? ($lengths === [] ? 0.0 : (min($lengths) + max($lengths)) / 2);
+            $checks[] = new LengthCheck($lengths, $common, $common * $group->tolerancePercent / 100, $group->target !== null);
+        }
+
+        return $checks;
+    }
+
+    /** A run as it stands, whether it meets its end or not; null where it turns so far that it has no vertices. */
+    private static function way(Job $job, Shop $shop, string $letter, TubeRun $run, float $odMm): ?Way
+    {
+        $clrs = $angles = [];
+        foreach ($run->bends as $bend) {
+            if ($bend->angleDeg >= 175 || $bend->angleDeg < 1e-3) {
+                return null;
+            }
+            [$clrs[], $angles[]] = [$bend->clrMm, $bend->angleDeg];
+        }
+        $end = $run->end();
+        $stock = new TubeStock($letter, $odMm, array_map(static fn (float $clr, float $angle): StockBend => new StockBend($clr, $angle, 0.0), $clrs === [] ? [1.0] : $clrs, $angles === [] ? [90.0] : $angles));
+        $name = $letter;
+        foreach ($job->set->collectors as $one) {
+            $name = in_array($letter, $one->runs, true) ? $one->name : $name;
+        }
+        $inlet = new Inlet($letter, $end->at, $end->forward);
+        $collector = new Collector($name, [$inlet], AssignmentMode::Fixed, [$letter], [0], $shop->rules->value('set.near_length'), $shop->rules->value('set.near_gap'));
+        $span = new Span(0, new Port($letter, $run->start->at, $run->start->forward, $stock), $inlet, $collector, SetProblem::rules($shop));
+        $inner = array_slice($run->toXyz(), 1, -1);
+
+        return Way::of($span, array_merge(...array_map(static fn (Vector $vertex): array => $vertex->toArray(), $inner)), $clrs)->cut(Way::FINE);
+    }
+}

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { expectAccessible, SIGNED_OUT } from './support';
 
-// Job 2 of the demo has a route; job 3 is finished.
+// Job 2 of the demo has a route; job 3 is a set, job 4 is finished.
 const screens = [
     ['the rack', '/'],
     ['survey', '/jobs/2/survey'],
@@ -10,8 +10,10 @@ const screens = [
     ['fit', '/jobs/2/fit'],
     ['weld', '/jobs/2/weld'],
     ['bench before a release', '/jobs/2/bench'],
-    ['bench', '/jobs/3/bench'],
-    ['handover', '/jobs/3/handover'],
+    ['bench', '/jobs/4/bench'],
+    ['survey of a set', '/jobs/3/survey'],
+    ['route of a set', '/jobs/3/route'],
+    ['handover', '/jobs/4/handover'],
 ] as const;
 
 test.describe('signed out', () => {

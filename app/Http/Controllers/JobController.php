@@ -16,8 +16,10 @@ use Inertia\Inertia;
 use Inertia\Response;
 use Symfony\Component\HttpFoundation\Response as HttpResponse;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Job\KeepOutKind;
 use UpsweptBead\Core\Job\Purpose;
 use UpsweptBead\Core\Stock\TubeSize;
+use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 use UpsweptBead\Core\Weld\Metal;
 
@@ -65,6 +67,10 @@ final readonly class JobController
         return [
             'tubes' => array_map(static fn (TubeSize $tube): array => ['id' => $tube->id, 'name' => $tube->name], array_values($this->workshop->shop()->catalogue->tubes)),
             'metals' => array_map(static fn (Metal $metal): array => ['id' => $metal->id, 'name' => $metal->name], array_values(Metal::all())),
+            'keepOutKinds' => array_map(fn (KeepOutKind $kind): array => [
+                'id' => $kind->value, 'name' => $kind->label(),
+                'clearance' => Quantity::Length->show($this->workshop->shop()->rules->value($kind->rule()), UnitSystem::Metric),
+            ], KeepOutKind::cases()),
             'purposes' => array_map(static fn (Purpose $purpose): array => ['id' => $purpose->value, 'name' => $purpose->label()], Purpose::cases()),
         ];
     }

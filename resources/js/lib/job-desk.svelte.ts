@@ -7,7 +7,10 @@ import type {
     Plan,
     Progress,
     Revision,
+    RouteSearch,
+    RunDocument,
     RunPlan,
+    SearchDesign,
     Units,
 } from './plan';
 
@@ -24,6 +27,7 @@ export class JobDesk {
     document = $state.raw<JobDocument>({} as JobDocument);
     plan = $state.raw<Plan>({} as Plan);
     revision = $state.raw<Revision>({} as Revision);
+    index = $state(0);
     selection = $state.raw<Selection>(null);
     errors = $state.raw<Record<string, string[]>>({});
     failure = $state('');
@@ -82,9 +86,34 @@ export class JobDesk {
         return this.plan.notices.filter((notice) => notice.severity === 'problem').length;
     }
 
-    /** Thin for now: the first run is the one that is worked on. */
+    /** The run that is worked on, as planned. */
     get run(): RunPlan | undefined {
-        return this.plan.runs[0];
+        return this.plan.runs[this.index] ?? this.plan.runs[0];
+    }
+
+    /** The same run, as entered. */
+    get entered(): RunDocument | undefined {
+        return this.document.runs[this.index] ?? this.document.runs[0];
+    }
+
+    /** Where it stands in the document, as errors name it. */
+    get path(): string {
+        return `runs[${this.document.runs[this.index] ? this.index : 0}]`;
+    }
+
+    choose(letter: string): void {
+        const index = this.document.runs.findIndex((one) => one.letter === letter);
+        if (index < 0 || index === this.index) return;
+        this.index = index;
+        this.selection = null;
+    }
+
+    editRun(change: (run: RunDocument) => void): Promise<void> {
+        const letter = this.entered?.letter;
+        return this.edit((document) => {
+            const run = document.runs.find((one) => one.letter === letter);
+            if (run) change(run);
+        });
     }
 
     /** Changes the document and saves it; what the server refuses stays on the desk with its errors. */
@@ -129,6 +158,49 @@ export class JobDesk {
             document: this.document,
             letter,
         });
+        if (reply.ok) return reply.data;
+        this.failure = reply.message;
+        return null;
+    }
+
+    /** Asks for whole designs; a worker of the server looks for them. */
+    async searchSet(): Promise<RouteSearch | null> {
+        await this.#settled;
+        return this.#ask('POST', 'searches', { document: this.document });
+    }
+
+    lookAtSearch(id: number): Promise<RouteSearch | null> {
+        return this.#ask('GET', `searches/${id}`);
+    }
+
+    stopSearch(id: number): Promise<RouteSearch | null> {
+        return this.#ask('POST', `searches/${id}/stop`, {});
+    }
+
+    /** Takes a design over: each run its route and the end of the inlet it was given. */
+    takeDesign(design: SearchDesign): Promise<void> {
+        return this.edit((document) => {
+            const ends = Object.fromEntries(
+                document.runs.map((run) => [run.letter, structuredClone(run.end)]),
+            );
+            for (const run of document.runs) {
+                const found = design.runs.find((one) => one.letter === run.letter);
+                const end = found && ends[found.inlet];
+                if (!found || !end) continue;
+                run.route = found.route;
+                run.end = end;
+            }
+            // Inlets stay in their order round the collector: its runs are named in the order of their new ends.
+            for (const collector of document.set?.collectors ?? []) {
+                collector.runs = collector.runs.map(
+                    (letter) => design.runs.find((one) => one.inlet === letter)?.letter ?? letter,
+                );
+            }
+        });
+    }
+
+    async #ask(method: 'GET' | 'POST', path: string, body?: unknown): Promise<RouteSearch | null> {
+        const reply = await send<RouteSearch>(method, `/jobs/${this.view.id}/${path}`, body);
         if (reply.ok) return reply.data;
         this.failure = reply.message;
         return null;

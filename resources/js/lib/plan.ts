@@ -148,10 +148,45 @@ export type Step = {
     measures: { name: string; label: string; quantity: string; planned: string | null }[];
 };
 
+export type KeepOut = {
+    name: string;
+    kind: string;
+    kindLabel: string;
+    shape: KeepOutDocument['shape'];
+    at: Triple;
+    to: Triple;
+    size: Triple;
+    radius: number;
+    axes: [Triple, Triple, Triple];
+};
+
+export type Gap = {
+    run: string;
+    other: string;
+    isRun: boolean;
+    gap: Shown;
+    needed: Shown;
+    kept: boolean;
+    from: Triple;
+    to: Triple | null;
+};
+
+export type LengthCheck = {
+    runs: (Shown & { letter: string })[];
+    common: Shown;
+    tolerance: Shown;
+    spread: Shown;
+    hasTarget: boolean;
+    holds: boolean;
+};
+
+export type SetPlan = { keepOuts: KeepOut[]; gaps: Gap[]; lengths: LengthCheck[] };
+
 export type Notice = { severity: 'problem' | 'caution'; path: string; message: string };
 
 export type Plan = {
     runs: RunPlan[];
+    set: SetPlan;
     jointCount: number;
     argon: {
         torch: Shown;
@@ -207,7 +242,27 @@ export type Answers = {
     blocked: { constraint: string; by: number; alone: boolean; text: string; radii: [string, string] }[];
 };
 
+/** A whole design: a way for every run, and the inlet (named by the run whose end it was) each goes to. */
+export type SearchDesign = {
+    seed: number;
+    objective: number;
+    found: number;
+    bends: number;
+    odd: number;
+    spread: Shown;
+    total: Shown;
+    runs: { letter: string; inlet: string; bends: number; run: TubeRun; route: RouteDocument }[];
+};
+
+export type RouteSearch = {
+    id: number;
+    state: 'queued' | 'running' | 'done' | 'stopped' | 'failed';
+    designs: SearchDesign[];
+    message: string;
+};
+
 export type Catalogue = {
+    keepOutKinds: { id: string; name: string; clearance: string }[];
     tubes: { id: string; name: string }[];
     metals: { id: string; name: string }[];
     purposes: { id: string; name: string }[];
@@ -244,6 +299,32 @@ export type RunDocument = {
     fittings: { kind: string; station: LengthText; fromTop: LengthText }[];
 };
 
+export type KeepOutDocument = {
+    name: string;
+    kind: string;
+    shape: 'half-space' | 'box' | 'cylinder' | 'capsule';
+    at: LengthText[];
+    direction?: number[];
+    to?: LengthText[];
+    size?: LengthText[];
+    radius?: LengthText;
+    clearance?: LengthText | null;
+    note?: string;
+};
+
+export type CollectorDocument = {
+    name: string;
+    runs: string[];
+    assignment: 'fixed' | 'any' | 'cyclic';
+    firing: string[];
+};
+
+export type SetDocument = {
+    collectors: CollectorDocument[];
+    keepOuts: KeepOutDocument[];
+    lengths: { runs: string[]; target: LengthText | null; tolerance: number }[];
+};
+
 export type JobDocument = {
     format: string;
     version: number;
@@ -258,5 +339,6 @@ export type JobDocument = {
         note: string;
     };
     runs: RunDocument[];
+    set?: SetDocument;
     overrides: { figure: string; value: string; why: string }[];
 };

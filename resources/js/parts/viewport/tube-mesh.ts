@@ -1,6 +1,6 @@
 // Turns the segments the core sent into surfaces to draw; nothing here decides where a tube goes.
 import { BufferAttribute, BufferGeometry, Quaternion, Vector3 } from 'three';
-import type { Frame, Segment } from '@/lib/plan';
+import type { Frame, Segment, TubeRun } from '@/lib/plan';
 
 const SIDES = 28;
 const DEGREES_A_RING = 4;
@@ -72,4 +72,28 @@ export function squareTo(frame: Frame): Quaternion {
 
 export function pointOf(frame: Frame): Vector3 {
     return vector(frame.at);
+}
+
+/** Where on a drawn run a station lies; the run's own segments say so. */
+export function frameAt(run: TubeRun, stationMm: number): Frame | null {
+    const segment = run.segments.find((one) => stationMm <= one.from + one.length + 1e-6);
+    if (!segment) return null;
+    const forward = new Vector3(...segment.start.forward);
+    const reference = new Vector3(...segment.start.reference);
+    const along = stationMm - segment.from;
+    if (segment.bend === null) {
+        const at = new Vector3(...segment.start.at).addScaledVector(forward, along);
+        return { at: at.toArray(), forward: segment.start.forward, reference: segment.start.reference };
+    }
+    const axis = new Vector3().crossVectors(forward, reference);
+    const angle = along / segment.clr;
+    const across = reference.clone().applyAxisAngle(axis, angle);
+    const at = new Vector3(...segment.start.at)
+        .addScaledVector(reference, segment.clr)
+        .addScaledVector(across, -segment.clr);
+    return {
+        at: at.toArray(),
+        forward: forward.applyAxisAngle(axis, angle).toArray(),
+        reference: across.toArray(),
+    };
 }

@@ -17,6 +17,7 @@ import {
     Raycaster,
     Scene,
     SphereGeometry,
+    Sprite,
     TorusGeometry,
     Vector2,
     Vector3,
@@ -24,10 +25,19 @@ import {
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import type { Selection } from '@/lib/job-desk.svelte';
-import type { Frame, RunEnd, RunPlan, TubeRun } from '@/lib/plan';
-import { pointOf, segmentGeometry, squareTo } from './tube-mesh';
+import type { Frame, RunEnd, RunPlan, SetPlan, Triple, TubeRun } from '@/lib/plan';
+import { keepOutMesh, letterSprite } from './surroundings';
+import { frameAt, pointOf, segmentGeometry, squareTo } from './tube-mesh';
 
 export type View = 'corner' | 'side' | 'top' | 'rear';
+
+export type Scenery = {
+    runs: RunPlan[];
+    current: string;
+    ghosts: { letter: string; run: TubeRun }[];
+    selection: Selection;
+    set: SetPlan;
+};
 
 const DIRECTIONS: Record<View, Vector3> = {
     corner: new Vector3(-0.75, 1, 0.65),
@@ -50,6 +60,7 @@ export class TubeScene {
     constructor(
         private readonly canvas: HTMLCanvasElement,
         private readonly onselect: (selection: Selection) => void,
+        private readonly onrun: (letter: string) => void,
     ) {
         this.#renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
         this.#renderer.setPixelRatio(Math.min(devicePixelRatio, 2));
@@ -75,20 +86,39 @@ export class TubeScene {
         cancelAnimationFrame(this.#frame);
     }
 
-    /** Draws a run, and a second one as a ghost beside it while answers are compared. */
-    show(plan: RunPlan, ghost: TubeRun | null, selection: Selection): void {
+    /** Draws every run, the chosen one plainly; ghosts of ways being compared; what must be kept clear of; tight gaps. */
+    show({ runs, current, ghosts, selection, set }: Scenery): void {
         this.#clear();
         const ink = this.#colour('--ink');
-        const odMm = plan.tube?.od.value ?? 50;
-        if (plan.run) this.#addRun(plan.run, plan, odMm, selection, false);
-        if (ghost) this.#addRun(ghost, plan, odMm, null, true);
-        this.#addEnd(plan.start, odMm, this.#colour('--strong'));
-        this.#addEnd(plan.target, odMm, this.#colour('--strong'));
-        this.#addArrow(plan.start.frame, odMm, ink);
-        this.#addArrow(plan.target.frame, odMm, this.#colour('--action'));
-        if (plan.run && plan.farEnd && !plan.farEnd.closed) {
-            this.#addGap(plan.run.end, plan.target.frame, this.#colour('--stop'));
+        for (const plan of runs) {
+            const odMm = plan.tube?.od.value ?? 50;
+            const isCurrent = plan.letter === current;
+            const ghost = ghosts.find((one) => one.letter === plan.letter);
+            if (ghost) this.#addRun(ghost.run, plan, odMm, null, 'ghost');
+            if (plan.run && (!ghost || isCurrent)) {
+                this.#addRun(plan.run, plan, odMm, selection, isCurrent ? 'current' : 'beside');
+            }
+            this.#addEnd(plan.start, odMm, this.#colour('--strong'));
+            this.#addEnd(plan.target, odMm, this.#colour('--strong'));
+            this.#addArrow(plan.start.frame, odMm, ink);
+            this.#addArrow(plan.target.frame, odMm, this.#colour('--action'));
+            if (plan.run && plan.farEnd && !plan.farEnd.closed) {
+                this.#addGap(plan.run.end.at, plan.target.frame.at, this.#colour('--stop'));
+            }
+            if (runs.length > 1) {
+                this.#content.add(
+                    letterSprite(plan.letter, plan.start.frame, odMm, isCurrent ? '--action' : '--ink'),
+                );
+            }
         }
+        for (const gap of set.gaps) {
+            if (!gap.kept && gap.to) this.#addGap(gap.from, gap.to, this.#colour('--stop'));
+            else if (!gap.kept) this.#addDot(gap.from, this.#colour('--stop'));
+        }
+        // Walls of keep-outs may be endless; what is looked at is the tubes.
+        this.#extent = new Box3().setFromObject(this.#content);
+        for (const solid of set.keepOuts)
+            this.#content.add(keepOutMesh(solid, this.#extent, this.#colour('--strong')));
         this.#addFloor();
         this.draw();
     }
@@ -113,21 +143,31 @@ export class TubeScene {
         this.#frame = requestAnimationFrame(() => this.#renderer.render(this.#scene, this.#camera));
     }
 
-    #addRun(run: TubeRun, plan: RunPlan, odMm: number, selection: Selection, isGhost: boolean): void {
+    #addRun(
+        run: TubeRun,
+        plan: RunPlan,
+        odMm: number,
+        selection: Selection,
+        as: 'current' | 'beside' | 'ghost',
+    ): void {
+        const isGhost = as === 'ghost';
         for (const segment of run.segments) {
             const isBend = segment.bend !== null;
-            const isOn = selection?.kind === 'bend' && selection.id === String(segment.bend);
+            const isOn =
+                as === 'current' && selection?.kind === 'bend' && selection.id === String(segment.bend);
             const material = new MeshStandardMaterial({
                 color:
                     isGhost || isOn ? this.#colour('--action') : this.#colour(isBend ? '--bend' : '--tube'),
                 metalness: 0.35,
                 roughness: 0.42,
                 side: DoubleSide,
-                transparent: isGhost,
-                opacity: isGhost ? 0.35 : 1,
+                transparent: as !== 'current',
+                opacity: isGhost ? 0.35 : as === 'beside' ? 0.55 : 1,
             });
             const mesh = new Mesh(segmentGeometry(segment, odMm / 2), material);
-            if (isBend && !isGhost) mesh.userData['selection'] = { kind: 'bend', id: String(segment.bend) };
+            if (as === 'beside') mesh.userData['letter'] = plan.letter;
+            else if (isBend && !isGhost)
+                mesh.userData['selection'] = { kind: 'bend', id: String(segment.bend) };
             this.#content.add(mesh);
         }
         if (isGhost) return;
@@ -202,17 +242,23 @@ export class TubeScene {
         );
     }
 
-    #addGap(from: Frame, to: Frame, colour: Color): void {
-        const line = new BufferGeometry().setFromPoints([pointOf(from), pointOf(to)]);
+    #addGap(from: Triple, to: Triple, colour: Color): void {
+        const line = new BufferGeometry().setFromPoints([new Vector3(...from), new Vector3(...to)]);
         this.#content.add(new LineSegments(line, new LineBasicMaterial({ color: colour, depthTest: false })));
-        const dot = new Mesh(new SphereGeometry(5, 16, 12), new MeshStandardMaterial({ color: colour }));
-        dot.position.copy(pointOf(from));
+        this.#addDot(from, colour);
+    }
+
+    #addDot(at: Triple, colour: Color): void {
+        const dot = new Mesh(
+            new SphereGeometry(6, 16, 12),
+            new MeshStandardMaterial({ color: colour, depthTest: false }),
+        );
+        dot.position.set(...at);
         this.#content.add(dot);
     }
 
     /** A plain grid below everything: rearward and right, a line every 100 mm. */
     #addFloor(): void {
-        this.#extent = new Box3().setFromObject(this.#content);
         const { min, max } = this.#extent;
         const points: Vector3[] = [];
         const level = min.z - 20;
@@ -237,8 +283,10 @@ export class TubeScene {
         ray.setFromCamera(place, this.#camera);
         const hit = ray
             .intersectObjects(this.#content.children, false)
-            .find((one) => one.object.userData['selection']);
-        this.onselect((hit?.object.userData['selection'] as Selection | undefined) ?? null);
+            .find((one) => one.object.userData['selection'] || one.object.userData['letter']);
+        const letter: unknown = hit?.object.userData['letter'];
+        if (typeof letter === 'string') this.onrun(letter);
+        else this.onselect((hit?.object.userData['selection'] as Selection | undefined) ?? null);
     };
 
     #fit(): void {
@@ -256,7 +304,8 @@ export class TubeScene {
 
     #clear(): void {
         this.#content.traverse((object: Object3D) => {
-            if (object instanceof Mesh || object instanceof LineSegments) {
+            if (object instanceof Sprite) object.material.map?.dispose();
+            if (object instanceof Mesh || object instanceof LineSegments || object instanceof Sprite) {
                 object.geometry.dispose();
                 const material: unknown = object.material;
                 for (const one of Array.isArray(material) ? material : [material]) {
@@ -266,28 +315,4 @@ export class TubeScene {
         });
         this.#content.clear();
     }
-}
-
-/** Where on a drawn run a station lies; the run's own segments say so. */
-function frameAt(run: TubeRun, stationMm: number): Frame | null {
-    const segment = run.segments.find((one) => stationMm <= one.from + one.length + 1e-6);
-    if (!segment) return null;
-    const forward = new Vector3(...segment.start.forward);
-    const reference = new Vector3(...segment.start.reference);
-    const along = stationMm - segment.from;
-    if (segment.bend === null) {
-        const at = new Vector3(...segment.start.at).addScaledVector(forward, along);
-        return { at: at.toArray(), forward: segment.start.forward, reference: segment.start.reference };
-    }
-    const axis = new Vector3().crossVectors(forward, reference);
-    const angle = along / segment.clr;
-    const across = reference.clone().applyAxisAngle(axis, angle);
-    const at = new Vector3(...segment.start.at)
-        .addScaledVector(reference, segment.clr)
-        .addScaledVector(across, -segment.clr);
-    return {
-        at: at.toArray(),
-        forward: forward.applyAxisAngle(axis, angle).toArray(),
-        reference: across.toArray(),
-    };
 }

@@ -1,17 +1,20 @@
 <script lang="ts">
     import { onMount } from 'svelte';
-    import type { Selection } from '@/lib/job-desk.svelte';
-    import type { RunPlan, TubeRun } from '@/lib/plan';
+    import type { JobDesk } from '@/lib/job-desk.svelte';
+    import type { TubeRun } from '@/lib/plan';
     import { theme } from '@/lib/theme.svelte';
     import type { TubeScene, View } from './tube-scene';
 
-    type Props = {
-        run: RunPlan;
-        ghost?: TubeRun | null;
-        selection: Selection;
-        onselect: (selection: Selection) => void;
-    };
-    let { run, ghost = null, selection, onselect }: Props = $props();
+    type Props = { desk: JobDesk; ghosts?: { letter: string; run: TubeRun }[] };
+    let { desk, ghosts = [] }: Props = $props();
+
+    const scenery = $derived({
+        runs: desk.plan.runs,
+        current: desk.run?.letter ?? '',
+        ghosts,
+        selection: desk.selection,
+        set: desk.plan.set,
+    });
 
     let canvas: HTMLCanvasElement;
     let scene = $state.raw<TubeScene | null>(null);
@@ -30,8 +33,12 @@
             try {
                 const { TubeScene } = await import('./tube-scene');
                 if (gone) return;
-                scene = new TubeScene(canvas, (picked) => onselect(picked));
-                scene.show(run, ghost, selection);
+                scene = new TubeScene(
+                    canvas,
+                    (picked) => (desk.selection = picked),
+                    (letter) => desk.choose(letter),
+                );
+                scene.show(scenery);
                 requestAnimationFrame(() => scene?.look('corner'));
             } catch {
                 failure = 'This browser draws no 3D. The table and the ribbon say the same.';
@@ -46,7 +53,7 @@
     // Drawing is an effect by nature: what is on the canvas follows what was computed.
     $effect(() => {
         void theme.current;
-        scene?.show(run, ghost, selection);
+        scene?.show(scenery);
     });
 </script>
 

@@ -9,6 +9,7 @@
     import { toggleTheme } from '@/lib/theme.svelte';
     import FindDialog from '@/parts/find-dialog.svelte';
     import JobPlate from '@/parts/job-plate.svelte';
+    import RunTabs from '@/parts/run-tabs.svelte';
     import KeysDialog from '@/parts/keys-dialog.svelte';
     import ConflictDialog from './conflict-dialog.svelte';
     import StageTabs from './stage-tabs.svelte';
@@ -115,6 +116,9 @@
             ✕ {desk.failure}
             {#if desk.unsaved}<Button onclick={() => desk.retry()}>Try again</Button>{/if}
         </p>
+    {/if}
+    {#if desk.plan.runs.length > 1 && stage !== 'bench' && !(stage === 'route' && desk.plan.runs.some((run) => run.run))}
+        <RunTabs {desk} />
     {/if}
     <main class="flex min-h-0 grow flex-col gap-2">
         {#await screen}

@@ -12,8 +12,8 @@
     function apply(): void {
         const best = end?.best;
         if (!best) return;
-        void desk.edit((document) => {
-            const route = document.runs[0]?.route;
+        void desk.editRun((entered) => {
+            const route = entered.route;
             const bend = run.run?.bends[best.index];
             if (!route) return;
             if (best.kind === 'turn' && bend && route.bends[best.index]) {

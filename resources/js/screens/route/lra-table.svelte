@@ -8,7 +8,7 @@
     type Props = { desk: JobDesk; run: RunPlan; mayPlan: boolean };
     let { desk, run, mayPlan }: Props = $props();
 
-    const route = $derived(desk.document.runs[0]?.route ?? null);
+    const route = $derived(desk.entered?.route ?? null);
     const chosen = $derived(desk.selection?.kind === 'bend' ? Number(desk.selection.id) : 0);
     const columns: { key: keyof RowDocument; label: string }[] = [
         { key: 'straight', label: 'Straight before' },
@@ -29,7 +29,7 @@
     );
 
     function set(change: (route: RouteDocument) => void): void {
-        void desk.edit((document) => document.runs[0]?.route && change(document.runs[0].route));
+        void desk.editRun((one) => one.route && change(one.route));
     }
     const add = () =>
         set((one) =>
@@ -67,7 +67,7 @@
                     mono
                     disabled={!mayPlan}
                     value={shown(i, column.key)}
-                    error={errorAt(desk.errors, `runs[0].route.bends[${i}].${column.key}`)}
+                    error={errorAt(desk.errors, `${desk.path}.route.bends[${i}].${column.key}`)}
                     onfocus={() => (desk.selection = { kind: 'bend', id: String(i) })}
                     onchange={(value) => set((one) => one.bends[i] && (one.bends[i][column.key] = value))}
                 />
@@ -90,7 +90,7 @@
             mono
             disabled={!mayPlan}
             value={shownEnd}
-            error={errorAt(desk.errors, 'runs[0].route.endStraight')}
+            error={errorAt(desk.errors, `${desk.path}.route.endStraight`)}
             onchange={(value) => set((one) => (one.endStraight = value))}
         />
         <span class="label col-span-4 self-center">straight after the last bend</span>

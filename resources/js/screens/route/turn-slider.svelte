@@ -10,8 +10,9 @@
     let waiting: number | null = null;
 
     function put(degrees: number) {
+        const letter = desk.entered?.letter;
         return (document: typeof desk.document): void => {
-            const bend = document.runs[0]?.route?.bends[index];
+            const bend = document.runs.find((run) => run.letter === letter)?.route?.bends[index];
             if (bend) bend.rotation = degrees;
         };
     }

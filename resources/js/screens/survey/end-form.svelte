@@ -13,17 +13,17 @@
     };
     let { desk, catalogue, mayPlan, side, title }: Props = $props();
 
-    const end = $derived(desk.document.runs[0]?.[side]);
+    const end = $derived(desk.entered?.[side]);
     const axes = ['rearward', 'right', 'up'] as const;
     const kinds = [
         { id: 'v-band', name: 'V-band ring' },
         { id: 'flange', name: 'Flange' },
         { id: 'open', name: 'Open end' },
     ];
-    const err = (path: string) => errorAt(desk.errors, `runs[0].${side}.${path}`);
+    const err = (path: string) => errorAt(desk.errors, `${desk.path}.${side}.${path}`);
 
     function set(change: (end: EndDocument) => void): void {
-        void desk.edit((document) => document.runs[0] && change(document.runs[0][side]));
+        void desk.editRun((run) => change(run[side]));
     }
 </script>
 

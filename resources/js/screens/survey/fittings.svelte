@@ -6,19 +6,19 @@
     type Props = { desk: JobDesk; mayPlan: boolean };
     let { desk, mayPlan }: Props = $props();
 
-    const fittings = $derived(desk.document.runs[0]?.fittings ?? []);
+    const fittings = $derived(desk.entered?.fittings ?? []);
 
     function set(i: number, key: 'station' | 'fromTop', value: string): void {
-        void desk.edit((document) => {
-            const fitting = document.runs[0]?.fittings[i];
+        void desk.editRun((run) => {
+            const fitting = run.fittings[i];
             if (fitting) fitting[key] = value;
         });
     }
     const add = () =>
-        desk.edit((document) =>
-            document.runs[0]?.fittings.push({ kind: 'oxygen-sensor-bung', station: '11 in', fromTop: 30 }),
+        desk.editRun((run) =>
+            run.fittings.push({ kind: 'oxygen-sensor-bung', station: '11 in', fromTop: 30 }),
         );
-    const remove = (i: number) => desk.edit((document) => document.runs[0]?.fittings.splice(i, 1));
+    const remove = (i: number) => desk.editRun((run) => run.fittings.splice(i, 1));
 </script>
 
 <fieldset class="sheet p-3" disabled={!mayPlan}>
@@ -31,7 +31,7 @@
                 label="Along the centreline"
                 mono
                 value={fitting.station}
-                error={errorAt(desk.errors, `runs[0].fittings[${i}].station`)}
+                error={errorAt(desk.errors, `${desk.path}.fittings[${i}].station`)}
                 onchange={(value) => set(i, 'station', value)}
             />
             <TextField
@@ -39,7 +39,7 @@
                 label="From the top, clockwise"
                 mono
                 value={fitting.fromTop}
-                error={errorAt(desk.errors, `runs[0].fittings[${i}].fromTop`)}
+                error={errorAt(desk.errors, `${desk.path}.fittings[${i}].fromTop`)}
                 onchange={(value) => set(i, 'fromTop', value)}
             />
             <Button onclick={() => remove(i)}>Remove</Button>

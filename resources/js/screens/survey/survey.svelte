@@ -10,11 +10,14 @@
     import Answer from './answer.svelte';
     import EndForm from './end-form.svelte';
     import Fittings from './fittings.svelte';
+    import KeepOuts from './keep-outs.svelte';
+    import Runs from './runs.svelte';
+    import Together from './together.svelte';
 
     let { desk, catalogue, mayPlan, onstage }: StageProps = $props();
 
     const head = $derived(desk.document.job);
-    const run = $derived(desk.document.runs[0]);
+    const run = $derived(desk.entered);
     const err = (path: string) => errorAt(desk.errors, path);
     const texts: { key: 'number' | 'title' | 'vehicle' | 'customer'; label: string }[] = [
         { key: 'number', label: 'Number' },
@@ -63,18 +66,16 @@
                     value={run.tube}
                     options={catalogue.tubes}
                     disabled={!mayPlan}
-                    error={err('runs[0].tube')}
-                    onchange={(value) =>
-                        set((document) => document.runs[0] && (document.runs[0].tube = value))}
+                    error={err(`${desk.path}.tube`)}
+                    onchange={(value) => void desk.editRun((one) => (one.tube = value))}
                 />
                 <TextField
                     label="Called"
                     class="sm:col-span-2"
                     value={run.name}
                     disabled={!mayPlan}
-                    error={err('runs[0].name')}
-                    onchange={(value) =>
-                        set((document) => document.runs[0] && (document.runs[0].name = value))}
+                    error={err(`${desk.path}.name`)}
+                    onchange={(value) => void desk.editRun((one) => (one.name = value))}
                 />
             {/if}
         </section>
@@ -82,17 +83,18 @@
             <EndForm {desk} {catalogue} {mayPlan} side="start" title="Start of run {run.letter}" />
             <EndForm {desk} {catalogue} {mayPlan} side="end" title="End of run {run.letter}" />
             <Fittings {desk} {mayPlan} />
+            <Runs {desk} {mayPlan} />
+            {#if desk.document.runs.length > 1}
+                <Together {desk} {mayPlan} />
+            {/if}
+            <KeepOuts {desk} {catalogue} {mayPlan} />
         {/if}
     </div>
-    <div class="flex min-h-[30rem] flex-col gap-2">
+    <div class="flex min-h-[30rem] flex-col gap-2 self-start lg:sticky lg:top-2 lg:h-[calc(100vh-9.5rem)]">
         {#if desk.run}
             <Answer run={desk.run} />
             <div class="sheet relative grow">
-                <Viewport
-                    run={desk.run}
-                    selection={desk.selection}
-                    onselect={(picked) => (desk.selection = picked)}
-                />
+                <Viewport {desk} />
             </div>
         {/if}
         <Notices notices={desk.plan.notices.filter((notice) => !notice.path.includes('.route'))} />

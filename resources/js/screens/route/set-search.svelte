@@ -1,0 +1,121 @@
+<script lang="ts">
+    // Whole designs, found by a worker of the server while this looks on.
+    import { onDestroy } from 'svelte';
+    import Button from '@/kit/button.svelte';
+    import type { JobDesk } from '@/lib/job-desk.svelte';
+    import type { RouteSearch, SearchDesign } from '@/lib/plan';
+
+    type Props = { desk: JobDesk; onpeek: (design: SearchDesign | null) => void };
+    let { desk, onpeek }: Props = $props();
+
+    let search = $state.raw<RouteSearch | null>(null);
+    let picked = $state(0);
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const open = $derived(search?.state === 'queued' || search?.state === 'running');
+
+    async function find(): Promise<void> {
+        take(await desk.searchSet());
+        picked = 0;
+    }
+
+    function take(answer: RouteSearch | null): void {
+        if (!answer) return;
+        search = answer;
+        peek(Math.min(picked, Math.max(0, answer.designs.length - 1)));
+        clearTimeout(timer);
+        if (open) timer = setTimeout(async () => take(await desk.lookAtSearch(answer.id)), 400);
+    }
+
+    function peek(i: number): void {
+        picked = i;
+        onpeek(search?.designs[i] ?? null);
+    }
+
+    function use(design: SearchDesign): void {
+        clearTimeout(timer);
+        if (open && search) void desk.stopSearch(search.id);
+        search = null;
+        onpeek(null);
+        void desk.takeDesign(design);
+    }
+
+    onDestroy(() => clearTimeout(timer));
+
+    const inlets = (design: SearchDesign) =>
+        design.runs
+            .filter((run) => run.inlet !== run.letter)
+            .map((run) => `${run.letter} enters at ${run.inlet}`);
+</script>
+
+<div class="flex flex-wrap items-center gap-3">
+    <Button look="main" onclick={find} disabled={open}
+        >{open
+            ? 'Looking…'
+            : desk.plan.runs.some((run) => run.run)
+              ? 'Find other designs'
+              : 'Find a design'}</Button
+    >
+    {#if open && search}
+        <Button onclick={async () => search && take(await desk.stopSearch(search.id))}>Stop</Button>
+        <p class="text-quiet" aria-live="polite">
+            {search.state === 'queued'
+                ? 'waiting for a worker'
+                : search.designs.length === 0
+                  ? 'nothing complete yet'
+                  : 'better ones may come'}
+        </p>
+    {:else if search}
+        <Button look="quiet" onclick={() => ((search = null), onpeek(null))}>Put away</Button>
+    {/if}
+</div>
+{#if search?.message}
+    <p class="sheet border-stop border-l-4 p-3" role="status">{search.message}</p>
+{/if}
+{#if search && search.designs.length > 0}
+    <section class="sheet overflow-x-auto" aria-label="Designs found">
+        <table class="table-plain">
+            <thead>
+                <tr
+                    ><th>Bends of each run</th><th class="num">Spread</th><th class="num">All tube</th><th
+                    ></th></tr
+                >
+            </thead>
+            <tbody>
+                {#each search.designs as design, i (design.seed)}
+                    <tr class={i === picked ? 'bg-wash' : ''}>
+                        <td>
+                            <button
+                                type="button"
+                                class="text-left"
+                                aria-pressed={i === picked}
+                                onclick={() => peek(i)}
+                            >
+                                <span class="figure underline decoration-dotted underline-offset-4"
+                                    >{design.runs.map((run) => run.bends).join(' + ')}</span
+                                >
+                                <span class="text-quiet block text-sm leading-tight"
+                                    >{design.odd === 0
+                                        ? 'every angle on the grid'
+                                        : `${design.odd} of ${design.bends} angles off the grid`}{inlets(
+                                        design,
+                                    )
+                                        .map((one) => ` · ${one}`)
+                                        .join('')}</span
+                                >
+                            </button>
+                        </td>
+                        <td class="num figure">{design.spread.text}</td>
+                        <td class="num figure">{design.total.text}</td>
+                        <td
+                            ><Button
+                                look={i === picked ? 'main' : 'plain'}
+                                aria-label="Take design {i + 1}"
+                                onclick={() => use(design)}>Take</Button
+                            ></td
+                        >
+                    </tr>
+                {/each}
+            </tbody>
+        </table>
+    </section>
+{/if}

@@ -1,0 +1,136 @@
+<script lang="ts">
+    // What holds for several runs together: who may enter the collector where, and equal lengths.
+    import Button from '@/kit/button.svelte';
+    import SelectField from '@/kit/select-field.svelte';
+    import TextField from '@/kit/text-field.svelte';
+    import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
+    import type { CollectorDocument, SetDocument } from '@/lib/plan';
+
+    type Props = { desk: JobDesk; mayPlan: boolean };
+    let { desk, mayPlan }: Props = $props();
+
+    const letters = $derived(desk.document.runs.map((run) => run.letter));
+    const set = $derived(desk.document.set);
+    const modes = [
+        { id: 'fixed', name: 'each to the inlet entered for it' },
+        { id: 'any', name: 'any run to any inlet' },
+        { id: 'cyclic', name: 'in firing order round the axis' },
+    ];
+
+    function change(how: (set: SetDocument) => void): void {
+        void desk.edit((document) => {
+            document.set ??= { collectors: [], keepOuts: [], lengths: [] };
+            how(document.set);
+        });
+    }
+    const collector = (i: number, how: (one: CollectorDocument) => void) =>
+        change((one) => one.collectors[i] && how(one.collectors[i]));
+    const split = (text: string) =>
+        text
+            .toUpperCase()
+            .split(/[^A-Z]+/)
+            .filter((letter) => letter !== '');
+</script>
+
+<fieldset class="sheet space-y-3 p-3" disabled={!mayPlan}>
+    <legend class="sr-only">Runs together</legend>
+    <h2 class="heading">Runs together</h2>
+    {#each set?.collectors ?? [] as one, i (i)}
+        <div class="grid gap-x-3 gap-y-2 sm:grid-cols-[1fr_1fr_auto]">
+            <TextField
+                label="Collector"
+                value={one.name}
+                error={errorAt(desk.errors, `set.collectors[${i}].name`)}
+                onchange={(value) => collector(i, (it) => (it.name = value))}
+            />
+            <TextField
+                label="Its inlets in their order round it, by run"
+                mono
+                value={one.runs.join(' ')}
+                error={errorAt(desk.errors, `set.collectors[${i}].runs`) ||
+                    errorAt(desk.errors, `set.collectors[${i}].runs[${one.runs.length - 1}]`)}
+                onchange={(value) => collector(i, (it) => (it.runs = split(value)))}
+            />
+            <Button class="self-end" look="quiet" onclick={() => change((it) => it.collectors.splice(i, 1))}
+                >Remove</Button
+            >
+            <SelectField
+                label="Who may enter where"
+                value={one.assignment}
+                options={modes}
+                disabled={!mayPlan}
+                onchange={(value) =>
+                    collector(i, (it) => {
+                        it.assignment = value as CollectorDocument['assignment'];
+                        if (value === 'cyclic' && it.firing.length === 0) it.firing = [...it.runs];
+                    })}
+            />
+            {#if one.assignment === 'cyclic'}
+                <TextField
+                    label="Firing order"
+                    mono
+                    value={one.firing.join(' ')}
+                    error={errorAt(desk.errors, `set.collectors[${i}].firing`)}
+                    onchange={(value) => collector(i, (it) => (it.firing = split(value)))}
+                />
+            {/if}
+        </div>
+    {/each}
+    {#each set?.lengths ?? [] as one, i (i)}
+        <div class="grid gap-3 sm:grid-cols-[1fr_1fr_7rem_auto]">
+            <TextField
+                label="Equally long"
+                mono
+                value={one.runs.join(' ')}
+                error={errorAt(desk.errors, `set.lengths[${i}].runs`)}
+                onchange={(value) => change((it) => it.lengths[i] && (it.lengths[i].runs = split(value)))}
+            />
+            <TextField
+                label="Length; empty for any"
+                mono
+                value={one.target ?? ''}
+                error={errorAt(desk.errors, `set.lengths[${i}].target`)}
+                onchange={(value) =>
+                    change(
+                        (it) => it.lengths[i] && (it.lengths[i].target = value.trim() === '' ? null : value),
+                    )}
+            />
+            <TextField
+                label="Within, %"
+                mono
+                inputmode="decimal"
+                value={one.tolerance}
+                error={errorAt(desk.errors, `set.lengths[${i}].tolerance`)}
+                onchange={(value) =>
+                    change(
+                        (it) => it.lengths[i] && (it.lengths[i].tolerance = Number(value.replace('%', ''))),
+                    )}
+            />
+            <Button class="self-end" look="quiet" onclick={() => change((it) => it.lengths.splice(i, 1))}
+                >Remove</Button
+            >
+        </div>
+    {/each}
+    <div class="flex flex-wrap gap-2">
+        <Button
+            onclick={() =>
+                change((it) =>
+                    it.collectors.push({
+                        name: `Collector ${it.collectors.length + 1}`,
+                        runs: letters.filter(
+                            (letter) => !it.collectors.some((one) => one.runs.includes(letter)),
+                        ),
+                        assignment: 'any',
+                        firing: [],
+                    }),
+                )}>Runs meet in a collector</Button
+        >
+        {#if (set?.lengths.length ?? 0) === 0}
+            <Button
+                onclick={() =>
+                    change((it) => it.lengths.push({ runs: [...letters], target: null, tolerance: 1 }))}
+                >Make runs equally long</Button
+            >
+        {/if}
+    </div>
+</fieldset>

@@ -1,0 +1,102 @@
+import { expect, test, type Page } from '@playwright/test';
+import { api, expectAccessible, saved, toStage } from './support';
+
+/** A job of its own, made from the demo header by way of the open format. */
+async function ownHeader(page: Page, number: string): Promise<number> {
+    await page.goto('/');
+    const row = page.getByRole('row').or(page.getByRole('listitem')).filter({ hasText: 'Hill-climb header' });
+    await expect(row.first()).toBeVisible();
+    const document = await (await page.request.get('/jobs/3/job.json')).json();
+    document.job.number = number;
+    const created = await api(page, 'POST', '/jobs', { document });
+    expect(created.status).toBe(201);
+    return (created.body as { id: number }).id;
+}
+
+test('four ports and a collector become a header: find, compare, take, change by hand', async ({ page }) => {
+    test.setTimeout(120_000);
+    const job = await ownHeader(page, 'TB-0530');
+    await page.goto(`/jobs/${job}/survey`);
+    await expect(page.getByRole('group', { name: 'Runs together' })).toBeVisible();
+
+    // A fact learnt at the vehicle: the shaft is thicker than drawn.
+    await page.getByRole('button', { name: /^Steering shaft/ }).click();
+    await page.getByLabel('Radius').fill('12.5 mm');
+    await page.getByLabel('Radius').press('Enter');
+    await saved(page);
+
+    await toStage(page, 'route');
+    await page.getByRole('button', { name: 'Find a design' }).click();
+    const designs = page.getByRole('region', { name: 'Designs found' });
+    await expect(designs).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByRole('button', { name: 'Put away' })).toBeVisible({ timeout: 40_000 });
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Take design 1' }).click();
+    await saved(page);
+    const strips = page.getByRole('region', { name: 'All runs to one scale' });
+    await expect(strips.getByRole('button')).toHaveCount(4);
+    await expect(page.getByText('● Lengths equal')).toBeVisible();
+    await expect(page.getByText('✕ Far end open')).toBeHidden();
+
+    // By hand: another run, a turn too many; the checks see what it does.
+    await strips.getByRole('button', { name: /^Run C/ }).click();
+    const turn = page.getByLabel('Turn, bend 1');
+    await turn.fill('170');
+    await turn.press('Enter');
+    await expect(page.getByText('✕ Far end open')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText('● Far end closed')).toBeVisible();
+
+    // Every later stage has every run.
+    await toStage(page, 'cut');
+    await page.getByRole('group', { name: 'Runs' }).getByRole('button', { name: /^D/ }).click();
+    await expect(page.getByRole('button', { name: 'D1', exact: true }).first()).toBeVisible();
+});
+
+test('an impossible set is refused with the run, the keep-out and what would open it', async ({ page }) => {
+    const job = await ownHeader(page, 'TB-0531');
+    const document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
+    document.set.keepOuts.push({
+        name: 'Bulkhead',
+        kind: 'frame',
+        shape: 'box',
+        at: ['140 mm', '100 mm', '0 mm'],
+        size: ['600 mm', '60 mm', '500 mm'],
+    });
+    expect((await api(page, 'PUT', `/jobs/${job}/draft`, { version: 1, document })).status).toBe(200);
+    await page.goto(`/jobs/${job}/route`);
+    await page.getByRole('button', { name: 'Find a design' }).click();
+    await expect(
+        page.getByRole('status').filter({ hasText: 'Run A has no way past Bulkhead' }),
+    ).toBeVisible();
+});
+
+test('two searches run at once on two workers, and one can be stopped', async ({ page }) => {
+    const [first, second] = [await ownHeader(page, 'TB-0532'), await ownHeader(page, 'TB-0533')];
+    const ask = async (job: number) => {
+        const document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
+        return (await api(page, 'POST', `/jobs/${job}/searches`, { document })).body as { id: number };
+    };
+    const look = async (job: number, id: number) =>
+        (await (await page.request.get(`/jobs/${job}/searches/${id}`)).json()) as { state: string };
+    const [one, two] = [await ask(first), await ask(second)];
+    await expect
+        .poll(async () => [(await look(first, one.id)).state, (await look(second, two.id)).state])
+        .toEqual(['running', 'running']);
+    await api(page, 'POST', `/jobs/${first}/searches/${one.id}/stop`, {});
+    await expect.poll(async () => (await look(first, one.id)).state).toBe('stopped');
+    await api(page, 'POST', `/jobs/${second}/searches/${two.id}/stop`, {});
+    await expect.poll(async () => (await look(second, two.id)).state).toBe('stopped');
+});
+
+test('what cannot be read of a keep-out is refused at its field', async ({ page }) => {
+    const job = await ownHeader(page, 'TB-0534');
+    await page.goto(`/jobs/${job}/survey`);
+    await page.getByRole('button', { name: /^Frame rail/ }).click();
+    await page.getByLabel('along', { exact: true }).fill('very long');
+    await page.getByLabel('along', { exact: true }).press('Enter');
+    await expect(page.getByText(/"very long" is not a length/)).toBeVisible();
+    await expect(page.getByLabel('along', { exact: true })).toHaveAttribute('aria-invalid', 'true');
+    const stored = await (await page.request.get(`/jobs/${job}/job.json`)).json();
+    expect(JSON.stringify(stored)).not.toContain('very long');
+});

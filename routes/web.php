@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\DraftController;
+use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\RackController;
@@ -22,6 +23,10 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::get('/', RackController::class)->can('viewAny', Job::class);
     Route::post('/jobs', [JobController::class, 'store'])->can('create', Job::class);
     Route::get('/jobs/{job}/job.json', [JobController::class, 'export'])->can('view', 'job');
+    Route::get('/jobs/{job}/lra.csv', [ExchangeController::class, 'lra'])->can('view', 'job');
+    Route::get('/jobs/{job}/xyz.csv', [ExchangeController::class, 'xyz'])->can('view', 'job');
+    Route::get('/jobs/{job}/route-problem.json', [ExchangeController::class, 'problem'])->can('view', 'job');
+    Route::post('/jobs/{job}/paste', [ExchangeController::class, 'paste'])->can('update', 'job');
     Route::get('/jobs/{job}/record.pdf', RecordController::class)->can('view', 'job');
     Route::put('/jobs/{job}/draft', [DraftController::class, 'update'])->can('update', 'job');
     Route::post('/jobs/{job}/preview', [DraftController::class, 'preview'])->can('view', 'job');

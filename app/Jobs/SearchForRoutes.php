@@ -74,7 +74,7 @@ final class SearchForRoutes implements ShouldQueue
 
                 return $this->store($search, $designs);
             };
-            $last = (new SetSolver($problem, $seed, $this->watched($search, $now), $take))->solve($search->seconds / self::DESIGNS);
+            $last = (new SetSolver($problem, $seed, $now, $take, $this->watch($search, $now)))->solve($search->seconds / self::DESIGNS);
             if ($last->status === SetStatus::Infeasible) {
                 break;
             }
@@ -87,21 +87,21 @@ final class SearchForRoutes implements ShouldQueue
     }
 
     /**
-     * A clock that runs out when the search was asked to stop.
+     * Looks now and then whether the search was asked to stop.
      *
      * @param  Closure(): float  $now
-     * @return Closure(): float
+     * @return Closure(): bool
      */
-    private function watched(RouteSearch $search, Closure $now): Closure
+    private function watch(RouteSearch $search, Closure $now): Closure
     {
-        return function () use ($search, $now): float {
+        return function () use ($search, $now): bool {
             $time = $now();
             if ($time - $this->lastBeat >= self::BEAT) {
                 $this->lastBeat = $time;
                 $search->stop_asked = (bool) RouteSearch::query()->whereKey($search->id)->value('stop_asked');
             }
 
-            return $search->stop_asked ? INF : $time;
+            return $search->stop_asked;
         };
     }
 

@@ -78,11 +78,15 @@ test('two searches run at once on two workers, and one can be stopped', async ({
         return (await api(page, 'POST', `/jobs/${job}/searches`, { document })).body as { id: number };
     };
     const look = async (job: number, id: number) =>
-        (await (await page.request.get(`/jobs/${job}/searches/${id}`)).json()) as { state: string };
+        (await (await page.request.get(`/jobs/${job}/searches/${id}`)).json()) as {
+            state: string;
+            designs: unknown[];
+        };
     const [one, two] = [await ask(first), await ask(second)];
     await expect
         .poll(async () => [(await look(first, one.id)).state, (await look(second, two.id)).state])
         .toEqual(['running', 'running']);
+    await expect.poll(async () => (await look(first, one.id)).designs.length).toBeGreaterThan(0);
     await api(page, 'POST', `/jobs/${first}/searches/${one.id}/stop`, {});
     await expect.poll(async () => (await look(first, one.id)).state).toBe('stopped');
     await api(page, 'POST', `/jobs/${second}/searches/${two.id}/stop`, {});
@@ -99,4 +103,38 @@ test('what cannot be read of a keep-out is refused at its field', async ({ page 
     await expect(page.getByLabel('along', { exact: true })).toHaveAttribute('aria-invalid', 'true');
     const stored = await (await page.request.get(`/jobs/${job}/job.json`)).json();
     expect(JSON.stringify(stored)).not.toContain('very long');
+});
+
+test('ports pasted from a spreadsheet are shown line by line before they are put in', async ({ page }) => {
+    const job = await ownHeader(page, 'TB-0535');
+    await page.goto(`/jobs/${job}/survey`);
+    await page.getByRole('button', { name: 'Paste ports' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Paste ports' });
+    await dialog
+        .getByLabel('Cells')
+        .fill(
+            [
+                'name\tx\ty\tz\tdx\tdy\tdz',
+                'Port 1\t0\t0\t0\t0\t0.985\t-0.174',
+                'Port 2\t3 3/4 in\t0\t0\t0\t0.985\t-0.174',
+                'Port 3\t190\t0\t0\t0\t0\t0',
+                'Port 4\t285 furlongs\t0\t0\t0\t1\t0',
+                'Port 5\t0\t0\t0\t0\t0.985\t-0.174',
+            ].join('\n'),
+        );
+    const said = dialog.getByRole('region', { name: 'What the cells say' });
+    await expect(said).toContainText('3 3/4 in');
+    await expect(said).toContainText('points nowhere');
+    await expect(said).toContainText('"furlongs" in "285 furlongs" is not a unit of length');
+    await expect(said).toContainText('same place as line 2');
+    await expect(dialog.getByText('3 lines are left out')).toBeVisible();
+    await expectAccessible(page);
+    await dialog.getByRole('button', { name: 'Put 2 runs in place of what is there' }).click();
+    await saved(page);
+    const stored = await (await page.request.get(`/jobs/${job}/job.json`)).json();
+    expect(stored.runs.map((run: { start: { at: string[] } }) => run.start.at[0])).toEqual([
+        '0 mm',
+        '3 3/4 in',
+    ]);
+    expect(stored.set.collectors[0].runs).toEqual(['A', 'B']);
 });

@@ -5,11 +5,13 @@ declare(strict_types=1);
 use UpsweptBead\Core\Document\Problem;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Exchange\RouteProblemReader;
+use UpsweptBead\Core\Exchange\RouteProblemWriter;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Route\Problem\AssignmentMode;
 use UpsweptBead\Core\Route\Problem\Box;
 use UpsweptBead\Core\Route\Problem\Collector;
 use UpsweptBead\Core\Route\Problem\Inlet;
+use UpsweptBead\Core\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Tests\Support\SomeSets;
 
 it('reads what a problem file says', function () {
@@ -91,3 +93,16 @@ it('knows every permitted way into a collector', function (AssignmentMode $mode,
     'three round four, beside each other' => [AssignmentMode::Cyclic, 3, 4, 8],
     'two round two' => [AssignmentMode::Cyclic, 2, 2, 2],
 ]);
+
+it('reads back what the writer wrote, for every problem there is', function (string $file) {
+    $problem = SomeSets::problem(basename($file, '.json'));
+    $again = RouteProblemReader::read(json_encode(RouteProblemWriter::toArray($problem), JSON_THROW_ON_ERROR));
+    // Directions are normalised again, so their last digit may move.
+    $plain = static function (RouteProblem $one): array {
+        $array = json_decode(json_encode(RouteProblemWriter::toArray($one), JSON_THROW_ON_ERROR), true);
+        array_walk_recursive($array, static fn (mixed & $value): mixed => is_float($value) ? $value = round($value, 9) : null);
+
+        return $array;
+    };
+    expect($again)->toBeInstanceOf(RouteProblem::class)->and($plain($again))->toEqual($plain($problem));
+})->with(fn () => glob(dirname(__DIR__).'/problems/*.json') ?: []);

@@ -4,6 +4,7 @@ import type {
     JobDocument,
     JobView,
     NextAction,
+    Pasted,
     Plan,
     Progress,
     Revision,
@@ -161,6 +162,15 @@ export class JobDesk {
         if (reply.ok) return reply.data;
         this.failure = reply.message;
         return null;
+    }
+
+    /** What pasted cells would become; changes nothing. */
+    async readPaste(text: string): Promise<Pasted | string> {
+        const reply = await send<Pasted>('POST', `/jobs/${this.view.id}/paste`, {
+            document: this.document,
+            text,
+        });
+        return reply.ok ? reply.data : reply.message;
     }
 
     /** Asks for whole designs; a worker of the server looks for them. */

@@ -180,7 +180,17 @@ export type LengthCheck = {
     holds: boolean;
 };
 
-export type SetPlan = { keepOuts: KeepOut[]; gaps: Gap[]; lengths: LengthCheck[] };
+export type Insertion = {
+    order: { run: string; direction: Triple; along: string }[];
+    stuck: { run: string; by: string[] }[];
+};
+
+export type SetPlan = {
+    keepOuts: KeepOut[];
+    gaps: Gap[];
+    lengths: LengthCheck[];
+    insertion: Insertion | null;
+};
 
 export type Notice = { severity: 'problem' | 'caution'; path: string; message: string };
 
@@ -240,6 +250,18 @@ export type Answers = {
     found: number;
     answers: { givesUp: string; joints: number; oddAngles: number; run: TubeRun; route: RouteDocument }[];
     blocked: { constraint: string; by: number; alone: boolean; text: string; radii: [string, string] }[];
+};
+
+export type Pasted = {
+    rows: {
+        line: number;
+        name: string;
+        at: [LengthText, LengthText, LengthText];
+        direction: Triple;
+        inletAt: [LengthText, LengthText, LengthText] | null;
+        inletDirection: Triple | null;
+    }[];
+    rejected: { line: number; text: string; why: string }[];
 };
 
 /** A whole design: a way for every run, and the inlet (named by the run whose end it was) each goes to. */

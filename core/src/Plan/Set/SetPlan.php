@@ -8,6 +8,7 @@ use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Plan\Notice;
 use UpsweptBead\Core\Plan\RunPlan;
+use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Problem\AssignmentMode;
 use UpsweptBead\Core\Route\Problem\Collector;
 use UpsweptBead\Core\Route\Problem\Inlet;
@@ -34,8 +35,9 @@ final readonly class SetPlan
      * @param  list<KeepOut>  $solids
      * @param  list<Gap>  $gaps  tightest first, by what is left of what is needed
      * @param  list<LengthCheck>  $lengths
+     * @param  ?Insertion  $insertion  null until every one of several runs has its route
      */
-    private function __construct(public array $solids, public array $gaps, public array $lengths) {}
+    private function __construct(public array $solids, public array $gaps, public array $lengths, public ?Insertion $insertion) {}
 
     /** @param  list<RunPlan>  $runs */
     public static function of(Job $job, Shop $shop, array $runs): self
@@ -47,8 +49,15 @@ final readonly class SetPlan
                 $ways[$plan->spec->letter] = self::way($job, $shop, $plan->spec->letter, $plan->run, $plan->tube->odMm);
             }
         }
+        $ways = array_filter($ways);
+        $rough = array_map(static fn (Way $way): Way => Way::of($way->span, array_slice($way->vertices, 3, 3 * $way->bends()), $way->radii)->cut(), array_values($ways));
 
-        return new self($solids, self::gaps(array_filter($ways), $solids, $shop), self::lengths($job, $runs));
+        return new self(
+            $solids,
+            self::gaps($ways, $solids, $shop),
+            self::lengths($job, $runs),
+            count($rough) > 1 && count($rough) === count($runs) ? Insertion::of($rough, $solids) : null,
+        );
     }
 
     /** @return list<Notice> */
@@ -63,6 +72,9 @@ final readonly class SetPlan
                     ? Notice::problem('set', "Run $gap->run runs into $what, by {$show(-$gap->gapMm)}.")
                     : Notice::caution('set', "Run $gap->run passes $what at {$show($gap->gapMm)}; {$show($gap->neededMm)} is needed.");
             }
+        }
+        foreach ($this->insertion->stuck ?? [] as $stuck) {
+            $notices[] = Notice::caution('set', "Run $stuck->tube cannot be pushed straight to its place past ".implode(', ', $stuck->by).'; it has to be built in pieces there.');
         }
         foreach ($this->lengths as $check) {
             if (! $check->holds()) {

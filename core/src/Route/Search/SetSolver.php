@@ -74,12 +74,14 @@ final class SetSolver
     /**
      * @param  Closure(): float  $now  seconds on any clock that only runs forward
      * @param  (Closure(SetAnswer): bool)|null  $onBetter  told each better answer; may return false to stop
+     * @param  (Closure(): bool)|null  $isStopped  asked again and again whether to stop
      */
     public function __construct(
         private readonly RouteProblem $problem,
         int $seed,
         private readonly Closure $now,
         private readonly ?Closure $onBetter = null,
+        private readonly ?Closure $isStopped = null,
     ) {
         $this->chance = new Chance($seed);
         $this->groups = new Groups($problem->lengths);
@@ -117,7 +119,7 @@ final class SetSolver
 
     private function mayGoOn(): bool
     {
-        return ($this->now)() < $this->until;
+        return ($this->now)() < $this->until && ! ($this->isStopped !== null && ($this->isStopped)());
     }
 
     /** One common length, all or some ways of sharing out the inlets. False if there was nothing to try. */

@@ -43,6 +43,15 @@ it('tells each better answer as it comes, and stops when told to', function () {
     expect($told)->toHaveCount(2)->and($told[1])->toBeLessThan($told[0])->and($answer->objective)->toBe($told[1]);
 });
 
+it('stops when it is asked to', function () {
+    $asked = 0;
+    $solver = new SetSolver(SomeSets::problem('08-inline-four'), 1, SomeSets::ticking(), null, static function () use (&$asked): bool {
+        return ++$asked > 3;
+    });
+    $solver->solve(1000);
+    expect($asked)->toBeLessThan(40);
+});
+
 it('refuses what cannot be built, naming the tube, the keep-out and by how much', function () {
     $answer = SomeSets::solve(SomeSets::problem('14-no-room'));
     expect($answer->status)->toBe(SetStatus::Infeasible)

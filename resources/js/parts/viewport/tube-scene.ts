@@ -39,6 +39,8 @@ export type Scenery = {
     set: SetPlan;
 };
 
+const SECONDS_A_RUN = 1.6;
+
 const DIRECTIONS: Record<View, Vector3> = {
     corner: new Vector3(-0.75, 1, 0.65),
     side: new Vector3(0.0001, 1, 0),
@@ -55,6 +57,7 @@ export class TubeScene {
     readonly #content = new Group();
     readonly #resize: ResizeObserver;
     #frame = 0;
+    #play = 0;
     #extent = new Box3();
 
     constructor(
@@ -88,6 +91,7 @@ export class TubeScene {
 
     /** Draws every run, the chosen one plainly; ghosts of ways being compared; what must be kept clear of; tight gaps. */
     show({ runs, current, ghosts, selection, set }: Scenery): void {
+        cancelAnimationFrame(this.#play);
         this.#clear();
         const ink = this.#colour('--ink');
         for (const plan of runs) {
@@ -138,6 +142,33 @@ export class TubeScene {
         this.draw();
     }
 
+    /** Moves each run to its place in turn, along the way it goes in; those still to come wait out of sight. */
+    playInsertion(order: { run: string; direction: Triple }[]): void {
+        const began = performance.now();
+        const far = Math.max(this.#extent.getSize(new Vector3()).length() * 0.8, 300);
+        const parts = order.map((step) => ({
+            direction: new Vector3(...step.direction),
+            objects: this.#content.children.filter((one) => one.userData['run'] === step.run),
+        }));
+        const still = matchMedia('(prefers-reduced-motion: reduce)').matches;
+        const frame = (): void => {
+            const time = (performance.now() - began) / (still ? 1 : SECONDS_A_RUN * 1000);
+            parts.forEach(({ direction, objects }, i) => {
+                const share = Math.min(Math.max(time - i, 0), 1);
+                const back = -far * (1 - share) ** 2;
+                for (const object of objects) {
+                    object.visible = time > i;
+                    const home = (object.userData['home'] ??= object.position.clone()) as Vector3;
+                    object.position.copy(home).addScaledVector(direction, back);
+                }
+            });
+            this.draw();
+            if (time < parts.length) this.#play = requestAnimationFrame(frame);
+        };
+        cancelAnimationFrame(this.#play);
+        frame();
+    }
+
     draw(): void {
         cancelAnimationFrame(this.#frame);
         this.#frame = requestAnimationFrame(() => this.#renderer.render(this.#scene, this.#camera));
@@ -165,6 +196,7 @@ export class TubeScene {
                 opacity: isGhost ? 0.35 : as === 'beside' ? 0.55 : 1,
             });
             const mesh = new Mesh(segmentGeometry(segment, odMm / 2), material);
+            if (!isGhost) mesh.userData['run'] = plan.letter;
             if (as === 'beside') mesh.userData['letter'] = plan.letter;
             else if (isBend && !isGhost)
                 mesh.userData['selection'] = { kind: 'bend', id: String(segment.bend) };
@@ -179,6 +211,7 @@ export class TubeScene {
                     odMm,
                     selection?.kind === 'joint' && selection.id === joint.id,
                     joint.id,
+                    plan.letter,
                 );
         }
         for (const fitting of plan.fittings) {
@@ -187,7 +220,7 @@ export class TubeScene {
         }
     }
 
-    #addSeam(frame: Frame, odMm: number, isOn: boolean, id: string): void {
+    #addSeam(frame: Frame, odMm: number, isOn: boolean, id: string, letter: string): void {
         const ring = new Mesh(
             new TorusGeometry(odMm / 2 + 0.4, isOn ? 3 : 1.6, 8, 48),
             new MeshStandardMaterial({ color: this.#colour(isOn ? '--action' : '--ink'), roughness: 0.6 }),
@@ -195,6 +228,7 @@ export class TubeScene {
         ring.quaternion.setFromUnitVectors(new Vector3(0, 0, 1), new Vector3(...frame.forward));
         ring.position.copy(pointOf(frame));
         ring.userData['selection'] = { kind: 'joint', id };
+        ring.userData['run'] = letter;
         this.#content.add(ring);
     }
 

@@ -1,12 +1,17 @@
 <script lang="ts">
-    import { onMount } from 'svelte';
+    import { onMount, untrack } from 'svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import type { TubeRun } from '@/lib/plan';
     import { theme } from '@/lib/theme.svelte';
     import type { TubeScene, View } from './tube-scene';
 
-    type Props = { desk: JobDesk; ghosts?: { letter: string; run: TubeRun }[] };
-    let { desk, ghosts = [] }: Props = $props();
+    type Props = {
+        desk: JobDesk;
+        ghosts?: { letter: string; run: TubeRun }[];
+        /** Rises each time someone asks to see the runs go in. */
+        showing?: number;
+    };
+    let { desk, ghosts = [], showing = 0 }: Props = $props();
 
     const scenery = $derived({
         runs: desk.plan.runs,
@@ -54,6 +59,10 @@
     $effect(() => {
         void theme.current;
         scene?.show(scenery);
+    });
+
+    $effect(() => {
+        if (showing > 0) scene?.playInsertion(untrack(() => desk.plan.set.insertion?.order ?? []));
     });
 </script>
 

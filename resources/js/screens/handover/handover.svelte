@@ -90,6 +90,13 @@
                     class="border-strong font-label mt-2 block rounded-[2px] border px-4 py-2 text-center font-semibold"
                     href="/jobs/{desk.view.id}/job.json">Job file</a
                 >
+                <p class="mt-2 text-sm">
+                    <a class="text-action underline" href="/jobs/{desk.view.id}/lra.csv">Bends as LRA</a> ·
+                    <a class="text-action underline" href="/jobs/{desk.view.id}/xyz.csv">vertices as XYZ</a> ·
+                    <a class="text-action underline" href="/jobs/{desk.view.id}/route-problem.json"
+                        >the routing problem</a
+                    >
+                </p>
                 <p class="text-quiet mt-3 text-sm">
                     △ Local codes, emissions and noise law, racing rules and licensed practice come first.
                 </p>

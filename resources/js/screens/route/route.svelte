@@ -19,6 +19,7 @@
     let searching = $state(false);
     let ghost = $state.raw<TubeRun | null>(null);
     let design = $state.raw<SearchDesign | null>(null);
+    let showing = $state(0);
     const isSet = $derived(desk.plan.runs.length > 1);
     const ghosts = $derived(
         design
@@ -62,7 +63,7 @@
                 <FarEndBar {desk} {run} {mayPlan} />
             {/if}
             <div class="min-h-0 grow">
-                <Viewport {desk} {ghosts} />
+                <Viewport {desk} {ghosts} {showing} />
             </div>
         </div>
         <div class="flex flex-col gap-2">
@@ -101,7 +102,7 @@
                     </p>
                 </div>
             {/if}
-            <SetChecks set={desk.plan.set} />
+            <SetChecks set={desk.plan.set} onshow={() => showing++} />
             <Notices notices={desk.plan.notices} />
         </div>
     </div>

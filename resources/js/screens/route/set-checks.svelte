@@ -1,9 +1,10 @@
 <script lang="ts">
     // What holds for the runs together: equal lengths, and the tightest gaps.
+    import Button from '@/kit/button.svelte';
     import type { SetPlan } from '@/lib/plan';
 
-    type Props = { set: SetPlan };
-    let { set }: Props = $props();
+    type Props = { set: SetPlan; onshow: () => void };
+    let { set, onshow }: Props = $props();
 
     const tightest = $derived(set.gaps.slice(0, 6));
 </script>
@@ -25,6 +26,27 @@
                 >
             </p>
         {/each}
+        {#if set.insertion}
+            <div class="mt-1 flex flex-wrap items-baseline gap-x-4">
+                <span
+                    class="font-label font-semibold {set.insertion.stuck.length === 0
+                        ? 'text-action'
+                        : 'text-stop'}"
+                    >{set.insertion.stuck.length === 0
+                        ? '● Go in one at a time'
+                        : '✕ Not all go in whole'}</span
+                >
+                <ol class="flex flex-wrap gap-x-3">
+                    {#each set.insertion.order as step, i (step.run)}
+                        <li>
+                            <span class="figure">{i + 1} {step.run}</span>
+                            <span class="text-quiet text-sm">{step.along}</span>
+                        </li>
+                    {/each}
+                </ol>
+                <Button look="quiet" onclick={onshow}>Show it</Button>
+            </div>
+        {/if}
         {#if tightest.length > 0}
             <table class="table-plain mt-1">
                 <thead

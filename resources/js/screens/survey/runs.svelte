@@ -3,10 +3,12 @@
     import Button from '@/kit/button.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import type { RunDocument } from '@/lib/plan';
+    import PasteDialog from './paste-dialog.svelte';
 
     type Props = { desk: JobDesk; mayPlan: boolean };
     let { desk, mayPlan }: Props = $props();
 
+    let pasting = $state(false);
     const letters = [...'ABCDEFGHIJKLMNOP'];
     const free = $derived(letters.find((one) => !desk.document.runs.some((run) => run.letter === one)));
 
@@ -37,6 +39,7 @@
 
 {#if mayPlan}
     <div class="flex flex-wrap gap-2">
+        <Button onclick={() => (pasting = true)}>Paste ports</Button>
         <Button onclick={add} disabled={!free}
             >Add a run like {desk.document.runs.at(-1)?.letter ?? 'A'}</Button
         >
@@ -45,3 +48,4 @@
         {/if}
     </div>
 {/if}
+<PasteDialog {desk} bind:open={pasting} />

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ChangeRequest;
+use App\Models\Job;
+use App\Workshop\Workshop;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Illuminate\Validation\ValidationException;
+use UpsweptBead\Core\Exchange\PortsRow;
+use UpsweptBead\Core\Exchange\PortsTable;
+use UpsweptBead\Core\Exchange\RouteProblemWriter;
+use UpsweptBead\Core\Exchange\RunTables;
+use UpsweptBead\Core\Job\Job as CoreJob;
+use UpsweptBead\Core\Plan\Set\SetProblem;
+use UpsweptBead\Core\Stock\Exception\UnknownStock;
+use UpsweptBead\Core\Units\Length;
+
+/** Surveys in from other programs, runs out to them, in open formats. */
+final readonly class ExchangeController
+{
+    private const MOST_PASTED = 60_000;
+
+    public function __construct(private Workshop $workshop) {}
+
+    public function lra(Job $job): Response
+    {
+        return self::csv(RunTables::lra($this->workshop->plan($this->document($job))), "$job->number-lra.csv");
+    }
+
+    public function xyz(Job $job): Response
+    {
+        try {
+            return self::csv(RunTables::xyz($this->workshop->plan($this->document($job))), "$job->number-xyz.csv");
+        } catch (\DomainException $error) {
+            abort(422, $error->getMessage());
+        }
+    }
+
+    public function problem(Job $job): JsonResponse
+    {
+        try {
+            $problem = SetProblem::of($this->document($job), $this->workshop->shop());
+        } catch (UnknownStock|\OutOfBoundsException $error) {
+            abort(422, $error->getMessage());
+        }
+
+        return new JsonResponse(RouteProblemWriter::toArray($problem), 200, ['Content-Disposition' => 'attachment; filename="'.self::safe("$job->number-route-problem.json").'"'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE);
+    }
+
+    /** Says what pasted cells would become, and why some would not; changes nothing. */
+    public function paste(ChangeRequest $request): JsonResponse
+    {
+        $text = $request->string('text')->toString();
+        if (strlen($text) > self::MOST_PASTED) {
+            throw ValidationException::withMessages(['text' => sprintf('This is %d bytes long; at most %d are read.', strlen($text), self::MOST_PASTED)]);
+        }
+        $table = PortsTable::read($text, $request->document()->units);
+
+        return new JsonResponse([
+            'rows' => array_map(static fn (PortsRow $row): array => [
+                'line' => $row->line, 'name' => $row->name, 'at' => self::place($row->at), 'direction' => $row->direction,
+                'inletAt' => $row->inletAt === null ? null : self::place($row->inletAt), 'inletDirection' => $row->inletDirection,
+            ], $table->rows),
+            'rejected' => $table->rejected,
+        ]);
+    }
+
+    /**
+     * @param  array{Length, Length, Length}  $at
+     * @return list<string|float>
+     */
+    private static function place(array $at): array
+    {
+        return array_map(static fn (Length $one): string|float => $one->written ?? $one->mm, $at);
+    }
+
+    private function document(Job $job): CoreJob
+    {
+        return $this->workshop->read($job->load('revisions')->current());
+    }
+
+    private static function csv(string $text, string $name): Response
+    {
+        return new Response($text, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.self::safe($name).'"']);
+    }
+
+    private static function safe(string $name): string
+    {
+        return (string) preg_replace('/[^A-Za-z0-9._-]+/', '-', $name);
+    }
+}

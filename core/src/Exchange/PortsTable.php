@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Exchange;
+
+use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/**
+ * Ports (and inlets) pasted from a spreadsheet or a CSV file, one line each: name, three lengths for the place, three
+ * numbers for the direction, and if there are seven or more columns the same six for the inlet. Columns are parted by
+ * tabs, semicolons or commas; a first line of headings is passed over. A line that cannot be read is told with its reason.
+ */
+final readonly class PortsTable
+{
+    private const MOST_LINES = 200;
+
+    private const MOST_ROWS = 16;
+
+    /**
+     * @param  list<PortsRow>  $rows
+     * @param  list<array{line: int, text: string, why: string}>  $rejected
+     */
+    private function __construct(public array $rows, public array $rejected) {}
+
+    public static function read(string $text, UnitSystem $units): self
+    {
+        $rows = $rejected = $seen = [];
+        // Not as UTF-8: a paste in another encoding is to be told line by line, not refused as a whole.
+        foreach (explode("\n", str_replace(["\r\n", "\r"], "\n", trim($text, "\n\r"))) as $i => $line) {
+            $line = mb_scrub($line);
+            $cells = self::cells($line);
+            if ($i >= self::MOST_LINES) {
+                $rejected[] = ['line' => $i + 1, 'text' => mb_substr($line, 0, 80), 'why' => sprintf('only the first %d lines are read', self::MOST_LINES)];
+                break;
+            }
+            if ($cells === [] || $rows === [] && $rejected === [] && self::isHeading($cells)) {
+                continue;
+            }
+            try {
+                $row = self::row($i + 1, $cells, $units);
+                $place = implode(' ', array_map(static fn (Length $one): string => sprintf('%.3f', $one->mm), $row->at));
+                if (isset($seen[$place])) {
+                    throw new \DomainException("stands at the same place as line {$seen[$place]}");
+                }
+                if (count($rows) >= self::MOST_ROWS) {
+                    throw new \DomainException(sprintf('a job has at most %d runs', self::MOST_ROWS));
+                }
+                $seen[$place] = $i + 1;
+                $rows[] = $row;
+            } catch (\DomainException|UnreadableQuantity $error) {
+                $rejected[] = ['line' => $i + 1, 'text' => mb_substr($line, 0, 80), 'why' => $error->getMessage()];
+            }
+        }
+
+        return new self($rows, $rejected);
+    }
+
+    /** @return list<string> */
+    private static function cells(string $line): array
+    {
+        $delimiter = str_contains($line, "\t") ? "\t" : (str_contains($line, ';') ? ';' : ',');
+        $cells = array_map(static fn (?string $cell): string => trim((string) $cell), str_getcsv($line, $delimiter, '"', ''));
+
+        return implode('', $cells) === '' ? [] : $cells;
+    }
+
+    /** @param  list<string>  $cells */
+    private static function isHeading(array $cells): bool
+    {
+        return preg_match('/\d/', implode('', array_slice($cells, 1))) !== 1;
+    }
+
+    /**
+     * @param  list<string>  $cells
+     *
+     * @throws \DomainException|UnreadableQuantity
+     */
+    private static function row(int $line, array $cells, UnitSystem $units): PortsRow
+    {
+        while (count($cells) > 7 && end($cells) === '') {
+            array_pop($cells);
+        }
+        if (count($cells) !== 7 && count($cells) !== 13) {
+            throw new \DomainException(sprintf('has %d columns; a name, three lengths and three numbers are 7, with an inlet 13', count($cells)));
+        }
+        $inlet = count($cells) === 13;
+
+        return new PortsRow(
+            $line,
+            mb_substr($cells[0], 0, 100),
+            self::place(array_slice($cells, 1, 3), $units),
+            self::direction(array_slice($cells, 4, 3)),
+            $inlet ? self::place(array_slice($cells, 7, 3), $units) : null,
+            $inlet ? self::direction(array_slice($cells, 10, 3)) : null,
+        );
+    }
+
+    /**
+     * @param  list<string>  $cells
+     * @return array{Length, Length, Length}
+     *
+     * @throws UnreadableQuantity
+     */
+    private static function place(array $cells, UnitSystem $units): array
+    {
+        return [Length::parse($cells[0], $units), Length::parse($cells[1], $units), Length::parse($cells[2], $units)];
+    }
+
+    /**
+     * @param  list<string>  $cells
+     * @return array{float, float, float}
+     *
+     * @throws \DomainException
+     */
+    private static function direction(array $cells): array
+    {
+        $parts = [];
+        foreach ($cells as $cell) {
+            $number = filter_var(str_replace(',', '.', $cell), FILTER_VALIDATE_FLOAT);
+            if ($number === false || ! is_finite($number) || abs($number) > 1e6) {
+                throw new \DomainException(sprintf('"%s" is not a number for a direction, such as -0.2', mb_substr($cell, 0, 20)));
+            }
+            $parts[] = $number;
+        }
+        if (hypot(hypot($parts[0], $parts[1]), $parts[2]) < 1e-9) {
+            throw new \DomainException('has a direction of 0, 0, 0, which points nowhere');
+        }
+
+        return [$parts[0], $parts[1], $parts[2]];
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Exchange;
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Route\Problem\AssignmentMode;
+use UpsweptBead\Core\Route\Problem\Box;
+use UpsweptBead\Core\Route\Problem\Capsule;
+use UpsweptBead\Core\Route\Problem\Collector;
+use UpsweptBead\Core\Route\Problem\Cylinder;
+use UpsweptBead\Core\Route\Problem\HalfSpace;
+use UpsweptBead\Core\Route\Problem\Inlet;
+use UpsweptBead\Core\Route\Problem\KeepOut;
+use UpsweptBead\Core\Route\Problem\LengthGroup;
+use UpsweptBead\Core\Route\Problem\Port;
+use UpsweptBead\Core\Route\Problem\RouteProblem;
+use UpsweptBead\Core\Route\Problem\StockBend;
+
+/** Writes a problem in the open route problem format (docs/route-problem.md); the reader reads it back as it was. */
+final readonly class RouteProblemWriter
+{
+    /** @return array<string, mixed> */
+    public static function toArray(RouteProblem $problem): array
+    {
+        $tubes = [];
+        foreach ($problem->ports as $port) {
+            $tubes[$port->tube->name] = [
+                'od' => $port->tube->odMm,
+                'bends' => array_map(static fn (StockBend $bend): array => ['radius' => $bend->radiusMm, 'max_angle' => $bend->maxAngleDeg, 'leg' => $bend->legMm], $port->tube->bends),
+            ];
+        }
+        $rules = $problem->rules;
+
+        return [
+            'format' => RouteProblemReader::FORMAT,
+            'name' => $problem->name,
+            'tubes' => $tubes,
+            'rules' => [
+                'min_angle' => $rules->minAngleDeg, 'max_bends' => $rules->maxBends, 'first_straight' => $rules->firstStraightMm,
+                'inner_straight' => $rules->innerStraightMm, 'last_straight' => $rules->lastStraightMm, 'gap' => $rules->gapMm,
+                'clearance' => $rules->clearanceMm, 'angle_step' => $rules->angleStepDeg, 'angle_window' => $rules->angleWindowDeg,
+            ],
+            'ports' => array_map(static fn (Port $port): array => ['id' => $port->id, 'at' => $port->at->toArray(), 'dir' => $port->direction->toArray(), 'tube' => $port->tube->name], $problem->ports),
+            'collectors' => array_map(self::collector(...), $problem->collectors),
+            'keepouts' => array_map(self::keepOut(...), $problem->keepOuts),
+            'lengths' => array_map(static fn (LengthGroup $group): array => ['runners' => $group->runners, 'target' => $group->targetMm, 'tol_pct' => $group->tolerancePercent], $problem->lengths),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function collector(Collector $one): array
+    {
+        $ids = array_map(static fn (Inlet $inlet): string => $inlet->id, $one->inlets);
+
+        return [
+            'id' => $one->id,
+            'inlets' => array_map(static fn (Inlet $inlet): array => ['id' => $inlet->id, 'at' => $inlet->at->toArray(), 'dir' => $inlet->direction->toArray()], $one->inlets),
+            'assignment' => match ($one->mode) {
+                AssignmentMode::Fixed => ['mode' => 'fixed', 'map' => (object) array_combine($one->runners, array_map(static fn (int $place): string => $ids[$place], $one->fixed))],
+                AssignmentMode::Any => ['mode' => 'any', 'runners' => $one->runners],
+                AssignmentMode::Cyclic => ['mode' => 'cyclic', 'order' => $one->runners],
+            },
+            'near' => ['length' => $one->nearMm, 'gap' => $one->nearGapMm],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function keepOut(KeepOut $solid): array
+    {
+        $shape = match (true) {
+            $solid instanceof HalfSpace => ['type' => 'halfspace', 'point' => $solid->point->toArray(), 'normal' => $solid->normal->toArray()],
+            $solid instanceof Box => [
+                'type' => 'box', 'centre' => $solid->centre->toArray(),
+                'size' => array_map(static fn (float $half): float => 2 * $half, $solid->halfMm),
+                'axes' => array_map(static fn (Vector $axis): array => $axis->toArray(), $solid->axes),
+            ],
+            $solid instanceof Cylinder => ['type' => 'cylinder', 'from' => $solid->from->toArray(), 'to' => $solid->to->toArray(), 'radius' => $solid->radiusMm],
+            $solid instanceof Capsule => ['type' => 'capsule', 'from' => $solid->from->toArray(), 'to' => $solid->to->toArray(), 'radius' => $solid->radiusMm],
+            default => throw new \LogicException('There is no such kind of keep-out in the format.'),
+        };
+
+        return [
+            'id' => $solid->id, ...$shape,
+            ...($solid->clearanceMm === null ? [] : ['clearance' => $solid->clearanceMm]),
+            'exempt_first' => $solid->exemptFirstMm, 'exempt_last' => $solid->exemptLastMm,
+        ];
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Route\Insertion\Along;
+use UpsweptBead\Core\Route\Insertion\Insertion;
+use UpsweptBead\Core\Route\Insertion\Step;
+use UpsweptBead\Core\Route\Insertion\Stuck;
+use UpsweptBead\Core\Route\Problem\AssignmentMode;
+use UpsweptBead\Core\Route\Problem\Box;
+use UpsweptBead\Core\Route\Problem\Collector;
+use UpsweptBead\Core\Route\Problem\HalfSpace;
+use UpsweptBead\Core\Route\Problem\Inlet;
+use UpsweptBead\Core\Route\Problem\Port;
+use UpsweptBead\Core\Route\Problem\SetRules;
+use UpsweptBead\Core\Route\Problem\StockBend;
+use UpsweptBead\Core\Route\Problem\TubeStock;
+use UpsweptBead\Core\Route\Search\Clearance;
+use UpsweptBead\Core\Route\Search\Span;
+use UpsweptBead\Core\Route\Search\Way;
+use UpsweptBead\Core\Tests\Support\SomeSets;
+
+/**
+ * A tube of 40 mm through points, its bends on 50 mm.
+ *
+ * @param  list<array{float, float, float}>  $points
+ */
+function tubeThrough(string $id, array $points): Way
+{
+    $vectors = array_map(static fn (array $xyz): Vector => new Vector(...$xyz), $points);
+    $last = count($vectors) - 1;
+    $port = new Port($id, $vectors[0], $vectors[1]->minus($vectors[0])->unit(), new TubeStock('t', 40.0, [new StockBend(50.0, 135.0, 0.0)]));
+    $inlet = new Inlet($id, $vectors[$last], $vectors[$last]->minus($vectors[$last - 1])->unit());
+    $span = new Span(0, $port, $inlet, new Collector($id, [$inlet], AssignmentMode::Fixed, [$id], [0]), new SetRules);
+
+    return Way::of($span, array_merge([], ...array_map(static fn (Vector $one): array => $one->toArray(), array_slice($vectors, 1, -1))), array_fill(0, $last - 1, 50.0))->cut();
+}
+
+it('puts an outer hoop in after the inner one', function () {
+    // Two hoops out of one wall, one inside the other; both draw off along the port's axis.
+    $inner = tubeThrough('inner', [[0, 0, 0], [0, 150, 0], [200, 150, 0], [200, 0, 0]]);
+    $outer = tubeThrough('outer', [[-60, 0, 0], [-60, 210, 0], [260, 210, 0], [260, 0, 0]]);
+    $wall = new HalfSpace('wall', new Vector(0, -12, 0), new Vector(0, 1, 0), null, 70.0, 70.0);
+    // A floor and a lid leave no way but straight out.
+    $lids = [new Box('lid', new Vector(100, 100, 60), [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)], [400.0, 400.0, 20.0]), new Box('floor', new Vector(100, 100, -60), [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)], [400.0, 400.0, 20.0])];
+    $insertion = Insertion::of([$outer, $inner], [$wall, ...$lids]);
+    expect($insertion->isPossible())->toBeTrue()
+        ->and(array_map(static fn (Step $step): string => $step->tube, $insertion->order))->toBe(['inner', 'outer'])
+        ->and($insertion->order[1]->along)->toBe(Along::Port)
+        ->and($insertion->order[1]->direction[1])->toBeClose(-1.0);
+});
+
+it('knows two tubes that hook round each other, and names both', function () {
+    // A hoop on a base, and a ring round its top bar that is open by less than a tube's width.
+    $one = tubeThrough('1', [[0, 0, 0], [0, 0, 200], [0, 200, 200], [0, 200, 0]]);
+    $two = tubeThrough('2', [[-110, 100, 100], [110, 100, 100], [110, 100, 330], [-110, 100, 330], [-110, 100, 165]]);
+    $insertion = Insertion::of([$one, $two], [new HalfSpace('base', new Vector(0, 0, -5), new Vector(0, 0, 1), null, 30.0, 30.0)]);
+    $blockers = [];
+    foreach ($insertion->stuck as $stuck) {
+        $blockers[$stuck->tube] = $stuck->by;
+    }
+    expect($insertion->isPossible())->toBeFalse()
+        ->and($blockers['1'])->toBe(['2'])->and($blockers['2'])->toBe(['1']);
+});
+
+it('says so by steps: no tube runs into another that is there already while it is pushed in', function (string $name) {
+    $problem = SomeSets::problem($name);
+    $ways = SomeSets::solve($problem, 90)->ways;
+    $insertion = Insertion::of(array_map(static fn (Way $way): Way => $way->cut(), $ways), $problem->keepOuts);
+    expect(count($insertion->order) + count($insertion->stuck))->toBe(count($ways));
+    $there = [];
+    $byId = array_combine(array_map(static fn (Way $way): string => $way->span->port->id, $ways), $ways);
+    foreach ($insertion->order as $step) {
+        // Walked apart from the sweep: the tube moved back along its way in, 15 mm at a time, and measured against each.
+        for ($back = 0.0; $back <= 900; $back += 15) {
+            $moved = shifted($byId[$step->tube], $step->direction, -$back);
+            foreach ($there as $other) {
+                expect(Clearance::pair($moved, $other, 0.0, 0.0))->toBeLessThan(0.9, "$step->tube at $back mm");
+            }
+        }
+        $there[] = $byId[$step->tube];
+    }
+})->with(['08-inline-four', '23-opposed-four', '22-weld-elbows-five']);
+
+/** @param  array{float, float, float}  $direction */
+function shifted(Way $way, array $direction, float $mm): Way
+{
+    $by = (new Vector(...$direction))->times($mm);
+    $port = $way->span->port;
+    $inlet = $way->span->inlet;
+    // Far from its inlet nothing is near it any more, so the whole gap counts.
+    $collector = new Collector("$port->id moved", [$inlet], AssignmentMode::Fixed, [$port->id], [0]);
+    $span = new Span(0, new Port($port->id, $port->at->plus($by), $port->direction, $port->tube), new Inlet($inlet->id, $inlet->at->plus($by), $inlet->direction), $collector, $way->span->rules);
+    $inner = [];
+    foreach (array_chunk(array_slice($way->vertices, 3, 3 * $way->bends()), 3) as [$x, $y, $z]) {
+        array_push($inner, $x + $by->x, $y + $by->y, $z + $by->z);
+    }
+
+    return Way::of($span, $inner, $way->radii)->cut();
+}
+
+it('needs no order for tubes that stand apart', function () {
+    $insertion = Insertion::of([tubeThrough('a', [[0, 0, 0], [0, 200, 0], [200, 200, 0]]), tubeThrough('b', [[600, 0, 0], [600, 200, 0], [800, 200, 0]])], []);
+    expect($insertion->isPossible())->toBeTrue()
+        ->and($insertion->order[0]->along)->toBe(Along::Port)
+        ->and($insertion->stuck)->toBe(array_filter([], static fn (Stuck $stuck): bool => true));
+});

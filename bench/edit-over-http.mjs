@@ -1,5 +1,6 @@
 // One edit of a routed run after another, as the Route screen sends them, to a running ./start:
 // node bench/edit-over-http.mjs [http://127.0.0.1:8420] [TIMES]
+import { readFileSync } from 'node:fs';
 import { ms, percentile, printTable } from './table.mjs';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:8420';
@@ -11,24 +12,35 @@ const cookies = new Map();
 
 await call('GET', '/sign-in');
 await call('POST', '/sign-in', { email: 'wren@tidewater.invalid', password: 'upswept-demo' });
-const document = await (await call('GET', '/jobs/1/job.json')).json();
-document.job.number = `TB-B${Date.now() % 100000}`;
-const { id } = await (await call('POST', '/jobs', { document })).json();
-const { answers } = await (await call('POST', `/jobs/${id}/routes`, { document, letter: 'A' })).json();
-document.runs[0].route = answers[0].route;
-
-let version = 1;
-const saves = [];
-const previews = [];
-for (let i = 0; i < times; i++) {
-    document.runs[0].route.bends[0].rotation = `${i % 90} deg`;
-    previews.push(await timed('POST', `/jobs/${id}/preview`, { document }));
-    saves.push(await timed('PUT', `/jobs/${id}/draft`, { version: version++, document }));
+const rows = [];
+for (const [name, document] of [
+    ['one run', await oneRun()],
+    ['eight runs, 20 keep-outs', eightRuns()],
+]) {
+    document.job.number = `TB-B${name.length}${Date.now() % 100000}`;
+    const { id } = await (await call('POST', '/jobs', { document })).json();
+    const [saves, previews] = [[], []];
+    for (let i = 0; i < times; i++) {
+        document.runs[0].route.bends[0].rotation = `${i % 90} deg`;
+        previews.push(await timed('POST', `/jobs/${id}/preview`, { document }));
+        saves.push(await timed('PUT', `/jobs/${id}/draft`, { version: i + 1, document }));
+    }
+    rows.push(row(`${name}, tried (preview)`, previews), row(`${name}, saved (draft)`, saves));
 }
-printTable(
-    ['over HTTP, planned again in full', 'times', 'p50', 'p95', 'worst'],
-    [row('edit tried (preview)', previews), row('edit saved (draft)', saves)],
-);
+printTable(['over HTTP, planned again in full', 'times', 'p50', 'p95', 'worst'], rows);
+
+async function oneRun() {
+    const document = await (await call('GET', '/jobs/1/job.json')).json();
+    const { answers } = await (await call('POST', '/jobs/1/routes', { document, letter: 'A' })).json();
+    document.runs[0].route = answers[0].route;
+    return document;
+}
+
+/** A V8: four tubes a side from a fixed design, among shafts, rails and boxes. */
+function eightRuns() {
+    const file = new URL('eight-runs.job.json', import.meta.url);
+    return JSON.parse(readFileSync(file, 'utf8'));
+}
 
 function row(name, sample) {
     return [name, sample.length, ...[0.5, 0.95, 1].map((share) => ms(percentile(sample, share)))];

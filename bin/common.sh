@@ -269,6 +269,7 @@ http {
     gzip on;
     gzip_types text/css application/javascript application/json image/svg+xml;
     gzip_min_length 1024;
+    gzip_comp_level 1;
     server_tokens off;
     server {
         listen 127.0.0.1:$port;

@@ -32,6 +32,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs/{job}/preview', [DraftController::class, 'preview'])->can('view', 'job');
     Route::post('/jobs/{job}/routes', [DraftController::class, 'routes'])->can('view', 'job');
     Route::post('/jobs/{job}/searches', [SearchController::class, 'store'])->can('update', 'job');
+    Route::post('/jobs/{job}/insertion', [SearchController::class, 'insertion'])->can('view', 'job');
     Route::get('/jobs/{job}/searches/{search}', [SearchController::class, 'show'])->can('view', 'job')->whereNumber('search');
     Route::post('/jobs/{job}/searches/{search}/stop', [SearchController::class, 'stop'])->can('update', 'job')->whereNumber('search');
     Route::post('/jobs/{job}/release', [DraftController::class, 'release'])->can('update', 'job');

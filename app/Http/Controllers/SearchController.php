@@ -14,6 +14,8 @@ use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Plan\Json\SetPlanWriter;
+use UpsweptBead\Core\Plan\Set\SetPlan;
 use UpsweptBead\Core\Plan\Set\SetProblem;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
 
@@ -57,6 +59,15 @@ final readonly class SearchController
         }
 
         return new JsonResponse(self::view($found->refresh()));
+    }
+
+    /** In which order the runs of a document can be put in whole. */
+    public function insertion(ChangeRequest $request): JsonResponse
+    {
+        $document = $request->document();
+        $insertion = SetPlan::insertion($document, $this->workshop->shop(), $this->workshop->plan($document)->runs);
+
+        return new JsonResponse(['insertion' => $insertion === null ? null : SetPlanWriter::insertion($insertion)]);
     }
 
     private static function of(Job $job, int $search): RouteSearch

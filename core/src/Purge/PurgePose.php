@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Purge;
 
+use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Run\TubeRun;
 
@@ -15,14 +16,16 @@ use UpsweptBead\Core\Run\TubeRun;
  */
 final readonly class PurgePose
 {
-    private const SAMPLES = 60;
+    /** A bend is looked at every so many degrees; a straight is highest at one of its ends. */
+    private const EVERY_DEG = 5.0;
 
     private function __construct(public bool $feedAtStart, public float $trappedMm, public bool $stoodOnEnd) {}
 
     /** The pose on the vehicle if it vents freely; otherwise the run stood on end, if that leaves less air trapped. */
     public static function of(TubeRun $run, float $boreMm): self
     {
-        $asFitted = self::held($run, $boreMm, new Vector(0, 0, 1), false);
+        $frames = self::frames($run);
+        $asFitted = self::held($frames, $boreMm, new Vector(0, 0, 1), false);
         if ($asFitted->trappedMm === 0.0) {
             return $asFitted;
         }
@@ -31,7 +34,7 @@ final readonly class PurgePose
         $poses = [$asFitted];
         foreach ([$end->minus($start), $run->end()->forward, $run->start->forward->times(-1), $toEnds] as $up) {
             if ($up->length() > 1e-6) {
-                $poses[] = self::held($run, $boreMm, $up->unit(), true);
+                $poses[] = self::held($frames, $boreMm, $up->unit(), true);
             }
         }
         usort($poses, static fn (self $a, self $b): int => $a->trappedMm <=> $b->trappedMm);
@@ -39,18 +42,31 @@ final readonly class PurgePose
         return $poses[0];
     }
 
-    /** Heights are of the highest point of the bore at each station: centre + r·√(1 − (t·up)²). */
-    private static function held(TubeRun $run, float $boreMm, Vector $up, bool $stood): self
+    /** @return non-empty-list<Frame> */
+    private static function frames(TubeRun $run): array
     {
-        $heights = [-INF];
-        $length = $run->lengthMm();
-        for ($i = 0; $i <= self::SAMPLES; $i++) {
-            $frame = $run->frameAt($length * $i / self::SAMPLES);
-            $heights[$i] = $frame->at->dot($up) + $boreMm / 2 * sqrt(max(0.0, 1 - $frame->forward->dot($up) ** 2));
+        $frames = [$run->start];
+        foreach ($run->segments() as $segment) {
+            $steps = max(1, (int) ceil($segment->angleDeg / self::EVERY_DEG));
+            for ($i = 1; $i <= $steps; $i++) {
+                $frames[] = $segment->frameAt($segment->fromMm + $segment->lengthMm * $i / $steps);
+            }
         }
-        $feedAtStart = $heights[0] <= $heights[self::SAMPLES];
-        $above = max($heights) - max($heights[0], $heights[self::SAMPLES]);
 
-        return new self($feedAtStart, $above > 1.0 ? $above : 0.0, $stood);
+        return $frames;
+    }
+
+    /**
+     * Heights are of the highest point of the bore at each station: centre + r·√(1 − (t·up)²).
+     *
+     * @param  non-empty-list<Frame>  $frames
+     */
+    private static function held(array $frames, float $boreMm, Vector $up, bool $stood): self
+    {
+        $heights = array_map(static fn (Frame $frame): float => $frame->at->dot($up) + $boreMm / 2 * sqrt(max(0.0, 1 - $frame->forward->dot($up) ** 2)), $frames);
+        [$first, $last] = [$heights[0], $heights[count($heights) - 1]];
+        $above = max($heights) - max($first, $last);
+
+        return new self($first <= $last, $above > 1.0 ? $above : 0.0, $stood);
     }
 }

@@ -1,6 +1,7 @@
 import { send } from './http';
 import type {
     Answers,
+    Insertion,
     JobDocument,
     JobView,
     NextAction,
@@ -162,6 +163,14 @@ export class JobDesk {
         if (reply.ok) return reply.data;
         this.failure = reply.message;
         return null;
+    }
+
+    /** In which order the runs as they stand can be put in whole; takes longer than a plan, so it is asked for apart. */
+    async insertion(): Promise<Insertion | null> {
+        const reply = await send<{ insertion: Insertion | null }>('POST', `/jobs/${this.view.id}/insertion`, {
+            document: this.document,
+        });
+        return reply.ok ? reply.data.insertion : null;
     }
 
     /** What pasted cells would become; changes nothing. */

@@ -185,12 +185,7 @@ export type Insertion = {
     stuck: { run: string; by: string[] }[];
 };
 
-export type SetPlan = {
-    keepOuts: KeepOut[];
-    gaps: Gap[];
-    lengths: LengthCheck[];
-    insertion: Insertion | null;
-};
+export type SetPlan = { keepOuts: KeepOut[]; gaps: Gap[]; lengths: LengthCheck[] };
 
 export type Notice = { severity: 'problem' | 'caution'; path: string; message: string };
 

@@ -20,13 +20,15 @@ final readonly class FigureWriter
     /** @return array<string, mixed> */
     public function figure(Figure $figure): array
     {
+        $text = $figure->quantity->show($figure->value, $this->units);
+
         return [
             'key' => $figure->key,
             'label' => $figure->label,
             'quantity' => $figure->quantity->value,
             'value' => $figure->value,
-            'text' => $figure->quantity->show($figure->value, $this->units),
-            'proposed' => $figure->quantity->show($figure->proposed, $this->units),
+            'text' => $text,
+            'proposed' => $figure->override === null ? $text : $figure->quantity->show($figure->proposed, $this->units),
             'reason' => $this->reason($figure->reason),
             'override' => $this->override($figure->override),
         ];

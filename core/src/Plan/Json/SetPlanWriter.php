@@ -13,6 +13,7 @@ use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Plan\Set\Gap;
 use UpsweptBead\Core\Plan\Set\LengthCheck;
 use UpsweptBead\Core\Plan\Set\SetPlan;
+use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Insertion\Step;
 use UpsweptBead\Core\Route\Insertion\Stuck;
 use UpsweptBead\Core\Route\Search\Blocked;
@@ -39,10 +40,15 @@ final readonly class SetPlanWriter
             'keepOuts' => array_map($this->keepOut(...), $job->set->keepOuts),
             'gaps' => array_map($this->gap(...), $set->gaps),
             'lengths' => array_map($this->lengths(...), $set->lengths),
-            'insertion' => $set->insertion === null ? null : [
-                'order' => array_map(static fn (Step $step): array => ['run' => $step->tube, 'direction' => $step->direction, 'along' => $step->along->value], $set->insertion->order),
-                'stuck' => array_map(static fn (Stuck $stuck): array => ['run' => $stuck->tube, 'by' => $stuck->by], $set->insertion->stuck),
-            ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function insertion(Insertion $insertion): array
+    {
+        return [
+            'order' => array_map(static fn (Step $step): array => ['run' => $step->tube, 'direction' => $step->direction, 'along' => $step->along->value], $insertion->order),
+            'stuck' => array_map(static fn (Stuck $stuck): array => ['run' => $stuck->tube, 'by' => $stuck->by], $insertion->stuck),
         ];
     }
 

@@ -31,33 +31,51 @@ final readonly class SetPlan
     /** Gaps wider than what is needed by more than this are not worth a line. */
     private const WINDOW = 25.0;
 
+    /** This near the limit, what chords stand off their arcs would matter, and it is measured again on finer ones. */
+    private const CLOSE = 0.5;
+
     /**
      * @param  list<KeepOut>  $solids
      * @param  list<Gap>  $gaps  tightest first, by what is left of what is needed
      * @param  list<LengthCheck>  $lengths
-     * @param  ?Insertion  $insertion  null until every one of several runs has its route
      */
-    private function __construct(public array $solids, public array $gaps, public array $lengths, public ?Insertion $insertion) {}
+    private function __construct(public array $solids, public array $gaps, public array $lengths) {}
 
     /** @param  list<RunPlan>  $runs */
     public static function of(Job $job, Shop $shop, array $runs): self
     {
         $solids = SetProblem::keepOuts($job, $shop);
+
+        return new self($solids, self::gaps(self::ways($job, $shop, $runs), $solids, $shop), self::lengths($job, $runs));
+    }
+
+    /**
+     * In which order the runs can be put in whole; null until every one of several has its route. Apart from the plan, as
+     * it takes too long to be worked out with every edit.
+     *
+     * @param  list<RunPlan>  $runs
+     */
+    public static function insertion(Job $job, Shop $shop, array $runs): ?Insertion
+    {
+        $ways = array_values(self::ways($job, $shop, $runs));
+
+        return count($ways) > 1 && count($ways) === count($runs) ? Insertion::of($ways, SetProblem::keepOuts($job, $shop)) : null;
+    }
+
+    /**
+     * @param  list<RunPlan>  $runs
+     * @return array<string, Way> by letter
+     */
+    private static function ways(Job $job, Shop $shop, array $runs): array
+    {
         $ways = [];
         foreach ($runs as $plan) {
             if ($plan->run !== null && $plan->tube !== null && $plan->run->bends !== []) {
-                $ways[$plan->spec->letter] = self::way($job, $shop, $plan->spec->letter, $plan->run, $plan->tube->odMm);
+                $ways[$plan->spec->letter] = self::way($job, $shop, $plan->spec->letter, $plan->run, $plan->tube->odMm)?->cut(Way::COARSE);
             }
         }
-        $ways = array_filter($ways);
-        $rough = array_map(static fn (Way $way): Way => Way::of($way->span, array_slice($way->vertices, 3, 3 * $way->bends()), $way->radii)->cut(), array_values($ways));
 
-        return new self(
-            $solids,
-            self::gaps($ways, $solids, $shop),
-            self::lengths($job, $runs),
-            count($rough) > 1 && count($rough) === count($runs) ? Insertion::of($rough, $solids) : null,
-        );
+        return array_filter($ways);
     }
 
     /** @return list<Notice> */
@@ -72,9 +90,6 @@ final readonly class SetPlan
                     ? Notice::problem('set', "Run $gap->run runs into $what, by {$show(-$gap->gapMm)}.")
                     : Notice::caution('set', "Run $gap->run passes $what at {$show($gap->gapMm)}; {$show($gap->neededMm)} is needed.");
             }
-        }
-        foreach ($this->insertion->stuck ?? [] as $stuck) {
-            $notices[] = Notice::caution('set', "Run $stuck->tube cannot be pushed straight to its place past ".implode(', ', $stuck->by).'; it has to be built in pieces there.');
         }
         foreach ($this->lengths as $check) {
             if (! $check->holds()) {
@@ -97,18 +112,32 @@ final readonly class SetPlan
         foreach ($letters as $i => $letter) {
             $way = $ways[$letter];
             foreach ($solids as $solid) {
-                $contacts = [];
-                Clearance::solid($way, $solid, $shop->rules->value('clear.other'), 0.0, $contacts, self::WINDOW);
-                $worst = self::worst($contacts);
+                $measure = static function (Way $way) use ($solid, $shop): ?Contact {
+                    $contacts = [];
+                    Clearance::solid($way, $solid, $shop->rules->value('clear.other'), 0.0, $contacts, self::WINDOW);
+
+                    return self::worst($contacts);
+                };
+                $worst = $measure($way);
+                if ($worst !== null && abs($worst->shortMm) < self::CLOSE) {
+                    $worst = $measure(self::fine($way));
+                }
                 if ($worst !== null) {
                     $needed = $solid->clearanceMm ?? $shop->rules->value('clear.other');
                     $gaps[] = new Gap($letter, $solid->id, false, $needed - $worst->shortMm, $needed, self::point($way, $worst->piece, $worst->share), null);
                 }
             }
             foreach (array_slice($letters, $i + 1) as $other) {
-                $contacts = [];
-                Clearance::pair($way, $ways[$other], $shop->rules->value('clear.tube'), 0.0, $contacts, self::WINDOW);
-                $worst = self::worst($contacts);
+                $measure = static function (Way $p, Way $q) use ($shop): ?Contact {
+                    $contacts = [];
+                    Clearance::pair($p, $q, $shop->rules->value('clear.tube'), 0.0, $contacts, self::WINDOW);
+
+                    return self::worst($contacts);
+                };
+                $worst = $measure($way, $ways[$other]);
+                if ($worst !== null && abs($worst->shortMm) < self::CLOSE) {
+                    $worst = $measure(self::fine($way), self::fine($ways[$other]));
+                }
                 if ($worst !== null) {
                     [$from, $to] = [self::point($way, $worst->piece, $worst->share), self::point($ways[$other], $worst->otherPiece, $worst->otherShare)];
                     $gap = $from->distanceTo($to) - ($way->span->port->tube->odMm + $ways[$other]->span->port->tube->odMm) / 2;
@@ -120,6 +149,11 @@ final readonly class SetPlan
         usort($gaps, static fn (Gap $a, Gap $b): int => $a->gapMm - $a->neededMm <=> $b->gapMm - $b->neededMm);
 
         return $gaps;
+    }
+
+    private static function fine(Way $way): Way
+    {
+        return Way::of($way->span, array_slice($way->vertices, 3, 3 * $way->bends()), $way->radii)->cut(Way::FINE);
     }
 
     /** @param  list<Contact>  $contacts */
@@ -180,6 +214,6 @@ final readonly class SetPlan
         $span = new Span(0, new Port($letter, $run->start->at, $run->start->forward, $stock), $inlet, $collector, SetProblem::rules($shop));
         $inner = array_slice($run->toXyz(), 1, -1);
 
-        return Way::of($span, array_merge(...array_map(static fn (Vector $vertex): array => $vertex->toArray(), $inner)), $clrs)->cut(Way::FINE);
+        return Way::of($span, array_merge(...array_map(static fn (Vector $vertex): array => $vertex->toArray(), $inner)), $clrs);
     }
 }

@@ -10,12 +10,21 @@ use UpsweptBead\Core\Reason\SourceKind;
 /** A reference table shipped as CSV: a header line, then one row a line, each with `source_kind` and `source`. */
 final class Table
 {
+    /** @var array<string, list<array<string, string>>> what was read already; the tables ship with the core and never change */
+    private static array $read = [];
+
     /**
      * @return list<array<string, string>>
      *
      * @throws \RuntimeException if the file is missing or a row has not the header's number of cells
      */
     public static function rows(string $file): array
+    {
+        return self::$read[$file] ??= self::readRows($file);
+    }
+
+    /** @return list<array<string, string>> */
+    private static function readRows(string $file): array
     {
         $lines = @file($file, FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES);
         if ($lines === false || $lines === []) {

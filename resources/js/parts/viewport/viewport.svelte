@@ -1,17 +1,17 @@
 <script lang="ts">
-    import { onMount, untrack } from 'svelte';
+    import { onMount } from 'svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { TubeRun } from '@/lib/plan';
+    import type { Insertion, TubeRun } from '@/lib/plan';
     import { theme } from '@/lib/theme.svelte';
     import type { TubeScene, View } from './tube-scene';
 
     type Props = {
         desk: JobDesk;
         ghosts?: { letter: string; run: TubeRun }[];
-        /** Rises each time someone asks to see the runs go in. */
-        showing?: number;
+        /** The order in which the runs are to be seen going in; a new list plays anew. */
+        showing?: Insertion['order'];
     };
-    let { desk, ghosts = [], showing = 0 }: Props = $props();
+    let { desk, ghosts = [], showing = [] }: Props = $props();
 
     const scenery = $derived({
         runs: desk.plan.runs,
@@ -62,7 +62,7 @@
     });
 
     $effect(() => {
-        if (showing > 0) scene?.playInsertion(untrack(() => desk.plan.set.insertion?.order ?? []));
+        if (showing.length > 0) scene?.playInsertion(showing);
     });
 </script>
 

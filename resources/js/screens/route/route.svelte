@@ -1,6 +1,6 @@
 <script lang="ts">
     import Button from '@/kit/button.svelte';
-    import type { Answers, RouteDocument, SearchDesign, TubeRun } from '@/lib/plan';
+    import type { Answers, Insertion, RouteDocument, SearchDesign, TubeRun } from '@/lib/plan';
     import Notices from '@/parts/notices.svelte';
     import Ribbon from '@/parts/ribbon.svelte';
     import RunStrips from '@/parts/run-strips.svelte';
@@ -19,7 +19,7 @@
     let searching = $state(false);
     let ghost = $state.raw<TubeRun | null>(null);
     let design = $state.raw<SearchDesign | null>(null);
-    let showing = $state(0);
+    let showing = $state.raw<Insertion['order']>([]);
     const isSet = $derived(desk.plan.runs.length > 1);
     const ghosts = $derived(
         design
@@ -102,7 +102,7 @@
                     </p>
                 </div>
             {/if}
-            <SetChecks set={desk.plan.set} onshow={() => showing++} />
+            <SetChecks {desk} onshow={(insertion) => (showing = [...insertion.order])} />
             <Notices notices={desk.plan.notices} />
         </div>
     </div>

@@ -1,10 +1,30 @@
 <script lang="ts">
     // What holds for the runs together: equal lengths, and the tightest gaps.
     import Button from '@/kit/button.svelte';
-    import type { SetPlan } from '@/lib/plan';
+    import type { JobDesk } from '@/lib/job-desk.svelte';
+    import type { Insertion } from '@/lib/plan';
 
-    type Props = { set: SetPlan; onshow: () => void };
-    let { set, onshow }: Props = $props();
+    type Props = { desk: JobDesk; onshow: (insertion: Insertion) => void };
+    let { desk, onshow }: Props = $props();
+
+    const set = $derived(desk.plan.set);
+    let insertion = $state.raw<Insertion | null>(null);
+    let timer: ReturnType<typeof setTimeout> | undefined;
+
+    // After the last of several quick edits.
+    $effect(() => {
+        const plan = desk.plan;
+        clearTimeout(timer);
+        if (plan.runs.length < 2 || plan.runs.some((run) => !run.run)) {
+            insertion = null;
+            return;
+        }
+        timer = setTimeout(async () => {
+            const answer = await desk.insertion();
+            if (plan === desk.plan) insertion = answer;
+        }, 350);
+        return () => clearTimeout(timer);
+    });
 
     const tightest = $derived(set.gaps.slice(0, 6));
 </script>
@@ -26,25 +46,26 @@
                 >
             </p>
         {/each}
-        {#if set.insertion}
+        {#if insertion}
             <div class="mt-1 flex flex-wrap items-baseline gap-x-4">
                 <span
-                    class="font-label font-semibold {set.insertion.stuck.length === 0
+                    class="font-label font-semibold {insertion.stuck.length === 0
                         ? 'text-action'
                         : 'text-stop'}"
-                    >{set.insertion.stuck.length === 0
-                        ? '● Go in one at a time'
-                        : '✕ Not all go in whole'}</span
+                    >{insertion.stuck.length === 0 ? '● Go in one at a time' : '✕ Not all go in whole'}</span
                 >
+                {#each insertion.stuck as one (one.run)}
+                    <span class="text-stop">{one.run}: {one.by.join(', ')} in the way</span>
+                {/each}
                 <ol class="flex flex-wrap gap-x-3">
-                    {#each set.insertion.order as step, i (step.run)}
+                    {#each insertion.order as step, i (step.run)}
                         <li>
                             <span class="figure">{i + 1} {step.run}</span>
                             <span class="text-quiet text-sm">{step.along}</span>
                         </li>
                     {/each}
                 </ol>
-                <Button look="quiet" onclick={onshow}>Show it</Button>
+                <Button look="quiet" onclick={() => insertion && onshow(insertion)}>Show it</Button>
             </div>
         {/if}
         {#if tightest.length > 0}

@@ -38,6 +38,10 @@ test('four ports and a collector become a header: find, compare, take, change by
     await expect(page.getByText('● Lengths equal')).toBeVisible();
     await expect(page.getByText('✕ Far end open')).toBeHidden();
 
+    // In which order they go in is worked out apart, and can be watched.
+    await expect(page.getByText(/● Go in one at a time|✕ Not all go in whole/)).toBeVisible();
+    await page.getByRole('button', { name: 'Show it' }).click();
+
     // By hand: another run, a turn too many; the checks see what it does.
     await strips.getByRole('button', { name: /^Run C/ }).click();
     const turn = page.getByLabel('Turn, bend 1');

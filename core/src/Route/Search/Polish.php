@@ -37,7 +37,8 @@ final readonly class Polish
         $commons = $this->groups->commons($ways);
         $damping = 0.02;
         $ways = array_map(static fn (Pliant $tube): Way => $tube->way()->cut(Way::COARSE), $tubes);
-        $rows = $this->rows($tubes, $ways, $commons);
+        $known = [];
+        $rows = $this->rows($tubes, $ways, $commons, $known);
         $error = self::error($rows);
         $early = INF;
         for ($step = 0; $step < self::STEPS; $step++) {
@@ -54,8 +55,8 @@ final readonly class Polish
             for ($try = 0; $try < 4; $try++) {
                 $move = self::solve($normal, $slope, $damping);
                 [$tried, $triedCommons] = self::moved($tubes, $commons, $move);
-                $triedWays = array_map(static fn (Pliant $tube): Way => $tube->way()->cut(Way::COARSE), $tried);
-                $triedRows = $this->rows($tried, $triedWays, $triedCommons);
+                $triedWays = array_map(static fn (Pliant $tube, Pliant $was, Way $way): Way => $tube === $was ? $way : $tube->way()->cut(Way::COARSE), $tried, $tubes, $ways);
+                $triedRows = $this->rows($tried, $triedWays, $triedCommons, $known);
                 $triedError = self::error($triedRows);
                 if ($triedError < $error) {
                     [$tubes, $commons, $ways, $rows, $error] = [$tried, $triedCommons, $triedWays, $triedRows, $triedError];
@@ -78,28 +79,44 @@ final readonly class Polish
      * @param  list<Pliant>  $tubes
      * @param  list<Way>  $ways
      * @param  list<float>  $commons
+     * @param  array<string, array{Way, Way, list<Hinge>}>  $known  what was found between two ways that have not moved since
      * @return list<Hinge>
      */
-    private function rows(array $tubes, array $ways, array $commons): array
+    private function rows(array $tubes, array $ways, array $commons, array &$known): array
     {
         $rows = [];
-        $rules = $this->problem->rules;
         foreach ($tubes as $i => $tube) {
             $this->ownRows($rows, $i, $tube, $commons);
-            foreach ($this->problem->keepOuts as $solid) {
-                $contacts = [];
-                Clearance::solid($ways[$i], $solid, $rules->clearanceMm, self::HAND, $contacts, 0.0);
-                foreach ($contacts as $contact) {
-                    $need = $tube->span->port->tube->odMm / 2 + ($solid->clearanceMm ?? $rules->clearanceMm) + self::HAND;
-                    $rows[] = new Hinge(HingeKind::Solid, $i, $contact->shortMm, place: $contact->piece, share: $contact->share, limit: $need, solid: $solid);
+            for ($j = $i; $j < count($tubes); $j++) {
+                $key = "$i|$j";
+                if (! isset($known[$key]) || $known[$key][0] !== $ways[$i] || $known[$key][1] !== $ways[$j]) {
+                    $found = [];
+                    if ($i === $j) {
+                        $this->solidRows($found, $i, $ways[$i]);
+                    } else {
+                        $this->pairRows($found, $i, $j, $tubes, $ways);
+                    }
+                    $known[$key] = [$ways[$i], $ways[$j], $found];
                 }
-            }
-            for ($j = $i + 1; $j < count($tubes); $j++) {
-                $this->pairRows($rows, $i, $j, $tubes, $ways);
+                array_push($rows, ...$known[$key][2]);
             }
         }
 
         return $rows;
+    }
+
+    /** @param  list<Hinge>  $rows */
+    private function solidRows(array &$rows, int $i, Way $way): void
+    {
+        $rules = $this->problem->rules;
+        foreach ($this->problem->keepOuts as $solid) {
+            $contacts = [];
+            Clearance::solid($way, $solid, $rules->clearanceMm, self::HAND, $contacts, 0.0);
+            $need = $way->span->port->tube->odMm / 2 + ($solid->clearanceMm ?? $rules->clearanceMm) + self::HAND;
+            foreach ($contacts as $contact) {
+                $rows[] = new Hinge(HingeKind::Solid, $i, $contact->shortMm, place: $contact->piece, share: $contact->share, limit: $need, solid: $solid);
+            }
+        }
     }
 
     /**
@@ -195,7 +212,7 @@ final readonly class Polish
         $slopes = array_fill(0, count($rows), []);
         foreach ($tubes as $i => $tube) {
             $mine = array_filter($rows, static fn (Hinge $row): bool => $row->tube === $i || $row->other === $i);
-            foreach ($tube->values as $k => $value) {
+            foreach ($mine === [] ? [] : $tube->values as $k => $value) {
                 $bent = clone $tube;
                 $bent->set(array_values(array_replace($tube->values, [$k => $value + $h])));
                 $others = array_values(array_replace($tubes, [$i => $bent]));
@@ -305,6 +322,11 @@ final readonly class Polish
             foreach ($tube->values as $value) {
                 // No step longer than a bend: beyond that the slopes mean nothing.
                 $values[] = $value + max(-40.0, min(40.0, $move[$at++]));
+            }
+            if ($values === $tube->values) {
+                $moved[] = $tube;
+
+                continue;
             }
             $bent = clone $tube;
             $bent->set($values);

@@ -29,6 +29,9 @@ final class Pools
 
     private const MOST_TRIES = 4000;
 
+    /** A light pool, for a first answer soon, tries this share of them. */
+    private const LIGHT = 0.3;
+
     private const FEW = 12;
 
     /** mm beyond the shortest, where any length will do. */
@@ -43,7 +46,15 @@ final class Pools
 
     private int $count = 0;
 
+    private bool $isLight = false;
+
     public function __construct(private readonly RouteProblem $problem, private readonly Skeletons $skeletons, private readonly Chance $chance) {}
+
+    /** From now on pools are gathered with less, or with full, effort; those gathered already stay. */
+    public function lightly(bool $isLight): void
+    {
+        $this->isLight = $isLight;
+    }
 
     /**
      * Ways of about one length.
@@ -52,7 +63,7 @@ final class Pools
      */
     public function ofLength(Span $span, float $length, float $tolerance): array
     {
-        return $this->kept["$span->id|$length"] ??= $this->gather($span, $length, $tolerance, 0.0);
+        return $this->kept["$span->id|$length|".($this->isLight ? 'light' : '')] ??= $this->gather($span, $length, $tolerance, 0.0);
     }
 
     /**
@@ -64,7 +75,7 @@ final class Pools
     {
         $variant %= count(self::EXTRA);
 
-        return $this->kept["$span->id|any|$variant"] ??= $this->gather($span, null, 0.0, self::EXTRA[$variant]);
+        return $this->kept["$span->id|any|$variant|".($this->isLight ? 'light' : '')] ??= $this->gather($span, null, 0.0, self::EXTRA[$variant]);
     }
 
     /**
@@ -87,7 +98,7 @@ final class Pools
                 $two = array_values(array_filter($two, static fn (Way $way): bool => abs($way->length - $length) <= $tolerance + 3.0));
             }
             foreach ($length === null ? self::someLengths($span, $two, $extra) : [$length] as $one) {
-                array_push($two, ...TwoBends::ofLength($span, $one, self::radiusPairs($span)));
+                array_push($two, ...TwoBends::ofLength($span, $one, array_slice(self::radiusPairs($span), 0, $this->isLight ? 1 : 9)));
             }
         }
         $ways = $this->fit($two, self::MOST_TWO);
@@ -138,7 +149,7 @@ final class Pools
             if (($alike[$like] ?? 0) >= self::ALIKE) {
                 continue;
             }
-            if (++$tries > (count($found) < self::FEW ? self::MOST_TRIES : self::TRIES)) {
+            if (++$tries > (count($found) < self::FEW ? self::MOST_TRIES : self::TRIES) * ($this->isLight ? self::LIGHT : 1.0)) {
                 break;
             }
             $radii = $span->smallestRadii(array_slice($all, $i + 6, 3)) ?? [];

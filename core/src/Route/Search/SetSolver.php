@@ -22,9 +22,18 @@ final class SetSolver
 
     private const ASSIGNMENTS = 24;
 
+    private const FEW_ASSIGNMENTS = 10;
+
+    private const LIGHT_ROUNDS = 3;
+
     private const RESTARTS = 8;
 
+    /** Less than this missing in all, a set is mended without a look at the others. */
+    private const CLEAN = 3.0;
+
     private const MENDED = 6;
+
+    private const LATE = 6;
 
     /** A set this much dearer than the best may still come out better. */
     private const WORTH = 9.0;
@@ -126,11 +135,13 @@ final class SetSolver
     private function round(int $round, bool $quick): bool
     {
         $this->round = $round;
+        // Before there is an answer, first a quick look at several lengths.
+        $this->pools->lightly($this->best === [] && $round < self::LIGHT_ROUNDS);
         $lengths = $this->lengthsFor($round);
         $states = [];
         foreach ($this->assignments() as $inlets) {
-            if (! $this->mayGoOn() && $this->best !== []) {
-                return true;
+            if (! $this->mayGoOn()) {
+                break;
             }
             $options = $this->options($inlets, $lengths, $quick);
             if ($options === null || $this->floor($options) >= $this->objective - 0.2) {
@@ -142,13 +153,18 @@ final class SetSolver
                     $missing = $this->assembly->missing($ways);
                     $key = implode(',', array_map(static fn (Way $way): int => $way->id, $ways));
                     $states[$key] = [SetAnswer::objectiveOf($ways) + 0.8 * $missing, $missing, $ways];
+                    // A clean set is an answer at once, and an answer bounds all that follows.
+                    if ($this->best === [] && $missing < self::CLEAN) {
+                        $this->mend($ways, [], INF, true);
+                    }
                 }
             }
         }
         usort($states, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-        $mended = 0;
+        $mended = $late = 0;
         foreach ($states as [, $missing, $ways]) {
-            if ($mended >= self::MENDED || ! $this->mayGoOn() && $this->best !== []) {
+            // The last states of a round that ran out of time are still worth a try while there is no answer.
+            if ($mended >= self::MENDED || ! $this->mayGoOn() && ($this->best !== [] || ++$late > self::LATE)) {
                 break;
             }
             if ($missing > self::MENDABLE || SetAnswer::objectiveOf($ways) >= $this->objective + self::WORTH) {
@@ -356,7 +372,7 @@ final class SetSolver
     {
         $natural = array_keys($this->problem->ports);
         $orders = [$natural];
-        for ($i = 0; $i < (count($natural) > 1 ? self::RESTARTS + min(4, intdiv($round, count(self::LADDER))) : 0); $i++) {
+        for ($i = 0; $i < (count($natural) > 1 ? ($this->best === [] && $round < self::LIGHT_ROUNDS ? 2 : self::RESTARTS + min(4, intdiv($round, count(self::LADDER)))) : 0); $i++) {
             $orders[] = $this->chance->shuffled($natural);
         }
 
@@ -366,10 +382,12 @@ final class SetSolver
     /** @return list<float> by group */
     private function lengthsFor(int $round): array
     {
-        $factor = self::LADDER[$round % count(self::LADDER)];
-        if ($round >= count(self::LADDER)) {
+        $rung = $round < self::LIGHT_ROUNDS ? $round : $round - self::LIGHT_ROUNDS;
+        $factor = self::LADDER[$rung % count(self::LADDER)];
+        if ($rung >= count(self::LADDER)) {
             $factor *= 0.96 + 0.08 * $this->chance->share();
         }
+        // What light pools did not open, full ones may: the ladder begins anew after them.
         $lengths = [];
         foreach ($this->problem->lengths as $group) {
             $lengths[] = $group->targetMm ?? $factor * $this->leastCommon($group->runners);
@@ -400,15 +418,16 @@ final class SetSolver
     private function assignments(): array
     {
         $all = [[]];
+        $most = $this->best === [] && $this->round < self::LIGHT_ROUNDS ? self::FEW_ASSIGNMENTS : self::ASSIGNMENTS;
         foreach ($this->places as $c => $places) {
             $longer = [];
-            $some = count($places) > self::ASSIGNMENTS ? array_slice($this->chance->shuffled($places), 0, self::ASSIGNMENTS) : $places;
+            $some = count($places) > $most ? array_slice($this->chance->shuffled($places), 0, $most) : $places;
             foreach ($all as $partial) {
                 foreach ($some as $place) {
                     $longer[] = [...$partial, $c => $place];
                 }
             }
-            $all = count($longer) > self::ASSIGNMENTS ? array_slice($this->chance->shuffled($longer), 0, self::ASSIGNMENTS) : $longer;
+            $all = count($longer) > $most ? array_slice($this->chance->shuffled($longer), 0, $most) : $longer;
         }
         $first = 0;
         $offsets = [];

@@ -218,7 +218,8 @@ background() {
     shift
     account=$(web_account)
     if is_root && [ "$account" != root ]; then prefix=(setpriv --reuid "$account" --regid "$(id -gn "$account")" --init-groups --); fi
-    (cd "$ROOT" && exec "${prefix[@]}" php "${JIT[@]}" artisan "$@") >"$VAR/log/$name.log" 2>&1 &
+    # A worker ends when the database goes away for a moment; it is begun again until we are told to stop.
+    (cd "$ROOT" && exec "${prefix[@]}" bash -c 'trap "kill \$p 2>/dev/null; wait \$p; exit 0" TERM; while :; do php "$@" & p=$!; wait $p; sleep 1; done' "$name" "${JIT[@]}" artisan "$@") >"$VAR/log/$name.log" 2>&1 &
     STARTED+=($!)
 }
 

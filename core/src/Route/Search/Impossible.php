@@ -23,7 +23,7 @@ final readonly class Impossible
     private const DEPTHS = 24;
 
     /**
-     * @param  array<string, list<Span>>  $spans  by port, to each inlet that it may go to
+     * @param  array<array-key, list<Span>>  $spans  by port, to each inlet that it may go to
      * @return list<Blocked> one for each tube that has no way, or each pair of tubes that cannot stand together
      */
     public static function reasons(RouteProblem $problem, array $spans): array
@@ -102,7 +102,7 @@ final readonly class Impossible
     /**
      * Two tubes whose first straights stand too close, or that enter too close to each other, have no way apart.
      *
-     * @param  array<string, list<Span>>  $spans
+     * @param  array<array-key, list<Span>>  $spans
      * @return list<Blocked>
      */
     private static function stubs(RouteProblem $problem, array $spans): array
@@ -124,7 +124,7 @@ final readonly class Impossible
     }
 
     /**
-     * @param  array<string, list<Span>>  $spans
+     * @param  array<array-key, list<Span>>  $spans
      * @return list<Blocked>
      */
     private static function lengths(RouteProblem $problem, array $spans): array

@@ -28,6 +28,8 @@ final class SetSolver
 
     private const RESTARTS = 8;
 
+    private const FEW_RESTARTS = 2;
+
     /** Less than this missing in all, a set is mended without a look at the others. */
     private const CLEAN = 3.0;
 
@@ -54,11 +56,7 @@ final class SetSolver
 
     private readonly Groups $groups;
 
-    /** @var list<array<int, Span>> by port, by inlet of all collectors together */
-    private readonly array $spans;
-
-    /** @var list<list<list<int>>> by collector, the inlets of its runners */
-    private readonly array $places;
+    private readonly Layout $layout;
 
     private int $round = 0;
 
@@ -97,18 +95,14 @@ final class SetSolver
         $this->pools = new Pools($problem, new Skeletons($this->chance), $this->chance);
         $this->polish = new Polish($problem, $this->groups);
         $this->assembly = new Assembly($problem->rules->gapMm);
-        [$this->spans, $this->places] = $this->lay();
+        $this->layout = new Layout($problem);
     }
 
     public function solve(float $seconds): SetAnswer
     {
         $this->began = ($this->now)();
         $this->until = $this->began + $seconds;
-        $byPort = [];
-        foreach ($this->problem->ports as $i => $port) {
-            $byPort[$port->id] = array_values($this->spans[$i]);
-        }
-        $reasons = Impossible::reasons($this->problem, $byPort);
+        $reasons = Impossible::reasons($this->problem, $this->layout->byPort());
         if ($reasons !== []) {
             return new SetAnswer(SetStatus::Infeasible, reasons: $reasons);
         }
@@ -131,15 +125,21 @@ final class SetSolver
         return ($this->now)() < $this->until && ! ($this->isStopped !== null && ($this->isStopped)());
     }
 
+    /** The first rounds only look for any answer. */
+    private function isLight(): bool
+    {
+        return $this->best === [] && $this->round < self::LIGHT_ROUNDS;
+    }
+
     /** One common length, all or some ways of sharing out the inlets. False if there was nothing to try. */
     private function round(int $round, bool $quick): bool
     {
         $this->round = $round;
         // Before there is an answer, first a quick look at several lengths.
-        $this->pools->lightly($this->best === [] && $round < self::LIGHT_ROUNDS);
+        $this->pools->lightly($this->isLight());
         $lengths = $this->lengthsFor($round);
         $states = [];
-        foreach ($this->assignments() as $inlets) {
+        foreach ($this->layout->assignments($this->chance, $this->isLight() ? self::FEW_ASSIGNMENTS : self::ASSIGNMENTS) as $inlets) {
             if (! $this->mayGoOn()) {
                 break;
             }
@@ -337,7 +337,7 @@ final class SetSolver
     {
         $options = [];
         foreach ($inlets as $port => $inlet) {
-            $span = $this->spans[$port][$inlet] ?? null;
+            $span = $this->layout->spans[$port][$inlet] ?? null;
             $ways = $span === null ? [] : ($quick ? $this->pools->quick($span) : $this->optionsFor($span, $lengths));
             if ($ways === []) {
                 return null;
@@ -372,7 +372,8 @@ final class SetSolver
     {
         $natural = array_keys($this->problem->ports);
         $orders = [$natural];
-        for ($i = 0; $i < (count($natural) > 1 ? ($this->best === [] && $round < self::LIGHT_ROUNDS ? 2 : self::RESTARTS + min(4, intdiv($round, count(self::LADDER)))) : 0); $i++) {
+        $more = $this->isLight() ? self::FEW_RESTARTS : self::RESTARTS + min(4, intdiv($round, count(self::LADDER)));
+        for ($i = 0; $i < $more && count($natural) > 1; $i++) {
             $orders[] = $this->chance->shuffled($natural);
         }
 
@@ -390,91 +391,9 @@ final class SetSolver
         // What light pools did not open, full ones may: the ladder begins anew after them.
         $lengths = [];
         foreach ($this->problem->lengths as $group) {
-            $lengths[] = $group->targetMm ?? $factor * $this->leastCommon($group->runners);
+            $lengths[] = $group->targetMm ?? $factor * $this->layout->leastCommon($group->runners);
         }
 
         return $lengths;
-    }
-
-    /**
-     * About the least length that all of some tubes can have: the longest of what each needs to its nearest inlet.
-     *
-     * @param  list<string>  $runners
-     */
-    private function leastCommon(array $runners): float
-    {
-        $least = 0.0;
-        foreach ($this->problem->ports as $i => $port) {
-            if (in_array($port->id, $runners, true)) {
-                $each = array_map(static fn (Span $span): float => $span->across->length() * 1.02 + 10.0, $this->spans[$i]);
-                $least = max($least, $each === [] ? 0.0 : array_sum($each) / count($each));
-            }
-        }
-
-        return $least;
-    }
-
-    /** @return list<list<int>> for each, the inlet of every port */
-    private function assignments(): array
-    {
-        $all = [[]];
-        $most = $this->best === [] && $this->round < self::LIGHT_ROUNDS ? self::FEW_ASSIGNMENTS : self::ASSIGNMENTS;
-        foreach ($this->places as $c => $places) {
-            $longer = [];
-            $some = count($places) > $most ? array_slice($this->chance->shuffled($places), 0, $most) : $places;
-            foreach ($all as $partial) {
-                foreach ($some as $place) {
-                    $longer[] = [...$partial, $c => $place];
-                }
-            }
-            $all = count($longer) > $most ? array_slice($this->chance->shuffled($longer), 0, $most) : $longer;
-        }
-        $first = 0;
-        $offsets = [];
-        foreach ($this->problem->collectors as $collector) {
-            $offsets[] = $first;
-            $first += count($collector->inlets);
-        }
-        $ids = array_map(static fn ($port): string => $port->id, $this->problem->ports);
-        $assignments = [];
-        foreach ($all as $places) {
-            $inlets = [];
-            foreach ($this->problem->collectors as $c => $collector) {
-                foreach ($collector->runners as $k => $runner) {
-                    $inlets[(int) array_search($runner, $ids, true)] = $offsets[$c] + $places[$c][$k];
-                }
-            }
-            ksort($inlets);
-            $assignments[] = array_values($inlets);
-        }
-
-        return $assignments;
-    }
-
-    /** @return array{list<array<int, Span>>, list<list<list<int>>>} */
-    private function lay(): array
-    {
-        $spans = array_fill(0, count($this->problem->ports), []);
-        $places = [];
-        $first = 0;
-        $id = 0;
-        foreach ($this->problem->collectors as $collector) {
-            $places[] = $permitted = $collector->assignments();
-            foreach ($collector->runners as $k => $runner) {
-                foreach ($this->problem->ports as $i => $port) {
-                    if ($port->id !== $runner) {
-                        continue;
-                    }
-                    foreach ($collector->inlets as $n => $inlet) {
-                        if (in_array($n, array_column($permitted, $k), true)) {
-                            $spans[$i][$first + $n] = new Span($id++, $port, $inlet, $collector, $this->problem->rules);
-                        }
-                    }
-                }
-            }
-            $first += count($collector->inlets);
-        }
-
-        return [$spans, $places];
     }
 }

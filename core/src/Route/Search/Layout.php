@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Route\Search;
+
+use UpsweptBead\Core\Route\Problem\Port;
+use UpsweptBead\Core\Route\Problem\RouteProblem;
+
+/** Who may go where: every permitted span of a problem, and the ways of sharing out the inlets. */
+final readonly class Layout
+{
+    /** @var list<array<int, Span>> by port, by inlet of all collectors together */
+    public array $spans;
+
+    /** @var list<list<list<int>>> by collector, the inlets of its runners */
+    private array $places;
+
+    public function __construct(private RouteProblem $problem)
+    {
+        [$this->spans, $this->places] = self::lay($problem);
+    }
+
+    /** @return array<array-key, list<Span>> by port id */
+    public function byPort(): array
+    {
+        $byPort = [];
+        foreach ($this->problem->ports as $i => $port) {
+            $byPort[$port->id] = array_values($this->spans[$i]);
+        }
+
+        return $byPort;
+    }
+
+    /**
+     * About the least length that all of some tubes can have: the longest of what each needs to its nearest inlet.
+     *
+     * @param  list<string>  $runners
+     */
+    public function leastCommon(array $runners): float
+    {
+        $least = 0.0;
+        foreach ($this->problem->ports as $i => $port) {
+            if (in_array($port->id, $runners, true)) {
+                $each = array_map(static fn (Span $span): float => $span->across->length() * 1.02 + 10.0, $this->spans[$i]);
+                $least = max($least, $each === [] ? 0.0 : array_sum($each) / count($each));
+            }
+        }
+
+        return $least;
+    }
+
+    /**
+     * Some or all of the permitted ways of sharing out the inlets.
+     *
+     * @return list<list<int>> for each, the inlet of every port
+     */
+    public function assignments(Chance $chance, int $most): array
+    {
+        $all = [[]];
+        foreach ($this->places as $c => $places) {
+            $longer = [];
+            $some = count($places) > $most ? array_slice($chance->shuffled($places), 0, $most) : $places;
+            foreach ($all as $partial) {
+                foreach ($some as $place) {
+                    $longer[] = [...$partial, $c => $place];
+                }
+            }
+            $all = count($longer) > $most ? array_slice($chance->shuffled($longer), 0, $most) : $longer;
+        }
+        $first = 0;
+        $offsets = [];
+        foreach ($this->problem->collectors as $collector) {
+            $offsets[] = $first;
+            $first += count($collector->inlets);
+        }
+        $ids = array_map(static fn (Port $port): string => $port->id, $this->problem->ports);
+        $assignments = [];
+        foreach ($all as $places) {
+            $inlets = [];
+            foreach ($this->problem->collectors as $c => $collector) {
+                foreach ($collector->runners as $k => $runner) {
+                    $inlets[(int) array_search($runner, $ids, true)] = $offsets[$c] + $places[$c][$k];
+                }
+            }
+            ksort($inlets);
+            $assignments[] = array_values($inlets);
+        }
+
+        return $assignments;
+    }
+
+    /** @return array{list<array<int, Span>>, list<list<list<int>>>} */
+    private static function lay(RouteProblem $problem): array
+    {
+        $spans = array_fill(0, count($problem->ports), []);
+        $places = [];
+        $first = 0;
+        $id = 0;
+        foreach ($problem->collectors as $collector) {
+            $places[] = $permitted = $collector->assignments();
+            foreach ($collector->runners as $k => $runner) {
+                foreach ($problem->ports as $i => $port) {
+                    if ($port->id !== $runner) {
+                        continue;
+                    }
+                    foreach ($collector->inlets as $n => $inlet) {
+                        if (in_array($n, array_column($permitted, $k), true)) {
+                            $spans[$i][$first + $n] = new Span($id++, $port, $inlet, $collector, $problem->rules);
+                        }
+                    }
+                }
+            }
+            $first += count($collector->inlets);
+        }
+
+        return [$spans, $places];
+    }
+}

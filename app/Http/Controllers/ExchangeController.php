@@ -75,7 +75,7 @@ final readonly class ExchangeController
      */
     private static function place(array $at): array
     {
-        return array_map(static fn (Length $one): string|float => $one->written ?? $one->mm, $at);
+        return array_map(static fn (Length $one): string|float => $one->entered(), $at);
     }
 
     private function document(Job $job): CoreJob

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Document;
 
+use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
 use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\Quantity;
@@ -179,6 +180,20 @@ final readonly class Node
         }
 
         return $this->finite((float) $this->value, $most);
+    }
+
+    /** Three numbers that are not all 0; of any length. */
+    public function direction(): Vector
+    {
+        $parts = array_map(static fn (self $item): float => $item->number(1e6), $this->items(3));
+        $vector = count($parts) === 3 ? new Vector(...$parts) : new Vector(0, 0, 0);
+        if ($vector->length() < 1e-9) {
+            $this->complain('no-direction', 'must be three numbers that are not all 0, such as [1, 0, -0.2]');
+
+            return new Vector(1, 0, 0);
+        }
+
+        return $vector;
     }
 
     /**

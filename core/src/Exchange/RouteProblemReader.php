@@ -260,14 +260,7 @@ final readonly class RouteProblemReader
 
     private static function direction(Node $node): Vector
     {
-        $vector = self::point($node);
-        if ($vector->length() < 1e-9) {
-            $node->complain('no-direction', 'must be three numbers that are not all 0, such as [1, 0, -0.2]');
-
-            return new Vector(1, 0, 0);
-        }
-
-        return $vector->unit();
+        return $node->direction()->unit();
     }
 
     /** @return array{Vector, Vector, Vector} */

@@ -7,7 +7,6 @@ namespace UpsweptBead\Core\Job;
 use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Document\UnusableDocument;
-use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Reason\Override;
 use UpsweptBead\Core\Reason\Overrides;
 use UpsweptBead\Core\Units\Length;
@@ -105,24 +104,11 @@ final readonly class JobReader
             $node->at('kind')->choice(EndKind::class, EndKind::Open),
             $node->at('name')->text('', 100),
             $at,
-            $this->direction($node->at('direction')),
-            $node->at('up')->isMissing() ? null : $this->direction($node->at('up')),
+            $node->at('direction')->direction(),
+            $node->at('up')->isMissing() ? null : $node->at('up')->direction(),
             $node->at('metal')->required(40),
             $wall,
         );
-    }
-
-    private function direction(Node $node): Vector
-    {
-        $parts = array_map(static fn (Node $item): float => $item->number(1e6), $node->items(3));
-        $vector = count($parts) === 3 ? new Vector(...$parts) : new Vector(0, 0, 0);
-        if ($vector->length() < 1e-9) {
-            $node->complain('no-direction', 'must be three numbers that are not all 0, such as [1, 0, -0.2]');
-
-            return new Vector(1, 0, 0);
-        }
-
-        return $vector;
     }
 
     private function route(Node $node): RouteChoice

@@ -52,7 +52,7 @@ final readonly class JobWriter
             'route' => $run->route === null ? null : self::route($run->route),
             'fittings' => array_map(static fn (Fitting $fitting): array => [
                 'kind' => $fitting->kind->value,
-                'station' => self::length($fitting->station),
+                'station' => $fitting->station->entered(),
                 'fromTop' => $fitting->fromTopDeg,
             ], $run->fittings),
         ];
@@ -63,12 +63,12 @@ final readonly class JobWriter
     {
         return [
             'bends' => array_map(static fn (RouteRow $row): array => [
-                'straight' => self::length($row->straight),
+                'straight' => $row->straight->entered(),
                 'rotation' => $row->rotationDeg,
                 'angle' => $row->angleDeg,
-                'clr' => self::length($row->clr),
+                'clr' => $row->clr->entered(),
             ], $route->rows),
-            'endStraight' => self::length($route->endStraight),
+            'endStraight' => $route->endStraight->entered(),
         ];
     }
 
@@ -78,16 +78,11 @@ final readonly class JobWriter
         return [
             'kind' => $end->kind->value,
             'name' => $end->name,
-            'at' => array_map(self::length(...), $end->at),
+            'at' => array_map(static fn (Length $length): string|float => $length->entered(), $end->at),
             'direction' => $end->direction->toArray(),
             ...($end->up === null ? [] : ['up' => $end->up->toArray()]),
             'metal' => $end->metal,
-            'wall' => self::length($end->wall),
+            'wall' => $end->wall->entered(),
         ];
-    }
-
-    private static function length(Length $length): string|float
-    {
-        return $length->written ?? $length->mm;
     }
 }

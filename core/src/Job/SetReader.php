@@ -83,7 +83,7 @@ final readonly class SetReader
             $node->at('kind')->choice(KeepOutKind::class, KeepOutKind::Other),
             $shape,
             $at,
-            $shape === KeepOutShape::HalfSpace || ! $node->at('direction')->isMissing() ? $this->direction($node->at('direction')) : new Vector(1, 0, 0),
+            $shape === KeepOutShape::HalfSpace || ! $node->at('direction')->isMissing() ? $node->at('direction')->direction() : new Vector(1, 0, 0),
             $to,
             $size,
             $radius,
@@ -141,18 +141,5 @@ final readonly class SetReader
         }
 
         return [$parts[0], $parts[1], $parts[2]];
-    }
-
-    private function direction(Node $node): Vector
-    {
-        $parts = array_map(static fn (Node $item): float => $item->number(1e6), $node->items(3));
-        $vector = count($parts) === 3 ? new Vector(...$parts) : new Vector(0, 0, 0);
-        if ($vector->length() < 1e-9) {
-            $node->complain('no-direction', 'must be three numbers that are not all 0, such as [1, 0, -0.2]');
-
-            return new Vector(1, 0, 0);
-        }
-
-        return $vector;
     }
 }

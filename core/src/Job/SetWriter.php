@@ -18,7 +18,7 @@ final readonly class SetWriter
             ], $set->collectors),
             'keepOuts' => array_map(self::keepOut(...), $set->keepOuts),
             'lengths' => array_map(static fn (LengthSpec $one): array => [
-                'runs' => $one->runs, 'target' => $one->target === null ? null : self::length($one->target), 'tolerance' => $one->tolerancePercent,
+                'runs' => $one->runs, 'target' => $one->target === null ? null : $one->target->entered(), 'tolerance' => $one->tolerancePercent,
             ], $set->lengths),
         ];
     }
@@ -32,16 +32,11 @@ final readonly class SetWriter
             'name' => $one->name,
             'kind' => $one->kind->value,
             'shape' => $one->shape->value,
-            'at' => array_map(self::length(...), $one->at),
-            ...($isBar ? ['to' => array_map(self::length(...), $one->to), 'radius' => self::length($one->radius)] : ['direction' => $one->direction->toArray()]),
-            ...($one->shape === KeepOutShape::Box ? ['size' => array_map(self::length(...), $one->size)] : []),
-            'clearance' => $one->clearance === null ? null : self::length($one->clearance),
+            'at' => array_map(static fn (Length $length): string|float => $length->entered(), $one->at),
+            ...($isBar ? ['to' => array_map(static fn (Length $length): string|float => $length->entered(), $one->to), 'radius' => $one->radius->entered()] : ['direction' => $one->direction->toArray()]),
+            ...($one->shape === KeepOutShape::Box ? ['size' => array_map(static fn (Length $length): string|float => $length->entered(), $one->size)] : []),
+            'clearance' => $one->clearance === null ? null : $one->clearance->entered(),
             'note' => $one->note,
         ];
-    }
-
-    private static function length(Length $length): string|float
-    {
-        return $length->written ?? $length->mm;
     }
 }

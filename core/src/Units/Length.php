@@ -69,4 +69,10 @@ final readonly class Length
     {
         return $this->written ?? Quantity::Length->show($this->mm, $units);
     }
+
+    /** The way it stands in a document: as written, or millimetres. */
+    public function entered(): string|float
+    {
+        return $this->written ?? $this->mm;
+    }
 }

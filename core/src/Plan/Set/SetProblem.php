@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Plan\Set;
 
-use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\KeepOutSpec;
 use UpsweptBead\Core\Job\LengthSpec;
@@ -125,11 +124,6 @@ final readonly class SetProblem
 
     private static function inlet(string $letter, RunEnd $end): Inlet
     {
-        return new Inlet($letter, $end->frame()->at, self::unit($end->direction));
-    }
-
-    private static function unit(Vector $direction): Vector
-    {
-        return $direction->unit();
+        return new Inlet($letter, $end->frame()->at, $end->direction->unit());
     }
 }

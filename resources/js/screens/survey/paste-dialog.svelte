@@ -76,9 +76,9 @@
                         <tr>
                             <td class="figure">{letters[i]}</td>
                             <td>{row.name}</td>
-                            <td class="figure num">{row.at.join('  ')}</td>
-                            <td class="figure num">{row.direction.join('  ')}</td>
-                            <td class="figure num">{row.inletAt?.join('  ') ?? 'inlet as it is'}</td>
+                            <td class="figure num">{row.at.join(' · ')}</td>
+                            <td class="figure num">{row.direction.join(' · ')}</td>
+                            <td class="figure num">{row.inletAt?.join(' · ') ?? 'inlet as it is'}</td>
                         </tr>
                     {/each}
                     {#each read.rejected as one (one.line)}
@@ -97,7 +97,9 @@
             >Put {read?.rows.length ?? 0} runs in place of what is there</Button
         >
         {#if read && read.rejected.length > 0}
-            <p class="text-stop">{read.rejected.length} lines are left out</p>
+            <p class="text-stop">
+                {read.rejected.length === 1 ? '1 line is' : `${read.rejected.length} lines are`} left out
+            </p>
         {/if}
     </div>
 </Dialog>

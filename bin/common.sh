@@ -248,7 +248,7 @@ $(sed 's/^\([A-Z_]*\)="\{0,1\}\([^"]*\)"\{0,1\}$/env[\1] = "\2"/' "$VAR/$name.en
 catch_workers_output = yes
 php_admin_value[memory_limit] = 256M
 php_admin_value[post_max_size] = 24M
-php_admin_value[upload_max_filesize] = 20M
+php_admin_value[upload_max_filesize] = 22M
 php_admin_flag[expose_php] = off
 CONF
     cat >"$run/nginx.conf" <<CONF

@@ -6,10 +6,12 @@ use App\Http\Controllers\DraftController;
 use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LogController;
+use App\Http\Controllers\MeshController;
 use App\Http\Controllers\RackController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SurveyController;
 use App\Models\Job;
 use Illuminate\Support\Facades\Route;
 
@@ -27,6 +29,15 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::get('/jobs/{job}/xyz.csv', [ExchangeController::class, 'xyz'])->can('view', 'job');
     Route::get('/jobs/{job}/route-problem.json', [ExchangeController::class, 'problem'])->can('view', 'job');
     Route::post('/jobs/{job}/paste', [ExchangeController::class, 'paste'])->can('update', 'job');
+    Route::post('/jobs/{job}/meshes', [MeshController::class, 'store'])->can('update', 'job');
+    Route::get('/jobs/{job}/meshes/{fingerprint}', [MeshController::class, 'show'])->can('view', 'job')->where('fingerprint', '[0-9a-f]{32}');
+    Route::controller(SurveyController::class)->prefix('/jobs/{job}/survey')->middleware('can:update,job')->group(function (): void {
+        Route::post('/kits', 'kits');
+        Route::post('/kit', 'kit');
+        Route::post('/row', 'row');
+        Route::post('/mirror', 'mirror');
+        Route::post('/scrolls', 'scrolls');
+    });
     Route::get('/jobs/{job}/record.pdf', RecordController::class)->can('view', 'job');
     Route::put('/jobs/{job}/draft', [DraftController::class, 'update'])->can('update', 'job');
     Route::post('/jobs/{job}/preview', [DraftController::class, 'preview'])->can('view', 'job');

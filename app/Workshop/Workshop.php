@@ -24,14 +24,16 @@ final class Workshop
 {
     private ?Shop $shop = null;
 
+    public function __construct(private readonly StoredMeshes $meshes) {}
+
     public function shop(): Shop
     {
         $stored = $this->shop === null ? ShopModel::query()->first() : null;
         if ($stored !== null) {
-            $this->shop = ShopReader::read($stored->document, new Problems);
+            $this->shop = ShopReader::read($stored->document, new Problems)->withMeshes($this->meshes);
         }
 
-        return $this->shop ??= Shop::bare();
+        return $this->shop ??= Shop::bare()->withMeshes($this->meshes);
     }
 
     /** A stored document was read without problems when it was saved; it is the same reader that reads it now. */

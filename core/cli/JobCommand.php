@@ -48,7 +48,7 @@ abstract class JobCommand extends Command
             return self::PROBLEMS;
         }
 
-        return $this->answer($reading->job, $shop, $input, $output);
+        return $this->answer($reading->job, $shop->withMeshes(new FolderMeshes(dirname(self::option($input->getArgument('file')) ?? '.'))), $input, $output);
     }
 
     abstract protected function answer(Job $job, Shop $shop, InputInterface $input, OutputInterface $output): int;

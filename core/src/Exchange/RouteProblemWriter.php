@@ -14,6 +14,7 @@ use UpsweptBead\Core\Route\Problem\HalfSpace;
 use UpsweptBead\Core\Route\Problem\Inlet;
 use UpsweptBead\Core\Route\Problem\KeepOut;
 use UpsweptBead\Core\Route\Problem\LengthGroup;
+use UpsweptBead\Core\Route\Problem\MeshSolid;
 use UpsweptBead\Core\Route\Problem\Port;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Route\Problem\StockBend;
@@ -36,6 +37,7 @@ final readonly class RouteProblemWriter
         return [
             'format' => RouteProblemReader::FORMAT,
             'name' => $problem->name,
+            ...self::notes($problem),
             'tubes' => $tubes,
             'rules' => [
                 'min_angle' => $rules->minAngleDeg, 'max_bends' => $rules->maxBends, 'first_straight' => $rules->firstStraightMm,
@@ -44,9 +46,21 @@ final readonly class RouteProblemWriter
             ],
             'ports' => array_map(static fn (Port $port): array => ['id' => $port->id, 'at' => $port->at->toArray(), 'dir' => $port->direction->toArray(), 'tube' => $port->tube->name], $problem->ports),
             'collectors' => array_map(self::collector(...), $problem->collectors),
-            'keepouts' => array_map(self::keepOut(...), $problem->keepOuts),
+            'keepouts' => array_map(self::keepOut(...), array_values(array_filter($problem->keepOuts, static fn (KeepOut $one): bool => ! $one instanceof MeshSolid))),
             'lengths' => array_map(static fn (LengthGroup $group): array => ['runners' => $group->runners, 'target' => $group->targetMm, 'tol_pct' => $group->tolerancePercent], $problem->lengths),
         ];
+    }
+
+    /**
+     * Meshes have no form in the format; an answer must not pass for one that keeps clear of them.
+     *
+     * @return array{notes?: string}
+     */
+    private static function notes(RouteProblem $problem): array
+    {
+        $meshes = array_map(static fn (KeepOut $one): string => $one->id, array_filter($problem->keepOuts, static fn (KeepOut $one): bool => $one instanceof MeshSolid));
+
+        return $meshes === [] ? [] : ['notes' => 'Left out, as they are meshes: '.implode(', ', $meshes).'. Measure an answer against them before it is built.'];
     }
 
     /** @return array<string, mixed> */

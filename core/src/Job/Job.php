@@ -27,14 +27,25 @@ final readonly class Job
         public array $runs,
         public Overrides $overrides,
         public SetSpec $set = new SetSpec,
+        public ?EngineSpec $engine = null,
     ) {}
+
+    /**
+     * The same job with other runs.
+     *
+     * @param  list<RunSpec>  $runs
+     */
+    public function with(array $runs, SetSpec $set): self
+    {
+        return new self($this->number, $this->title, $this->customer, $this->vehicle, $this->purpose, $this->units, $this->metal, $this->note, $runs, $this->overrides, $set, $this->engine);
+    }
 
     /** Puts a route in place of a run's own. */
     public function routed(string $letter, ?RouteChoice $route): self
     {
         $runs = array_map(static fn (RunSpec $run): RunSpec => $run->letter === $letter ? $run->routed($route) : $run, $this->runs);
 
-        return new self($this->number, $this->title, $this->customer, $this->vehicle, $this->purpose, $this->units, $this->metal, $this->note, $runs, $this->overrides, $this->set);
+        return $this->with($runs, $this->set);
     }
 
     public function run(string $letter): ?RunSpec
@@ -51,6 +62,6 @@ final readonly class Job
     /** The same job shown in other units; every length carries its own unit, so no size changes. */
     public function in(UnitSystem $units): self
     {
-        return new self($this->number, $this->title, $this->customer, $this->vehicle, $this->purpose, $units, $this->metal, $this->note, $this->runs, new Overrides($this->overrides->all, $this->units), $this->set);
+        return new self($this->number, $this->title, $this->customer, $this->vehicle, $this->purpose, $units, $this->metal, $this->note, $this->runs, new Overrides($this->overrides->all, $this->units), $this->set, $this->engine);
     }
 }

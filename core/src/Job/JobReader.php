@@ -44,7 +44,7 @@ final readonly class JobReader
 
     private static function read(Node $root, Problems $problems): JobReading
     {
-        $root->only(['job', 'runs', 'set', 'overrides']);
+        $root->only(['job', 'engine', 'runs', 'set', 'overrides']);
         $head = $root->at('job')->only(['number', 'title', 'customer', 'vehicle', 'purpose', 'units', 'metal', 'note']);
         $units = $head->at('units')->choice(UnitSystem::class, UnitSystem::Inch);
         $reader = new self($units);
@@ -63,6 +63,7 @@ final readonly class JobReader
             $runs,
             new Overrides(array_map(self::override(...), $overrides), $units),
             (new SetReader($units, array_map(static fn (RunSpec $run): string => $run->letter, $runs)))->read($root->at('set')),
+            $root->at('engine')->isMissing() ? null : $reader->engine($root->at('engine')),
         );
 
         return new JobReading($problems->all() === [] ? $job : null, $problems->all());
@@ -89,7 +90,7 @@ final readonly class JobReader
 
     private function end(Node $node): RunEnd
     {
-        $node->only(['kind', 'name', 'at', 'direction', 'up', 'metal', 'wall']);
+        $node->only(['kind', 'name', 'at', 'direction', 'up', 'metal', 'wall', 'bolts']);
         $at = array_map(fn (Node $item): Length => $item->length($this->units), $node->at('at')->items(3));
         if (count($at) !== 3) {
             $node->at('at')->complain('not-a-point', 'must be three lengths: rearward, right, up');
@@ -108,7 +109,56 @@ final readonly class JobReader
             $node->at('up')->isMissing() ? null : $node->at('up')->direction(),
             $node->at('metal')->required(40),
             $wall,
+            $node->at('bolts')->isMissing() ? null : $this->bolts($node->at('bolts')),
         );
+    }
+
+    private function bolts(Node $node): FlangeBolts
+    {
+        $node->only(['count', 'circle', 'turn', 'flats']);
+        $count = (int) $node->at('count')->number(12);
+        if ($count < 2) {
+            $node->at('count')->complain('out-of-range', 'must be 2 studs at least and 12 at most');
+        }
+
+        return new FlangeBolts(max(2, $count), $this->positive($node->at('circle')), $node->at('turn')->quantity(Quantity::Angle, $this->units, 360), $this->positive($node->at('flats')));
+    }
+
+    private function engine(Node $node): EngineSpec
+    {
+        $node->only(['cylinderCc', 'exhaustOpens', 'peakRpm', 'port', 'metalC']);
+
+        return new EngineSpec(
+            $this->within($node->at('cylinderCc'), 20, 3000, 'cm³ of one cylinder'),
+            $this->within($node->at('exhaustOpens'), 20, 120, '° before bottom dead centre'),
+            $this->within($node->at('peakRpm'), 500, 20_000, 'turns a minute'),
+            $this->notNegative($node->at('port')),
+            $node->at('metalC')->isMissing() ? null : $this->within($node->at('metalC'), 100, 1200, '°C of the metal'),
+        );
+    }
+
+    private function within(Node $node, float $least, float $most, string $what): float
+    {
+        $value = $node->number();
+        if ($value < $least || $value > $most) {
+            $node->complain('out-of-range', sprintf('must lie between %s and %s %s', number_format($least), number_format($most), $what));
+
+            return $least;
+        }
+
+        return $value;
+    }
+
+    private function positive(Node $node): Length
+    {
+        $length = $node->length($this->units);
+        if ($length->mm <= 0) {
+            $node->complain('not-positive', 'must be more than 0');
+
+            return Length::ofMm(1);
+        }
+
+        return $length;
     }
 
     private function route(Node $node): RouteChoice

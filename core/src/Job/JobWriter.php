@@ -26,6 +26,13 @@ final readonly class JobWriter
                 'metal' => $job->metal,
                 'note' => $job->note,
             ],
+            ...($job->engine === null ? [] : ['engine' => [
+                'cylinderCc' => $job->engine->cylinderCc,
+                'exhaustOpens' => $job->engine->exhaustOpensDeg,
+                'peakRpm' => $job->engine->peakRpm,
+                'port' => $job->engine->port->entered(),
+                'metalC' => $job->engine->metalC,
+            ]]),
             'runs' => array_map(self::run(...), $job->runs),
             'set' => SetWriter::toArray($job->set),
             'overrides' => array_map(
@@ -83,6 +90,9 @@ final readonly class JobWriter
             ...($end->up === null ? [] : ['up' => $end->up->toArray()]),
             'metal' => $end->metal,
             'wall' => $end->wall->entered(),
+            ...($end->bolts === null ? [] : ['bolts' => [
+                'count' => $end->bolts->count, 'circle' => $end->bolts->circle->entered(), 'turn' => $end->bolts->turnDeg, 'flats' => $end->bolts->flats->entered(),
+            ]]),
         ];
     }
 }

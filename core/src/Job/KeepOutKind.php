@@ -18,6 +18,7 @@ enum KeepOutKind: string
     case Ground = 'ground';
     case NutAndSocket = 'nut-socket';
     case PlugAndSocket = 'plug-socket';
+    case OilDrain = 'oil-drain';
     case Collector = 'collector';
     case Other = 'other';
 
@@ -35,6 +36,7 @@ enum KeepOutKind: string
             self::Ground => 'Ground',
             self::NutAndSocket => 'Nut with its socket',
             self::PlugAndSocket => 'Plug with its socket',
+            self::OilDrain => 'Oil drain',
             self::Collector => 'Collector body',
             self::Other => 'Something else',
         };
@@ -49,7 +51,7 @@ enum KeepOutKind: string
             self::Steering => 'clear.steering',
             self::Boot => 'clear.boot',
             self::Starter => 'clear.starter',
-            self::Line => 'clear.line',
+            self::Line, self::OilDrain => 'clear.line',
             self::Plastic => 'clear.plastic',
             self::Tyre => 'clear.tyre',
             self::Ground => 'clear.ground',
@@ -63,6 +65,12 @@ enum KeepOutKind: string
     public function isExemptAtPort(): bool
     {
         return $this === self::Block;
+    }
+
+    /** Room for a tool is needed once the tubes are in; nothing stands there while they go in. */
+    public function isToolRoom(): bool
+    {
+        return $this === self::NutAndSocket || $this === self::PlugAndSocket;
     }
 
     public function isExemptAtInlet(): bool

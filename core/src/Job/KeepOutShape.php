@@ -13,4 +13,11 @@ enum KeepOutShape: string
     case Cylinder = 'cylinder';
     /** A round bar with round ends. */
     case Capsule = 'capsule';
+    /** A scanned or drawn surface, kept apart from the job and named in it. */
+    case Mesh = 'mesh';
+
+    public function isBar(): bool
+    {
+        return $this === self::Cylinder || $this === self::Capsule;
+    }
 }

@@ -20,7 +20,19 @@ final readonly class RunEnd
         public ?Vector $up,
         public string $metal,
         public Length $wall,
+        public ?FlangeBolts $bolts = null,
     ) {}
+
+    /** @param  array{Length, Length, Length}  $at */
+    public function moved(array $at, Vector $direction): self
+    {
+        return new self($this->kind, $this->name, $at, $direction, $this->up, $this->metal, $this->wall, $this->bolts);
+    }
+
+    public function renamed(string $name): self
+    {
+        return new self($this->kind, $name, $this->at, $this->direction, $this->up, $this->metal, $this->wall, $this->bolts);
+    }
 
     public function frame(): Frame
     {

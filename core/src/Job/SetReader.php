@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Job;
 
 use UpsweptBead\Core\Document\Node;
+use UpsweptBead\Core\Geometry\Mesh\MeshStore;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Route\Problem\AssignmentMode;
 use UpsweptBead\Core\Units\Length;
@@ -55,10 +56,10 @@ final readonly class SetReader
 
     private function keepOut(Node $node): KeepOutSpec
     {
-        $node->only(['name', 'kind', 'shape', 'at', 'direction', 'to', 'size', 'radius', 'clearance', 'note']);
+        $node->only(['name', 'kind', 'shape', 'at', 'direction', 'to', 'size', 'radius', 'mesh', 'clearance', 'note']);
         $shape = $node->at('shape')->choice(KeepOutShape::class, KeepOutShape::Box);
         $at = $this->point($node->at('at'));
-        $bar = $shape === KeepOutShape::Cylinder || $shape === KeepOutShape::Capsule;
+        $bar = $shape->isBar();
         $to = $bar ? $this->point($node->at('to')) : $at;
         if ($bar && hypot(hypot($to[0]->mm - $at[0]->mm, $to[1]->mm - $at[1]->mm), $to[2]->mm - $at[2]->mm) < 1e-3) {
             $node->at('to')->complain('no-length', 'must be another point than the first end');
@@ -72,6 +73,10 @@ final readonly class SetReader
         $radius = $bar ? $node->at('radius')->length($this->units) : Length::ofMm(1);
         if ($radius->mm <= 0) {
             $node->at('radius')->complain('not-positive', 'must be more than 0');
+        }
+        $mesh = $shape === KeepOutShape::Mesh ? $node->at('mesh')->required(32) : null;
+        if ($mesh !== null && preg_match(MeshStore::NAME, $mesh) !== 1) {
+            $node->at('mesh')->complain('bad-mesh', 'must be the fingerprint of an imported mesh, 32 of 0-9 and a-f');
         }
         $clearance = $node->at('clearance')->isMissing() ? null : $node->at('clearance')->length($this->units);
         if ($clearance !== null && $clearance->mm < 0) {
@@ -89,6 +94,7 @@ final readonly class SetReader
             $radius,
             $clearance,
             $node->at('note')->text('', 300),
+            $mesh,
         );
     }
 

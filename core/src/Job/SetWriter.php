@@ -24,17 +24,16 @@ final readonly class SetWriter
     }
 
     /** @return array<string, mixed> */
-    private static function keepOut(KeepOutSpec $one): array
+    public static function keepOut(KeepOutSpec $one): array
     {
-        $isBar = $one->shape === KeepOutShape::Cylinder || $one->shape === KeepOutShape::Capsule;
-
         return [
             'name' => $one->name,
             'kind' => $one->kind->value,
             'shape' => $one->shape->value,
             'at' => array_map(static fn (Length $length): string|float => $length->entered(), $one->at),
-            ...($isBar ? ['to' => array_map(static fn (Length $length): string|float => $length->entered(), $one->to), 'radius' => $one->radius->entered()] : ['direction' => $one->direction->toArray()]),
+            ...($one->shape->isBar() ? ['to' => array_map(static fn (Length $length): string|float => $length->entered(), $one->to), 'radius' => $one->radius->entered()] : ['direction' => $one->direction->toArray()]),
             ...($one->shape === KeepOutShape::Box ? ['size' => array_map(static fn (Length $length): string|float => $length->entered(), $one->size)] : []),
+            ...($one->mesh === null ? [] : ['mesh' => $one->mesh]),
             'clearance' => $one->clearance === null ? null : $one->clearance->entered(),
             'note' => $one->note,
         ];

@@ -7,6 +7,8 @@ namespace UpsweptBead\Core\Plan;
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Plan\Set\SetPlan;
+use UpsweptBead\Core\Reason\Choice;
+use UpsweptBead\Core\Reason\Figure;
 
 /** Everything that follows from a job in a shop. */
 final readonly class Plan
@@ -15,6 +17,7 @@ final readonly class Plan
      * @param  list<RunPlan>  $runs
      * @param  list<BenchStep>  $steps
      * @param  list<Notice>  $notices
+     * @param  array<string, Figure|Choice>  $tuning  where to start from, if the engine is known
      */
     public function __construct(
         public Job $job,
@@ -23,6 +26,7 @@ final readonly class Plan
         public ArgonAccount $argon,
         public array $steps,
         public array $notices,
+        public array $tuning,
     ) {}
 
     /** @return list<Notice> what stops a release */

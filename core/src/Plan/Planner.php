@@ -14,6 +14,7 @@ use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Plan\Internal\RunChecks;
 use UpsweptBead\Core\Plan\Internal\RunJoints;
 use UpsweptBead\Core\Plan\Internal\Sheets;
+use UpsweptBead\Core\Plan\Internal\SurveyChecks;
 use UpsweptBead\Core\Plan\Set\SetPlan;
 use UpsweptBead\Core\Route\RouteAnswers;
 use UpsweptBead\Core\Route\RouteRequest;
@@ -25,6 +26,7 @@ use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Stock\TubeSize;
+use UpsweptBead\Core\Survey\Tuning;
 use UpsweptBead\Core\Weld\Metal;
 
 /** Job and shop in, plan out: pure, deterministic, each stage from the ones before. */
@@ -42,6 +44,7 @@ final readonly class Planner
     {
         $planner = new self($job, $shop, Metal::all());
         $notices = RunChecks::metals($job, $planner->metals);
+        array_push($notices, ...SurveyChecks::notices($job, $shop));
         $runs = [];
         foreach ($job->runs as $i => $spec) {
             $runs[] = $planner->run($spec, "runs[$i]", $notices);
@@ -54,7 +57,7 @@ final readonly class Planner
             $notices[] = Notice::caution('argon', 'The bottles on hand cannot finish this job; change or add one before starting.');
         }
 
-        return new Plan($job, $runs, $set, $argon, BenchSteps::of($runs, $job->units, $shop->rules), $notices);
+        return new Plan($job, $runs, $set, $argon, BenchSteps::of($runs, $job->units, $shop->rules), $notices, Tuning::of($job, $shop));
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Shop;
 
+use UpsweptBead\Core\Geometry\Mesh\MeshStore;
+use UpsweptBead\Core\Geometry\Mesh\NoMeshes;
 use UpsweptBead\Core\Stock\Catalogue;
 
 /** All that a plan needs to know beyond the job: rules, catalogue, what is on the shelf, and the bottles. */
@@ -19,12 +21,19 @@ final readonly class Shop
         public Catalogue $catalogue,
         public array $shelf,
         public array $bottles,
+        public MeshStore $meshes = new NoMeshes,
     ) {}
 
     /** A shop that owns nothing yet and works by common practice. */
     public static function bare(): self
     {
         return new self('Shop', ShopRules::shipped(), Catalogue::shipped(), [], []);
+    }
+
+    /** The same shop with a place to find meshes in. */
+    public function withMeshes(MeshStore $meshes): self
+    {
+        return new self($this->name, $this->rules, $this->catalogue, $this->shelf, $this->bottles, $meshes);
     }
 
     public function has(string $stockId): int

@@ -24,6 +24,7 @@ final readonly class PlanWriter
         return [
             'runs' => array_map(static fn (RunPlan $run): array => $runs->run($run), $plan->runs),
             'set' => (new SetPlanWriter($figures))->plan($plan->set, $plan->job),
+            'tuning' => (object) $figures->each($plan->tuning),
             'jointCount' => $plan->jointCount(),
             'argon' => [
                 'torch' => $volume($plan->argon->torchL),

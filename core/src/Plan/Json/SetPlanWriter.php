@@ -108,6 +108,7 @@ final readonly class SetPlanWriter
             'to' => array_map(static fn ($length): float => $length->mm, $one->to),
             'size' => array_map(static fn ($length): float => $length->mm, $one->size),
             'radius' => $one->radius->mm,
+            'mesh' => $one->mesh,
             'axes' => [$x->toArray(), $y->toArray(), $z->toArray()],
         ];
     }

@@ -13,6 +13,7 @@ use UpsweptBead\Core\Route\Problem\AssignmentMode;
 use UpsweptBead\Core\Route\Problem\Collector;
 use UpsweptBead\Core\Route\Problem\Inlet;
 use UpsweptBead\Core\Route\Problem\KeepOut;
+use UpsweptBead\Core\Route\Problem\MeshSolid;
 use UpsweptBead\Core\Route\Problem\Port;
 use UpsweptBead\Core\Route\Problem\StockBend;
 use UpsweptBead\Core\Route\Problem\TubeStock;
@@ -59,7 +60,7 @@ final readonly class SetPlan
     {
         $ways = array_values(self::ways($job, $shop, $runs));
 
-        return count($ways) > 1 && count($ways) === count($runs) ? Insertion::of($ways, SetProblem::keepOuts($job, $shop)) : null;
+        return count($ways) > 1 && count($ways) === count($runs) ? Insertion::of($ways, SetProblem::standing($job, $shop)) : null;
     }
 
     /**
@@ -81,7 +82,7 @@ final readonly class SetPlan
     /** @return list<Notice> */
     public function notices(Job $job): array
     {
-        $notices = [];
+        $notices = self::meshes($job, $this->solids);
         $show = static fn (float $mm): string => Quantity::Length->show($mm, $job->units);
         foreach ($this->gaps as $gap) {
             if (! $gap->isKept()) {
@@ -94,6 +95,26 @@ final readonly class SetPlan
         foreach ($this->lengths as $check) {
             if (! $check->holds()) {
                 $notices[] = Notice::caution('set', sprintf('Runs %s differ in length by %s; %s either way is allowed.', implode(', ', array_keys($check->lengthsMm)), $show($check->spreadMm()), $show($check->toleranceMm)));
+            }
+        }
+
+        return $notices;
+    }
+
+    /**
+     * @param  list<KeepOut>  $solids
+     * @return list<Notice>
+     */
+    private static function meshes(Job $job, array $solids): array
+    {
+        $notices = [];
+        $found = array_column($solids, null, 'id');
+        foreach ($job->set->keepOuts as $i => $one) {
+            $solid = $found[$one->name] ?? null;
+            if ($solid === null) {
+                $notices[] = Notice::problem("set.keepOuts[$i].mesh", "The mesh of $one->name is not here, so nothing is measured against it. Import its STL file again, or take it out.");
+            } elseif ($solid instanceof MeshSolid && ! $solid->mesh->isClosed) {
+                $notices[] = Notice::caution("set.keepOuts[$i].mesh", "The mesh of $one->name has open edges: gaps to its surface hold, but a tube wholly inside it would not be noticed.");
             }
         }
 

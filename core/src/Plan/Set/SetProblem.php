@@ -60,13 +60,27 @@ final readonly class SetProblem
         );
     }
 
-    /** @return list<KeepOut> */
+    /** @return list<KeepOut> all that tubes keep clear of in place: what was surveyed, and room for the tools on the studs of flanges */
     public static function keepOuts(Job $job, Shop $shop): array
     {
-        return array_map(
-            static fn (KeepOutSpec $one): KeepOut => $one->solid($shop->rules->value($one->kind->rule()), $shop->rules->value('set.exempt')),
+        return [...self::surveyed($job, $shop), ...NutRoom::of($job, $shop)];
+    }
+
+    /** @return list<KeepOut> what stands there while the tubes go in */
+    public static function standing(Job $job, Shop $shop): array
+    {
+        $tools = array_map(static fn (KeepOutSpec $one): string => $one->name, array_filter($job->set->keepOuts, static fn (KeepOutSpec $one): bool => $one->kind->isToolRoom()));
+
+        return array_values(array_filter(self::surveyed($job, $shop), static fn (KeepOut $one): bool => ! in_array($one->id, $tools, true)));
+    }
+
+    /** @return list<KeepOut> without meshes that are not at hand */
+    public static function surveyed(Job $job, Shop $shop): array
+    {
+        return array_values(array_filter(array_map(
+            static fn (KeepOutSpec $one): ?KeepOut => $one->solid($shop->rules->value($one->kind->rule()), $shop->rules->value('set.exempt'), $shop->meshes),
             $job->set->keepOuts,
-        );
+        )));
     }
 
     /** @throws UnknownStock */

@@ -261,14 +261,18 @@ final readonly class Insertion
     private static function runsInto(KeepOut $solid, float $x, float $y, float $z, array $d, float $radius): bool
     {
         $before = INF;
+        $isConvex = $solid->isConvex();
         for ($step = 0; $step < 60; $step++) {
-            $free = $solid->distance($x, $y, $z) - $radius;
+            $free = ($isConvex ? $solid->distance($x, $y, $z) : $solid->atLeast($x, $y, $z)) - $radius;
+            if ($free < 0.0 && ! $isConvex) {
+                $free = $solid->distance($x, $y, $z) - $radius;
+            }
             if ($free < 0.0) {
                 // A tube that stands close from the first may still be drawn away.
                 return $step > 0 || $solid->distance($x + $d[0], $y + $d[1], $z + $d[2]) - $radius < $free;
             }
-            // A convex solid that is getting further away never comes nearer again.
-            if ($free > $before) {
+            // A convex solid that is getting further away never comes nearer again; another may, until it is far behind.
+            if ($free > ($isConvex ? $before : 300.0)) {
                 return false;
             }
             $before = $free;

@@ -183,7 +183,7 @@ final readonly class Clearance
             $last = $way->to[$i];
             $limit = $need + ($wants ? $window : -$worst);
             if ($stations[$last] <= $begin || $stations[$first] >= $end
-                || $solid->distance($way->balls[4 * $i], $way->balls[4 * $i + 1], $way->balls[4 * $i + 2]) - $way->balls[4 * $i + 3] >= $limit) {
+                || $solid->atLeast($way->balls[4 * $i], $way->balls[4 * $i + 1], $way->balls[4 * $i + 2]) - $way->balls[4 * $i + 3] >= $limit) {
                 continue;
             }
             $best = $limit;
@@ -195,10 +195,17 @@ final readonly class Clearance
                 if ($low >= $high) {
                     continue;
                 }
-                [$distance, $at] = self::along($solid, $points, 3 * $k, $low, $high, $length, $best);
+                $x = $points[3 * $k];
+                $y = $points[3 * $k + 1];
+                $z = $points[3 * $k + 2];
+                $ux = $points[3 * $k + 3] - $x;
+                $uy = $points[3 * $k + 4] - $y;
+                $uz = $points[3 * $k + 5] - $z;
+                $part = $high - $low;
+                [$distance, $at] = $solid->along($x + $low * $ux, $y + $low * $uy, $z + $low * $uz, $part * $ux, $part * $uy, $part * $uz, $best);
                 if ($distance < $best) {
                     $best = $distance;
-                    $place = $k - $first + $at;
+                    $place = $k - $first + $low + $at * $part;
                 }
             }
             if ($place >= 0.0) {
@@ -223,7 +230,7 @@ final readonly class Clearance
         $least = $way->span->port->tube->odMm / 2 + ($solid->clearanceMm ?? $clearance) - $most;
         $end = $way->length - $solid->exemptLastMm;
         foreach ($marks as [$x, $y, $z, $station]) {
-            if ($station > $solid->exemptFirstMm && $station < $end && $solid->distance($x, $y, $z) < $least) {
+            if ($station > $solid->exemptFirstMm && $station < $end && $solid->atLeast($x, $y, $z) < $least && ($solid->isConvex() || $solid->distance($x, $y, $z) < $least)) {
                 return true;
             }
         }
@@ -283,50 +290,5 @@ final readonly class Clearance
         }
 
         return $dots;
-    }
-
-    /**
-     * The least distance of a convex solid from part of a line, and where: golden section, if the ends do not tell already.
-     *
-     * @param  list<float>  $points
-     * @return array{float, float}
-     */
-    private static function along(KeepOut $solid, array $points, int $at, float $low, float $high, float $length, float $limit): array
-    {
-        $x = $points[$at];
-        $y = $points[$at + 1];
-        $z = $points[$at + 2];
-        $ux = $points[$at + 3] - $x;
-        $uy = $points[$at + 4] - $y;
-        $uz = $points[$at + 5] - $z;
-        $first = $solid->distance($x + $low * $ux, $y + $low * $uy, $z + $low * $uz);
-        $last = $solid->distance($x + $high * $ux, $y + $high * $uy, $z + $high * $uz);
-        $end = $first < $last ? [$first, $low] : [$last, $high];
-        if (($first + $last - ($high - $low) * $length) / 2 >= $limit) {
-            return $end;
-        }
-        [$a, $b] = [$low, $high];
-        $p = $b - 0.6180339887 * ($b - $a);
-        $q = $a + 0.6180339887 * ($b - $a);
-        $fp = $solid->distance($x + $p * $ux, $y + $p * $uy, $z + $p * $uz);
-        $fq = $solid->distance($x + $q * $ux, $y + $q * $uy, $z + $q * $uz);
-        while (($b - $a) * $length > 0.02) {
-            if ($fp < $fq) {
-                $b = $q;
-                $q = $p;
-                $fq = $fp;
-                $p = $b - 0.6180339887 * ($b - $a);
-                $fp = $solid->distance($x + $p * $ux, $y + $p * $uy, $z + $p * $uz);
-            } else {
-                $a = $p;
-                $p = $q;
-                $fp = $fq;
-                $q = $a + 0.6180339887 * ($b - $a);
-                $fq = $solid->distance($x + $q * $ux, $y + $q * $uy, $z + $q * $uz);
-            }
-        }
-        $inner = $fp < $fq ? [$fp, $p] : [$fq, $q];
-
-        return $inner[0] < $end[0] ? $inner : $end;
     }
 }

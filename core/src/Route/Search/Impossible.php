@@ -54,6 +54,9 @@ final readonly class Impossible
             return new Blocked($span->port->id, null, 'turn', rad2deg($turn - $most), 'more bends, or bends of a greater angle');
         }
         foreach ($problem->keepOuts as $solid) {
+            if (! $solid->isConvex()) {
+                continue;
+            }
             $grown = $span->port->tube->odMm / 2 + ($solid->clearanceMm ?? $problem->rules->clearanceMm);
             foreach ([
                 [$span->port->at, $span->port->direction, $span->rules->firstStraightMm, $solid->exemptFirstMm],

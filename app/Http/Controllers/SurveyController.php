@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ChangeRequest;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
+use UpsweptBead\Core\Document\Node;
+use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\Job as CoreJob;
+use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Job\KeepOutKind;
+use UpsweptBead\Core\Job\SetWriter;
+use UpsweptBead\Core\Survey\KeepOutKit;
+use UpsweptBead\Core\Survey\KitField;
+use UpsweptBead\Core\Survey\RunEdits;
+use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Units\Quantity;
+
+/** What saves measuring at the survey. A document goes in, a changed one comes out; nothing is saved here. */
+final readonly class SurveyController
+{
+    /** What each kind of keep-out asks, with what the ports already tell. */
+    public function kits(ChangeRequest $request): JsonResponse
+    {
+        $job = $request->document();
+
+        return new JsonResponse(['kits' => array_map(static fn (array $kit): array => [
+            'kind' => $kit['kind']->value, 'name' => $kit['kind']->label(), 'says' => $kit['says'],
+            'fields' => array_map(static fn (KitField $field): array => [
+                'key' => $field->key, 'label' => $field->label, 'kind' => $field->kind,
+                'proposed' => array_map(static fn (float $one): string|float => match ($field->kind) {
+                    'direction' => $one,
+                    'angle' => Quantity::Angle->show($one, $job->units),
+                    default => Quantity::Length->show($one, $job->units),
+                }, $field->proposed),
+            ], $kit['fields']),
+        ], KeepOutKit::all($job))]);
+    }
+
+    /** The solid that follows from the answers to a kit, as it stands in a document. */
+    public function kit(ChangeRequest $request): JsonResponse
+    {
+        $job = $request->document();
+        $kind = KeepOutKind::tryFrom($request->string('kind')->toString()) ?? throw ValidationException::withMessages(['kind' => 'There is no such kind of keep-out.']);
+        $problems = new Problems;
+        $answers = $request->input('answers');
+        $made = KeepOutKit::make($job, $kind, Node::wrap(['format' => 'answers', ...(is_array($answers) ? $answers : [])], 'answers', null, $problems));
+        if ($problems->all() !== []) {
+            $messages = [];
+            foreach ($problems->all() as $problem) {
+                $messages[$problem->path][] = $problem->message;
+            }
+            throw ValidationException::withMessages($messages);
+        }
+
+        return new JsonResponse(['keepOut' => SetWriter::keepOut($made)]);
+    }
+
+    public function row(ChangeRequest $request): JsonResponse
+    {
+        $job = $request->document();
+        $problems = new Problems;
+        $root = Node::wrap(['format' => 'row', 'spacings' => $request->input('spacings'), 'axis' => $request->input('axis')], 'row', null, $problems);
+        $spacings = array_map(static fn (Node $one): Length => $one->length($job->units), $root->at('spacings')->items(15));
+        $axis = $root->at('axis')->direction();
+        foreach ($problems->all() as $problem) {
+            throw ValidationException::withMessages([$problem->path => $problem->message]);
+        }
+
+        return self::changed('spacings', static fn (): CoreJob => RunEdits::inRow($job, $request->string('letter')->toString(), $spacings, new Vector($axis->x, $axis->y, $axis->z)));
+    }
+
+    public function mirror(ChangeRequest $request): JsonResponse
+    {
+        $job = $request->document();
+        $problems = new Problems;
+        $plane = Node::wrap(['format' => 'mirror', 'plane' => $request->input('plane')], 'mirror', null, $problems)->at('plane')->length($job->units);
+        foreach ($problems->all() as $problem) {
+            throw ValidationException::withMessages([$problem->path => $problem->message]);
+        }
+
+        return self::changed('plane', static fn (): CoreJob => RunEdits::mirrored($job, $plane));
+    }
+
+    public function scrolls(ChangeRequest $request): JsonResponse
+    {
+        $job = $request->document();
+
+        return self::changed('firing', static fn (): CoreJob => RunEdits::pairedScrolls($job, $request->string('collector')->toString(), $request->string('firing')->toString()));
+    }
+
+    /** @param  \Closure(): CoreJob  $edit */
+    private static function changed(string $field, \Closure $edit): JsonResponse
+    {
+        try {
+            return new JsonResponse(['document' => JobWriter::toArray($edit())]);
+        } catch (\DomainException $error) {
+            throw ValidationException::withMessages([$field => $error->getMessage()]);
+        }
+    }
+}

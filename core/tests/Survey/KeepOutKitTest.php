@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Document\Node;
+use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Geometry\Mesh\NoMeshes;
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\KeepOutKind;
+use UpsweptBead\Core\Job\KeepOutSpec;
+use UpsweptBead\Core\Route\Problem\KeepOut;
+use UpsweptBead\Core\Survey\KeepOutKit;
+use UpsweptBead\Core\Tests\Support\SomeHeader;
+
+/** @param  array<string, mixed>|null  $answers  the proposals if null */
+function kit(KeepOutKind $kind, ?array $answers = null, ?Problems $problems = null): KeepOutSpec
+{
+    $job = SomeHeader::job();
+    if ($answers === null) {
+        $answers = [];
+        foreach (KeepOutKit::all($job) as $one) {
+            foreach ($one['kind'] === $kind ? $one['fields'] : [] as $field) {
+                $answers[$field->key] = count($field->proposed) === 1 ? $field->proposed[0] : $field->proposed;
+            }
+        }
+    }
+
+    return KeepOutKit::make($job, $kind, Node::wrap(['format' => 'kit', ...$answers], 'kit', null, $problems ?? new Problems));
+}
+
+function solidOf(KeepOutSpec $spec): KeepOut
+{
+    return $spec->solid(0.0, 0.0, new NoMeshes) ?? throw new LogicException('no solid');
+}
+
+it('has a shape for every kind, from its own proposals', function (KeepOutKind $kind) {
+    $problems = new Problems;
+    $spec = kit($kind, null, $problems);
+    expect($problems->all())->toBe([])->and($spec->kind)->toBe($kind)->and(solidOf($spec)->distance(1e4, 1e4, 1e4))->toBeGreaterThan(0);
+})->with(KeepOutKind::cases());
+
+it('puts the block behind the ports, all of them', function () {
+    $block = solidOf(kit(KeepOutKind::Block));
+    foreach (SomeHeader::job()->runs as $run) {
+        $at = $run->start->frame()->at;
+        $out = $at->plus($run->start->direction->unit()->times(50));
+        expect($block->distance($at->x, $at->y, $at->z))->toBeLessThan(0.01)->and($block->distance($out->x, $out->y, $out->z))->toBeGreaterThan(40);
+    }
+});
+
+it('holds a tyre at every lock and at both ends of its travel', function () {
+    $size = ['at' => [0, 0, 0], 'diameter' => 600, 'width' => 200, 'lock' => 38, 'bump' => 70, 'droop' => 90];
+    $box = solidOf(kit(KeepOutKind::Tyre, $size));
+    $tightest = INF;
+    for ($lock = -38; $lock <= 38; $lock += 2) {
+        foreach ([70.0, -90.0] as $travel) {
+            for ($turn = 0; $turn < 360; $turn += 5) {
+                foreach ([-100.0, 100.0] as $side) {
+                    // A point of the tread's edge, the wheel turned about the upright.
+                    $point = (new Vector(300 * cos(deg2rad($turn)), $side, 0))->turnedAbout(new Vector(0, 0, 1), $lock);
+                    $inside = -$box->distance($point->x, $point->y, 300 * sin(deg2rad($turn)) + $travel);
+                    expect($inside)->toBeGreaterThan(-1e-6);
+                    $tightest = min($tightest, $inside);
+                }
+            }
+        }
+    }
+    // And no larger than it has to be.
+    expect($tightest)->toBeLessThan(0.5);
+});
+
+it('gives a nut the room of its socket: across the corners, 60 mm straight off', function () {
+    // Common practice: 13 mm across the flats is 15.0 mm across the corners.
+    $room = solidOf(kit(KeepOutKind::NutAndSocket, ['at' => [0, 0, 0], 'out' => [0, 0, 1], 'flats' => '13 mm', 'straight' => '60 mm']));
+    expect($room->distance(0, 20, 30))->toBeClose(20 - 13 / sqrt(3))->and($room->distance(0, 0, 70))->toBeClose(10.0);
+});
+
+it('lets the drain fall straight down', function () {
+    $drain = kit(KeepOutKind::OilDrain, ['at' => [10, 20, 30], 'diameter' => 25, 'length' => 200]);
+    expect(array_map(static fn ($length): float => $length->mm, $drain->to))->toBe([10.0, 20.0, -170.0]);
+});
+
+it('names the field that cannot be used', function (KeepOutKind $kind, array $answers, string $path) {
+    $problems = new Problems;
+    kit($kind, $answers, $problems);
+    expect(array_map(static fn ($problem): string => $problem->path, $problems->all()))->toContain($path);
+})->with([
+    'no width' => [KeepOutKind::Tyre, ['at' => [0, 0, 0], 'diameter' => 600, 'width' => 0, 'lock' => 30, 'bump' => 50, 'droop' => 50], 'width'],
+    'a word' => [KeepOutKind::Ground, ['level' => 'low'], 'level'],
+    'both ends in one place' => [KeepOutKind::Steering, ['at' => [1, 2, 3], 'to' => [1, 2, 3], 'diameter' => 19], 'to'],
+    'no direction' => [KeepOutKind::PlugAndSocket, ['at' => [1, 2, 3], 'out' => [0, 0, 0], 'diameter' => 25, 'straight' => 100], 'out'],
+    'a field it does not know' => [KeepOutKind::Block, ['colour' => 'red'], 'colour'],
+]);

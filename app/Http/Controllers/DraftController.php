@@ -51,10 +51,10 @@ final readonly class DraftController
         ]);
     }
 
-    /** The plan of a document that is not saved, for dragging. */
+    /** The routes of a document that is not saved, for dragging. */
     public function preview(ChangeRequest $request): JsonResponse
     {
-        return new JsonResponse(['plan' => PlanWriter::toArray($this->workshop->plan($request->document()))]);
+        return new JsonResponse(['plan' => PlanWriter::routes($this->workshop->plan($request->document()))]);
     }
 
     /** Ways for one run of a document. */

@@ -13,8 +13,9 @@ final readonly class Catalogue
     /**
      * @param  array<string, TubeSize>  $tubes
      * @param  array<string, BendStock>  $bends
+     * @param  array<string, list<BendStock>>  $byTube  smallest radius and angle first
      */
-    private function __construct(public array $tubes, public array $bends) {}
+    private function __construct(public array $tubes, public array $bends, private array $byTube) {}
 
     /** Reads the tables that ship with the core. */
     public static function shipped(): self
@@ -40,7 +41,15 @@ final readonly class Catalogue
             }
         }
 
-        return new self($tubes, $bends);
+        $byTube = [];
+        foreach ($bends as $bend) {
+            $byTube[$bend->tubeId][] = $bend;
+        }
+        foreach ($byTube as &$some) {
+            usort($some, static fn (BendStock $a, BendStock $b): int => [$a->clrMm, $a->angleDeg, $a->id] <=> [$b->clrMm, $b->angleDeg, $b->id]);
+        }
+
+        return new self($tubes, $bends, $byTube);
     }
 
     /** @throws UnknownStock if no table lists the id */
@@ -52,10 +61,7 @@ final readonly class Catalogue
     /** @return list<BendStock> the bends made from a tube, smallest radius and angle first */
     public function bendsFor(string $tubeId): array
     {
-        $bends = array_values(array_filter($this->bends, static fn (BendStock $bend): bool => $bend->tubeId === $tubeId));
-        usort($bends, static fn (BendStock $a, BendStock $b): int => [$a->clrMm, $a->angleDeg, $a->id] <=> [$b->clrMm, $b->angleDeg, $b->id]);
-
-        return $bends;
+        return $this->byTube[$tubeId] ?? [];
     }
 
     /** @return list<string> up to three ids that look like it */

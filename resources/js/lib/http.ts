@@ -1,4 +1,4 @@
-// One way to talk to the server: JSON in, JSON out, never an exception for an answer that came.
+// One way to talk to the server: JSON (or a form with a file) in, JSON out, never an exception for an answer that came.
 
 export type Reply<T> =
     | { ok: true; data: T }
@@ -21,11 +21,11 @@ export async function send<T>(
             method,
             headers: {
                 Accept: 'application/json',
-                'Content-Type': 'application/json',
+                ...(body instanceof FormData ? {} : { 'Content-Type': 'application/json' }),
                 'X-XSRF-TOKEN': xsrfToken(),
                 'X-Requested-With': 'XMLHttpRequest',
             },
-            ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+            ...(body === undefined ? {} : { body: body instanceof FormData ? body : JSON.stringify(body) }),
         });
     } catch {
         return { ok: false, status: 0, message: 'The server cannot be reached.' };
@@ -46,6 +46,7 @@ function messageFor(status: number, message: string | undefined): string {
     if (status === 401 || status === 419)
         return 'You have been signed out; sign in again. Nothing was saved.';
     if (status === 403) return 'Your role does not allow this.';
+    if (status === 413) return 'This is larger than what is taken.';
     if (status >= 500) return 'The server failed; nothing was saved. Try again.';
     return message ?? 'The server did not take this.';
 }

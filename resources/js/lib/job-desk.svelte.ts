@@ -7,6 +7,7 @@ import type {
     NextAction,
     Pasted,
     Plan,
+    PlanSketch,
     Progress,
     Revision,
     RouteSearch,
@@ -129,6 +130,13 @@ export class JobDesk {
         return this.#save();
     }
 
+    /** Puts a document that the server worked out in place of the one there is. */
+    replace(next: JobDocument): Promise<void> {
+        return this.edit((document) => {
+            Object.assign(document, { engine: undefined, set: undefined }, next);
+        });
+    }
+
     undo(): Promise<void> {
         const previous = this.#past.at(-1);
         if (!previous) return this.#settled;
@@ -229,8 +237,19 @@ export class JobDesk {
     async preview(change: (document: JobDocument) => void): Promise<void> {
         const next = structuredClone(this.document);
         change(next);
-        const reply = await send<{ plan: Plan }>('POST', `/jobs/${this.view.id}/preview`, { document: next });
-        if (reply.ok) this.plan = reply.data.plan;
+        const reply = await send<{ plan: PlanSketch }>('POST', `/jobs/${this.view.id}/preview`, {
+            document: next,
+        });
+        if (!reply.ok) return;
+        const { runs, ...rest } = reply.data.plan;
+        this.plan = {
+            ...this.plan,
+            ...rest,
+            runs: this.plan.runs.map((run) => ({
+                ...run,
+                ...runs.find((one) => one.letter === run.letter),
+            })),
+        };
     }
 
     async release(): Promise<boolean> {

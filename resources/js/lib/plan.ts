@@ -1,6 +1,8 @@
 // What the server sends of a job: numbers in base units (mm, °), text in the person's units.
+import type { JobDocument, KeepOutDocument, LengthText, RouteDocument, Triple, Units } from './job-document';
 
-export type Triple = [number, number, number];
+export type * from './job-document';
+
 export type Shown = { value: number; text: string };
 export type Frame = { at: Triple; forward: Triple; reference: Triple };
 
@@ -157,6 +159,7 @@ export type KeepOut = {
     to: Triple;
     size: Triple;
     radius: number;
+    mesh: string | null;
     axes: [Triple, Triple, Triple];
 };
 
@@ -192,6 +195,7 @@ export type Notice = { severity: 'problem' | 'caution'; path: string; message: s
 export type Plan = {
     runs: RunPlan[];
     set: SetPlan;
+    tuning: Record<string, Figure>;
     jointCount: number;
     argon: {
         torch: Shown;
@@ -205,6 +209,11 @@ export type Plan = {
     };
     steps: Step[];
     notices: Notice[];
+};
+
+/** What comes while something is dragged: the routes anew, everything behind them as it was. */
+export type PlanSketch = Pick<Plan, 'set' | 'notices'> & {
+    runs: (Pick<RunPlan, 'letter'> & Partial<RunPlan>)[];
 };
 
 export type LogLine = { id: string; step: string; kind: string; note: string; by: string; at: string };
@@ -287,75 +296,3 @@ export type Catalogue = {
 
 export const STAGES = ['survey', 'route', 'cut', 'fit', 'weld', 'bench', 'handover'] as const;
 export type Stage = (typeof STAGES)[number];
-export type Units = 'inch' | 'metric';
-
-// The job document, as docs/job-file.md has it.
-
-export type LengthText = string | number;
-
-export type EndDocument = {
-    kind: string;
-    name: string;
-    at: [LengthText, LengthText, LengthText];
-    direction: Triple;
-    up?: Triple;
-    metal: string;
-    wall: LengthText;
-};
-
-export type RowDocument = { straight: LengthText; rotation: LengthText; angle: LengthText; clr: LengthText };
-export type RouteDocument = { bends: RowDocument[]; endStraight: LengthText };
-
-export type RunDocument = {
-    letter: string;
-    name: string;
-    tube: string;
-    start: EndDocument;
-    end: EndDocument;
-    route: RouteDocument | null;
-    fittings: { kind: string; station: LengthText; fromTop: LengthText }[];
-};
-
-export type KeepOutDocument = {
-    name: string;
-    kind: string;
-    shape: 'half-space' | 'box' | 'cylinder' | 'capsule';
-    at: LengthText[];
-    direction?: number[];
-    to?: LengthText[];
-    size?: LengthText[];
-    radius?: LengthText;
-    clearance?: LengthText | null;
-    note?: string;
-};
-
-export type CollectorDocument = {
-    name: string;
-    runs: string[];
-    assignment: 'fixed' | 'any' | 'cyclic';
-    firing: string[];
-};
-
-export type SetDocument = {
-    collectors: CollectorDocument[];
-    keepOuts: KeepOutDocument[];
-    lengths: { runs: string[]; target: LengthText | null; tolerance: number }[];
-};
-
-export type JobDocument = {
-    format: string;
-    version: number;
-    job: {
-        number: string;
-        title: string;
-        customer: string;
-        vehicle: string;
-        purpose: string;
-        units: Units;
-        metal: string;
-        note: string;
-    };
-    runs: RunDocument[];
-    set?: SetDocument;
-    overrides: { figure: string; value: string; why: string }[];
-};

@@ -14,6 +14,23 @@ use UpsweptBead\Core\Units\Quantity;
 /** Writes the whole plan as plain arrays: numbers in base units, text in the job's own units. */
 final readonly class PlanWriter
 {
+    /**
+     * Only the routes, what they keep clear of and the notices: what is looked at while something is dragged.
+     *
+     * @return array<string, mixed>
+     */
+    public static function routes(Plan $plan): array
+    {
+        $figures = new FigureWriter($plan->job->units);
+        $runs = new RunWriter($figures);
+
+        return [
+            'runs' => array_map(static fn (RunPlan $run): array => $runs->shape($run), $plan->runs),
+            'set' => (new SetPlanWriter($figures))->plan($plan->set, $plan->job),
+            'notices' => self::notices($plan),
+        ];
+    }
+
     /** @return array<string, mixed> */
     public static function toArray(Plan $plan): array
     {
@@ -37,10 +54,16 @@ final readonly class PlanWriter
                 'enough' => $plan->argon->isEnough(),
             ],
             'steps' => array_map(static fn (BenchStep $step): array => self::step($step, $figures), $plan->steps),
-            'notices' => array_map(static fn (Notice $notice): array => [
-                'severity' => $notice->severity->value, 'path' => $notice->path, 'message' => $notice->message,
-            ], $plan->notices),
+            'notices' => self::notices($plan),
         ];
+    }
+
+    /** @return list<array<string, string>> */
+    private static function notices(Plan $plan): array
+    {
+        return array_map(static fn (Notice $notice): array => [
+            'severity' => $notice->severity->value, 'path' => $notice->path, 'message' => $notice->message,
+        ], $plan->notices);
     }
 
     /** @return array<string, mixed> */

@@ -30,8 +30,12 @@ final readonly class RunWriter
         $this->routes = new RouteWriter($figures);
     }
 
-    /** @return array<string, mixed> */
-    public function run(RunPlan $plan): array
+    /**
+     * Only what is drawn and measured of a run, for while it is dragged.
+     *
+     * @return array<string, mixed>
+     */
+    public function shape(RunPlan $plan): array
     {
         return [
             'letter' => $plan->spec->letter,
@@ -48,9 +52,17 @@ final readonly class RunWriter
             'run' => $plan->run === null ? null : $this->routes->run($plan->run),
             'farEnd' => $plan->farEnd === null ? null : $this->routes->farEnd($plan->farEnd),
             'mass' => $this->figures->plain(Quantity::Mass, $plan->massKg()),
-            'pieces' => array_map($this->piece(...), $plan->pieces),
             'joints' => array_map(fn (Joint $joint): array => $this->joint($joint, $plan), $plan->joints),
             'fittings' => array_map($this->fitting(...), $plan->fittings),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function run(RunPlan $plan): array
+    {
+        return [
+            ...$this->shape($plan),
+            'pieces' => array_map($this->piece(...), $plan->pieces),
             'nesting' => $plan->nesting === null ? null : $this->nesting($plan->nesting),
             'stock' => array_map(static fn (StockNeed $need): array => [
                 'id' => $need->stockId, 'needed' => $need->needed, 'onShelf' => $need->onShelf, 'toBuy' => $need->toBuy(),

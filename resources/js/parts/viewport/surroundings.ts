@@ -2,6 +2,8 @@
 import {
     Box3,
     BoxGeometry,
+    BufferAttribute,
+    BufferGeometry,
     CanvasTexture,
     CapsuleGeometry,
     Color,
@@ -16,7 +18,6 @@ import {
     SpriteMaterial,
     Vector3,
 } from 'three';
-import type { BufferGeometry } from 'three';
 import type { Frame, KeepOut } from '@/lib/plan';
 
 export function keepOutMesh(solid: KeepOut, extent: Box3, colour: Color): Mesh {
@@ -32,7 +33,7 @@ export function keepOutMesh(solid: KeepOut, extent: Box3, colour: Color): Mesh {
         }),
     );
     const from = new Vector3(...solid.at);
-    if (solid.shape === 'box') {
+    if (solid.shape === 'box' || solid.shape === 'mesh') {
         const [x, y, z] = solid.axes.map((axis) => new Vector3(...axis)) as [Vector3, Vector3, Vector3];
         mesh.quaternion.setFromRotationMatrix(new Matrix4().makeBasis(x, y, z));
         mesh.position.copy(from);
@@ -49,6 +50,25 @@ export function keepOutMesh(solid: KeepOut, extent: Box3, colour: Color): Mesh {
     return mesh;
 }
 
+const meshes = new Map<string, Promise<Float32Array>>();
+
+/** The triangles of an imported mesh, asked for once. */
+export function meshTriangles(url: string): Promise<Float32Array> {
+    const known = meshes.get(url);
+    if (known) return known;
+    const asked = fetch(url).then(async (reply) =>
+        reply.ok ? new Float32Array(await reply.arrayBuffer()) : new Float32Array(),
+    );
+    meshes.set(url, asked);
+    return asked;
+}
+
+/** Gives a mesh its surface once that has come. */
+export function fillMesh(mesh: Mesh, triangles: Float32Array): void {
+    mesh.geometry.setAttribute('position', new BufferAttribute(triangles, 3));
+    mesh.geometry.computeVertexNormals();
+}
+
 function shapeOf(solid: KeepOut, extent: Box3): BufferGeometry {
     const length = new Vector3(...solid.to).distanceTo(new Vector3(...solid.at));
     switch (solid.shape) {
@@ -58,6 +78,8 @@ function shapeOf(solid: KeepOut, extent: Box3): BufferGeometry {
             return new CylinderGeometry(solid.radius, solid.radius, length, 40);
         case 'capsule':
             return new CapsuleGeometry(solid.radius, length, 10, 40);
+        case 'mesh':
+            return new BufferGeometry();
         case 'half-space': {
             const size = extent.isEmpty() ? 400 : extent.getSize(new Vector3()).length() * 0.8;
             return new PlaneGeometry(size, size);

@@ -25,8 +25,8 @@ import {
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import type { Selection } from '@/lib/job-desk.svelte';
-import type { Frame, RunEnd, RunPlan, SetPlan, Triple, TubeRun } from '@/lib/plan';
-import { keepOutMesh, letterSprite } from './surroundings';
+import type { Frame, KeepOut, RunEnd, RunPlan, SetPlan, Triple, TubeRun } from '@/lib/plan';
+import { fillMesh, keepOutMesh, letterSprite, meshTriangles } from './surroundings';
 import { frameAt, pointOf, segmentGeometry, squareTo } from './tube-mesh';
 
 export type View = 'corner' | 'side' | 'top' | 'rear';
@@ -37,6 +37,7 @@ export type Scenery = {
     ghosts: { letter: string; run: TubeRun }[];
     selection: Selection;
     set: SetPlan;
+    meshUrl: (fingerprint: string) => string;
 };
 
 const SECONDS_A_RUN = 1.6;
@@ -90,7 +91,7 @@ export class TubeScene {
     }
 
     /** Draws every run, the chosen one plainly; ghosts of ways being compared; what must be kept clear of; tight gaps. */
-    show({ runs, current, ghosts, selection, set }: Scenery): void {
+    show({ runs, current, ghosts, selection, set, meshUrl }: Scenery): void {
         cancelAnimationFrame(this.#play);
         this.#clear();
         const ink = this.#colour('--ink');
@@ -121,10 +122,19 @@ export class TubeScene {
         }
         // Walls of keep-outs may be endless; what is looked at is the tubes.
         this.#extent = new Box3().setFromObject(this.#content);
-        for (const solid of set.keepOuts)
-            this.#content.add(keepOutMesh(solid, this.#extent, this.#colour('--strong')));
+        for (const solid of set.keepOuts) this.#addSolid(solid, meshUrl);
         this.#addFloor();
         this.draw();
+    }
+
+    #addSolid(solid: KeepOut, meshUrl: (fingerprint: string) => string): void {
+        const mesh = keepOutMesh(solid, this.#extent, this.#colour('--strong'));
+        this.#content.add(mesh);
+        if (solid.mesh)
+            void meshTriangles(meshUrl(solid.mesh)).then((triangles) => {
+                fillMesh(mesh, triangles);
+                this.draw();
+            });
     }
 
     look(view: View): void {

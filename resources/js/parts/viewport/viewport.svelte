@@ -19,6 +19,7 @@
         ghosts,
         selection: desk.selection,
         set: desk.plan.set,
+        meshUrl: (fingerprint: string) => `/jobs/${desk.view.id}/meshes/${fingerprint}`,
     });
 
     let canvas: HTMLCanvasElement;

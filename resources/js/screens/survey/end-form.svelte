@@ -3,6 +3,7 @@
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
     import type { Catalogue, EndDocument } from '@/lib/plan';
+    import Bolts from './bolts.svelte';
 
     type Props = {
         desk: JobDesk;
@@ -93,5 +94,8 @@
                 />
             {/each}
         </div>
+        {#if end.kind === 'flange' && (mayPlan || end.bolts)}
+            <Bolts {desk} {side} />
+        {/if}
     </fieldset>
 {/if}

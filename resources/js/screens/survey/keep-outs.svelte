@@ -5,11 +5,13 @@
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
     import type { Catalogue, KeepOutDocument, LengthText } from '@/lib/plan';
+    import AddKeepOut from './add-keep-out.svelte';
 
     type Props = { desk: JobDesk; catalogue: Catalogue; mayPlan: boolean };
     let { desk, catalogue, mayPlan }: Props = $props();
 
     let openAt = $state(-1);
+    let adding = $state(false);
     const all = $derived(desk.document.set?.keepOuts ?? []);
     const axes = ['rearward', 'right', 'up'] as const;
     const shapes = [
@@ -42,26 +44,6 @@
         }
         if (shape === 'box') one.size ??= ['100 mm', '100 mm', '100 mm'];
         else delete one.size;
-    }
-
-    async function add(): Promise<void> {
-        const names = all.map((one) => one.name);
-        let n = all.length + 1;
-        while (names.includes(`Keep-out ${n}`)) n++;
-        await desk.edit((document) => {
-            document.set ??= { collectors: [], keepOuts: [], lengths: [] };
-            document.set.keepOuts.push({
-                name: `Keep-out ${n}`,
-                kind: 'other',
-                shape: 'box',
-                at: ['0 mm', '0 mm', '-500 mm'],
-                direction: [1, 0, 0],
-                size: ['100 mm', '100 mm', '100 mm'],
-                clearance: null,
-                note: '',
-            });
-        });
-        openAt = all.length - 1;
     }
 
     const number = (value: string) =>
@@ -126,8 +108,8 @@
                     <SelectField
                         label="Shape"
                         value={one.shape}
-                        options={shapes}
-                        disabled={!mayPlan}
+                        options={one.shape === 'mesh' ? [{ id: 'mesh', name: 'imported mesh' }] : shapes}
+                        disabled={!mayPlan || one.shape === 'mesh'}
                         onchange={(value) =>
                             change(i, (it) => reshape(it, value as KeepOutDocument['shape']))}
                     />
@@ -139,7 +121,9 @@
                             ? 'A point of the plane'
                             : one.shape === 'box'
                               ? 'Centre'
-                              : 'One end',
+                              : one.shape === 'mesh'
+                                ? 'Its zero lies'
+                                : 'One end',
                         'at',
                         one.at,
                         axes,
@@ -152,7 +136,11 @@
                     {/if}
                     {#if one.direction}
                         <p class="label pt-6">
-                            {one.shape === 'box' ? 'The first edge runs' : 'Out of it points'}
+                            {one.shape === 'box'
+                                ? 'The first edge runs'
+                                : one.shape === 'mesh'
+                                  ? 'Its x axis runs'
+                                  : 'Out of it points'}
                         </p>
                         {#each axes as axis, k (axis)}
                             <TextField
@@ -208,5 +196,6 @@
             Nothing yet. A head, a steering shaft, a starter, a frame rail: whatever the tubes must pass.
         </p>
     {/each}
-    <Button onclick={add}>Add something to keep clear of</Button>
+    <Button onclick={() => (adding = true)}>Add something to keep clear of</Button>
 </fieldset>
+<AddKeepOut {desk} bind:open={adding} onadded={() => (openAt = all.length - 1)} />

@@ -8,7 +8,9 @@
     import Viewport from '@/parts/viewport/viewport.svelte';
     import type { StageProps } from '../job/stages';
     import Answer from './answer.svelte';
+    import Datum from './datum.svelte';
     import EndForm from './end-form.svelte';
+    import Engine from './engine.svelte';
     import Fittings from './fittings.svelte';
     import KeepOuts from './keep-outs.svelte';
     import Runs from './runs.svelte';
@@ -80,13 +82,15 @@
             {/if}
         </section>
         {#if run}
+            <Datum />
             <EndForm {desk} {catalogue} {mayPlan} side="start" title="Start of run {run.letter}" />
             <EndForm {desk} {catalogue} {mayPlan} side="end" title="End of run {run.letter}" />
-            <Fittings {desk} {mayPlan} />
             <Runs {desk} {mayPlan} />
+            <Fittings {desk} {mayPlan} />
             {#if desk.document.runs.length > 1}
                 <Together {desk} {mayPlan} />
             {/if}
+            <Engine {desk} {mayPlan} />
             <KeepOuts {desk} {catalogue} {mayPlan} />
         {/if}
     </div>

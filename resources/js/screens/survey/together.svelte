@@ -5,6 +5,7 @@
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
     import type { CollectorDocument, SetDocument } from '@/lib/plan';
+    import { change as changed } from '@/lib/survey';
 
     type Props = { desk: JobDesk; mayPlan: boolean };
     let { desk, mayPlan }: Props = $props();
@@ -25,6 +26,14 @@
     }
     const collector = (i: number, how: (one: CollectorDocument) => void) =>
         change((one) => one.collectors[i] && how(one.collectors[i]));
+    let firing = $state('');
+    let failure = $state('');
+    const isTurbo = $derived(desk.document.job.purpose === 'turbo-manifold');
+
+    async function pair(name: string, order: string): Promise<void> {
+        failure =
+            Object.values(await changed(desk, 'scrolls', { collector: name, firing: order }))[0]?.[0] ?? '';
+    }
     const split = (text: string) =>
         text
             .toUpperCase()
@@ -73,6 +82,19 @@
                     error={errorAt(desk.errors, `set.collectors[${i}].firing`)}
                     onchange={(value) => collector(i, (it) => (it.firing = split(value)))}
                 />
+            {/if}
+            {#if isTurbo && one.runs.length >= 4 && one.runs.length % 2 === 0}
+                <div class="flex items-end gap-3 sm:col-span-3">
+                    <TextField
+                        label="Twin scroll? Firing order, by run"
+                        mono
+                        value={firing}
+                        error={failure}
+                        placeholder={one.runs.join(' ')}
+                        onchange={(value) => (firing = value)}
+                    />
+                    <Button onclick={() => pair(one.name, firing)}>Pair into two scrolls</Button>
+                </div>
             {/if}
         </div>
     {/each}

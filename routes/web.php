@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\DraftController;
 use App\Http\Controllers\ExchangeController;
+use App\Http\Controllers\HandController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\MeshController;
@@ -41,6 +42,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::get('/jobs/{job}/record.pdf', RecordController::class)->can('view', 'job');
     Route::put('/jobs/{job}/draft', [DraftController::class, 'update'])->can('update', 'job');
     Route::post('/jobs/{job}/preview', [DraftController::class, 'preview'])->can('view', 'job');
+    Route::post('/jobs/{job}/hand', HandController::class)->can('view', 'job');
     Route::post('/jobs/{job}/routes', [DraftController::class, 'routes'])->can('view', 'job');
     Route::post('/jobs/{job}/searches', [SearchController::class, 'store'])->can('update', 'job');
     Route::post('/jobs/{job}/insertion', [SearchController::class, 'insertion'])->can('view', 'job');

@@ -171,6 +171,15 @@ final readonly class Node
         return $this->number($most);
     }
 
+    public function boolean(): bool
+    {
+        if (! is_bool($this->value)) {
+            $this->complain('not-a-boolean', 'must be true or false');
+        }
+
+        return $this->value === true;
+    }
+
     public function number(float $most = 1e6): float
     {
         if (! is_int($this->value) && ! is_float($this->value)) {
@@ -180,6 +189,19 @@ final readonly class Node
         }
 
         return $this->finite((float) $this->value, $most);
+    }
+
+    /** Three numbers, mm where it is a place. */
+    public function point(): Vector
+    {
+        $parts = array_map(static fn (self $item): float => $item->number(1e6), $this->items(3));
+        if (count($parts) !== 3) {
+            $this->complain('not-a-point', 'must be three numbers');
+
+            return new Vector(0, 0, 0);
+        }
+
+        return new Vector(...$parts);
     }
 
     /** Three numbers that are not all 0; of any length. */

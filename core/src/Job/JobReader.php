@@ -163,17 +163,18 @@ final readonly class JobReader
 
     private function route(Node $node): RouteChoice
     {
-        $node->only(['bends', 'endStraight']);
+        $node->only(['bends', 'endStraight', 'endLocked']);
 
         return new RouteChoice(
             array_map($this->row(...), $node->at('bends')->items(self::MOST_BENDS)),
             $this->notNegative($node->at('endStraight')),
+            ! $node->at('endLocked')->isMissing() && $node->at('endLocked')->boolean(),
         );
     }
 
     private function row(Node $node): RouteRow
     {
-        $node->only(['straight', 'rotation', 'angle', 'clr']);
+        $node->only(['straight', 'rotation', 'angle', 'clr', 'locked']);
         $angleDeg = $node->at('angle')->quantity(Quantity::Angle, $this->units, 360);
         if ($angleDeg <= 0 || $angleDeg > 180) {
             $node->at('angle')->complain('bad-angle', 'must be above 0° and at most 180°');
@@ -188,7 +189,23 @@ final readonly class JobReader
             $node->at('rotation')->quantity(Quantity::Angle, $this->units, 3600),
             $angleDeg,
             $clr,
+            $node->at('locked')->isMissing() ? [] : self::locked($node->at('locked')),
         );
+    }
+
+    /** @return list<string> */
+    private static function locked(Node $node): array
+    {
+        $keys = [];
+        foreach ($node->items(3) as $item) {
+            $key = $item->required(20);
+            if (! in_array($key, RouteRow::LOCKABLE, true) || in_array($key, $keys, true)) {
+                $item->complain('bad-lock', 'must be one of '.implode(', ', RouteRow::LOCKABLE).', each once');
+            }
+            $keys[] = $key;
+        }
+
+        return $keys;
     }
 
     private function notNegative(Node $node): Length

@@ -74,8 +74,10 @@ final readonly class JobWriter
                 'rotation' => $row->rotationDeg,
                 'angle' => $row->angleDeg,
                 'clr' => $row->clr->entered(),
+                ...($row->locked === [] ? [] : ['locked' => $row->locked]),
             ], $route->rows),
             'endStraight' => $route->endStraight->entered(),
+            ...($route->endLocked ? ['endLocked' => true] : []),
         ];
     }
 

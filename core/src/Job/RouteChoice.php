@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Job;
 
 use UpsweptBead\Core\Geometry\Frame;
+use UpsweptBead\Core\Route\Hand\Locks;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Units\Length;
@@ -13,7 +14,7 @@ use UpsweptBead\Core\Units\Length;
 final readonly class RouteChoice
 {
     /** @param  list<RouteRow>  $rows */
-    public function __construct(public array $rows, public Length $endStraight) {}
+    public function __construct(public array $rows, public Length $endStraight, public bool $endLocked = false) {}
 
     /** Takes over a computed run; lengths to a thousandth of a millimetre, angles to a hundred-thousandth of a degree. */
     public static function of(TubeRun $run): self
@@ -27,6 +28,37 @@ final readonly class RouteChoice
             ), $run->bends),
             Length::ofMm(round($run->endStraightMm, 3)),
         );
+    }
+
+    /** Takes over a run that was changed by hand or closed: what did not change stays as it was written, locks stay. */
+    public function changedTo(TubeRun $run): self
+    {
+        $rows = [];
+        foreach (self::of($run)->rows as $i => $row) {
+            $old = count($run->bends) === count($this->rows) ? $this->rows[$i] : null;
+            $rows[] = $old === null ? $row : new RouteRow(
+                abs($old->straight->mm - $row->straight->mm) < 1e-3 ? $old->straight : $row->straight,
+                abs($old->rotationDeg - $row->rotationDeg) < 1e-5 ? $old->rotationDeg : $row->rotationDeg,
+                abs($old->angleDeg - $row->angleDeg) < 1e-5 ? $old->angleDeg : $row->angleDeg,
+                abs($old->clr->mm - $row->clr->mm) < 1e-3 ? $old->clr : $row->clr,
+                $old->locked,
+            );
+        }
+        $end = Length::ofMm(round($run->endStraightMm, 3));
+
+        return new self($rows, abs($end->mm - $this->endStraight->mm) < 1e-3 ? $this->endStraight : $end, $this->endLocked);
+    }
+
+    public function locks(): Locks
+    {
+        $held = $this->endLocked ? [3 * count($this->rows)] : [];
+        foreach ($this->rows as $i => $row) {
+            foreach ($row->locked as $key) {
+                $held[] = 3 * $i + (int) array_search($key, RouteRow::LOCKABLE, true);
+            }
+        }
+
+        return new Locks($held);
     }
 
     public function from(Frame $start): TubeRun

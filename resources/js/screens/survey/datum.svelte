@@ -35,7 +35,14 @@
                     <path d="M30 115 v-30" /><path d="M26 86 l4 -9 4 9 z" />
                     <circle cx="30" cy="44" r="3" /><circle cx="30" cy="115" r="3" />
                 </g>
-                <g fill="var(--ink)" stroke="var(--sheet)" stroke-width="4" paint-order="stroke" font-size="11" font-family="Barlow, sans-serif">
+                <g
+                    fill="var(--ink)"
+                    stroke="var(--sheet)"
+                    stroke-width="4"
+                    paint-order="stroke"
+                    font-size="11"
+                    font-family="Barlow, sans-serif"
+                >
                     <text x="88" y="33">rearward</text><text x="37" y="11">up</text>
                     <text x="88" y="119">rearward</text><text x="37" y="85">right</text>
                     <text x="148" y="48">from the left,</text><text x="148" y="62">front to the left</text>

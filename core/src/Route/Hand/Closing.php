@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Route\Hand;
+
+use UpsweptBead\Core\Geometry\Frame;
+use UpsweptBead\Core\Run\Bend;
+use UpsweptBead\Core\Run\FarEnd;
+use UpsweptBead\Core\Run\TubeRun;
+
+/**
+ * Brings the far end of a run to its place by changing only what is not locked, and that as little as will do: damped least
+ * squares on the gap (mm) and the turn between the axes (10 mm a degree, as FarEnd weighs them), with a wished length as one
+ * more row. A value at its bound is held there while it would go beyond.
+ *
+ * Reaching a place and a direction takes five free values; with fewer, or where the bounds are in the way, it ends as near as
+ * it gets.
+ */
+final readonly class Closing
+{
+    private const MM_PER_RAD = 573.0;
+
+    private const STEPS = 60;
+
+    private function __construct(public TubeRun $run, public FarEnd $left) {}
+
+    public function isClosed(): bool
+    {
+        return $this->left->isClosed();
+    }
+
+    public static function of(TubeRun $run, Frame $target, Locks $locks, Bounds $bounds, ?float $lengthMm = null): self
+    {
+        $best = null;
+        foreach (self::starts($run, $locks) as $start) {
+            $values = self::solve($start, $run, $target, $locks, $bounds, $lengthMm);
+            $closed = self::build($run, $values);
+            $answer = new self($closed, FarEnd::of($closed, $target));
+            $misses = $lengthMm === null ? 0.0 : abs($closed->lengthMm() - $lengthMm);
+            if ($answer->isClosed() && $misses < 0.1) {
+                return $answer;
+            }
+            $badness = hypot($answer->left->badness(), $misses);
+            if ($best === null || $badness < $best[0] - 1e-6) {
+                $best = [$badness, $answer];
+            }
+        }
+
+        return $best[1] ?? new self($run, FarEnd::of($run, $target));
+    }
+
+    /**
+     * As it is; then with one joint or another turned a good deal, for where the way there leads over a hill.
+     *
+     * @return list<list<float>>
+     */
+    private static function starts(TubeRun $run, Locks $locks): array
+    {
+        $plain = self::values($run);
+        $starts = [$plain];
+        foreach (array_keys($run->bends) as $i) {
+            foreach ($locks->isFree(3 * $i + 1) ? [40.0, -40.0, 90.0, -90.0, 180.0] : [] as $turn) {
+                $starts[] = array_replace($plain, [3 * $i + 1 => $plain[3 * $i + 1] + $turn]);
+            }
+        }
+
+        return array_map(array_values(...), $starts);
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return list<float>
+     */
+    private static function solve(array $values, TubeRun $run, Frame $target, Locks $locks, Bounds $bounds, ?float $lengthMm): array
+    {
+        foreach ($values as $k => $value) {
+            $values[$k] = $locks->isFree($k) ? $bounds->held($k, $value, count($values)) : $value;
+        }
+        $rows = self::rows($values, $run, $target, $lengthMm);
+        $cost = self::square($rows);
+        $lambda = 1e-3;
+        for ($step = 0; $step < self::STEPS && $cost > 1e-10; $step++) {
+            $slopes = $push = [];
+            foreach ($values as $k => $value) {
+                if (! $locks->isFree($k)) {
+                    continue;
+                }
+                $h = 1e-4;
+                $moved = self::rows(array_values(array_replace($values, [$k => $value + $h])), $run, $target, $lengthMm);
+                $slope = array_map(static fn (float $a, float $b): float => ($a - $b) / $h, $moved, $rows);
+                $downhill = -array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $slope, $rows));
+                if (abs($bounds->held($k, $value + 1e-6 * ($downhill <=> 0.0), count($values)) - $value) > 1e-9) {
+                    $slopes[$k] = $slope;
+                    $push[$k] = $downhill;
+                }
+            }
+            if ($slopes === []) {
+                break;
+            }
+            $accepted = false;
+            for ($try = 0; $try < 8 && ! $accepted; $try++) {
+                $next = $values;
+                foreach (self::step($slopes, $push, $lambda) as $k => $change) {
+                    $next[$k] = $bounds->held($k, $values[$k] + max(-30.0, min(30.0, $change)), count($values));
+                }
+                $next = array_values($next);
+                $nextRows = self::rows($next, $run, $target, $lengthMm);
+                $nextCost = self::square($nextRows);
+                $accepted = $nextCost < $cost;
+                $lambda = $accepted ? max(1e-9, $lambda / 5) : $lambda * 6;
+                if ($accepted) {
+                    [$values, $rows, $cost] = [$next, $nextRows, $nextCost];
+                }
+            }
+            if (! $accepted) {
+                break;
+            }
+        }
+
+        return $values;
+    }
+
+    /**
+     * (JᵀJ + λ·D + λ) x = Jᵀr by Gauss's elimination.
+     *
+     * @param  non-empty-array<int, list<float>>  $slopes
+     * @param  array<int, float>  $push
+     * @return array<int, float>
+     */
+    private static function step(array $slopes, array $push, float $lambda): array
+    {
+        $keys = array_keys($slopes);
+        $n = count($keys);
+        $m = [];
+        foreach ($keys as $i => $a) {
+            foreach ($keys as $j => $b) {
+                $m[$i][$j] = array_sum(array_map(static fn (float $x, float $y): float => $x * $y, $slopes[$a], $slopes[$b]));
+            }
+            $m[$i][$i] *= 1 + $lambda;
+            $m[$i][$i] += $lambda + 1e-9;
+            $m[$i][$n] = $push[$a];
+        }
+        for ($i = 0; $i < $n; $i++) {
+            for ($j = $i + 1; $j < $n; $j++) {
+                $share = $m[$j][$i] / $m[$i][$i];
+                for ($k = $i; $k <= $n; $k++) {
+                    $m[$j][$k] -= $share * $m[$i][$k];
+                }
+            }
+        }
+        $x = [];
+        for ($i = $n - 1; $i >= 0; $i--) {
+            $sum = $m[$i][$n];
+            for ($j = $i + 1; $j < $n; $j++) {
+                $sum -= $m[$i][$j] * $x[$keys[$j]];
+            }
+            $x[$keys[$i]] = $sum / $m[$i][$i];
+        }
+
+        return $x;
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return list<float>
+     */
+    private static function rows(array $values, TubeRun $run, Frame $target, ?float $lengthMm): array
+    {
+        $built = self::build($run, $values);
+        $end = $built->end();
+        $gap = $end->at->minus($target->at);
+        $turn = $end->forward->minus($target->forward)->times(self::MM_PER_RAD);
+
+        return [...$gap->toArray(), ...$turn->toArray(), ...($lengthMm === null ? [] : [$built->lengthMm() - $lengthMm])];
+    }
+
+    /** @param  list<float>  $rows */
+    private static function square(array $rows): float
+    {
+        return array_sum(array_map(static fn (float $row): float => $row * $row, $rows));
+    }
+
+    /** @return list<float> straight, turn and angle of every bend, then the last straight */
+    private static function values(TubeRun $run): array
+    {
+        return [...array_merge(...array_map(static fn (Bend $bend): array => [$bend->straightMm, $bend->rotationDeg, $bend->angleDeg], $run->bends)), $run->endStraightMm];
+    }
+
+    /** @param  list<float>  $values */
+    private static function build(TubeRun $run, array $values): TubeRun
+    {
+        $bends = [];
+        foreach ($run->bends as $i => $bend) {
+            $turn = fmod($values[3 * $i + 1], 360.0);
+            $bends[] = new Bend($values[3 * $i], $turn > 180.0 ? $turn - 360.0 : ($turn <= -180.0 ? $turn + 360.0 : $turn), $values[3 * $i + 2], $bend->clrMm);
+        }
+
+        return new TubeRun($run->start, $bends, $values[3 * count($bends)]);
+    }
+}

@@ -10,14 +10,21 @@ import type {
     PlanSketch,
     Progress,
     Revision,
+    RouteDocument,
     RouteSearch,
     RunDocument,
     RunPlan,
     SearchDesign,
+    Triple,
     Units,
 } from './plan';
 
-export type Selection = { kind: 'joint' | 'piece' | 'bend'; id: string } | null;
+export type Selection = { kind: 'joint' | 'piece' | 'bend' | 'end' | 'keep-out'; id: string } | null;
+export type HandWish =
+    | { do: 'vertex'; index: number; to: Triple }
+    | { do: 'length'; length: number }
+    | { do: 'insert' | 'remove' | 'merge'; index: number }
+    | { do: 'close' };
 export type Conflict = { message: string; document: JobDocument; latest: Revision };
 
 type Saved = { revision: Revision; document: JobDocument; plan: Plan; units: Units; next: NextAction };
@@ -240,8 +247,32 @@ export class JobDesk {
         const reply = await send<{ plan: PlanSketch }>('POST', `/jobs/${this.view.id}/preview`, {
             document: next,
         });
-        if (!reply.ok) return;
-        const { runs, ...rest } = reply.data.plan;
+        if (reply.ok) this.#sketch(reply.data.plan);
+    }
+
+    /** A change to the chosen run's route that the core works out: shown while it is dragged, saved once it is done. */
+    async byHand(wish: HandWish, isDone: boolean): Promise<void> {
+        const letter = this.entered?.letter;
+        if (isDone) await this.#settled;
+        const reply = await send<{ route: RouteDocument; plan: PlanSketch }>(
+            'POST',
+            `/jobs/${this.view.id}/hand`,
+            { document: this.document, letter, ...wish },
+        );
+        if (!reply.ok) {
+            if (isDone)
+                this.failure =
+                    'errors' in reply ? (reply.errors['hand']?.[0] ?? reply.message) : reply.message;
+            return;
+        }
+        if (!isDone) this.#sketch(reply.data.plan);
+        else {
+            this.failure = '';
+            await this.editRun((run) => (run.route = reply.data.route));
+        }
+    }
+
+    #sketch({ runs, ...rest }: PlanSketch): void {
         this.plan = {
             ...this.plan,
             ...rest,

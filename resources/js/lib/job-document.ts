@@ -18,8 +18,15 @@ export type EndDocument = {
 
 export type BoltsDocument = { count: number; circle: LengthText; turn: LengthText; flats: LengthText };
 
-export type RowDocument = { straight: LengthText; rotation: LengthText; angle: LengthText; clr: LengthText };
-export type RouteDocument = { bends: RowDocument[]; endStraight: LengthText };
+export type Lockable = 'straight' | 'rotation' | 'angle';
+export type RowDocument = {
+    straight: LengthText;
+    rotation: LengthText;
+    angle: LengthText;
+    clr: LengthText;
+    locked?: Lockable[];
+};
+export type RouteDocument = { bends: RowDocument[]; endStraight: LengthText; endLocked?: boolean };
 
 export type RunDocument = {
     letter: string;

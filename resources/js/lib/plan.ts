@@ -43,6 +43,7 @@ export type TubeRun = {
     bends: BendRow[];
     endStraight: Shown;
     end: Frame;
+    vertices: Triple[];
 };
 
 export type FarEnd = {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Plan\Json;
 
 use UpsweptBead\Core\Geometry\Frame;
+use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Route\Blocked;
@@ -39,7 +40,18 @@ final readonly class RouteWriter
             ], $run->bends),
             'endStraight' => $this->figures->length($run->endStraightMm),
             'end' => $this->frame($run->end()),
+            'vertices' => self::vertices($run),
         ];
+    }
+
+    /** @return list<array{float, float, float}> one a bend; none at all where a half turn has no vertex */
+    private static function vertices(TubeRun $run): array
+    {
+        try {
+            return array_map(static fn (Vector $vertex): array => $vertex->toArray(), array_slice($run->toXyz(), 1, -1));
+        } catch (\DomainException) {
+            return [];
+        }
     }
 
     /** @return array<string, mixed> */

@@ -1,35 +1,39 @@
-// What stands round the tubes: keep-outs as glass, letters beside the ports.
+// What stands round the tubes: keep-outs as glass, gaps that are too small, the datum and a floor.
 import {
+    ArrowHelper,
     Box3,
     BoxGeometry,
     BufferAttribute,
     BufferGeometry,
-    CanvasTexture,
     CapsuleGeometry,
-    Color,
     CylinderGeometry,
     DoubleSide,
+    Group,
+    LineBasicMaterial,
+    LineSegments,
     Matrix4,
     Mesh,
     MeshStandardMaterial,
     PlaneGeometry,
     Quaternion,
-    Sprite,
-    SpriteMaterial,
+    SphereGeometry,
     Vector3,
 } from 'three';
-import type { Frame, KeepOut } from '@/lib/plan';
+import type { KeepOut, Triple } from '@/lib/plan';
+import { colour } from './palette';
 
-export function keepOutMesh(solid: KeepOut, extent: Box3, colour: Color): Mesh {
+const DATUM_MM = 60;
+
+export function keepOutMesh(solid: KeepOut, extent: Box3, opacity: number, isChosen: boolean): Mesh {
     const mesh = new Mesh(
         shapeOf(solid, extent),
         new MeshStandardMaterial({
-            color: colour,
+            color: colour(isChosen ? '--action' : '--strong'),
             transparent: true,
-            opacity: solid.shape === 'half-space' ? 0.16 : 0.34,
+            opacity: opacity * (solid.shape === 'half-space' ? 0.5 : 1),
             roughness: 0.8,
             side: DoubleSide,
-            depthWrite: false,
+            depthWrite: opacity > 0.8,
         }),
     );
     const from = new Vector3(...solid.at);
@@ -47,7 +51,26 @@ export function keepOutMesh(solid: KeepOut, extent: Box3, colour: Color): Mesh {
         mesh.quaternion.setFromUnitVectors(new Vector3(0, 1, 0), along.clone().normalize());
         mesh.position.copy(from).addScaledVector(along, 0.5);
     }
+    mesh.userData['pick'] = () => ({ selection: { kind: 'keep-out', id: solid.name } });
     return mesh;
+}
+
+function shapeOf(solid: KeepOut, extent: Box3): BufferGeometry {
+    const length = new Vector3(...solid.to).distanceTo(new Vector3(...solid.at));
+    switch (solid.shape) {
+        case 'box':
+            return new BoxGeometry(...solid.size);
+        case 'cylinder':
+            return new CylinderGeometry(solid.radius, solid.radius, length, 40);
+        case 'capsule':
+            return new CapsuleGeometry(solid.radius, length, 10, 40);
+        case 'mesh':
+            return new BufferGeometry();
+        case 'half-space': {
+            const size = extent.isEmpty() ? 400 : extent.getSize(new Vector3()).length() * 0.8;
+            return new PlaneGeometry(size, size);
+        }
+    }
 }
 
 const meshes = new Map<string, Promise<Float32Array>>();
@@ -69,44 +92,49 @@ export function fillMesh(mesh: Mesh, triangles: Float32Array): void {
     mesh.geometry.computeVertexNormals();
 }
 
-function shapeOf(solid: KeepOut, extent: Box3): BufferGeometry {
-    const length = new Vector3(...solid.to).distanceTo(new Vector3(...solid.at));
-    switch (solid.shape) {
-        case 'box':
-            return new BoxGeometry(...solid.size);
-        case 'cylinder':
-            return new CylinderGeometry(solid.radius, solid.radius, length, 40);
-        case 'capsule':
-            return new CapsuleGeometry(solid.radius, length, 10, 40);
-        case 'mesh':
-            return new BufferGeometry();
-        case 'half-space': {
-            const size = extent.isEmpty() ? 400 : extent.getSize(new Vector3()).length() * 0.8;
-            return new PlaneGeometry(size, size);
-        }
+/** A line across a gap with a dot where it begins. */
+export function gapLine(from: Triple, to: Triple | null): Group {
+    const model = new Group();
+    const stop = colour('--stop');
+    if (to) {
+        const line = new BufferGeometry().setFromPoints([new Vector3(...from), new Vector3(...to)]);
+        model.add(new LineSegments(line, new LineBasicMaterial({ color: stop, depthTest: false })));
     }
+    const dot = new Mesh(
+        new SphereGeometry(6, 16, 12),
+        new MeshStandardMaterial({ color: stop, depthTest: false }),
+    );
+    dot.position.set(...from);
+    model.add(dot);
+    return model;
 }
 
-/** A run's letter, just outside its port, always facing the eye. */
-export function letterSprite(letter: string, port: Frame, odMm: number, ink: string): Sprite {
-    const canvas = document.createElement('canvas');
-    canvas.width = canvas.height = 64;
-    const styles = getComputedStyle(document.documentElement);
-    const pen = canvas.getContext('2d');
-    if (pen) {
-        pen.fillStyle = styles.getPropertyValue(ink);
-        pen.fillRect(4, 4, 56, 56);
-        pen.fillStyle = styles.getPropertyValue('--paper');
-        pen.font = '600 44px "Barlow Condensed", sans-serif';
-        pen.textAlign = 'center';
-        pen.textBaseline = 'middle';
-        pen.fillText(letter, 32, 35);
+/** The three axes at the datum. */
+export function datumAxes(): Group {
+    const model = new Group();
+    for (const axis of [new Vector3(1, 0, 0), new Vector3(0, 1, 0), new Vector3(0, 0, 1)]) {
+        model.add(new ArrowHelper(axis, new Vector3(), DATUM_MM, colour('--ink'), 12, 7));
     }
-    const sprite = new Sprite(new SpriteMaterial({ map: new CanvasTexture(canvas), depthTest: false }));
-    sprite.position
-        .set(...port.at)
-        .addScaledVector(new Vector3(...port.forward), -odMm * 0.9)
-        .add(new Vector3(0, 0, odMm * 0.9));
-    sprite.scale.setScalar(odMm * 0.85);
-    return sprite;
+    return model;
+}
+
+export const DATUM_LABELS: { text: string; at: Triple }[] = [
+    { text: 'rearward', at: [DATUM_MM + 8, 0, 0] },
+    { text: 'right', at: [0, DATUM_MM + 8, 0] },
+    { text: 'up', at: [0, 0, DATUM_MM + 8] },
+];
+
+/** A plain grid below everything: rearward and right, a line every 100 mm. */
+export function floorGrid(extent: Box3): LineSegments {
+    const { min, max } = extent;
+    const points: Vector3[] = [];
+    const level = min.z - 20;
+    const [x0, x1] = [Math.floor(min.x / 100) * 100 - 100, Math.ceil(max.x / 100) * 100 + 100];
+    const [y0, y1] = [Math.floor(min.y / 100) * 100 - 100, Math.ceil(max.y / 100) * 100 + 100];
+    for (let x = x0; x <= x1; x += 100) points.push(new Vector3(x, y0, level), new Vector3(x, y1, level));
+    for (let y = y0; y <= y1; y += 100) points.push(new Vector3(x0, y, level), new Vector3(x1, y, level));
+    return new LineSegments(
+        new BufferGeometry().setFromPoints(points),
+        new LineBasicMaterial({ color: colour('--line') }),
+    );
 }

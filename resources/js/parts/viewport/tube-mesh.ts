@@ -54,7 +54,7 @@ export function segmentGeometry(segment: Segment, radiusMm: number): BufferGeome
             if (r > 0 && s < SIDES) {
                 const here = r * (SIDES + 1) + s;
                 const before = here - (SIDES + 1);
-                index.push(before, here, before + 1, here, here + 1, before + 1);
+                index.push(before, before + 1, here, here, before + 1, here + 1);
             }
         }
     });

@@ -1,17 +1,22 @@
 <script lang="ts">
-    import { onMount } from 'svelte';
+    import { onMount, untrack } from 'svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { Insertion, TubeRun } from '@/lib/plan';
+    import type { Insertion, Triple, TubeRun } from '@/lib/plan';
     import { theme } from '@/lib/theme.svelte';
-    import type { TubeScene, View } from './tube-scene';
+    import type { Grip } from './handles';
+    import LooksMenu from './looks-menu.svelte';
+    import type { Looks, TubeScene, View } from './tube-scene';
 
     type Props = {
         desk: JobDesk;
         ghosts?: { letter: string; run: TubeRun }[];
         /** The order in which the runs are to be seen going in; a new list plays anew. */
         showing?: Insertion['order'];
+        /** What can be dragged now, and who is told. */
+        grip?: Grip | null;
+        ondrag?: (key: string, at: Triple, isDone: boolean) => void;
     };
-    let { desk, ghosts = [], showing = [] }: Props = $props();
+    let { desk, ghosts = [], showing = [], grip = null, ondrag }: Props = $props();
 
     const scenery = $derived({
         runs: desk.plan.runs,
@@ -19,12 +24,17 @@
         ghosts,
         selection: desk.selection,
         set: desk.plan.set,
+        grip,
         meshUrl: (fingerprint: string) => `/jobs/${desk.view.id}/meshes/${fingerprint}`,
     });
 
     let canvas: HTMLCanvasElement;
+    let layer: HTMLElement;
     let scene = $state.raw<TubeScene | null>(null);
     let failure = $state('');
+    let looks = $state<Looks>({ glass: 0.34, spread: 0, section: null, snapMm: 5, isMeasuring: false });
+    let measured = $state<number | null>(null);
+    let dragged = $state<Triple | null>(null);
     const views: { id: View; name: string }[] = [
         { id: 'corner', name: 'Corner' },
         { id: 'side', name: 'From the right' },
@@ -39,11 +49,15 @@
             try {
                 const { TubeScene } = await import('./tube-scene');
                 if (gone) return;
-                scene = new TubeScene(
-                    canvas,
-                    (picked) => (desk.selection = picked),
-                    (letter) => desk.choose(letter),
-                );
+                scene = new TubeScene(canvas, layer, {
+                    onselect: (picked) => (desk.selection = picked),
+                    onrun: (letter) => desk.choose(letter),
+                    onmeasure: (mm) => (measured = mm),
+                    ondrag: (key, at, isDone) => {
+                        dragged = isDone ? null : at;
+                        ondrag?.(key, at, isDone);
+                    },
+                });
                 scene.show(scenery);
                 requestAnimationFrame(() => scene?.look('corner'));
             } catch {
@@ -59,24 +73,39 @@
     // Drawing is an effect by nature: what is on the canvas follows what was computed.
     $effect(() => {
         void theme.current;
+        void looks.glass;
+        scene?.dress(untrack(() => $state.snapshot(looks)));
         scene?.show(scenery);
+    });
+
+    $effect(() => {
+        scene?.dress($state.snapshot(looks));
     });
 
     $effect(() => {
         if (showing.length > 0) scene?.playInsertion(showing);
     });
+
+    function shown(mm: number): string {
+        return desk.view.units === 'inch' ? `${(mm / 25.4).toFixed(2)} in` : `${mm.toFixed(1)} mm`;
+    }
 </script>
 
-<div class="relative h-full min-h-64">
+<div class="relative h-full min-h-64 overflow-hidden">
     <canvas
         bind:this={canvas}
         class="absolute inset-0 h-full w-full touch-none"
-        aria-label="The run in 3D. Drag to turn it, scroll to come closer."
+        aria-label="The runs in 3D. Drag to turn, scroll to come closer, press a bend, a port or a keep-out to choose it."
     ></canvas>
+    <div
+        bind:this={layer}
+        class="pointer-events-none absolute inset-0 overflow-hidden"
+        aria-hidden="true"
+    ></div>
     {#if failure}
-        <p class="absolute inset-x-6 top-6">{failure}</p>
+        <p class="absolute inset-x-6 top-14">{failure}</p>
     {/if}
-    <div class="absolute top-2 left-2 flex gap-1" role="group" aria-label="Views">
+    <div class="absolute top-2 left-2 flex flex-wrap gap-1" role="group" aria-label="Views">
         {#each views as view (view.id)}
             <button
                 type="button"
@@ -84,6 +113,28 @@
                 onclick={() => scene?.look(view.id)}>{view.name}</button
             >
         {/each}
+        <button
+            type="button"
+            class="label border px-2 py-1 {looks.isMeasuring
+                ? 'bg-action text-on-action border-action'
+                : 'bg-sheet border-line hover:border-ink'}"
+            aria-pressed={looks.isMeasuring}
+            onclick={() => (looks.isMeasuring = !looks.isMeasuring)}>Measure</button
+        >
+        <LooksMenu bind:looks reach={(axis) => scene?.reach(axis) ?? [0, 1]} units={desk.view.units} />
     </div>
-    <p class="label absolute bottom-2 left-2">grid 100 mm · arrows show the flow</p>
+    <p class="label absolute bottom-2 left-2" aria-live="polite">
+        {#if dragged}
+            <span class="figure text-ink text-[0.95rem]"
+                >rearward {shown(dragged[0])} · right {shown(dragged[1])} · up {shown(dragged[2])}</span
+            >
+        {:else if looks.isMeasuring}
+            <span class="text-ink text-[0.95rem]"
+                >{#if measured === null}press two places{:else}<span class="figure">{shown(measured)}</span> from
+                    place to place{/if}</span
+            >
+        {:else}
+            grid 100 mm · arrows show the flow{desk.plan.runs.length > 1 ? ' · bands count the runs' : ''}
+        {/if}
+    </p>
 </div>

@@ -1,16 +1,18 @@
 <script lang="ts">
-    import Button from '@/kit/button.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
-    import type { RouteDocument, RowDocument, RunPlan } from '@/lib/plan';
-    import TurnSlider from './turn-slider.svelte';
+    import type { Lockable, RouteDocument, RowDocument } from '@/lib/job-document';
+    import type { RunPlan } from '@/lib/plan';
+    import HandTools from './hand-tools.svelte';
+    import Lock from './lock.svelte';
 
     type Props = { desk: JobDesk; run: RunPlan; mayPlan: boolean };
     let { desk, run, mayPlan }: Props = $props();
 
+    type Cell = 'straight' | 'rotation' | 'angle' | 'clr';
     const route = $derived(desk.entered?.route ?? null);
     const chosen = $derived(desk.selection?.kind === 'bend' ? Number(desk.selection.id) : 0);
-    const columns: { key: keyof RowDocument; label: string }[] = [
+    const columns: { key: Cell; label: string }[] = [
         { key: 'straight', label: 'Straight before' },
         { key: 'rotation', label: 'Turn' },
         { key: 'angle', label: 'Bend' },
@@ -18,7 +20,7 @@
     ];
 
     /** What was typed if it says so, the core's text for a computed number. */
-    function shown(i: number, key: keyof RowDocument): string {
+    function shown(i: number, key: Cell): string {
         const written = route?.bends[i]?.[key];
         return typeof written === 'string'
             ? written
@@ -31,25 +33,26 @@
     function set(change: (route: RouteDocument) => void): void {
         void desk.editRun((one) => one.route && change(one.route));
     }
-    const add = () =>
-        set((one) =>
-            one.bends.push({
-                straight: one.endStraight,
-                rotation: 0,
-                angle: 30,
-                clr: one.bends.at(-1)?.clr ?? '4 1/2 in',
-            }),
-        );
-    const remove = (i: number) => set((one) => one.bends.splice(i, 1));
+
+    const isLocked = (row: RowDocument | undefined, key: Cell) =>
+        key !== 'clr' && (row?.locked ?? []).includes(key);
+
+    function lock(i: number, key: Lockable): void {
+        set((one) => {
+            const row = one.bends[i];
+            if (!row) return;
+            const others = (row.locked ?? []).filter((held) => held !== key);
+            row.locked = isLocked(row, key) ? others : [...others, key];
+        });
+    }
 </script>
 
 <section class="sheet p-3" aria-label="Length, rotation and angle of every bend">
-    <div class="grid grid-cols-[1.3rem_1.25fr_1fr_0.85fr_1fr_1.6rem] gap-x-2 gap-y-1.5">
+    <div class="grid grid-cols-[1.3rem_1.25fr_1.2fr_1fr_0.9fr] gap-x-1.5 gap-y-1.5">
         <span></span>
         {#each columns as column (column.key)}
             <span class="label text-right leading-tight">{column.label}</span>
         {/each}
-        <span></span>
         {#each (route?.bends ?? []).keys() as i (i)}
             <button
                 type="button"
@@ -61,50 +64,56 @@
                 onclick={() => (desk.selection = { kind: 'bend', id: String(i) })}>{i + 1}</button
             >
             {#each columns as column (column.key)}
-                <TextField
-                    label="{column.label}, bend {i + 1}"
-                    hideLabel
-                    mono
-                    disabled={!mayPlan}
-                    value={shown(i, column.key)}
-                    error={errorAt(desk.errors, `${desk.path}.route.bends[${i}].${column.key}`)}
-                    onfocus={() => (desk.selection = { kind: 'bend', id: String(i) })}
-                    onchange={(value) => set((one) => one.bends[i] && (one.bends[i][column.key] = value))}
-                />
+                <div class="flex items-start gap-0.5">
+                    {#if column.key !== 'clr'}
+                        {@const key = column.key}
+                        <Lock
+                            label="{column.label.toLowerCase()} of bend {i + 1}"
+                            isOn={isLocked(route?.bends[i], key)}
+                            disabled={!mayPlan}
+                            onclick={() => lock(i, key)}
+                        />
+                    {/if}
+                    <TextField
+                        class="min-w-0 grow"
+                        label="{column.label}, bend {i + 1}"
+                        hideLabel
+                        mono
+                        disabled={!mayPlan}
+                        value={shown(i, column.key)}
+                        error={errorAt(desk.errors, `${desk.path}.route.bends[${i}].${column.key}`)}
+                        onfocus={() => (desk.selection = { kind: 'bend', id: String(i) })}
+                        onchange={(value) => set((one) => one.bends[i] && (one.bends[i][column.key] = value))}
+                    />
+                </div>
             {/each}
-            {#if mayPlan}
-                <button
-                    type="button"
-                    class="text-quiet hover:text-stop self-start py-1"
-                    aria-label="Remove bend {i + 1}"
-                    onclick={() => remove(i)}>✕</button
-                >
-            {:else}
-                <span></span>
-            {/if}
         {/each}
         <span></span>
-        <TextField
-            label="Straight after the last bend"
-            hideLabel
-            mono
-            disabled={!mayPlan}
-            value={shownEnd}
-            error={errorAt(desk.errors, `${desk.path}.route.endStraight`)}
-            onchange={(value) => set((one) => (one.endStraight = value))}
-        />
-        <span class="label col-span-4 self-center">straight after the last bend</span>
+        <div class="flex items-start gap-0.5">
+            <Lock
+                label="straight after the last bend"
+                isOn={route?.endLocked === true}
+                disabled={!mayPlan}
+                onclick={() => set((one) => (one.endLocked = one.endLocked !== true))}
+            />
+            <TextField
+                class="min-w-0 grow"
+                label="Straight after the last bend"
+                hideLabel
+                mono
+                disabled={!mayPlan}
+                value={shownEnd}
+                error={errorAt(desk.errors, `${desk.path}.route.endStraight`)}
+                onchange={(value) => set((one) => (one.endStraight = value))}
+            />
+        </div>
+        <span class="label col-span-3 self-center">straight after the last bend</span>
     </div>
     {#if mayPlan}
-        <div class="border-line mt-3 border-t pt-2">
-            {#if run.run?.bends[chosen]}
-                <TurnSlider {desk} index={chosen} turn={run.run.bends[chosen].rotation} />
-            {/if}
-            <Button onclick={add}>Add a bend</Button>
-        </div>
+        <HandTools {desk} {run} {chosen} />
     {/if}
     <p class="text-quiet mt-2 text-sm">
-        Turns count from the throat line of the bend before, clockwise looking with the flow. A tube turns
-        only at a joint.
+        Turns count from the throat line of the bend before, clockwise looking with the flow. Drag a chosen
+        bend by its arrows in the picture; what is locked stays when the far end is closed.
     </p>
 </section>

@@ -1,9 +1,11 @@
 <script lang="ts">
     import Button from '@/kit/button.svelte';
-    import type { Answers, Insertion, RouteDocument, SearchDesign, TubeRun } from '@/lib/plan';
+    import { newest } from '@/lib/newest';
+    import type { Answers, Insertion, RouteDocument, SearchDesign, Triple, TubeRun } from '@/lib/plan';
     import Notices from '@/parts/notices.svelte';
     import Ribbon from '@/parts/ribbon.svelte';
     import RunStrips from '@/parts/run-strips.svelte';
+    import type { Grip } from '@/parts/viewport/handles';
     import Viewport from '@/parts/viewport/viewport.svelte';
     import type { StageProps } from '../job/stages';
     import AnswersList from './answers-list.svelte';
@@ -36,6 +38,32 @@
         ghost = null;
     });
 
+    /** The vertex of the chosen bend; the first and the last move on the axes of the ends only. */
+    const grip = $derived.by((): Grip | null => {
+        const shape = run?.run;
+        if (!shape || desk.selection?.kind !== 'bend' || design) return null;
+        const index = Number(desk.selection.id);
+        const at = shape.vertices[index];
+        const isOnly = shape.vertices.length === 1;
+        if (!at || isOnly) return null;
+        const along =
+            index === 0
+                ? run.start.frame.forward
+                : index === shape.vertices.length - 1
+                  ? run.target.frame.forward
+                  : null;
+        return { key: `${run.letter}.${index}`, at, along };
+    });
+    const drag = newest((wish: { index: number; to: Triple }) =>
+        desk.byHand({ do: 'vertex', ...wish }, false),
+    );
+
+    function ondrag(key: string, to: Triple, isDone: boolean): void {
+        const index = Number(key.split('.')[1]);
+        if (!isDone) void drag({ index, to });
+        else void desk.byHand({ do: 'vertex', index, to }, true);
+    }
+
     async function find(): Promise<void> {
         if (!run) return;
         searching = true;
@@ -51,20 +79,24 @@
 </script>
 
 {#if run}
-    {#if run.run}
-        <Ribbon {run} selection={desk.selection} onselect={(picked) => (desk.selection = picked)} />
-    {/if}
-    {#if isSet && desk.plan.runs.some((one) => one.run)}
-        <RunStrips {desk} />
-    {/if}
     <div class="grid min-h-0 grow gap-2 lg:grid-cols-[1fr_29rem]">
-        <div class="sheet flex min-h-[22rem] flex-col">
-            {#if run.farEnd && run.run}
-                <FarEndBar {desk} {run} {mayPlan} />
-            {/if}
-            <div class="min-h-0 grow">
-                <Viewport {desk} {ghosts} {showing} />
+        <div
+            class="flex min-h-[30rem] flex-col gap-2 self-start lg:sticky lg:top-2 lg:h-[calc(100vh-7.5rem)]"
+        >
+            <div class="sheet flex min-h-[20rem] grow flex-col">
+                {#if run.farEnd && run.run}
+                    <FarEndBar {desk} {run} {mayPlan} />
+                {/if}
+                <div class="min-h-0 grow">
+                    <Viewport {desk} {ghosts} {showing} grip={mayPlan ? grip : null} {ondrag} />
+                </div>
             </div>
+            {#if isSet && desk.plan.runs.some((one) => one.run)}
+                <RunStrips {desk} />
+            {/if}
+            {#if run.run}
+                <Ribbon {run} selection={desk.selection} onselect={(picked) => (desk.selection = picked)} />
+            {/if}
         </div>
         <div class="flex flex-col gap-2">
             {#if mayPlan && isSet}

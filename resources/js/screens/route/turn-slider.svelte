@@ -1,13 +1,11 @@
 <script lang="ts">
     // Turning one joint by hand: the core answers while it is dragged; letting go saves.
     import type { JobDesk } from '@/lib/job-desk.svelte';
+    import { newest } from '@/lib/newest';
     import type { Shown } from '@/lib/plan';
 
     type Props = { desk: JobDesk; index: number; turn: Shown };
     let { desk, index, turn }: Props = $props();
-
-    let busy = false;
-    let waiting: number | null = null;
 
     function put(degrees: number) {
         const letter = desk.entered?.letter;
@@ -17,20 +15,10 @@
         };
     }
 
-    async function drag(degrees: number): Promise<void> {
-        waiting = degrees;
-        if (busy) return;
-        busy = true;
-        while (waiting !== null) {
-            const next: number = waiting;
-            waiting = null;
-            await desk.preview(put(next));
-        }
-        busy = false;
-    }
+    const drag = newest((degrees: number) => desk.preview(put(degrees)));
 </script>
 
-<label class="mb-2 grid grid-cols-[auto_1fr_4.5rem] items-center gap-3">
+<label class="grid grid-cols-[6rem_1fr_4.5rem] items-center gap-3">
     <span class="label">Turn bend {index + 1}</span>
     <input
         type="range"

@@ -3,8 +3,10 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt } from '@/lib/job-desk.svelte';
-    import type { JobDocument } from '@/lib/plan';
+    import { newest } from '@/lib/newest';
+    import type { JobDocument, Triple } from '@/lib/plan';
     import Notices from '@/parts/notices.svelte';
+    import type { Grip } from '@/parts/viewport/handles';
     import Viewport from '@/parts/viewport/viewport.svelte';
     import type { StageProps } from '../job/stages';
     import Answer from './answer.svelte';
@@ -27,6 +29,48 @@
         { key: 'vehicle', label: 'Vehicle' },
         { key: 'customer', label: 'Customer' },
     ];
+    /** The chosen port, end or keep-out can be dragged where it stands. */
+    const grip = $derived.by((): Grip | null => {
+        if (desk.selection?.kind === 'end') {
+            const [letter, side] = desk.selection.id.split('.');
+            const plan = desk.plan.runs.find((one) => one.letter === letter);
+            const at = (side === 'start' ? plan?.start : plan?.target)?.frame.at;
+            return at ? { key: `end:${desk.selection.id}`, at, along: null } : null;
+        }
+        const name = desk.selection?.kind === 'keep-out' ? desk.selection.id : '';
+        const solid = desk.plan.set.keepOuts.find((one) => one.name === name);
+        return solid ? { key: `keep-out:${name}`, at: solid.at, along: null } : null;
+    });
+
+    const text = (mm: number) =>
+        desk.view.units === 'inch' ? `${(mm / 25.4).toFixed(3)} in` : `${mm.toFixed(1)} mm`;
+
+    /** Puts what was dragged at a place; the other end of a bar comes along. */
+    function placed(key: string, at: Triple) {
+        return (document: JobDocument): void => {
+            const [kind, id = ''] = key.split(/:(.*)/s);
+            if (kind === 'end') {
+                const [letter, side] = id.split('.');
+                const run = document.runs.find((one) => one.letter === letter);
+                const end = side === 'start' ? run?.start : run?.end;
+                if (end) end.at = [text(at[0]), text(at[1]), text(at[2])];
+                return;
+            }
+            const one = document.set?.keepOuts.find((it) => it.name === id);
+            const before = desk.plan.set.keepOuts.find((it) => it.name === id);
+            if (!one || !before) return;
+            if (one.to) one.to = before.to.map((mm, i) => text(mm + (at[i] ?? 0) - (before.at[i] ?? 0)));
+            one.at = at.map(text);
+        };
+    }
+
+    const drag = newest(({ key, at }: { key: string; at: Triple }) => desk.preview(placed(key, at)));
+
+    function ondrag(key: string, at: Triple, isDone: boolean): void {
+        if (!isDone) void drag({ key, at });
+        else void desk.edit(placed(key, at));
+    }
+
     const set = (change: (document: JobDocument) => void) => void desk.edit(change);
 </script>
 
@@ -98,7 +142,7 @@
         {#if desk.run}
             <Answer run={desk.run} />
             <div class="sheet relative grow">
-                <Viewport {desk} />
+                <Viewport {desk} grip={mayPlan ? grip : null} {ondrag} />
             </div>
         {/if}
         <Notices notices={desk.plan.notices.filter((notice) => !notice.path.includes('.route'))} />

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\DesignController;
 use App\Http\Controllers\DraftController;
 use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\HandController;
@@ -45,6 +46,8 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs/{job}/hand', HandController::class)->can('view', 'job');
     Route::post('/jobs/{job}/routes', [DraftController::class, 'routes'])->can('view', 'job');
     Route::post('/jobs/{job}/searches', [SearchController::class, 'store'])->can('update', 'job');
+    Route::post('/jobs/{job}/designs/compare', [DesignController::class, 'compare'])->can('view', 'job');
+    Route::post('/jobs/{job}/designs/take', [DesignController::class, 'take'])->can('update', 'job');
     Route::post('/jobs/{job}/insertion', [SearchController::class, 'insertion'])->can('view', 'job');
     Route::get('/jobs/{job}/searches/{search}', [SearchController::class, 'show'])->can('view', 'job')->whereNumber('search');
     Route::post('/jobs/{job}/searches/{search}/stop', [SearchController::class, 'stop'])->can('update', 'job')->whereNumber('search');

@@ -18,13 +18,16 @@ final readonly class JobReader
 {
     private const MOST_RUNS = 16;
 
-    private const MOST_BENDS = 12;
-
     private const MOST_FITTINGS = 12;
 
     private const MOST_OVERRIDES = 500;
 
-    private function __construct(private UnitSystem $units) {}
+    private RouteReader $routes;
+
+    private function __construct(private UnitSystem $units)
+    {
+        $this->routes = new RouteReader($units);
+    }
 
     /** @throws UnusableDocument if the text is no job document at all */
     public static function fromJson(string $json): JobReading
@@ -83,7 +86,7 @@ final readonly class JobReader
             $node->at('tube')->required(60),
             $this->end($node->at('start')),
             $this->end($node->at('end')),
-            $node->at('route')->isMissing() ? null : $this->route($node->at('route')),
+            $node->at('route')->isMissing() ? null : $this->routes->read($node->at('route')),
             array_map($this->fitting(...), $node->at('fittings')->isMissing() ? [] : $node->at('fittings')->items(self::MOST_FITTINGS)),
         );
     }
@@ -132,7 +135,7 @@ final readonly class JobReader
             $this->within($node->at('cylinderCc'), 20, 3000, 'cm³ of one cylinder'),
             $this->within($node->at('exhaustOpens'), 20, 120, '° before bottom dead centre'),
             $this->within($node->at('peakRpm'), 500, 20_000, 'turns a minute'),
-            $this->notNegative($node->at('port')),
+            $this->routes->notNegative($node->at('port')),
             $node->at('metalC')->isMissing() ? null : $this->within($node->at('metalC'), 100, 1200, '°C of the metal'),
         );
     }
@@ -161,70 +164,13 @@ final readonly class JobReader
         return $length;
     }
 
-    private function route(Node $node): RouteChoice
-    {
-        $node->only(['bends', 'endStraight', 'endLocked']);
-
-        return new RouteChoice(
-            array_map($this->row(...), $node->at('bends')->items(self::MOST_BENDS)),
-            $this->notNegative($node->at('endStraight')),
-            ! $node->at('endLocked')->isMissing() && $node->at('endLocked')->boolean(),
-        );
-    }
-
-    private function row(Node $node): RouteRow
-    {
-        $node->only(['straight', 'rotation', 'angle', 'clr', 'locked']);
-        $angleDeg = $node->at('angle')->quantity(Quantity::Angle, $this->units, 360);
-        if ($angleDeg <= 0 || $angleDeg > 180) {
-            $node->at('angle')->complain('bad-angle', 'must be above 0° and at most 180°');
-        }
-        $clr = $node->at('clr')->length($this->units);
-        if ($clr->mm <= 0) {
-            $node->at('clr')->complain('not-positive', 'must be a centreline radius above 0');
-        }
-
-        return new RouteRow(
-            $this->notNegative($node->at('straight')),
-            $node->at('rotation')->quantity(Quantity::Angle, $this->units, 3600),
-            $angleDeg,
-            $clr,
-            $node->at('locked')->isMissing() ? [] : self::locked($node->at('locked')),
-        );
-    }
-
-    /** @return list<string> */
-    private static function locked(Node $node): array
-    {
-        $keys = [];
-        foreach ($node->items(3) as $item) {
-            $key = $item->required(20);
-            if (! in_array($key, RouteRow::LOCKABLE, true) || in_array($key, $keys, true)) {
-                $item->complain('bad-lock', 'must be one of '.implode(', ', RouteRow::LOCKABLE).', each once');
-            }
-            $keys[] = $key;
-        }
-
-        return $keys;
-    }
-
-    private function notNegative(Node $node): Length
-    {
-        $length = $node->length($this->units);
-        if ($length->mm < 0) {
-            $node->complain('negative', 'must not be negative');
-        }
-
-        return $length;
-    }
-
     private function fitting(Node $node): Fitting
     {
         $node->only(['kind', 'station', 'fromTop']);
 
         return new Fitting(
             $node->at('kind')->choice(FittingKind::class, FittingKind::OxygenSensorBung),
-            $this->notNegative($node->at('station')),
+            $this->routes->notNegative($node->at('station')),
             $node->at('fromTop')->quantity(Quantity::Angle, $this->units, 180),
         );
     }

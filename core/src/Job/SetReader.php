@@ -18,6 +18,8 @@ final readonly class SetReader
 
     private const MOST_GROUPS = 16;
 
+    private const MOST_DESIGNS = 12;
+
     /** @param  list<string>  $letters  of the runs there are */
     public function __construct(private UnitSystem $units, private array $letters) {}
 
@@ -26,7 +28,7 @@ final readonly class SetReader
         if ($node->isMissing()) {
             return new SetSpec;
         }
-        $node->only(['collectors', 'keepOuts', 'lengths']);
+        $node->only(['collectors', 'keepOuts', 'lengths', 'designs']);
         $list = static fn (string $key, int $most): array => $node->at($key)->isMissing() ? [] : $node->at($key)->items($most);
         $keepOuts = array_map($this->keepOut(...), $list('keepOuts', self::MOST_KEEP_OUTS));
         $names = array_map(static fn (KeepOutSpec $one): string => $one->name, $keepOuts);
@@ -38,7 +40,30 @@ final readonly class SetReader
         $lengths = array_map($this->lengths(...), $list('lengths', self::MOST_GROUPS));
         $this->refuseTwice($node->at('lengths'), array_merge(...array_map(static fn (LengthSpec $one): array => $one->runs, $lengths)));
 
-        return new SetSpec($collectors, $keepOuts, $lengths);
+        $designs = array_map($this->design(...), $list('designs', self::MOST_DESIGNS));
+        $names = array_map(static fn (DesignSpec $one): string => $one->name, $designs);
+        if (count(array_unique($names)) !== count($names)) {
+            $node->at('designs')->complain('double-name', 'has two entries of one name; each needs its own');
+        }
+
+        return new SetSpec($collectors, $keepOuts, $lengths, $designs);
+    }
+
+    public function design(Node $node): DesignSpec
+    {
+        $node->only(['name', 'note', 'runs']);
+        $runs = array_map($this->designRun(...), $node->at('runs')->items(count($this->letters) + 16));
+        $letters = array_map(static fn (DesignRun $run): string => $run->letter, $runs);
+        $this->refuseTwice($node->at('runs'), $letters);
+
+        return new DesignSpec($node->at('name')->required(60), $node->at('note')->text('', 300), $runs);
+    }
+
+    private function designRun(Node $node): DesignRun
+    {
+        $node->only(['letter', 'at', 'direction', 'route']);
+
+        return new DesignRun($node->at('letter')->required(2), $this->point($node->at('at')), $node->at('direction')->direction(), (new RouteReader($this->units))->read($node->at('route')));
     }
 
     private function collector(Node $node): CollectorSpec

@@ -11,6 +11,7 @@ final readonly class SetSpec
      * @param  list<CollectorSpec>  $collectors
      * @param  list<KeepOutSpec>  $keepOuts
      * @param  list<LengthSpec>  $lengths
+     * @param  list<DesignSpec>  $designs  kept beside the one that counts
      */
-    public function __construct(public array $collectors = [], public array $keepOuts = [], public array $lengths = []) {}
+    public function __construct(public array $collectors = [], public array $keepOuts = [], public array $lengths = [], public array $designs = []) {}
 }

@@ -20,6 +20,22 @@ final readonly class SetWriter
             'lengths' => array_map(static fn (LengthSpec $one): array => [
                 'runs' => $one->runs, 'target' => $one->target === null ? null : $one->target->entered(), 'tolerance' => $one->tolerancePercent,
             ], $set->lengths),
+            ...($set->designs === [] ? [] : ['designs' => array_map(self::design(...), $set->designs)]),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function design(DesignSpec $one): array
+    {
+        return [
+            'name' => $one->name,
+            'note' => $one->note,
+            'runs' => array_map(static fn (DesignRun $run): array => [
+                'letter' => $run->letter,
+                'at' => array_map(static fn (Length $length): string|float => $length->entered(), $run->at),
+                'direction' => $run->direction->toArray(),
+                'route' => JobWriter::route($run->route),
+            ], $one->runs),
         ];
     }
 

@@ -81,6 +81,7 @@ final readonly class RunEdits
             [...$job->set->collectors, ...array_map(static fn (CollectorSpec $one): CollectorSpec => new CollectorSpec("$one->name, other bank", self::letters($twin, $one->runs), $one->mode, self::letters($twin, $one->firing)), $job->set->collectors)],
             $job->set->keepOuts,
             [...$job->set->lengths, ...array_map(static fn (LengthSpec $one): LengthSpec => new LengthSpec(self::letters($twin, $one->runs), $one->target, $one->tolerancePercent), $job->set->lengths)],
+            $job->set->designs,
         ));
     }
 
@@ -116,7 +117,7 @@ final readonly class RunEdits
                 new CollectorSpec("$one->name, second scroll", $keep($second), AssignmentMode::Any, []),
             ]);
 
-            return $job->with($job->runs, new SetSpec($collectors, $job->set->keepOuts, $job->set->lengths));
+            return $job->with($job->runs, new SetSpec($collectors, $job->set->keepOuts, $job->set->lengths, $job->set->designs));
         }
         throw new \DomainException(sprintf('There is no collector "%s".', mb_substr($collector, 0, 60)));
     }

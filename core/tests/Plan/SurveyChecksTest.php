@@ -72,7 +72,7 @@ it('keeps tubes out of the room for a socket on every nut, but not out of the wa
     $document = SomeHeader::document();
     // Two studs level on either side of the port; a tube that turned down at once would pass them, one turned aside would not.
     $document['runs'][0]['start']['bolts'] = ['count' => 2, 'circle' => 80, 'turn' => 90, 'flats' => 13];
-    $document['runs'][0]['route'] = ['bends' => [['straight' => 26, 'rotation' => 90, 'angle' => 60, 'clr' => 66.675]], 'endStraight' => 60];
+    $document['runs'][0]['route'] = ['bends' => [['straight' => 26, 'rotation' => 90, 'angle' => 60, 'clr' => 50.8]], 'endStraight' => 60];
     $document['runs'][0]['end']['bolts'] = null;
     $plan = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
     $gaps = array_filter($plan->set->gaps, static fn ($gap): bool => str_starts_with($gap->other, 'nut A'));

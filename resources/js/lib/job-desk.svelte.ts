@@ -14,7 +14,6 @@ import type {
     RouteSearch,
     RunDocument,
     RunPlan,
-    SearchDesign,
     Triple,
     Units,
 } from './plan';
@@ -209,28 +208,6 @@ export class JobDesk {
 
     stopSearch(id: number): Promise<RouteSearch | null> {
         return this.#ask('POST', `searches/${id}/stop`, {});
-    }
-
-    /** Takes a design over: each run its route and the end of the inlet it was given. */
-    takeDesign(design: SearchDesign): Promise<void> {
-        return this.edit((document) => {
-            const ends = Object.fromEntries(
-                document.runs.map((run) => [run.letter, structuredClone(run.end)]),
-            );
-            for (const run of document.runs) {
-                const found = design.runs.find((one) => one.letter === run.letter);
-                const end = found && ends[found.inlet];
-                if (!found || !end) continue;
-                run.route = found.route;
-                run.end = end;
-            }
-            // Inlets stay in their order round the collector: its runs are named in the order of their new ends.
-            for (const collector of document.set?.collectors ?? []) {
-                collector.runs = collector.runs.map(
-                    (letter) => design.runs.find((one) => one.inlet === letter)?.letter ?? letter,
-                );
-            }
-        });
     }
 
     async #ask(method: 'GET' | 'POST', path: string, body?: unknown): Promise<RouteSearch | null> {

@@ -59,10 +59,17 @@ export type CollectorDocument = {
     firing: string[];
 };
 
+export type DesignDocument = {
+    name: string;
+    note: string;
+    runs: { letter: string; at: LengthText[]; direction: Triple; route: RouteDocument }[];
+};
+
 export type SetDocument = {
     collectors: CollectorDocument[];
     keepOuts: KeepOutDocument[];
     lengths: { runs: string[]; target: LengthText | null; tolerance: number }[];
+    designs?: DesignDocument[] | undefined;
 };
 
 export type EngineDocument = {

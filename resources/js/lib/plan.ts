@@ -189,7 +189,13 @@ export type Insertion = {
     stuck: { run: string; by: string[] }[];
 };
 
-export type SetPlan = { keepOuts: KeepOut[]; gaps: Gap[]; lengths: LengthCheck[] };
+export type SetStyle = {
+    gapSpread: Shown | null;
+    flatness: (Shown & { letter: string })[];
+    mirror: Shown | null;
+};
+
+export type SetPlan = { keepOuts: KeepOut[]; gaps: Gap[]; lengths: LengthCheck[]; style: SetStyle };
 
 export type Notice = { severity: 'problem' | 'caution'; path: string; message: string };
 
@@ -278,7 +284,15 @@ export type SearchDesign = {
     odd: number;
     spread: Shown;
     total: Shown;
-    runs: { letter: string; inlet: string; bends: number; run: TubeRun; route: RouteDocument }[];
+    runs: {
+        letter: string;
+        inlet: string;
+        at: Triple;
+        direction: Triple;
+        bends: number;
+        run: TubeRun;
+        route: RouteDocument;
+    }[];
 };
 
 export type RouteSearch = {

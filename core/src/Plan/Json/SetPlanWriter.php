@@ -10,9 +10,13 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\KeepOutSpec;
 use UpsweptBead\Core\Job\RouteChoice;
+use UpsweptBead\Core\Job\SetWriter;
+use UpsweptBead\Core\Plan\Set\Comparison;
 use UpsweptBead\Core\Plan\Set\Gap;
 use UpsweptBead\Core\Plan\Set\LengthCheck;
 use UpsweptBead\Core\Plan\Set\SetPlan;
+use UpsweptBead\Core\Plan\Set\Style;
+use UpsweptBead\Core\Plan\StockNeed;
 use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Insertion\Step;
 use UpsweptBead\Core\Route\Insertion\Stuck;
@@ -40,6 +44,42 @@ final readonly class SetPlanWriter
             'keepOuts' => array_map($this->keepOut(...), $job->set->keepOuts),
             'gaps' => array_map($this->gap(...), $set->gaps),
             'lengths' => array_map($this->lengths(...), $set->lengths),
+            'style' => $this->style($set->style),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function style(Style $style): array
+    {
+        return [
+            'gapSpread' => $style->gapSpreadMm === null ? null : $this->figures->length($style->gapSpreadMm),
+            'flatness' => array_map(fn (string $letter, float $mm): array => ['letter' => $letter, ...$this->figures->length($mm)], array_map(strval(...), array_keys($style->flatnessMm)), $style->flatnessMm),
+            'mirror' => $style->mirrorMm === null ? null : $this->figures->length($style->mirrorMm),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function comparison(Comparison $one): array
+    {
+        return [
+            'name' => $one->name,
+            'design' => SetWriter::design($one->design),
+            'runs' => array_map(fn (string $letter, TubeRun $run): array => ['letter' => $letter, 'run' => $this->routes->run($run)], array_map(strval(...), array_keys($one->runs)), $one->runs),
+            'bends' => $one->bends,
+            'odd' => $one->oddAngles,
+            'joints' => $one->joints,
+            'total' => $this->figures->length($one->lengthMm),
+            'spread' => $this->figures->length($one->spreadMm),
+            'mass' => $this->figures->plain(Quantity::Mass, $one->massKg),
+            'tooTight' => $one->tooTight,
+            'tightest' => $one->tightest === null ? null : $this->gap($one->tightest),
+            'openEnds' => $one->openEnds,
+            'insertion' => $one->insertion === null ? null : self::insertion($one->insertion),
+            'style' => $this->style($one->style),
+            'stock' => array_values(array_map(static fn (StockNeed $need): array => ['id' => $need->stockId, 'needed' => $need->needed, 'toBuy' => $need->toBuy()], $one->stock)),
+            'toBuy' => array_sum(array_map(static fn (StockNeed $need): int => $need->toBuy(), $one->stock)),
+            'hours' => ['value' => $one->minutes / 60, 'text' => sprintf('%.1f h', $one->minutes / 60)],
+            'cost' => ['value' => $one->cost, 'text' => number_format($one->cost)],
         ];
     }
 
@@ -88,6 +128,8 @@ final readonly class SetPlanWriter
         return [
             'letter' => $way->span->port->id,
             'inlet' => $way->span->inlet->id,
+            'at' => $way->span->inlet->at->toArray(),
+            'direction' => $way->span->inlet->direction->toArray(),
             'bends' => $way->bends(),
             'run' => $this->routes->run($run),
             'route' => JobWriter::route(RouteChoice::of($run)),

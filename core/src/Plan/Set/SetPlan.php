@@ -40,14 +40,22 @@ final readonly class SetPlan
      * @param  list<Gap>  $gaps  tightest first, by what is left of what is needed
      * @param  list<LengthCheck>  $lengths
      */
-    private function __construct(public array $solids, public array $gaps, public array $lengths) {}
+    private function __construct(public array $solids, public array $gaps, public array $lengths, public Style $style) {}
 
     /** @param  list<RunPlan>  $runs */
     public static function of(Job $job, Shop $shop, array $runs): self
     {
         $solids = SetProblem::keepOuts($job, $shop);
 
-        return new self($solids, self::gaps(self::ways($job, $shop, $runs), $solids, $shop), self::lengths($job, $runs));
+        $gaps = self::gaps(self::ways($job, $shop, $runs), $solids, $shop);
+        $routed = [];
+        foreach ($runs as $plan) {
+            if ($plan->run !== null) {
+                $routed[$plan->spec->letter] = $plan->run;
+            }
+        }
+
+        return new self($solids, $gaps, self::lengths($job, $runs), Style::of($routed, $gaps));
     }
 
     /**

@@ -20,7 +20,7 @@ function handRun(int $seed, int $bends): TubeRun
     $dice = Some::dice($seed);
     $rows = [];
     for ($i = 0; $i < $bends; $i++) {
-        $rows[] = new Bend(Some::between($dice, 60, 140), Some::between($dice, -150, 150), Some::between($dice, 25, 80), 66.675);
+        $rows[] = new Bend(Some::between($dice, 60, 140), Some::between($dice, -150, 150), Some::between($dice, 25, 80), 50.8);
     }
 
     return new TubeRun(Some::frame($dice), $rows, Some::between($dice, 80, 140));
@@ -103,13 +103,13 @@ it('moves the first and the last vertex on the axes of the ends only', function 
 
 it('puts another bend into any leg and stays closed', function (int $leg) {
     $run = handRun(4, 3);
-    $more = Vertices::inserted($run, $run->end(), handBounds($run), $leg, 66.675);
+    $more = Vertices::inserted($run, $run->end(), handBounds($run), $leg, 50.8);
     expect($more->bends)->toHaveCount(4)->and(FarEnd::of($more, $run->end())->isClosed())->toBeTrue();
 })->with([0, 1, 2, 3]);
 
 it('merges two bends of one plane into one, and nothing beyond them moves', function () {
     $start = Some::frame(Some::dice(1));
-    $run = new TubeRun($start, [new Bend(60, 20, 30, 66.675), new Bend(30, 0, 35, 66.675), new Bend(90, 75, 40, 66.675)], 90);
+    $run = new TubeRun($start, [new Bend(60, 20, 30, 50.8), new Bend(30, 0, 35, 50.8), new Bend(90, 75, 40, 50.8)], 90);
     $merged = Vertices::merged($run, 0);
     expect($merged->bends)->toHaveCount(2)->and($merged->bends[0]->angleDeg)->toBeClose(65.0)
         ->and($merged->end()->forward->angleDegTo($run->end()->forward))->toBeLessThan(1e-4);
@@ -118,6 +118,6 @@ it('merges two bends of one plane into one, and nothing beyond them moves', func
 it('refuses a vertex, a leg or a pair that is not there', function () {
     $run = handRun(4, 2);
     expect(fn () => Vertices::moved($run, $run->end(), handBounds($run), 2, new Vector(0, 0, 0)))->toThrow(DomainException::class, 'there is no bend 3')
-        ->and(fn () => Vertices::inserted($run, $run->end(), handBounds($run), 3, 66.675))->toThrow(DomainException::class, 'there is no leg 4')
+        ->and(fn () => Vertices::inserted($run, $run->end(), handBounds($run), 3, 50.8))->toThrow(DomainException::class, 'there is no leg 4')
         ->and(fn () => Vertices::merged($run, 1))->toThrow(DomainException::class, 'no bend behind');
 });

@@ -3,13 +3,21 @@
     import { onDestroy } from 'svelte';
     import Button from '@/kit/button.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
+    import { designOf, keepDesign, keptAs, takeDesign } from '@/lib/designs';
     import type { RouteSearch, SearchDesign } from '@/lib/plan';
+    import CompareDialog from './compare-dialog.svelte';
+    import KeptDesigns from './kept-designs.svelte';
 
     type Props = { desk: JobDesk; onpeek: (design: SearchDesign | null) => void };
     let { desk, onpeek }: Props = $props();
 
     let search = $state.raw<RouteSearch | null>(null);
     let picked = $state(0);
+    let comparing = $state(false);
+    const found = $derived((search?.designs ?? []).map((one, i) => designOf(one, `Design ${i + 1}`)));
+    const kept = $derived(desk.document.set?.designs ?? []);
+    const hasRoutes = $derived(desk.plan.runs.every((run) => run.run));
+    const comparable = $derived(found.length + kept.length + (hasRoutes ? 1 : 0));
     let timer: ReturnType<typeof setTimeout> | undefined;
     const open = $derived(search?.state === 'queued' || search?.state === 'running');
 
@@ -36,7 +44,7 @@
         if (open && search) void desk.stopSearch(search.id);
         search = null;
         onpeek(null);
-        void desk.takeDesign(design);
+        void takeDesign(desk, designOf(design, 'found'));
     }
 
     onDestroy(() => clearTimeout(timer));
@@ -55,6 +63,9 @@
               ? 'Find other designs'
               : 'Find a design'}</Button
     >
+    {#if comparable > 1}
+        <Button onclick={() => (comparing = true)}>Compare</Button>
+    {/if}
     {#if open && search}
         <Button onclick={async () => search && take(await desk.stopSearch(search.id))}>Stop</Button>
         <p class="text-quiet" aria-live="polite">
@@ -107,10 +118,17 @@
                         <td class="num figure">{design.spread.text}</td>
                         <td class="num figure">{design.total.text}</td>
                         <td
-                            ><Button
-                                look={i === picked ? 'main' : 'plain'}
-                                aria-label="Take design {i + 1}"
-                                onclick={() => use(design)}>Take</Button
+                            ><span class="flex gap-1"
+                                ><Button
+                                    look={i === picked ? 'main' : 'plain'}
+                                    aria-label="Take design {i + 1}"
+                                    onclick={() => use(design)}>Take</Button
+                                ><Button
+                                    look="quiet"
+                                    aria-label="Keep design {i + 1}"
+                                    onclick={() => keepDesign(desk, keptAs(designOf(design, '')))}
+                                    >Keep</Button
+                                ></span
                             ></td
                         >
                     </tr>
@@ -119,3 +137,5 @@
         </table>
     </section>
 {/if}
+<KeptDesigns {desk} />
+<CompareDialog {desk} {found} bind:open={comparing} ontaken={() => ((search = null), onpeek(null))} />

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ChangeRequest;
+use App\Workshop\Workshop;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
+use UpsweptBead\Core\Document\Node;
+use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Job\DesignSpec;
+use UpsweptBead\Core\Job\Job as CoreJob;
+use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\SetReader;
+use UpsweptBead\Core\Plan\Json\FigureWriter;
+use UpsweptBead\Core\Plan\Json\SetPlanWriter;
+use UpsweptBead\Core\Plan\Set\Comparison;
+use UpsweptBead\Core\Plan\Set\Designs;
+
+/** Whole designs side by side, and one of them put in place. Nothing is saved here. */
+final readonly class DesignController
+{
+    private const MOST = 4;
+
+    public function __construct(private Workshop $workshop) {}
+
+    public function compare(ChangeRequest $request): JsonResponse
+    {
+        $job = $request->document();
+        $designs = self::designs($job, $request->input('designs'));
+        $now = $request->boolean('withCurrent') ? Designs::current($job, 'as it is now') : null;
+        $writer = new SetPlanWriter(new FigureWriter($job->units));
+        $all = array_slice([...($now === null ? [] : [$now]), ...$designs], 0, self::MOST);
+
+        return new JsonResponse(['designs' => array_map(fn (DesignSpec $one): array => $writer->comparison(Comparison::of($job, $this->workshop->shop(), $one)), $all)]);
+    }
+
+    public function take(ChangeRequest $request): JsonResponse
+    {
+        $job = $request->document();
+        $design = self::designs($job, [$request->input('design')])[0];
+
+        return new JsonResponse(['document' => JobWriter::toArray(Designs::taken($job, $design))]);
+    }
+
+    /** @return list<DesignSpec> */
+    private static function designs(CoreJob $job, mixed $input): array
+    {
+        $problems = new Problems;
+        $reader = new SetReader($job->units, array_map(static fn (RunSpec $run): string => $run->letter, $job->runs));
+        $designs = array_map($reader->design(...), Node::wrap(['format' => 'designs', 'designs' => $input], 'designs', null, $problems)->at('designs')->items(self::MOST));
+        foreach ($problems->all() as $problem) {
+            throw ValidationException::withMessages([$problem->path => $problem->message]);
+        }
+
+        return $designs;
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Units\Length;
+
+/** One run of a kept design. */
+final readonly class DesignRun
+{
+    /** @param  array{Length, Length, Length}  $at  where it ends */
+    public function __construct(public string $letter, public array $at, public Vector $direction, public RouteChoice $route) {}
+}

@@ -1,0 +1,86 @@
+// Whole designs: kept by name in the job, compared and put in place by the core.
+import { send } from './http';
+import type { JobDesk } from './job-desk.svelte';
+import type { DesignDocument, JobDocument } from './job-document';
+import type { Gap, Insertion, SearchDesign, SetStyle, Shown, TubeRun } from './plan';
+
+export type Comparison = {
+    name: string;
+    design: DesignDocument;
+    runs: { letter: string; run: TubeRun }[];
+    bends: number;
+    odd: number;
+    joints: number;
+    total: Shown;
+    spread: Shown;
+    mass: Shown;
+    tooTight: number;
+    tightest: Gap | null;
+    openEnds: number;
+    insertion: Insertion | null;
+    style: SetStyle;
+    stock: { id: string; needed: number; toBuy: number }[];
+    toBuy: number;
+    hours: Shown;
+    cost: Shown;
+};
+
+/** A found design as it would be kept. */
+export function designOf(found: SearchDesign, name: string): DesignDocument {
+    return {
+        name,
+        note: '',
+        runs: found.runs.map(({ letter, at, direction, route }) => ({ letter, at, direction, route })),
+    };
+}
+
+/** Kept under a name that says what it is, to be renamed at will. */
+export function keptAs(design: DesignDocument): DesignDocument {
+    return { ...design, name: `${design.runs.map((run) => run.route.bends.length).join(' + ')} bends` };
+}
+
+export async function compareDesigns(
+    desk: JobDesk,
+    designs: DesignDocument[],
+    withCurrent: boolean,
+): Promise<Comparison[] | string> {
+    const reply = await send<{ designs: Comparison[] }>('POST', `/jobs/${desk.view.id}/designs/compare`, {
+        document: desk.document,
+        designs,
+        withCurrent,
+    });
+    return reply.ok ? reply.data.designs : reply.message;
+}
+
+/** Takes a design over: each run its route, and the end it goes to. */
+export async function takeDesign(desk: JobDesk, design: DesignDocument): Promise<void> {
+    const reply = await send<{ document: JobDocument }>('POST', `/jobs/${desk.view.id}/designs/take`, {
+        document: desk.document,
+        design,
+    });
+    if (reply.ok) await desk.replace(reply.data.document);
+    else desk.failure = reply.message;
+}
+
+export function keepDesign(desk: JobDesk, design: DesignDocument): Promise<void> {
+    return desk.edit((document) => {
+        document.set ??= { collectors: [], keepOuts: [], lengths: [] };
+        const kept = (document.set.designs ??= []);
+        let name = design.name;
+        for (let n = 2; kept.some((one) => one.name === name); n++) name = `${design.name} ${n}`;
+        kept.push({ ...design, name });
+    });
+}
+
+export function dropDesign(desk: JobDesk, name: string): Promise<void> {
+    return desk.edit((document) => {
+        if (document.set) document.set.designs = document.set.designs?.filter((one) => one.name !== name);
+    });
+}
+
+export function renameDesign(desk: JobDesk, from: string, to: string): Promise<void> {
+    return desk.edit((document) => {
+        const one = document.set?.designs?.find((it) => it.name === from);
+        if (one && to.trim() !== '') one.name = to.trim();
+    });
+}

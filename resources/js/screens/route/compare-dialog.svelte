@@ -1,0 +1,204 @@
+<script lang="ts">
+    // Up to four whole designs side by side: what they take, what they cost, and whether they can be put together.
+    import Button from '@/kit/button.svelte';
+    import Dialog from '@/kit/dialog.svelte';
+    import { compareDesigns, keepDesign, keptAs, takeDesign, type Comparison } from '@/lib/designs';
+    import type { JobDesk } from '@/lib/job-desk.svelte';
+    import type { DesignDocument } from '@/lib/job-document';
+
+    type Props = { desk: JobDesk; found: DesignDocument[]; open: boolean; ontaken: () => void };
+    let { desk, found, open = $bindable(), ontaken }: Props = $props();
+
+    const MOST = 4;
+    let all = $state.raw<Comparison[]>([]);
+    let failure = $state('');
+    let left = $state.raw<string[]>([]);
+    const kept = $derived(desk.document.set?.designs ?? []);
+    const hasRoutes = $derived(desk.plan.runs.every((run) => run.run));
+    const offered = $derived([
+        ...(hasRoutes ? ['as it is now'] : []),
+        ...found.map((one) => one.name),
+        ...kept.map((one) => one.name),
+    ]);
+    const chosen = $derived(offered.filter((name) => !left.includes(name)).slice(0, MOST));
+    const longest = $derived(
+        Math.max(1, ...all.flatMap((one) => one.runs.map(({ run }) => run.length.value))),
+    );
+
+    $effect(() => {
+        if (!open) return;
+        const designs = [...found, ...kept].filter((one) => chosen.includes(one.name));
+        void compareDesigns(desk, designs, chosen.includes('as it is now')).then((answer) => {
+            failure = typeof answer === 'string' ? answer : '';
+            all = typeof answer === 'string' ? [] : answer;
+        });
+    });
+
+    type Row = {
+        label: string;
+        text: (one: Comparison) => string;
+        value?: (one: Comparison) => number | null;
+    };
+    const worstFlat = (one: Comparison) =>
+        one.style.flatness.reduce<Comparison['style']['flatness'][number] | null>(
+            (worst, it) => (worst === null || it.value > worst.value ? it : worst),
+            null,
+        );
+    const rows: Row[] = [
+        {
+            label: 'Bends',
+            text: (one) => `${one.bends}, ${one.odd} off the grid`,
+            value: (one) => one.bends + one.odd / 10,
+        },
+        { label: 'Joints to weld', text: (one) => String(one.joints), value: (one) => one.joints },
+        { label: 'Lengths differ by', text: (one) => one.spread.text, value: (one) => one.spread.value },
+        { label: 'All tube', text: (one) => one.total.text, value: (one) => one.total.value },
+        { label: 'Mass', text: (one) => one.mass.text, value: (one) => one.mass.value },
+        {
+            label: 'Tightest gap',
+            text: (one) =>
+                one.openEnds > 0
+                    ? `✕ ${one.openEnds} far ends open`
+                    : one.tightest
+                      ? `${one.tooTight > 0 ? '✕ ' : ''}${one.tightest.gap.text}, ${one.tightest.run} to ${one.tightest.other} (needs ${one.tightest.needed.text})`
+                      : 'wide everywhere',
+            value: (one) => (one.tightest ? one.tightest.needed.value - one.tightest.gap.value : -100),
+        },
+        {
+            label: 'Goes in',
+            text: (one) =>
+                one.insertion === null
+                    ? '–'
+                    : one.insertion.stuck.length > 0
+                      ? `✕ ${one.insertion.stuck.map((it) => it.run).join(', ')} not whole`
+                      : one.insertion.order.map((it) => it.run).join(' then '),
+            value: (one) => one.insertion?.stuck.length ?? null,
+        },
+        {
+            label: 'Gaps in the row differ by',
+            text: (one) => one.style.gapSpread?.text ?? '–',
+            value: (one) => one.style.gapSpread?.value ?? null,
+        },
+        {
+            label: 'Least flat run',
+            text: (one) => {
+                const worst = worstFlat(one);
+                return worst ? `${worst.letter}, ${worst.text}` : '–';
+            },
+            value: (one) => worstFlat(one)?.value ?? null,
+        },
+        { label: 'Banks mirror within', text: (one) => one.style.mirror?.text ?? '–' },
+        { label: 'Pieces to buy', text: (one) => String(one.toBuy), value: (one) => one.toBuy },
+        { label: 'At the bench, about', text: (one) => one.hours.text, value: (one) => one.hours.value },
+        { label: 'Cost, about', text: (one) => one.cost.text, value: (one) => one.cost.value },
+    ];
+
+    function isBest(row: Row, one: Comparison): boolean {
+        const mine = row.value?.(one) ?? null;
+        const others = all.map((it) => row.value?.(it) ?? null).filter((it) => it !== null);
+        return (
+            mine !== null && all.length > 1 && mine === Math.min(...others) && others.some((it) => it > mine)
+        );
+    }
+
+    async function take(one: Comparison): Promise<void> {
+        open = false;
+        ontaken();
+        await takeDesign(desk, one.design);
+    }
+</script>
+
+<Dialog
+    bind:open
+    wide="all"
+    title="Designs side by side"
+    text="Each planned in full. The best of a row is set bold; times and costs are estimates by the shop’s own rules."
+>
+    {#if offered.length > MOST || left.length > 0}
+        <div class="mb-2 flex flex-wrap gap-1" role="group" aria-label="Which designs">
+            {#each offered as name (name)}
+                <button
+                    type="button"
+                    class="border px-2 py-1 {chosen.includes(name) ? 'bg-wash border-action' : 'border-line'}"
+                    aria-pressed={chosen.includes(name)}
+                    onclick={() =>
+                        (left = left.includes(name) ? left.filter((one) => one !== name) : [...left, name])}
+                    >{name}</button
+                >
+            {/each}
+        </div>
+    {/if}
+    {#if failure}<p class="text-stop" role="alert">✕ {failure}</p>{/if}
+    {#if all.length > 0}
+        <div class="overflow-x-auto">
+            <table class="table-plain w-full table-fixed">
+                <thead>
+                    <tr>
+                        <th class="w-36"></th>
+                        {#each all as one (one.name)}
+                            <th class="align-top">
+                                <span class="heading block">{one.name}</span>
+                                <span class="flex gap-1 py-1">
+                                    {#if one.name !== 'as it is now'}
+                                        <Button
+                                            look="main"
+                                            aria-label="Take {one.name}"
+                                            onclick={() => take(one)}>Take</Button
+                                        >
+                                    {/if}
+                                    {#if !kept.some((it) => it.name === one.name)}
+                                        <Button
+                                            aria-label="Keep {one.name}"
+                                            onclick={() => keepDesign(desk, keptAs(one.design))}>Keep</Button
+                                        >
+                                    {/if}
+                                </span>
+                            </th>
+                        {/each}
+                    </tr>
+                </thead>
+                <tbody>
+                    <tr>
+                        <td class="label align-top">The runs, to one scale</td>
+                        {#each all as one (one.name)}
+                            <td>
+                                {#each one.runs as { letter, run } (letter)}
+                                    <span class="my-0.5 grid grid-cols-[1rem_1fr] items-center gap-1">
+                                        <span class="font-label text-sm font-semibold">{letter}</span>
+                                        <span
+                                            class="bg-tube border-strong relative block h-3 border-y"
+                                            style:width="{(100 * run.length.value) / longest}%"
+                                        >
+                                            {#each run.segments.filter((it) => it.bend !== null) as segment (segment.from)}
+                                                <span
+                                                    class="bg-bend absolute inset-y-0"
+                                                    style:left="{(100 * segment.from) / run.length.value}%"
+                                                    style:width="{(100 * segment.length) / run.length.value}%"
+                                                ></span>
+                                            {/each}
+                                        </span>
+                                    </span>
+                                {/each}
+                            </td>
+                        {/each}
+                    </tr>
+                    {#each rows as row (row.label)}
+                        <tr>
+                            <td class="label">{row.label}</td>
+                            {#each all as one (one.name)}
+                                <td
+                                    class="figure text-[0.9rem] whitespace-normal {isBest(row, one)
+                                        ? 'font-medium'
+                                        : 'text-quiet'} {row.text(one).startsWith('✕') ? 'text-stop' : ''}"
+                                    >{row.text(one)}</td
+                                >
+                            {/each}
+                        </tr>
+                    {/each}
+                </tbody>
+            </table>
+        </div>
+    {:else if !failure}
+        <p class="text-quiet">Planning them…</p>
+    {/if}
+</Dialog>

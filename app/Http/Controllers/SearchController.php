@@ -65,7 +65,7 @@ final readonly class SearchController
     public function insertion(ChangeRequest $request): JsonResponse
     {
         $document = $request->document();
-        $insertion = SetPlan::insertion($document, $this->workshop->shop(), $this->workshop->plan($document)->runs);
+        $insertion = SetPlan::insertion($document, $this->workshop->shop(), $this->workshop->plan($document)->runs, $request->boolean('withStubs'));
 
         return new JsonResponse(['insertion' => $insertion === null ? null : SetPlanWriter::insertion($insertion)]);
     }

@@ -180,9 +180,10 @@ export class JobDesk {
     }
 
     /** In which order the runs as they stand can be put in whole; takes longer than a plan, so it is asked for apart. */
-    async insertion(): Promise<Insertion | null> {
+    async insertion(withStubs = false): Promise<Insertion | null> {
         const reply = await send<{ insertion: Insertion | null }>('POST', `/jobs/${this.view.id}/insertion`, {
             document: this.document,
+            withStubs,
         });
         return reply.ok ? reply.data.insertion : null;
     }

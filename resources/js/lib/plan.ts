@@ -185,8 +185,15 @@ export type LengthCheck = {
 };
 
 export type Insertion = {
-    order: { run: string; direction: Triple; along: string }[];
+    order: {
+        run: string;
+        direction: Triple;
+        along: string;
+        tip: { about: Triple; axis: Triple; deg: number } | null;
+    }[];
     stuck: { run: string; by: string[] }[];
+    /** For each run what keeps it from coming out with all the others in place. */
+    alone: { run: string; by: string[] }[];
 };
 
 export type SetStyle = {
@@ -195,7 +202,13 @@ export type SetStyle = {
     mirror: Shown | null;
 };
 
-export type SetPlan = { keepOuts: KeepOut[]; gaps: Gap[]; lengths: LengthCheck[]; style: SetStyle };
+export type SetPlan = {
+    keepOuts: KeepOut[];
+    gaps: Gap[];
+    lengths: LengthCheck[];
+    style: SetStyle;
+    seams: { joint: string; other: string; gap: Shown }[];
+};
 
 export type Notice = { severity: 'problem' | 'caution'; path: string; message: string };
 

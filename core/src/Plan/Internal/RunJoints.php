@@ -9,6 +9,7 @@ use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\Fitting;
+use UpsweptBead\Core\Job\FittingKind;
 use UpsweptBead\Core\Job\RunEnd;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Plan\Notice;
@@ -99,6 +100,13 @@ final readonly class RunJoints
         $frame = $this->run->frameAt($station);
         if (abs($frame->forward->z) > 0.98) {
             $notices[] = Notice::caution("$path.fromTop", 'The tube stands nearly upright here, so no side of it is the top.');
+        }
+        if ($fitting->kind === FittingKind::TemperatureProbe) {
+            [$least, $most] = [$rules->value('egt.least'), $rules->value('egt.most')];
+
+            return $station < $least || $station > $most
+                ? [...$notices, Notice::caution("$path.station", sprintf('A temperature probe sits %s to %s from its port, where every cylinder is measured alike; this one %s.', Quantity::Length->show($least, $this->units), Quantity::Length->show($most, $this->units), Quantity::Length->show($station, $this->units)))]
+                : $notices;
         }
         $off = abs(self::signed($fitting->fromTopDeg));
         if ($off > $rules->value('bung.most_off_top')) {

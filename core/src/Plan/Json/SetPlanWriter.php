@@ -14,6 +14,7 @@ use UpsweptBead\Core\Job\SetWriter;
 use UpsweptBead\Core\Plan\Set\Comparison;
 use UpsweptBead\Core\Plan\Set\Gap;
 use UpsweptBead\Core\Plan\Set\LengthCheck;
+use UpsweptBead\Core\Plan\Set\Seam;
 use UpsweptBead\Core\Plan\Set\SetPlan;
 use UpsweptBead\Core\Plan\Set\Style;
 use UpsweptBead\Core\Plan\StockNeed;
@@ -45,6 +46,7 @@ final readonly class SetPlanWriter
             'gaps' => array_map($this->gap(...), $set->gaps),
             'lengths' => array_map($this->lengths(...), $set->lengths),
             'style' => $this->style($set->style),
+            'seams' => array_map(fn (Seam $seam): array => ['joint' => $seam->joint, 'other' => $seam->other, 'gap' => $this->figures->length($seam->gapMm)], $set->seams),
         ];
     }
 
@@ -87,9 +89,19 @@ final readonly class SetPlanWriter
     public static function insertion(Insertion $insertion): array
     {
         return [
-            'order' => array_map(static fn (Step $step): array => ['run' => $step->tube, 'direction' => $step->direction, 'along' => $step->along->value], $insertion->order),
-            'stuck' => array_map(static fn (Stuck $stuck): array => ['run' => $stuck->tube, 'by' => $stuck->by], $insertion->stuck),
+            'order' => array_map(static fn (Step $step): array => [
+                'run' => $step->tube, 'direction' => $step->direction, 'along' => $step->along->value,
+                'tip' => $step->tip === null ? null : ['about' => $step->tip->about, 'axis' => $step->tip->axis, 'deg' => $step->tip->deg],
+            ], $insertion->order),
+            'stuck' => array_map(self::stuck(...), $insertion->stuck),
+            'alone' => array_map(self::stuck(...), $insertion->alone),
         ];
+    }
+
+    /** @return array{run: string, by: list<string>} */
+    private static function stuck(Stuck $stuck): array
+    {
+        return ['run' => $stuck->tube, 'by' => $stuck->by];
     }
 
     /**

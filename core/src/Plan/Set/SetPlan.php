@@ -39,8 +39,10 @@ final readonly class SetPlan
      * @param  list<KeepOut>  $solids
      * @param  list<Gap>  $gaps  tightest first, by what is left of what is needed
      * @param  list<LengthCheck>  $lengths
+     * @param  list<Seam>  $seams  that no torch reaches once the runs stand together
+     * @param  list<Notice>  $sensors
      */
-    private function __construct(public array $solids, public array $gaps, public array $lengths, public Style $style) {}
+    private function __construct(public array $solids, public array $gaps, public array $lengths, public Style $style, public array $seams, private array $sensors) {}
 
     /** @param  list<RunPlan>  $runs */
     public static function of(Job $job, Shop $shop, array $runs): self
@@ -55,7 +57,12 @@ final readonly class SetPlan
             }
         }
 
-        return new self($solids, $gaps, self::lengths($job, $runs), Style::of($routed, $gaps));
+        $room = Room::of($runs);
+
+        return new self(
+            $solids, $gaps, self::lengths($job, $runs), Style::of($routed, $gaps),
+            count($routed) > 1 ? $room->tightSeams($runs, $shop->rules) : [], $room->sensors($job, $runs, $solids, $shop->rules),
+        );
     }
 
     /**
@@ -63,12 +70,13 @@ final readonly class SetPlan
      * it takes too long to be worked out with every edit.
      *
      * @param  list<RunPlan>  $runs
+     * @param  bool  $withStubs  with a short stub of every run standing on its flange from the first
      */
-    public static function insertion(Job $job, Shop $shop, array $runs): ?Insertion
+    public static function insertion(Job $job, Shop $shop, array $runs, bool $withStubs = false): ?Insertion
     {
         $ways = array_values(self::ways($job, $shop, $runs));
 
-        return count($ways) > 1 && count($ways) === count($runs) ? Insertion::of($ways, SetProblem::standing($job, $shop)) : null;
+        return count($ways) > 1 && count($ways) === count($runs) ? Insertion::of($ways, SetProblem::standing($job, $shop), $withStubs ? $shop->rules->value('fit.stub') : 0.0) : null;
     }
 
     /**
@@ -90,7 +98,7 @@ final readonly class SetPlan
     /** @return list<Notice> */
     public function notices(Job $job): array
     {
-        $notices = self::meshes($job, $this->solids);
+        $notices = [...self::meshes($job, $this->solids), ...$this->sensors];
         $show = static fn (float $mm): string => Quantity::Length->show($mm, $job->units);
         foreach ($this->gaps as $gap) {
             if (! $gap->isKept()) {
@@ -170,8 +178,11 @@ final readonly class SetPlan
                 if ($worst !== null) {
                     [$from, $to] = [self::point($way, $worst->piece, $worst->share), self::point($ways[$other], $worst->otherPiece, $worst->otherShare)];
                     $gap = $from->distanceTo($to) - ($way->span->port->tube->odMm + $ways[$other]->span->port->tube->odMm) / 2;
-                    // In the near zone less is needed; what is short tells how much.
-                    $gaps[] = new Gap($letter, $other, true, $gap, $gap + $worst->shortMm, $from, $to);
+                    $wide = $shop->rules->value('clear.tube');
+                    $narrow = min($wide, $shop->rules->value('set.near_gap'));
+                    // In the near zone less is needed; what is short tells which of the two it was.
+                    $isNear = abs($gap + $worst->shortMm - $narrow) < abs($gap + $worst->shortMm - $wide);
+                    $gaps[] = new Gap($letter, $other, true, ($isNear ? $narrow : $wide) - $worst->shortMm, $isNear ? $narrow : $wide, $from, $to);
                 }
             }
         }

@@ -105,3 +105,42 @@ it('needs no order for tubes that stand apart', function () {
         ->and($insertion->order[0]->along)->toBe(Along::Port)
         ->and($insertion->stuck)->toBe([]);
 });
+
+it('tips a tube out where it does not come straight, and says about what', function () {
+    // A long tube in a trough. Its near end lies under a lip, its far end behind a low wall, 15 mm off: straight up the lip is in
+    // the way, straight along the wall is. Raised by 8° about the near end it slides out over the wall.
+    $tube = tubeThrough('long', [[0, 0, 0], [0, 300, 0], [0, 600, 3]]);
+    $axes = [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)];
+    $solids = [
+        new Box('left cheek', new Vector(-41, 400, 0), $axes, [20.0, 900.0, 300.0]),
+        new Box('right cheek', new Vector(41, 400, 0), $axes, [20.0, 900.0, 300.0]),
+        new Box('floor', new Vector(0, 400, -62), $axes, [20.0, 900.0, 40.0]),
+        new Box('lip', new Vector(0, -35, 33), $axes, [20.0, 50.0, 10.0]),
+        new Box('back', new Vector(0, -90, 0), $axes, [20.0, 60.0, 300.0]),
+        new Box('wall', new Vector(0, 640, 0), $axes, [20.0, 5.0, 40.0]),
+    ];
+    $insertion = Insertion::of([$tube], $solids);
+    expect($insertion->isPossible())->toBeTrue()->and($insertion->order[0]->tip?->deg)->toBeClose(8.0)
+        ->and($insertion->order[0]->tip->about)->toBe([0.0, 0.0, 0.0]);
+    // A higher wall leaves no way.
+    $solids[5] = new Box('wall', new Vector(0, 640, 0), $axes, [20.0, 5.0, 300.0]);
+    expect(Insertion::of([$tube], $solids)->isPossible())->toBeFalse();
+});
+
+it('takes tubes in past the stubs of the others, not past its own', function () {
+    $ways = [tubeThrough('a', [[0, 0, 0], [0, 200, 0], [200, 200, 0]]), tubeThrough('b', [[45, 0, 0], [45, 120, 0], [200, 120, 0]])];
+    $with = Insertion::of($ways, [], 25.4);
+    expect($with->isPossible())->toBeTrue()->and(count($with->order))->toBe(2);
+});
+
+it('tells which tubes come out with the rest in place', function () {
+    $inner = tubeThrough('inner', [[0, 0, 0], [0, 150, 0], [200, 150, 0], [200, 0, 0]]);
+    $outer = tubeThrough('outer', [[-60, 0, 0], [-60, 210, 0], [260, 210, 0], [260, 0, 0]]);
+    $axes = [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)];
+    $lids = [new HalfSpace('wall', new Vector(0, -12, 0), new Vector(0, 1, 0), null, 70.0, 70.0), new Box('lid', new Vector(100, 100, 45), $axes, [400.0, 400.0, 20.0]), new Box('floor', new Vector(100, 100, -45), $axes, [400.0, 400.0, 20.0])];
+    $alone = [];
+    foreach (Insertion::of([$inner, $outer], $lids)->alone as $one) {
+        $alone[$one->tube] = $one->by;
+    }
+    expect($alone['outer'])->toBe([])->and($alone['inner'])->toContain('outer');
+});

@@ -9,7 +9,7 @@ import {
     type Object3D,
 } from 'three';
 import type { Selection } from '@/lib/job-desk.svelte';
-import type { KeepOut, RunPlan, SetPlan, Triple, TubeRun } from '@/lib/plan';
+import type { Insertion, KeepOut, RunPlan, SetPlan, Triple, TubeRun } from '@/lib/plan';
 import { Handles, type Grip } from './handles';
 import { Labels, type Label } from './labels';
 import { Motion } from './motion';
@@ -146,7 +146,7 @@ export class TubeScene {
         if (!looks.isMeasuring) this.#drawMeasure([]);
     }
 
-    playInsertion(order: { run: string; direction: Triple }[]): void {
+    playInsertion(order: Insertion['order']): void {
         this.#motion.playInsertion(order);
     }
 

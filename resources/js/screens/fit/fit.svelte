@@ -1,6 +1,7 @@
 <script lang="ts">
     import { ToggleGroup } from 'bits-ui';
     import JointDial from '@/parts/joint-dial.svelte';
+    import InsertionOrder from '@/parts/insertion-order.svelte';
     import Ribbon from '@/parts/ribbon.svelte';
     import type { StageProps } from '../job/stages';
     import Nowhere from '../job/nowhere.svelte';
@@ -28,6 +29,9 @@
         onselect={(picked) => (desk.selection = picked)}
         jointFact={(one) => (order(one.id) ? `· ${order(one.id)}` : '')}
     />
+    {#if desk.plan.runs.length > 1 && desk.plan.runs.every((one) => one.run)}
+        <InsertionOrder {desk} />
+    {/if}
     <div class="grid gap-2 lg:grid-cols-[1fr_25rem]">
         <section class="sheet self-start p-3" aria-label="Order of building">
             <h2 class="heading">Build in this order</h2>

@@ -9,18 +9,20 @@
 
     const set = $derived(desk.plan.set);
     let insertion = $state.raw<Insertion | null>(null);
+    let withStubs = $state(false);
     let timer: ReturnType<typeof setTimeout> | undefined;
 
     // After the last of several quick edits.
     $effect(() => {
         const plan = desk.plan;
+        const stubs = withStubs;
         clearTimeout(timer);
         if (plan.runs.length < 2 || plan.runs.some((run) => !run.run)) {
             insertion = null;
             return;
         }
         timer = setTimeout(async () => {
-            const answer = await desk.insertion();
+            const answer = await desk.insertion(stubs);
             if (plan === desk.plan) insertion = answer;
         }, 350);
         return () => clearTimeout(timer);
@@ -61,12 +63,63 @@
                     {#each insertion.order as step, i (step.run)}
                         <li>
                             <span class="figure">{i + 1} {step.run}</span>
-                            <span class="text-quiet text-sm">{step.along}</span>
+                            <span class="text-quiet text-sm"
+                                >{step.along}{step.tip ? `, tipped ${step.tip.deg}°` : ''}</span
+                            >
                         </li>
                     {/each}
                 </ol>
                 <Button look="quiet" onclick={() => insertion && onshow(insertion)}>Show it</Button>
+                <label class="flex items-center gap-2">
+                    <input type="checkbox" class="accent-action h-4 w-4" bind:checked={withStubs} />
+                    <span>stubs on the flanges already</span>
+                </label>
+                <p class="text-quiet basis-full text-sm">
+                    {#each insertion.alone as one (one.run)}
+                        <span class="mr-3"
+                            >{one.run}
+                            {one.by.length === 0
+                                ? 'comes out with the rest in place'
+                                : `is held by ${one.by.join(', ')}`}</span
+                        >
+                    {/each}
+                </p>
             </div>
+        {/if}
+        {#if set.style.gapSpread || set.style.mirror}
+            <p class="mt-1 flex flex-wrap gap-x-5">
+                {#if set.style.gapSpread}
+                    <span
+                        ><span class="label">Gaps in the row differ by</span>
+                        <span class="figure">{set.style.gapSpread.text}</span></span
+                    >
+                {/if}
+                {#if set.style.mirror}
+                    <span
+                        ><span class="label">Banks mirror within</span>
+                        <span class="figure">{set.style.mirror.text}</span></span
+                    >
+                {/if}
+            </p>
+        {/if}
+        {#if set.seams.length > 0}
+            <p class="mt-1">
+                <span class="label">Weld before they stand together</span>
+                {#each set.seams.slice(0, 6) as seam (seam.joint + seam.other)}
+                    <button
+                        type="button"
+                        class="mr-3"
+                        onclick={() => (desk.selection = { kind: 'joint', id: seam.joint })}
+                        ><span class="figure underline decoration-dotted underline-offset-4"
+                            >{seam.joint}</span
+                        >
+                        <span class="text-quiet text-sm">{seam.gap.text} from {seam.other}</span></button
+                    >
+                {/each}
+                {#if set.seams.length > 6}<span class="text-quiet text-sm"
+                        >and {set.seams.length - 6} more</span
+                    >{/if}
+            </p>
         {/if}
         {#if tightest.length > 0}
             <table class="table-plain mt-1">

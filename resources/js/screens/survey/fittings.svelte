@@ -1,5 +1,6 @@
 <script lang="ts">
     import Button from '@/kit/button.svelte';
+    import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
 
@@ -18,16 +19,28 @@
         desk.editRun((run) =>
             run.fittings.push({ kind: 'oxygen-sensor-bung', station: '11 in', fromTop: 30 }),
         );
+    const kinds = [
+        { id: 'oxygen-sensor-bung', name: 'Oxygen-sensor bung' },
+        { id: 'temperature-probe', name: 'Temperature probe' },
+    ];
     const remove = (i: number) => desk.editRun((run) => run.fittings.splice(i, 1));
 </script>
 
 <fieldset class="sheet p-3" disabled={!mayPlan}>
-    <legend class="sr-only">Oxygen-sensor bungs</legend>
-    <h2 class="heading mb-1">Oxygen-sensor bungs</h2>
+    <legend class="sr-only">Sensors and probes</legend>
+    <h2 class="heading mb-1">Sensors and probes</h2>
     {#each fittings as fitting, i (i)}
         <div class="mb-2 flex items-end gap-3">
+            <SelectField
+                class="w-48"
+                label="What"
+                value={fitting.kind}
+                options={kinds}
+                disabled={!mayPlan}
+                onchange={(value) => desk.editRun((run) => run.fittings[i] && (run.fittings[i].kind = value))}
+            />
             <TextField
-                class="w-44"
+                class="w-36"
                 label="Along the centreline"
                 mono
                 value={fitting.station}
@@ -35,7 +48,7 @@
                 onchange={(value) => set(i, 'station', value)}
             />
             <TextField
-                class="w-44"
+                class="w-36"
                 label="From the top, clockwise"
                 mono
                 value={fitting.fromTop}
@@ -45,5 +58,5 @@
             <Button onclick={() => remove(i)}>Remove</Button>
         </div>
     {/each}
-    <Button onclick={add}>Add a bung</Button>
+    <Button onclick={add}>Add a sensor</Button>
 </fieldset>

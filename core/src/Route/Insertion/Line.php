@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Route\Insertion;
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Route\Search\Way;
+
+/** A tube, or part of one, as short straight lines about its centreline; with its stations, which exempt zones count by. */
+final readonly class Line
+{
+    /**
+     * @param  list<float>  $points  x, y, z of one after the other
+     * @param  list<float>  $stations  mm along the whole tube
+     */
+    private function __construct(public string $id, public float $odMm, public array $points, public array $stations, public float $lengthMm) {}
+
+    /** @param  Way  $way  cut */
+    public static function of(Way $way, float $fromMm = 0.0, float $toMm = INF): self
+    {
+        $points = $stations = [];
+        $count = count($way->stations);
+        for ($i = 0; $i < $count; $i++) {
+            $station = $way->stations[$i];
+            $next = $way->stations[$i + 1] ?? $station;
+            // Stretches begin anew at the point where the last ended.
+            if ($i > 0 && $station - $way->stations[$i - 1] < 1e-9) {
+                continue;
+            }
+            if ($station >= $fromMm && $station <= $toMm) {
+                $stations[] = $station;
+                array_push($points, $way->points[3 * $i], $way->points[3 * $i + 1], $way->points[3 * $i + 2]);
+            }
+            // A cut within this line.
+            foreach ([$fromMm, $toMm] as $cut) {
+                if ($station < $cut && $next > $cut) {
+                    $share = ($cut - $station) / ($next - $station);
+                    $stations[] = $cut;
+                    for ($axis = 0; $axis < 3; $axis++) {
+                        $points[] = $way->points[3 * $i + $axis] + $share * ($way->points[3 * $i + 3 + $axis] - $way->points[3 * $i + $axis]);
+                    }
+                }
+            }
+        }
+
+        return new self($way->span->port->id, $way->span->port->tube->odMm, $points, $stations, $way->length);
+    }
+
+    public function turned(Vector $about, Vector $axis, float $deg): self
+    {
+        $points = [];
+        for ($i = 0, $end = count($this->points); $i < $end; $i += 3) {
+            $from = new Vector($this->points[$i] - $about->x, $this->points[$i + 1] - $about->y, $this->points[$i + 2] - $about->z);
+            array_push($points, ...$from->turnedAbout($axis, $deg)->plus($about)->toArray());
+        }
+
+        return new self($this->id, $this->odMm, $points, $this->stations, $this->lengthMm);
+    }
+
+    public function first(): Vector
+    {
+        return new Vector($this->points[0], $this->points[1], $this->points[2]);
+    }
+
+    public function last(): Vector
+    {
+        $end = count($this->points);
+
+        return new Vector($this->points[$end - 3], $this->points[$end - 2], $this->points[$end - 1]);
+    }
+}

@@ -1,0 +1,54 @@
+<script lang="ts">
+    // In which order whole runs go in; asked for once the runs stand, as it takes longer than a plan.
+    import type { JobDesk } from '@/lib/job-desk.svelte';
+    import type { Insertion } from '@/lib/plan';
+
+    type Props = { desk: JobDesk };
+    let { desk }: Props = $props();
+
+    let insertion = $state.raw<Insertion | null>(null);
+    let timer: ReturnType<typeof setTimeout> | undefined;
+
+    $effect(() => {
+        const plan = desk.plan;
+        clearTimeout(timer);
+        timer = setTimeout(async () => {
+            const answer = await desk.insertion(true);
+            if (plan === desk.plan) insertion = answer;
+        }, 100);
+        return () => clearTimeout(timer);
+    });
+</script>
+
+{#if insertion}
+    <section class="sheet p-3" aria-label="Order of the runs">
+        <h2 class="heading">Runs go in in this order</h2>
+        <ol class="mt-1 flex flex-wrap gap-x-5 gap-y-1">
+            {#each insertion.order as step, i (step.run)}
+                <li>
+                    <button
+                        type="button"
+                        class="flex items-baseline gap-2"
+                        onclick={() => desk.choose(step.run)}
+                    >
+                        <span class="figure text-2xl leading-tight font-medium">{i + 1}</span>
+                        <span class="font-label text-lg font-semibold">{step.run}</span>
+                        <span class="text-quiet"
+                            >{step.along}{step.tip ? `, tipped ${step.tip.deg}° on the way` : ''}</span
+                        >
+                    </button>
+                </li>
+            {/each}
+        </ol>
+        {#each insertion.stuck as one (one.run)}
+            <p class="text-stop">
+                ✕ {one.run} does not go in whole: {one.by.join(', ')} in the way. Leave one of its joints open until
+                it is in place.
+            </p>
+        {/each}
+        <p class="text-quiet mt-1 text-sm">
+            With a stub of each run on its flange. Held on a trial: the run that locates most first, tacked to
+            the collector to hold both.
+        </p>
+    </section>
+{/if}

@@ -30,6 +30,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::get('/jobs/{job}/lra.csv', [ExchangeController::class, 'lra'])->can('view', 'job');
     Route::get('/jobs/{job}/xyz.csv', [ExchangeController::class, 'xyz'])->can('view', 'job');
     Route::get('/jobs/{job}/route-problem.json', [ExchangeController::class, 'problem'])->can('view', 'job');
+    Route::post('/jobs/{job}/read-routes', [ExchangeController::class, 'readRoutes'])->can('update', 'job');
     Route::post('/jobs/{job}/paste', [ExchangeController::class, 'paste'])->can('update', 'job');
     Route::post('/jobs/{job}/meshes', [MeshController::class, 'store'])->can('update', 'job');
     Route::get('/jobs/{job}/meshes/{fingerprint}', [MeshController::class, 'show'])->can('view', 'job')->where('fingerprint', '[0-9a-f]{32}');

@@ -10,11 +10,18 @@ use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
+use UpsweptBead\Core\Document\Problem;
+use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Exchange\PortsRow;
 use UpsweptBead\Core\Exchange\PortsTable;
 use UpsweptBead\Core\Exchange\RouteProblemWriter;
+use UpsweptBead\Core\Exchange\RouteSolutionReader;
 use UpsweptBead\Core\Exchange\RunTables;
+use UpsweptBead\Core\Exchange\RunTablesReader;
+use UpsweptBead\Core\Job\DesignRun;
+use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job as CoreJob;
+use UpsweptBead\Core\Job\SetWriter;
 use UpsweptBead\Core\Plan\Set\SetProblem;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Units\Length;
@@ -67,6 +74,47 @@ final readonly class ExchangeController
             ], $table->rows),
             'rejected' => $table->rejected,
         ]);
+    }
+
+    /** Says what routes from elsewhere would become: tables of bends or of vertices, or an answer to the exported problem. */
+    public function readRoutes(ChangeRequest $request): JsonResponse
+    {
+        $text = $request->string('text')->toString();
+        if (strlen($text) > self::MOST_PASTED) {
+            throw ValidationException::withMessages(['text' => sprintf('This is %d bytes long; at most %d are read.', strlen($text), self::MOST_PASTED)]);
+        }
+        $job = $request->document();
+
+        return new JsonResponse(str_starts_with(ltrim($text), '{') ? self::solution($text, $job) : self::tables($text, $job));
+    }
+
+    /** @return array<string, mixed> */
+    private static function tables(string $text, CoreJob $job): array
+    {
+        $read = RunTablesReader::read($text, $job);
+        $runs = [];
+        foreach ($read->routes as $letter => $route) {
+            $spec = $job->run($letter);
+            if ($spec !== null) {
+                $runs[] = new DesignRun($letter, $spec->end->at, $spec->end->direction, $route);
+            }
+        }
+
+        return ['design' => $runs === [] ? null : SetWriter::design(new DesignSpec('From a table', '', $runs)), 'rejected' => $read->rejected];
+    }
+
+    /** @return array<string, mixed> */
+    private static function solution(string $text, CoreJob $job): array
+    {
+        try {
+            $read = RouteSolutionReader::read($text, $job, 'From an answer');
+        } catch (UnusableDocument $error) {
+            throw ValidationException::withMessages(['text' => $error->getMessage()]);
+        }
+
+        return $read instanceof DesignSpec
+            ? ['design' => SetWriter::design($read), 'rejected' => []]
+            : ['design' => null, 'rejected' => array_map(static fn (Problem $problem): array => ['line' => 0, 'text' => $problem->path, 'why' => $problem->message], $read)];
     }
 
     /**

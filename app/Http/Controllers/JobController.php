@@ -15,9 +15,13 @@ use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 use Symfony\Component\HttpFoundation\Response as HttpResponse;
+use UpsweptBead\Core\Exchange\RouteProblemJob;
+use UpsweptBead\Core\Exchange\RouteProblemReader;
+use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\KeepOutKind;
 use UpsweptBead\Core\Job\Purpose;
+use UpsweptBead\Core\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Stock\TubeSize;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -40,14 +44,29 @@ final readonly class JobController
         ]);
     }
 
+    /** Begins a job from a document of its own format, or from a route problem. */
     public function store(ChangeRequest $request, Drafts $drafts): JsonResponse
     {
-        $document = $request->document();
+        $document = $request->input('document.format') === RouteProblemReader::FORMAT ? $this->fromProblem($request->input('document')) : $request->document();
         if (Job::query()->where('number', $document->number)->exists()) {
             throw ValidationException::withMessages(['job.number' => "There is a job $document->number already."]);
         }
 
         return new JsonResponse(['id' => $drafts->begin($document)->id], HttpResponse::HTTP_CREATED);
+    }
+
+    private function fromProblem(mixed $document): CoreJob
+    {
+        $problem = RouteProblemReader::read(json_encode($document, JSON_THROW_ON_ERROR));
+        if (! $problem instanceof RouteProblem) {
+            $messages = [];
+            foreach ($problem as $one) {
+                $messages[$one->path][] = $one->message;
+            }
+            throw ValidationException::withMessages($messages);
+        }
+
+        return RouteProblemJob::of($problem, $this->workshop->shop()->catalogue);
     }
 
     /** The job in the open format. */

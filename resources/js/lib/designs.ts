@@ -39,6 +39,21 @@ export function keptAs(design: DesignDocument): DesignDocument {
     return { ...design, name: `${design.runs.map((run) => run.route.bends.length).join(' + ')} bends` };
 }
 
+export type RoutesRead = {
+    design: DesignDocument | null;
+    rejected: { line: number; text: string; why: string }[];
+};
+
+/** What routes from elsewhere would become; changes nothing. */
+export async function readRoutes(desk: JobDesk, text: string): Promise<RoutesRead | string> {
+    const reply = await send<RoutesRead>('POST', `/jobs/${desk.view.id}/read-routes`, {
+        document: desk.document,
+        text,
+    });
+    if (reply.ok) return reply.data;
+    return 'errors' in reply ? (Object.values(reply.errors)[0]?.[0] ?? reply.message) : reply.message;
+}
+
 export async function compareDesigns(
     desk: JobDesk,
     designs: DesignDocument[],

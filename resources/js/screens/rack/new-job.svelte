@@ -54,7 +54,7 @@
             />
         </div>
         <div>
-            <label class="label block" for="job-file">Or a job file (.job.json)</label>
+            <label class="label block" for="job-file">Or a job file (.job.json), or a route problem</label>
             <input
                 id="job-file"
                 type="file"

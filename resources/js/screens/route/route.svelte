@@ -11,6 +11,7 @@
     import AnswersList from './answers-list.svelte';
     import FarEndBar from './far-end-bar.svelte';
     import LraTable from './lra-table.svelte';
+    import RoutesDialog from './routes-dialog.svelte';
     import SetChecks from './set-checks.svelte';
     import SetSearch from './set-search.svelte';
 
@@ -19,6 +20,7 @@
     const run = $derived(desk.run);
     let answers = $state.raw<Answers | null>(null);
     let searching = $state(false);
+    let bringing = $state(false);
     let ghost = $state.raw<TubeRun | null>(null);
     let design = $state.raw<SearchDesign | null>(null);
     let showing = $state.raw<Insertion['order']>([]);
@@ -109,6 +111,7 @@
                             ? 'Looking…'
                             : `${run.run ? 'Find other ways' : 'Find a way'}${isSet ? ` for ${run.letter} alone` : ''}`}</Button
                     >
+                    <Button look="quiet" onclick={() => (bringing = true)}>Bring in routes</Button>
                     {#if answers && run.run}
                         <Button look="quiet" onclick={() => ((answers = null), (ghost = null))}
                             >Back to the table</Button
@@ -138,6 +141,7 @@
             <Notices notices={desk.plan.notices} />
         </div>
     </div>
+    <RoutesDialog {desk} bind:open={bringing} />
 {:else}
     <p class="sheet p-6">This job has no run yet. Enter its two ends at Survey.</p>
 {/if}

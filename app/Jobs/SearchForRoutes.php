@@ -30,6 +30,9 @@ final class SearchForRoutes implements ShouldQueue
 
     public const DESIGNS = 3;
 
+    /** As many as are shown side by side. */
+    private const KEPT = 4;
+
     /** Seconds between two writes, or two looks for a wish to stop. */
     private const BEAT = 0.25;
 
@@ -66,9 +69,13 @@ final class SearchForRoutes implements ShouldQueue
     {
         $writer = new SetPlanWriter(new FigureWriter($job->units));
         $now = static fn (): float => hrtime(true) / 1e9;
+        // What an earlier search found stands beside what this one finds.
         $designs = [];
+        foreach ($search->designs as $design) {
+            $designs[is_int($design['seed'] ?? null) ? $design['seed'] : 0] = $design;
+        }
         $last = null;
-        for ($seed = 1; $seed <= self::DESIGNS && ! $search->stop_asked; $seed++) {
+        for ($seed = $search->first_seed; $seed < $search->first_seed + self::DESIGNS && ! $search->stop_asked; $seed++) {
             $take = function (SetAnswer $answer) use (&$designs, $seed, $search, $writer): bool {
                 $designs[$seed] = ['seed' => $seed, ...$writer->answer($answer)];
 
@@ -121,7 +128,7 @@ final class SearchForRoutes implements ShouldQueue
     {
         usort($designs, static fn (array $a, array $b): int => $a['objective'] <=> $b['objective']);
 
-        return $designs;
+        return array_slice($designs, 0, self::KEPT);
     }
 
     /** @param  array<string, mixed>  $answer */

@@ -17,13 +17,14 @@ use Illuminate\Database\Eloquent\Model;
  * @property list<array<string, mixed>> $designs
  * @property string $message
  * @property bool $stop_asked
+ * @property int $first_seed seeds before it were tried by the search that this one goes on from
  */
 final class RouteSearch extends Model
 {
-    protected $fillable = ['job_id', 'user_id', 'state', 'document', 'seconds', 'designs', 'message', 'stop_asked'];
+    protected $fillable = ['job_id', 'user_id', 'state', 'document', 'seconds', 'designs', 'message', 'stop_asked', 'first_seed'];
 
     /** @var array<string, mixed> */
-    protected $attributes = ['state' => 'queued', 'designs' => '[]', 'message' => '', 'stop_asked' => false];
+    protected $attributes = ['state' => 'queued', 'designs' => '[]', 'message' => '', 'stop_asked' => false, 'first_seed' => 1];
 
     /** @return array<string, string> */
     protected function casts(): array

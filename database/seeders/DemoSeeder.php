@@ -36,6 +36,7 @@ final class DemoSeeder extends Seeder
         $this->drafts->begin($this->routed($this->job('delivery-van-crossover')));
         $this->drafts->begin($this->job('hill-climb-header'));
         $this->finished($this->drafts->begin($this->routed($this->job('track-car-downpipe'))), $wren);
+        $this->drafts->begin($this->job('rally-coupe-manifold'));
     }
 
     private function people(): User

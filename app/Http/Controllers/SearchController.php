@@ -38,8 +38,13 @@ final readonly class SearchController
         }
         // A newer wish for the same job takes the place of an older one.
         RouteSearch::query()->where('job_id', $job->id)->whereIn('state', [SearchState::Queued, SearchState::Running])->update(['stop_asked' => true]);
+        $earlier = $request->filled('after') ? self::of($job, $request->integer('after')) : null;
+        $written = JobWriter::toArray($document);
+        // Going on makes sense only for the same question.
+        $goesOn = $earlier !== null && self::asks($earlier->document) === self::asks($written);
         $search = RouteSearch::query()->create([
-            'job_id' => $job->id, 'user_id' => $user->id, 'document' => JobWriter::toArray($document), 'seconds' => self::SECONDS,
+            'job_id' => $job->id, 'user_id' => $user->id, 'document' => $written, 'seconds' => self::SECONDS,
+            'designs' => $goesOn ? $earlier->designs : [], 'first_seed' => $goesOn ? $earlier->first_seed + SearchForRoutes::DESIGNS : 1,
         ]);
         SearchForRoutes::dispatch($search->id);
 
@@ -73,6 +78,24 @@ final readonly class SearchController
     private static function of(Job $job, int $search): RouteSearch
     {
         return RouteSearch::query()->where('job_id', $job->id)->findOrFail($search);
+    }
+
+    /**
+     * What of a document decides which designs hold: the ends and the set, not the routes taken meanwhile.
+     *
+     * @param  array<string, mixed>  $document
+     */
+    private static function asks(array $document): string
+    {
+        $set = is_array($document['set'] ?? null) ? $document['set'] : [];
+        unset($set['designs'], $set['collectors']);
+        $runs = is_array($document['runs'] ?? null) ? $document['runs'] : [];
+        $ends = [];
+        foreach ($runs as $run) {
+            $ends[] = is_array($run) ? [$run['start'] ?? null, $run['tube'] ?? null] : null;
+        }
+
+        return (string) json_encode([$ends, $set]);
     }
 
     /** @return array<string, mixed> */

@@ -13,6 +13,7 @@ use UpsweptBead\Core\Job\KeepOutShape;
 use UpsweptBead\Core\Job\KeepOutSpec;
 use UpsweptBead\Core\Job\LengthSpec;
 use UpsweptBead\Core\Job\Purpose;
+use UpsweptBead\Core\Job\RoutingSpec;
 use UpsweptBead\Core\Job\RunEnd;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Job\SetSpec;
@@ -71,6 +72,8 @@ final readonly class RouteProblemJob
                 array_values(array_map(static fn (Collector $one): CollectorSpec => self::collector($one, $letters, $inlets), $several)),
                 array_map(static fn (KeepOut $one): KeepOutSpec => self::keepOut($one, $problem->rules->clearanceMm), $problem->keepOuts),
                 array_map(static fn (LengthGroup $one): LengthSpec => new LengthSpec(array_map(static fn (string $id): string => $letters[$id], $one->runners), $one->targetMm === null ? null : Length::ofMm($one->targetMm), $one->tolerancePercent), $problem->lengths),
+                [],
+                new RoutingSpec(Length::ofMm($problem->rules->firstStraightMm), Length::ofMm($problem->rules->innerStraightMm), Length::ofMm($problem->rules->lastStraightMm), Length::ofMm($problem->rules->gapMm), min(4, $problem->rules->maxBends)),
             ),
         );
     }

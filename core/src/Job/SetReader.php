@@ -8,6 +8,7 @@ use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Geometry\Mesh\MeshStore;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Route\Problem\AssignmentMode;
+use UpsweptBead\Core\Route\Problem\Preference;
 use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -28,7 +29,7 @@ final readonly class SetReader
         if ($node->isMissing()) {
             return new SetSpec;
         }
-        $node->only(['collectors', 'keepOuts', 'lengths', 'designs']);
+        $node->only(['collectors', 'keepOuts', 'lengths', 'designs', 'routing']);
         $list = static fn (string $key, int $most): array => $node->at($key)->isMissing() ? [] : $node->at($key)->items($most);
         $keepOuts = array_map($this->keepOut(...), $list('keepOuts', self::MOST_KEEP_OUTS));
         $names = array_map(static fn (KeepOutSpec $one): string => $one->name, $keepOuts);
@@ -46,7 +47,20 @@ final readonly class SetReader
             $node->at('designs')->complain('double-name', 'has two entries of one name; each needs its own');
         }
 
-        return new SetSpec($collectors, $keepOuts, $lengths, $designs);
+        return new SetSpec($collectors, $keepOuts, $lengths, $designs, $node->at('routing')->isMissing() ? new RoutingSpec : $this->routing($node->at('routing')));
+    }
+
+    private function routing(Node $node): RoutingSpec
+    {
+        $node->only(['firstStraight', 'innerStraight', 'lastStraight', 'gap', 'maxBends', 'prefer']);
+        $lengths = new RouteReader($this->units);
+        $length = static fn (string $key): ?Length => $node->at($key)->isMissing() ? null : $lengths->notNegative($node->at($key));
+        $bends = $node->at('maxBends')->isMissing() ? null : (int) $node->at('maxBends')->number(12);
+        if ($bends !== null && ($bends < 1 || $bends > 4)) {
+            $node->at('maxBends')->complain('out-of-range', 'must be 1 to 4; more are for routes by hand');
+        }
+
+        return new RoutingSpec($length('firstStraight'), $length('innerStraight'), $length('lastStraight'), $length('gap'), $bends, $node->at('prefer')->choice(Preference::class, Preference::FewBends));
     }
 
     public function design(Node $node): DesignSpec

@@ -13,5 +13,5 @@ final readonly class SetSpec
      * @param  list<LengthSpec>  $lengths
      * @param  list<DesignSpec>  $designs  kept beside the one that counts
      */
-    public function __construct(public array $collectors = [], public array $keepOuts = [], public array $lengths = [], public array $designs = []) {}
+    public function __construct(public array $collectors = [], public array $keepOuts = [], public array $lengths = [], public array $designs = [], public RoutingSpec $routing = new RoutingSpec) {}
 }

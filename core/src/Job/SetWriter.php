@@ -20,8 +20,22 @@ final readonly class SetWriter
             'lengths' => array_map(static fn (LengthSpec $one): array => [
                 'runs' => $one->runs, 'target' => $one->target === null ? null : $one->target->entered(), 'tolerance' => $one->tolerancePercent,
             ], $set->lengths),
+            ...($set->routing->isEmpty() ? [] : ['routing' => self::routing($set->routing)]),
             ...($set->designs === [] ? [] : ['designs' => array_map(self::design(...), $set->designs)]),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function routing(RoutingSpec $one): array
+    {
+        return array_filter([
+            'firstStraight' => $one->firstStraight?->entered(),
+            'innerStraight' => $one->innerStraight?->entered(),
+            'lastStraight' => $one->lastStraight?->entered(),
+            'gap' => $one->gap?->entered(),
+            'maxBends' => $one->maxBends,
+            'prefer' => $one->prefer->value,
+        ], static fn (mixed $value): bool => $value !== null);
     }
 
     /** @return array<string, mixed> */

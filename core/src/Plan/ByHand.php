@@ -99,7 +99,7 @@ final readonly class ByHand
 
     private function boundsOf(TubeRun $run): Bounds
     {
-        return Bounds::of($run, $this->shop->catalogue->bendsFor($this->tubeId), $this->shop->rules->routing());
+        return Bounds::of($run, $this->shop->catalogue->bendsFor($this->tubeId), $this->job->set->routing->on($this->shop->rules->routing()));
     }
 
     /** The job with that route in place. */

@@ -72,7 +72,7 @@ final readonly class Planner
             if ($spec->letter === $letter) {
                 $tube = $shop->catalogue->tube($spec->tubeId);
 
-                return TwoBendRouter::solve(new RouteRequest($spec->start->frame(), $spec->end->frame(), $shop->catalogue->bendsFor($tube->id), $shop->rules->routing()));
+                return TwoBendRouter::solve(new RouteRequest($spec->start->frame(), $spec->end->frame(), $shop->catalogue->bendsFor($tube->id), $job->set->routing->on($shop->rules->routing())));
             }
         }
         throw new \OutOfBoundsException(sprintf('The job has no run "%s".', mb_substr($letter, 0, 20)));
@@ -95,7 +95,7 @@ final readonly class Planner
         }
         $run = $spec->route->from($spec->start->frame());
         $farEnd = FarEnd::of($run, $spec->end->frame());
-        array_push($notices, ...RunChecks::route($run, $farEnd, $this->shop, $tube, $this->job->units, $path));
+        array_push($notices, ...RunChecks::route($run, $farEnd, $this->shop, $this->job, $tube, $path));
         $spans = Jointing::of($run, $this->shop->catalogue->bendsFor($tube->id));
 
         return $spans === null || $run->lengthMm() < 1.0

@@ -82,6 +82,7 @@ final readonly class RunEdits
             $job->set->keepOuts,
             [...$job->set->lengths, ...array_map(static fn (LengthSpec $one): LengthSpec => new LengthSpec(self::letters($twin, $one->runs), $one->target, $one->tolerancePercent), $job->set->lengths)],
             $job->set->designs,
+            $job->set->routing,
         ));
     }
 
@@ -117,7 +118,7 @@ final readonly class RunEdits
                 new CollectorSpec("$one->name, second scroll", $keep($second), AssignmentMode::Any, []),
             ]);
 
-            return $job->with($job->runs, new SetSpec($collectors, $job->set->keepOuts, $job->set->lengths, $job->set->designs));
+            return $job->with($job->runs, new SetSpec($collectors, $job->set->keepOuts, $job->set->lengths, $job->set->designs, $job->set->routing));
         }
         throw new \DomainException(sprintf('There is no collector "%s".', mb_substr($collector, 0, 60)));
     }

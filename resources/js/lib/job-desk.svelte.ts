@@ -198,9 +198,9 @@ export class JobDesk {
     }
 
     /** Asks for whole designs; a worker of the server looks for them. */
-    async searchSet(): Promise<RouteSearch | null> {
+    async searchSet(after?: number): Promise<RouteSearch | null> {
         await this.#settled;
-        return this.#ask('POST', 'searches', { document: this.document });
+        return this.#ask('POST', 'searches', { document: this.document, after });
     }
 
     lookAtSearch(id: number): Promise<RouteSearch | null> {

@@ -65,11 +65,15 @@ export type DesignDocument = {
     runs: { letter: string; at: LengthText[]; direction: Triple; route: RouteDocument }[];
 };
 
+export type RoutingLimit = 'firstStraight' | 'innerStraight' | 'lastStraight' | 'gap' | 'maxBends';
+export type RoutingDocument = Partial<Record<RoutingLimit, LengthText | null>> & { prefer?: string };
+
 export type SetDocument = {
     collectors: CollectorDocument[];
     keepOuts: KeepOutDocument[];
     lengths: { runs: string[]; target: LengthText | null; tolerance: number }[];
     designs?: DesignDocument[] | undefined;
+    routing?: RoutingDocument | undefined;
 };
 
 export type EngineDocument = {

@@ -1,5 +1,13 @@
 // What the server sends of a job: numbers in base units (mm, °), text in the person's units.
-import type { JobDocument, KeepOutDocument, LengthText, RouteDocument, Triple, Units } from './job-document';
+import type {
+    JobDocument,
+    KeepOutDocument,
+    LengthText,
+    RouteDocument,
+    RoutingLimit,
+    Triple,
+    Units,
+} from './job-document';
 
 export type * from './job-document';
 
@@ -207,6 +215,7 @@ export type SetPlan = {
     gaps: Gap[];
     lengths: LengthCheck[];
     style: SetStyle;
+    rules: Record<RoutingLimit, Shown>;
     seams: { joint: string; other: string; gap: Shown }[];
 };
 

@@ -47,10 +47,11 @@ final readonly class RunChecks
     }
 
     /** @return list<Notice> */
-    public static function route(TubeRun $run, FarEnd $farEnd, Shop $shop, TubeSize $tube, UnitSystem $units, string $path): array
+    public static function route(TubeRun $run, FarEnd $farEnd, Shop $shop, Job $job, TubeSize $tube, string $path): array
     {
         $notices = [];
-        $rules = $shop->rules->routing();
+        $units = $job->units;
+        $rules = $job->set->routing->on($shop->rules->routing());
         $straights = $run->straightsMm();
         $last = count($straights) - 1;
         foreach ($straights as $i => $mm) {

@@ -55,7 +55,7 @@ final readonly class SurveyChecks
     private function ends(): array
     {
         $notices = [];
-        $rules = $this->shop->rules->routing();
+        $rules = $this->job->set->routing->on($this->shop->rules->routing());
         foreach ($this->job->runs as $i => $run) {
             [$start, $end] = [$run->start->frame(), $run->end->frame()];
             $across = $end->at->minus($start->at);

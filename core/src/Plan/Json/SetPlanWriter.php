@@ -46,6 +46,13 @@ final readonly class SetPlanWriter
             'gaps' => array_map($this->gap(...), $set->gaps),
             'lengths' => array_map($this->lengths(...), $set->lengths),
             'style' => $this->style($set->style),
+            'rules' => [
+                'firstStraight' => $this->figures->length($set->rules->firstStraightMm),
+                'innerStraight' => $this->figures->length($set->rules->innerStraightMm),
+                'lastStraight' => $this->figures->length($set->rules->lastStraightMm),
+                'gap' => $this->figures->length($set->rules->gapMm),
+                'maxBends' => $this->figures->plain(Quantity::Count, $set->rules->maxBends),
+            ],
             'seams' => array_map(fn (Seam $seam): array => ['joint' => $seam->joint, 'other' => $seam->other, 'gap' => $this->figures->length($seam->gapMm)], $set->seams),
         ];
     }

@@ -42,7 +42,7 @@ final readonly class Designs
             $collectors[] = count($order) === count($one->runs) ? new CollectorSpec($one->name, $order, $one->mode, $one->firing) : $one;
         }
 
-        return $job->with($runs, new SetSpec($collectors, $job->set->keepOuts, $job->set->lengths, $job->set->designs));
+        return $job->with($runs, new SetSpec($collectors, $job->set->keepOuts, $job->set->lengths, $job->set->designs, $job->set->routing));
     }
 
     /** What is in place now, as a design; null until every run has its route. */

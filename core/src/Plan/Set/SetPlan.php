@@ -15,6 +15,7 @@ use UpsweptBead\Core\Route\Problem\Inlet;
 use UpsweptBead\Core\Route\Problem\KeepOut;
 use UpsweptBead\Core\Route\Problem\MeshSolid;
 use UpsweptBead\Core\Route\Problem\Port;
+use UpsweptBead\Core\Route\Problem\SetRules;
 use UpsweptBead\Core\Route\Problem\StockBend;
 use UpsweptBead\Core\Route\Problem\TubeStock;
 use UpsweptBead\Core\Route\Search\Clearance;
@@ -42,14 +43,14 @@ final readonly class SetPlan
      * @param  list<Seam>  $seams  that no torch reaches once the runs stand together
      * @param  list<Notice>  $sensors
      */
-    private function __construct(public array $solids, public array $gaps, public array $lengths, public Style $style, public array $seams, private array $sensors) {}
+    private function __construct(public array $solids, public array $gaps, public array $lengths, public Style $style, public array $seams, public SetRules $rules, private array $sensors) {}
 
     /** @param  list<RunPlan>  $runs */
     public static function of(Job $job, Shop $shop, array $runs): self
     {
         $solids = SetProblem::keepOuts($job, $shop);
 
-        $gaps = self::gaps(self::ways($job, $shop, $runs), $solids, $shop);
+        $gaps = self::gaps($job, self::ways($job, $shop, $runs), $solids, $shop);
         $routed = [];
         foreach ($runs as $plan) {
             if ($plan->run !== null) {
@@ -61,7 +62,7 @@ final readonly class SetPlan
 
         return new self(
             $solids, $gaps, self::lengths($job, $runs), Style::of($routed, $gaps),
-            count($routed) > 1 ? $room->tightSeams($runs, $shop->rules) : [], $room->sensors($job, $runs, $solids, $shop->rules),
+            count($routed) > 1 ? $room->tightSeams($runs, $shop->rules) : [], SetProblem::rules($job, $shop), $room->sensors($job, $runs, $solids, $shop->rules),
         );
     }
 
@@ -142,9 +143,10 @@ final readonly class SetPlan
      * @param  list<KeepOut>  $solids
      * @return list<Gap>
      */
-    private static function gaps(array $ways, array $solids, Shop $shop): array
+    private static function gaps(Job $job, array $ways, array $solids, Shop $shop): array
     {
         $gaps = [];
+        $wide = $job->set->routing->gap->mm ?? $shop->rules->value('clear.tube');
         $letters = array_keys($ways);
         foreach ($letters as $i => $letter) {
             $way = $ways[$letter];
@@ -165,9 +167,9 @@ final readonly class SetPlan
                 }
             }
             foreach (array_slice($letters, $i + 1) as $other) {
-                $measure = static function (Way $p, Way $q) use ($shop): ?Contact {
+                $measure = static function (Way $p, Way $q) use ($wide): ?Contact {
                     $contacts = [];
-                    Clearance::pair($p, $q, $shop->rules->value('clear.tube'), 0.0, $contacts, self::WINDOW);
+                    Clearance::pair($p, $q, $wide, 0.0, $contacts, self::WINDOW);
 
                     return self::worst($contacts);
                 };
@@ -178,7 +180,6 @@ final readonly class SetPlan
                 if ($worst !== null) {
                     [$from, $to] = [self::point($way, $worst->piece, $worst->share), self::point($ways[$other], $worst->otherPiece, $worst->otherShare)];
                     $gap = $from->distanceTo($to) - ($way->span->port->tube->odMm + $ways[$other]->span->port->tube->odMm) / 2;
-                    $wide = $shop->rules->value('clear.tube');
                     $narrow = min($wide, $shop->rules->value('set.near_gap'));
                     // In the near zone less is needed; what is short tells which of the two it was.
                     $isNear = abs($gap + $worst->shortMm - $narrow) < abs($gap + $worst->shortMm - $wide);
@@ -251,7 +252,7 @@ final readonly class SetPlan
         }
         $inlet = new Inlet($letter, $end->at, $end->forward);
         $collector = new Collector($name, [$inlet], AssignmentMode::Fixed, [$letter], [0], $shop->rules->value('set.near_length'), $shop->rules->value('set.near_gap'));
-        $span = new Span(0, new Port($letter, $run->start->at, $run->start->forward, $stock), $inlet, $collector, SetProblem::rules($shop));
+        $span = new Span(0, new Port($letter, $run->start->at, $run->start->forward, $stock), $inlet, $collector, SetProblem::rules($job, $shop));
         $inner = array_slice($run->toXyz(), 1, -1);
 
         return Way::of($span, array_merge(...array_map(static fn (Vector $vertex): array => $vertex->toArray(), $inner)), $clrs);

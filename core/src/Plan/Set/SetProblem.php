@@ -18,6 +18,7 @@ use UpsweptBead\Core\Route\Problem\Port;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Route\Problem\SetRules;
 use UpsweptBead\Core\Route\Problem\StockBend;
+use UpsweptBead\Core\Route\Problem\Taste;
 use UpsweptBead\Core\Route\Problem\TubeStock;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\BendStock;
@@ -38,25 +39,26 @@ final readonly class SetProblem
             throw new \OutOfBoundsException('The job has no runs yet.');
         }
 
-        return new RouteProblem($job->number, self::rules($shop), $ports, $collectors, self::keepOuts($job, $shop), array_map(
+        return new RouteProblem($job->number, self::rules($job, $shop), $ports, $collectors, self::keepOuts($job, $shop), array_map(
             static fn (LengthSpec $one): LengthGroup => new LengthGroup($one->runs, $one->target?->mm, $one->tolerancePercent),
             $job->set->lengths,
         ));
     }
 
-    public static function rules(Shop $shop): SetRules
+    public static function rules(Job $job, Shop $shop): SetRules
     {
-        $routing = $shop->rules->routing();
+        $routing = $job->set->routing->on($shop->rules->routing());
 
         return new SetRules(
             $routing->minAngleDeg,
-            (int) $shop->rules->value('set.max_bends'),
+            $job->set->routing->maxBends ?? (int) $shop->rules->value('set.max_bends'),
             $routing->firstStraightMm,
             $routing->innerStraightMm,
             $routing->lastStraightMm,
-            $shop->rules->value('clear.tube'),
+            $job->set->routing->gap->mm ?? $shop->rules->value('clear.tube'),
             $shop->rules->value('clear.other'),
             $routing->angleStepDeg,
+            taste: Taste::of($job->set->routing->prefer),
         );
     }
 

@@ -28,5 +28,6 @@ final readonly class SetRules
         public float $clearanceMm = 12.0,
         public float $angleStepDeg = 15.0,
         public float $angleWindowDeg = 0.5,
+        public Taste $taste = new Taste,
     ) {}
 }

@@ -201,7 +201,7 @@ final class SetSolver
         if ($mended === null && $loosely) {
             // Any angle will do for now; most come back onto the grid one by one.
             $mended = $this->polish->mend($ways, array_map(static fn (Way $way): array => array_fill(0, $way->bends(), null), $ways));
-            $hope = $mended === null ? 0.0 : 2.0 * array_sum(array_map(static fn (Way $way): int => $way->odd, $mended));
+            $hope = $mended === null ? 0.0 : $this->problem->rules->taste->perOddAngle * array_sum(array_map(static fn (Way $way): int => $way->odd, $mended));
         }
         $objective = $mended === null ? INF : SetAnswer::objectiveOf($mended);
         if ($mended === null || $objective - $hope >= $below - 0.02 || ! Proof::holds($this->problem, $mended)) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
+use UpsweptBead\Core\Route\Problem\Taste;
+
 /**
  * One way for one tube: a polyline with rounded corners, measured, and cut into short lines for distances.
  *
@@ -108,14 +110,14 @@ final class Way
 
         return new self(
             $span, $vertices, $radii, $angles, $straights, $length, $turning, $odd,
-            self::costOf($bends, $odd, $turning, $length),
+            self::costOf($span->rules->taste, $bends, $odd, $turning, $length),
         );
     }
 
-    /** The objective of the route format: bends, odd angles, turning and length of one tube. */
-    public static function costOf(int $bends, int $odd, float $turning, float $length): float
+    /** The objective of one tube: bends, odd angles, turning and length, as they are to count. */
+    public static function costOf(Taste $taste, int $bends, int $odd, float $turning, float $length): float
     {
-        return 10.0 * $bends + 2.0 * $odd + $turning / (M_PI / 4) + $length / 500.0;
+        return $taste->perBend * $bends + $taste->perOddAngle * $odd + $taste->per45Deg * $turning / (M_PI / 4) + $taste->per500Mm * $length / 500.0;
     }
 
     public function bends(): int

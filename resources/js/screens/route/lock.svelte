@@ -5,7 +5,7 @@
 
 <button
     type="button"
-    class="mt-1 h-6 w-4 shrink-0 rounded-[2px] {isOn
+    class="mt-0.5 h-[26px] w-[24px] shrink-0 rounded-[2px] {isOn
         ? 'bg-action text-on-action'
         : 'text-strong hover:text-ink'}"
     aria-label="Lock {label}"

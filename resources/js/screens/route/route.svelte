@@ -12,6 +12,7 @@
     import FarEndBar from './far-end-bar.svelte';
     import LraTable from './lra-table.svelte';
     import RoutesDialog from './routes-dialog.svelte';
+    import RoutingOptions from './routing-options.svelte';
     import SetChecks from './set-checks.svelte';
     import SetSearch from './set-search.svelte';
 
@@ -81,7 +82,7 @@
 </script>
 
 {#if run}
-    <div class="grid min-h-0 grow gap-2 lg:grid-cols-[1fr_29rem]">
+    <div class="grid min-h-0 grow gap-2 lg:grid-cols-[1fr_31rem]">
         <div
             class="flex min-h-[30rem] flex-col gap-2 self-start lg:sticky lg:top-2 lg:h-[calc(100vh-7.5rem)]"
         >
@@ -105,6 +106,7 @@
                 <SetSearch {desk} onpeek={(peeked) => (design = peeked)} />
             {/if}
             {#if mayPlan && !design}
+                <RoutingOptions {desk} />
                 <div class="flex items-center gap-3">
                     <Button look={isSet ? 'plain' : 'main'} onclick={find} disabled={searching}
                         >{searching

@@ -21,8 +21,8 @@
     let timer: ReturnType<typeof setTimeout> | undefined;
     const open = $derived(search?.state === 'queued' || search?.state === 'running');
 
-    async function find(): Promise<void> {
-        take(await desk.searchSet());
+    async function find(after?: number): Promise<void> {
+        take(await desk.searchSet(after));
         picked = 0;
     }
 
@@ -56,7 +56,7 @@
 </script>
 
 <div class="flex flex-wrap items-center gap-3">
-    <Button look="main" onclick={find} disabled={open}
+    <Button look="main" onclick={() => find()} disabled={open}
         >{open
             ? 'Looking…'
             : desk.plan.runs.some((run) => run.run)
@@ -76,6 +76,7 @@
                   : 'better ones may come'}
         </p>
     {:else if search}
+        <Button onclick={() => search && find(search.id)}>Look further</Button>
         <Button look="quiet" onclick={() => ((search = null), onpeek(null))}>Put away</Button>
     {/if}
 </div>

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+use UpsweptBead\Core\Route\Problem\Preference;
+use UpsweptBead\Core\Route\RouteRules;
+use UpsweptBead\Core\Units\Length;
+
+/** What this job asks of its routes otherwise than the shop; null where it asks nothing of its own. */
+final readonly class RoutingSpec
+{
+    public function __construct(
+        public ?Length $firstStraight = null,
+        public ?Length $innerStraight = null,
+        public ?Length $lastStraight = null,
+        public ?Length $gap = null,
+        public ?int $maxBends = null,
+        public Preference $prefer = Preference::FewBends,
+    ) {}
+
+    public function on(RouteRules $shop): RouteRules
+    {
+        return new RouteRules(
+            $this->firstStraight->mm ?? $shop->firstStraightMm, $this->innerStraight->mm ?? $shop->innerStraightMm, $this->lastStraight->mm ?? $shop->lastStraightMm,
+            $shop->minAngleDeg, $shop->angleStepDeg, $shop->windowDeg,
+        );
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->firstStraight === null && $this->innerStraight === null && $this->lastStraight === null && $this->gap === null && $this->maxBends === null && $this->prefer === Preference::FewBends;
+    }
+}

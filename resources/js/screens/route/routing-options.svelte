@@ -1,0 +1,77 @@
+<script lang="ts">
+    // What this job asks of its routes: the shop's own rules stand until something else is written here.
+    import SelectField from '@/kit/select-field.svelte';
+    import TextField from '@/kit/text-field.svelte';
+    import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
+    import type { RoutingLimit } from '@/lib/job-document';
+
+    type Props = { desk: JobDesk };
+    let { desk }: Props = $props();
+
+    let open = $state(false);
+    const routing = $derived(desk.document.set?.routing ?? {});
+    const rules = $derived(desk.plan.set.rules);
+    const limits: { key: RoutingLimit; label: string }[] = [
+        { key: 'maxBends', label: 'Most bends' },
+        { key: 'firstStraight', label: 'Straight at the port' },
+        { key: 'innerStraight', label: 'Between bends' },
+        { key: 'lastStraight', label: 'At the inlet' },
+        { key: 'gap', label: 'Gap to each other' },
+    ];
+    const preferences = [
+        { id: 'few-bends', name: 'few bends and joints' },
+        { id: 'whole-angles', name: 'angles on the grid' },
+        { id: 'little-turning', name: 'little turning' },
+        { id: 'short-tubes', name: 'short tubes' },
+    ];
+    const prefer = $derived(routing.prefer ?? 'few-bends');
+
+    function set(key: RoutingLimit | 'prefer', value: string): void {
+        void desk.edit((document) => {
+            document.set ??= { collectors: [], keepOuts: [], lengths: [] };
+            const one = { ...document.set.routing };
+            if (key === 'prefer') one.prefer = value;
+            else if (value.trim() === '') delete one[key];
+            else one[key] = key === 'maxBends' && !Number.isNaN(Number(value)) ? Number(value) : value;
+            document.set.routing = one;
+        });
+    }
+</script>
+
+<section class="sheet px-3 py-2" aria-label="What routes must keep">
+    <button
+        type="button"
+        class="flex w-full flex-wrap items-baseline gap-x-3 text-left"
+        aria-expanded={open}
+        onclick={() => (open = !open)}
+    >
+        <span class="label">Routes keep</span>
+        <span class="figure text-[0.85rem]"
+            >≤ {rules.maxBends.text} bends · {rules.firstStraight.text} / {rules.innerStraight.text} / {rules
+                .lastStraight.text} straight · gap {rules.gap.text}</span
+        >
+        <span class="text-quiet">{preferences.find((one) => one.id === prefer)?.name}</span>
+        <span class="label ml-auto">{open ? 'close' : 'change'}</span>
+    </button>
+    {#if open}
+        <div class="mt-2 grid grid-cols-3 items-end gap-2">
+            {#each limits as { key, label } (key)}
+                <TextField
+                    {label}
+                    mono
+                    value={routing[key] ?? ''}
+                    placeholder={rules[key].text}
+                    error={errorAt(desk.errors, `set.routing.${key}`)}
+                    onchange={(value) => set(key, value)}
+                />
+            {/each}
+            <SelectField
+                label="What counts most"
+                value={prefer}
+                options={preferences}
+                onchange={(value) => set('prefer', value)}
+            />
+        </div>
+        <p class="text-quiet mt-1 text-sm">Empty fields follow the shop’s rules.</p>
+    {/if}
+</section>

@@ -1,5 +1,6 @@
 // Runs every route problem of a folder through ./bead and judges each answer apart from it:
-// node bench/route.mjs FOLDER [--seconds 3] [--seeds 1] [--variants 0] [--jobs 2]
+// node bench/route.mjs FOLDER [--seconds 3] [--seeds 1] [--variants 0] [--jobs 1]
+// One at a time, as each search takes two processors.
 // A variant moves what a survey can be wrong about: collectors by up to 30 mm and 12°, keep-outs by 20 mm, port spacing by −7 to +10 %.
 import { execFile } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -16,7 +17,7 @@ const { values, positionals } = parseArgs({
         seconds: { type: 'string', default: '3' },
         seeds: { type: 'string', default: '1' },
         variants: { type: 'string', default: '0' },
-        jobs: { type: 'string', default: '2' },
+        jobs: { type: 'string', default: '1' },
     },
 });
 const root = new URL('..', import.meta.url).pathname;

@@ -11,7 +11,6 @@ use UpsweptBead\Core\Exchange\RouteProblemReader;
 use UpsweptBead\Core\Exchange\RouteSolutionWriter;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Route\Search\SetAnswer;
-use UpsweptBead\Core\Route\Search\SetSolver;
 use UpsweptBead\Core\Route\Search\SetStatus;
 
 /** `bead route --problem FILE`: answers a route problem in the open format. */
@@ -27,17 +26,12 @@ final readonly class ProblemRoute
         return RouteProblemReader::read(Files::text($file));
     }
 
-    public static function solve(RouteProblem $problem, float $seconds, int $seed): SetAnswer
-    {
-        return (new SetSolver($problem, $seed, static fn (): float => hrtime(true) / 1e9))->solve($seconds);
-    }
-
     /** @return array<string, mixed> */
-    public static function toArray(RouteProblem $problem, SetAnswer $answer, float $seconds): array
+    public static function toArray(RouteProblem $problem, TwinSearch $search, float $seconds): array
     {
-        return RouteSolutionWriter::toArray($problem, $answer) + [
+        return RouteSolutionWriter::toArray($problem, $search->answer) + [
             'seconds' => round($seconds, 4),
-            'peak_mb' => round(memory_get_peak_usage() / 1e6, 1),
+            'peak_mb' => round($search->peakBytes / 1e6, 1),
         ];
     }
 

@@ -68,14 +68,14 @@ final class RouteCommand extends JobCommand
             return self::PROBLEMS;
         }
         $began = hrtime(true);
-        $answer = ProblemRoute::solve($problem, $seconds, $seed);
+        $search = TwinSearch::solve($problem, $seconds, $seed);
         if ($input->getOption('json') === true) {
-            self::json($output, ProblemRoute::toArray($problem, $answer, (hrtime(true) - $began) / 1e9));
+            self::json($output, ProblemRoute::toArray($problem, $search, (hrtime(true) - $began) / 1e9));
         } else {
-            ProblemRoute::table($output, $answer);
+            ProblemRoute::table($output, $search->answer);
         }
 
-        return $answer->status === SetStatus::Solved ? self::FINE : self::PROBLEMS;
+        return $search->answer->status === SetStatus::Solved ? self::FINE : self::PROBLEMS;
     }
 
     protected function answer(Job $job, Shop $shop, InputInterface $input, OutputInterface $output): int

@@ -17,6 +17,9 @@ final class SetSolver
     /** Common lengths tried, over the least that all tubes can have. Short ones are hardest, and length is cheap. */
     private const LADDER = [1.14, 1.27, 1.07, 1.42, 1.2, 1.6, 1.02, 1.85, 1.34, 1.1];
 
+    /** So much longer than the best set, another is not looked for. */
+    private const LONG = 1.12;
+
     /** Cost of each missing mm while choosing: low ones find cheap sets to be mended, high ones clean sets. */
     private const WEIGHTS = [1.0, 3.0, 0.6, 6.0, 1.5, 2.0];
 
@@ -388,10 +391,14 @@ final class SetSolver
         if ($rung >= count(self::LADDER)) {
             $factor *= 0.96 + 0.08 * $this->chance->share();
         }
+        // Once there is an answer, much longer sets are seldom cheaper; about its own length they often are.
+        $commons = $this->best === [] ? [] : $this->groups->commons($this->best);
+        $near = 0.9 + 0.2 * $this->chance->share();
         // What light pools did not open, full ones may: the ladder begins anew after them.
         $lengths = [];
-        foreach ($this->problem->lengths as $group) {
-            $lengths[] = $group->targetMm ?? $factor * $this->layout->leastCommon($group->runners);
+        foreach ($this->problem->lengths as $i => $group) {
+            $length = $factor * $this->layout->leastCommon($group->runners);
+            $lengths[] = $group->targetMm ?? (isset($commons[$i]) && $length > self::LONG * $commons[$i] ? $near * $commons[$i] : $length);
         }
 
         return $lengths;

@@ -2,10 +2,19 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Geometry\Mesh\MeshBuilder;
+use UpsweptBead\Core\Route\Problem\Box;
+use UpsweptBead\Core\Route\Problem\KeepOut;
+use UpsweptBead\Core\Route\Problem\MeshSolid;
+use UpsweptBead\Core\Route\Problem\Preference;
+use UpsweptBead\Core\Route\Problem\RouteProblem;
+use UpsweptBead\Core\Route\Problem\SetRules;
+use UpsweptBead\Core\Route\Problem\Taste;
 use UpsweptBead\Core\Route\Search\SetAnswer;
 use UpsweptBead\Core\Route\Search\SetSolver;
 use UpsweptBead\Core\Route\Search\SetStatus;
 use UpsweptBead\Core\Route\Search\Way;
+use UpsweptBead\Core\Tests\Support\SomeMeshes;
 use UpsweptBead\Core\Tests\Support\SomeSets;
 
 it('answers whole sets so that an independent judge finds nothing wrong', function (string $name, int $most) {
@@ -103,3 +112,32 @@ it('never comes out better for one keep-out more', function (array $centre) {
     // No answer at all counts as endlessly dear.
     expect($answer->objective)->toBeGreaterThanOrEqual($free->objective - 1e-9);
 })->with([[[60, 160, -20]], [[120, 120, -80]], [[150, 190, -30]]]);
+
+it('finds its way round a mesh as round the solid it is of', function () {
+    // The box of the example as triangles: what is found with them is judged against the box itself.
+    $problem = SomeSets::problem('05-around-a-box');
+    $keepOuts = array_map(static function (KeepOut $one): KeepOut {
+        if (! $one instanceof Box) {
+            return $one;
+        }
+
+        return new MeshSolid($one->id, MeshBuilder::build(SomeMeshes::box($one->halfMm)), $one->centre, $one->axes, $one->clearanceMm, $one->exemptFirstMm, $one->exemptLastMm);
+    }, $problem->keepOuts);
+    $answer = SomeSets::solve(new RouteProblem($problem->name, $problem->rules, $problem->ports, $problem->collectors, $keepOuts, $problem->lengths), 400);
+    expect($answer->status)->toBe(SetStatus::Solved)->and(SomeSets::judged('05-around-a-box', $answer)['failures'])->toBe([]);
+});
+
+it('prefers what it is asked to prefer', function () {
+    $problem = SomeSets::problem('05-around-a-box');
+    $with = static function (Preference $preference) use ($problem): SetAnswer {
+        $rules = $problem->rules;
+        $own = new SetRules($rules->minAngleDeg, $rules->maxBends, $rules->firstStraightMm, $rules->innerStraightMm, $rules->lastStraightMm, $rules->gapMm, $rules->clearanceMm, $rules->angleStepDeg, $rules->angleWindowDeg, Taste::of($preference));
+
+        return SomeSets::solve(new RouteProblem($problem->name, $own, $problem->ports, $problem->collectors, $problem->keepOuts, $problem->lengths), 400);
+    };
+    $length = static fn (SetAnswer $answer): float => array_sum(array_map(static fn (Way $way): float => $way->length, $answer->ways));
+    $bends = static fn (SetAnswer $answer): int => array_sum(array_map(static fn (Way $way): int => $way->bends(), $answer->ways));
+    [$few, $short] = [$with(Preference::FewBends), $with(Preference::ShortTubes)];
+    expect($length($short))->toBeLessThanOrEqual($length($few) + 1.0)
+        ->and($bends($few))->toBeLessThanOrEqual($bends($short));
+});

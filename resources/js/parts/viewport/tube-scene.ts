@@ -36,6 +36,7 @@ export type Scenery = {
     selection: Selection;
     set: SetPlan;
     grip: Grip | null;
+    withDatum: boolean;
     meshUrl: (fingerprint: string) => string;
 };
 
@@ -127,10 +128,11 @@ export class TubeScene {
         }
         this.#stage.extent = new Box3().setFromObject(content);
         for (const solid of scenery.set.keepOuts) this.#addSolid(solid, scenery, labels);
-        for (const { text, at } of DATUM_LABELS) {
+        for (const { text, at } of scenery.withDatum ? DATUM_LABELS : []) {
             labels.push({ text, at: new Vector3(...at), look: 'quiet' });
         }
-        content.add(datumAxes(), floorGrid(this.#stage.extent));
+        if (scenery.withDatum) content.add(datumAxes());
+        content.add(floorGrid(this.#stage.extent));
         this.#labels.show(labels);
         this.#handles.offer(scenery.grip);
         this.#motion.spread(this.#looks.spread);

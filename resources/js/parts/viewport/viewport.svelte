@@ -14,9 +14,11 @@
         showing?: Insertion['order'];
         /** What can be dragged now, and who is told. */
         grip?: Grip | null;
+        /** Whether the three axes are drawn at the datum. */
+        withDatum?: boolean;
         ondrag?: (key: string, at: Triple, isDone: boolean) => void;
     };
-    let { desk, ghosts = [], showing = [], grip = null, ondrag }: Props = $props();
+    let { desk, ghosts = [], showing = [], grip = null, withDatum = false, ondrag }: Props = $props();
 
     const scenery = $derived({
         runs: desk.plan.runs,
@@ -25,6 +27,7 @@
         selection: desk.selection,
         set: desk.plan.set,
         grip,
+        withDatum,
         meshUrl: (fingerprint: string) => `/jobs/${desk.view.id}/meshes/${fingerprint}`,
     });
 

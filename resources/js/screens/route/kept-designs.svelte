@@ -24,9 +24,6 @@
                         value={design.name}
                         onchange={(value) => renameDesign(desk, design.name, value)}
                     />
-                    <span class="figure text-quiet text-[0.85rem]"
-                        >{design.runs.map((run) => run.route.bends.length).join(' + ')}</span
-                    >
                     <Button aria-label="Take {design.name}" onclick={() => takeDesign(desk, design)}
                         >Take</Button
                     >

@@ -10,6 +10,7 @@
     import type { StageProps } from '../job/stages';
     import AnswersList from './answers-list.svelte';
     import FarEndBar from './far-end-bar.svelte';
+    import KeptDesigns from './kept-designs.svelte';
     import LraTable from './lra-table.svelte';
     import RoutesDialog from './routes-dialog.svelte';
     import RoutingOptions from './routing-options.svelte';
@@ -106,6 +107,7 @@
                 <SetSearch {desk} onpeek={(peeked) => (design = peeked)} />
             {/if}
             {#if mayPlan && !design}
+                <KeptDesigns {desk} />
                 <RoutingOptions {desk} />
                 <div class="flex items-center gap-3">
                     <Button look={isSet ? 'plain' : 'main'} onclick={find} disabled={searching}

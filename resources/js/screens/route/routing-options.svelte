@@ -46,8 +46,8 @@
         onclick={() => (open = !open)}
     >
         <span class="label">Routes keep</span>
-        <span class="figure text-[0.85rem]"
-            >≤ {rules.maxBends.text} bends · {rules.firstStraight.text} / {rules.innerStraight.text} / {rules
+        <span class="figure text-[0.85rem] whitespace-normal"
+            >≤ {rules.maxBends.text} bends · {rules.firstStraight.text}, {rules.innerStraight.text}, {rules
                 .lastStraight.text} straight · gap {rules.gap.text}</span
         >
         <span class="text-quiet">{preferences.find((one) => one.id === prefer)?.name}</span>

@@ -6,7 +6,6 @@
     import { designOf, keepDesign, keptAs, takeDesign } from '@/lib/designs';
     import type { RouteSearch, SearchDesign } from '@/lib/plan';
     import CompareDialog from './compare-dialog.svelte';
-    import KeptDesigns from './kept-designs.svelte';
 
     type Props = { desk: JobDesk; onpeek: (design: SearchDesign | null) => void };
     let { desk, onpeek }: Props = $props();
@@ -138,5 +137,4 @@
         </table>
     </section>
 {/if}
-<KeptDesigns {desk} />
 <CompareDialog {desk} {found} bind:open={comparing} ontaken={() => ((search = null), onpeek(null))} />

@@ -142,7 +142,7 @@
         {#if desk.run}
             <Answer run={desk.run} />
             <div class="sheet relative grow">
-                <Viewport {desk} grip={mayPlan ? grip : null} {ondrag} />
+                <Viewport {desk} withDatum grip={mayPlan ? grip : null} {ondrag} />
             </div>
         {/if}
         <Notices notices={desk.plan.notices.filter((notice) => !notice.path.includes('.route'))} />

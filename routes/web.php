@@ -39,6 +39,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
         Route::post('/kit', 'kit');
         Route::post('/row', 'row');
         Route::post('/mirror', 'mirror');
+        Route::post('/collector', 'collector');
         Route::post('/scrolls', 'scrolls');
     });
     Route::get('/jobs/{job}/record.pdf', RecordController::class)->can('view', 'job');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\ChangeRequest;
+use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Document\Node;
@@ -14,6 +15,8 @@ use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\KeepOutKind;
 use UpsweptBead\Core\Job\SetWriter;
+use UpsweptBead\Core\Route\Problem\AssignmentMode;
+use UpsweptBead\Core\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Survey\KeepOutKit;
 use UpsweptBead\Core\Survey\KitField;
 use UpsweptBead\Core\Survey\RunEdits;
@@ -23,6 +26,8 @@ use UpsweptBead\Core\Units\Quantity;
 /** What saves measuring at the survey. A document goes in, a changed one comes out; nothing is saved here. */
 final readonly class SurveyController
 {
+    public function __construct(private Workshop $workshop) {}
+
     /** What each kind of keep-out asks, with what the ports already tell. */
     public function kits(ChangeRequest $request): JsonResponse
     {
@@ -84,6 +89,34 @@ final readonly class SurveyController
         }
 
         return self::changed('plane', static fn (): CoreJob => RunEdits::mirrored($job, $plane));
+    }
+
+    public function collector(ChangeRequest $request): JsonResponse
+    {
+        $job = $request->document();
+        $problems = new Problems;
+        $root = Node::wrap(['format' => 'collector', ...$request->only(['at', 'axis', 'turn', 'gap', 'runs', 'name', 'assignment'])], 'collector', null, $problems);
+        $at = array_map(static fn (Node $one): float => $one->length($job->units)->mm, $root->at('at')->items(3));
+        $axis = $root->at('axis')->direction();
+        $turn = $root->at('turn')->quantity(Quantity::Angle, $job->units, 360);
+        $gap = $root->at('gap')->length($job->units);
+        $name = $root->at('name')->required(60);
+        $mode = $root->at('assignment')->choice(AssignmentMode::class, AssignmentMode::Any);
+        $letters = array_map(static fn (Node $one): string => $one->required(2), $root->at('runs')->items(16));
+        if ($gap->mm < 0 || count($at) !== 3) {
+            $root->at($gap->mm < 0 ? 'gap' : 'at')->complain('out-of-range', $gap->mm < 0 ? 'must not be negative' : 'must be three lengths: rearward, right and up');
+        }
+        foreach ($problems->all() as $problem) {
+            throw ValidationException::withMessages([$problem->path => $problem->message]);
+        }
+        $tube = $job->run($letters[0] ?? '')->tubeId ?? '';
+        try {
+            $odMm = $this->workshop->shop()->catalogue->tube($tube)->odMm;
+        } catch (UnknownStock $error) {
+            throw ValidationException::withMessages(['runs' => $tube === '' ? 'Name the runs that meet in it, by letter.' : $error->getMessage()]);
+        }
+
+        return self::changed('runs', static fn (): CoreJob => RunEdits::collected($job, $name, $letters, new Vector($at[0], $at[1], $at[2]), $axis, $turn, $gap, $odMm, $mode));
     }
 
     public function scrolls(ChangeRequest $request): JsonResponse

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Survey;
 
+use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\CollectorSpec;
 use UpsweptBead\Core\Job\Job;
@@ -83,6 +84,43 @@ final readonly class RunEdits
             [...$job->set->lengths, ...array_map(static fn (LengthSpec $one): LengthSpec => new LengthSpec(self::letters($twin, $one->runs), $one->target, $one->tolerancePercent), $job->set->lengths)],
             $job->set->designs,
             $job->set->routing,
+        ));
+    }
+
+    /**
+     * Gives runs their inlets from one collector or turbine flange: tubes side by side in a ring about an axis, as close as the
+     * gap between them allows, r0 = (ρ + gap/2)/sin(π/N). The first stands so far round from straight up, the others follow
+     * clockwise, looking with the flow. Routes of runs whose end moved are dropped.
+     *
+     * @param  list<string>  $letters  in their order round the axis
+     * @param  float  $odMm  of the tubes
+     *
+     * @throws \DomainException if there are not two runs at least, or one is not of this job
+     */
+    public static function collected(Job $job, string $name, array $letters, Vector $at, Vector $axis, float $turnDeg, Length $gap, float $odMm, AssignmentMode $mode): Job
+    {
+        $count = count($letters);
+        if ($count < 2 || count(array_unique($letters)) !== $count || array_filter($letters, static fn (string $one): bool => $job->run($one) === null) !== []) {
+            throw new \DomainException('Two runs of this job at least must meet in it, each named once: '.implode(', ', array_map(static fn (RunSpec $run): string => $run->letter, $job->runs)).'.');
+        }
+        $radius = ($odMm / 2 + $gap->mm / 2) / sin(M_PI / $count);
+        $frame = Frame::facing($at, $axis);
+        $runs = $job->runs;
+        foreach ($runs as $i => $run) {
+            $place = array_search($run->letter, $letters, true);
+            if ($place === false) {
+                continue;
+            }
+            $inlet = $at->plus($frame->reference->turnedAbout($frame->forward, $turnDeg + 360 * $place / $count)->times($radius));
+            $end = $run->end->moved(self::place($inlet), $axis);
+            $isSame = $run->end->frame()->at->distanceTo($end->frame()->at) < 0.01 && $run->end->direction->unit()->distanceTo($axis->unit()) < 1e-6;
+            $runs[$i] = new RunSpec($run->letter, $run->name, $run->tubeId, $run->start, $end, $isSame ? $run->route : null, $run->fittings);
+        }
+        $others = array_values(array_filter($job->set->collectors, static fn (CollectorSpec $one): bool => array_intersect($one->runs, $letters) === []));
+
+        return $job->with($runs, new SetSpec(
+            [...$others, new CollectorSpec($name, $letters, $mode, $mode === AssignmentMode::Cyclic ? $letters : [])],
+            $job->set->keepOuts, $job->set->lengths, $job->set->designs, $job->set->routing,
         ));
     }
 

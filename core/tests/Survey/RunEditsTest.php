@@ -7,6 +7,7 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Job\RouteRow;
 use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Route\Problem\AssignmentMode;
 use UpsweptBead\Core\Survey\RunEdits;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 use UpsweptBead\Core\Units\Length;
@@ -79,3 +80,21 @@ it('says what a firing order must be', function () {
     expect(fn () => RunEdits::pairedScrolls($job, $name, 'A C D'))->toThrow(DomainException::class, 'each run of')
         ->and(fn () => RunEdits::pairedScrolls($job, 'no such', 'A C D B'))->toThrow(DomainException::class, 'no collector "no such"');
 });
+
+it('sets inlets side by side in a ring about the collector’s axis, as close as the gap allows', function (int $count) {
+    $job = SomeHeader::job();
+    $letters = array_slice(['A', 'B', 'C', 'D'], 0, $count);
+    $set = RunEdits::collected($job, 'Merge', $letters, new Vector(500, 100, -300), new Vector(1, 0, -0.3), 45, Length::ofMm(2), 44.45, AssignmentMode::Any);
+    $ends = array_map(static fn (string $letter): Vector => $set->run($letter)?->end->frame()->at ?? new Vector(0, 0, 0), $letters);
+    for ($i = 0; $i < $count; $i++) {
+        // Neighbours: a tube and a gap apart; all square to the axis.
+        expect($ends[$i]->distanceTo($ends[($i + 1) % $count]))->toBeClose(46.45, 0, 0.01)
+            ->and($ends[$i]->minus(new Vector(500, 100, -300))->dot((new Vector(1, 0, -0.3))->unit()))->toBeClose(0.0, 0, 0.01);
+    }
+    expect($set->set->collectors)->toHaveCount(1)->and($set->set->collectors[0]->runs)->toBe($letters)
+        ->and($set->run('A')?->route)->toBeNull();
+})->with([2, 3, 4]);
+
+it('wants two runs of the job to meet', function (array $letters) {
+    expect(fn () => RunEdits::collected(SomeHeader::job(), 'Merge', $letters, new Vector(0, 0, 0), new Vector(1, 0, 0), 0, Length::ofMm(1), 44.45, AssignmentMode::Any))->toThrow(DomainException::class, 'Two runs');
+})->with([[['A']], [['A', 'A']], [['A', 'Q']]]);

@@ -42,7 +42,7 @@ export function addKeepOut(desk: JobDesk, one: KeepOutDocument): Promise<void> {
 /** Ports in a row, the other bank, scrolls: takes over the document that comes back; gives what is wrong, empty if nothing. */
 export async function change(
     desk: JobDesk,
-    tool: 'row' | 'mirror' | 'scrolls',
+    tool: 'row' | 'mirror' | 'scrolls' | 'collector',
     wishes: Record<string, unknown>,
 ): Promise<Errors> {
     const reply = await ask<{ document: JobDocument }>(desk, tool, wishes);

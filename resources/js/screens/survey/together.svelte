@@ -6,6 +6,7 @@
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
     import type { CollectorDocument, SetDocument } from '@/lib/plan';
     import { change as changed } from '@/lib/survey';
+    import CollectorDialog from './collector-dialog.svelte';
 
     type Props = { desk: JobDesk; mayPlan: boolean };
     let { desk, mayPlan }: Props = $props();
@@ -26,6 +27,7 @@
     }
     const collector = (i: number, how: (one: CollectorDocument) => void) =>
         change((one) => one.collectors[i] && how(one.collectors[i]));
+    let placing = $state(false);
     let firing = $state('');
     let failure = $state('');
     const isTurbo = $derived(desk.document.job.purpose === 'turbo-manifold');
@@ -134,6 +136,7 @@
         </div>
     {/each}
     <div class="flex flex-wrap gap-2">
+        <Button onclick={() => (placing = true)}>Runs meet in a collector</Button>
         <Button
             onclick={() =>
                 change((it) =>
@@ -145,7 +148,7 @@
                         assignment: 'any',
                         firing: [],
                     }),
-                )}>Runs meet in a collector</Button
+                )}>They meet where they end</Button
         >
         {#if (set?.lengths.length ?? 0) === 0}
             <Button
@@ -156,3 +159,4 @@
         {/if}
     </div>
 </fieldset>
+<CollectorDialog {desk} bind:open={placing} />

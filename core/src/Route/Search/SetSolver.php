@@ -21,7 +21,7 @@ final class SetSolver
     private const LONG = 1.12;
 
     /** Cost of each missing mm while choosing: low ones find cheap sets to be mended, high ones clean sets. */
-    private const WEIGHTS = [1.0, 3.0, 0.6, 6.0, 1.5, 2.0];
+    private const WEIGHTS = [1.0, 3.0, 0.6, 6.0, 1.5, 2.0, 20.0];
 
     private const ASSIGNMENTS = 24;
 
@@ -176,7 +176,9 @@ final class SetSolver
                 continue;
             }
             $set = $this->mend($ways, [], $this->objective + self::WORTH, true);
-            if ($set !== null) {
+            if ($set === null) {
+                $this->nearest ??= Proof::miss($this->problem, $ways);
+            } else {
                 $mended++;
                 $this->improve($set);
             }
@@ -200,6 +202,10 @@ final class SetSolver
         }
         $this->tried[$key] = true;
         $mended = $this->polish->mend($ways, $held);
+        if ($mended === null && $held === [] && $this->assembly->missing($ways) <= Pools::HAND && $this->groups->breach($ways) <= 0.0) {
+            // What is kept in hand may be more than there is room for; the proof below asks for the limits alone.
+            $mended = $ways;
+        }
         $hope = 0.0;
         if ($mended === null && $loosely) {
             // Any angle will do for now; most come back onto the grid one by one.
@@ -374,9 +380,13 @@ final class SetSolver
     private function orders(int $round): array
     {
         $natural = array_keys($this->problem->ports);
+        if (count($natural) === 1) {
+            // One tube has one order, but the weights differ.
+            return array_fill(0, count(self::WEIGHTS), $natural);
+        }
         $orders = [$natural];
         $more = $this->isLight() ? self::FEW_RESTARTS : self::RESTARTS + min(4, intdiv($round, count(self::LADDER)));
-        for ($i = 0; $i < $more && count($natural) > 1; $i++) {
+        for ($i = 0; $i < $more; $i++) {
             $orders[] = $this->chance->shuffled($natural);
         }
 

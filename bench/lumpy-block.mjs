@@ -14,7 +14,17 @@ export function lumpyBlock(size, triangles = 50_000) {
                         [i + 1, j + 1],
                         [i, j + 1],
                     ].map(([u, v]) => point(axis, side, (2 * u) / n - 1, (2 * v) / n - 1, size));
-                    faces.push(...(side > 0 ? [[a, b, c], [a, c, d]] : [[a, c, b], [a, d, c]]));
+                    faces.push(
+                        ...(side > 0
+                            ? [
+                                  [a, b, c],
+                                  [a, c, d],
+                              ]
+                            : [
+                                  [a, c, b],
+                                  [a, d, c],
+                              ]),
+                    );
                 }
             }
         }

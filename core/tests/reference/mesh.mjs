@@ -15,7 +15,8 @@ const corners = [];
 for (const vertex of triVerts) for (let i = 0; i < 3; i++) corners.push(vertProperties[vertex * numProp + i]);
 
 const ball = (at) => Manifold.sphere(radius, 32).translate(at);
-const inside = (at) => body.intersect(Manifold.cube([1e-3, 1e-3, 1e-3], true).translate(at)).volume() > 0.5e-9;
+const inside = (at) =>
+    body.intersect(Manifold.cube([1e-3, 1e-3, 1e-3], true).translate(at)).volume() > 0.5e-9;
 process.stdout.write(
     JSON.stringify({
         corners,

@@ -21,13 +21,24 @@ for (const [name, document] of [
 ]) {
     document.job.number = `TB-B${name.length}${Date.now() % 100000}`;
     const { id } = await (await call('POST', '/jobs', { document })).json();
-    const [saves, previews] = [[], []];
+    const [saves, previews, drags] = [[], [], []];
+    const { plan } = await (await call('POST', `/jobs/${id}/preview`, { document })).json();
+    const index = Math.floor(plan.runs[0].run.vertices.length / 2);
+    const [x, y, z] = plan.runs[0].run.vertices[index];
     for (let i = 0; i < times; i++) {
         document.runs[0].route.bends[0].rotation = `${i % 90} deg`;
+        const to = [x + (i % 20), y, z + (i % 7)];
+        drags.push(
+            await timed('POST', `/jobs/${id}/hand`, { document, letter: 'A', do: 'vertex', index, to }),
+        );
         previews.push(await timed('POST', `/jobs/${id}/preview`, { document }));
         saves.push(await timed('PUT', `/jobs/${id}/draft`, { version: i + 1, document }));
     }
-    rows.push(row(`${name}, tried (preview)`, previews), row(`${name}, saved (draft)`, saves));
+    rows.push(
+        row(`${name}, a vertex dragged`, drags),
+        row(`${name}, a turn tried`, previews),
+        row(`${name}, saved`, saves),
+    );
 }
 printTable(['over HTTP, planned again in full', 'times', 'p50', 'p95', 'worst'], rows);
 

@@ -136,7 +136,7 @@ test('an STL file that is cut short, huge or not one is refused with its reason;
         ['cut.stl', whole.subarray(0, 400), 'cut short'],
         ['huge.stl', huge, 'at most 100,000'],
         ['photo.stl', Buffer.from('\x89PNG not a mesh at all'), 'at least 84'],
-        ['far.stl', Buffer.from(boxStl().fill(0x7f, 96, 108)), 'no finite number'],
+        ['far.stl', Buffer.from(boxStl().fill(0x7f, 96, 108)), 'Is the unit right?'],
     ] as const) {
         await dialog
             .getByLabel('STL file')

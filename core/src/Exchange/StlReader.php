@@ -113,7 +113,10 @@ final readonly class StlReader
                     throw new UnusableStl(sprintf('Triangle %d has a corner that is no finite number.', intdiv($i, 9) + 1));
                 }
                 foreach ($up->turned($corners[$k], $corners[$k + 1], $corners[$k + 2]) as $coordinate) {
-                    $nine[] = $coordinate * $mmPerUnit;
+                    $nine[] = $mm = $coordinate * $mmPerUnit;
+                    if (abs($mm) > self::MOST_MM) {
+                        throw new UnusableStl(sprintf('In this unit triangle %d reaches to %.3g mm from the file’s zero; at most %s mm are taken. Is the unit right?', intdiv($i, 9) + 1, $mm, number_format(self::MOST_MM)));
+                    }
                 }
             }
             if (self::hasArea($nine)) {
@@ -143,8 +146,8 @@ final readonly class StlReader
             $most[$i % 3] = max($most[$i % 3], $coordinate);
         }
         $sizes = [$most[0] - $least[0], $most[1] - $least[1], $most[2] - $least[2]];
-        if (max($sizes) < self::LEAST_MM || max($sizes) > self::MOST_MM || max(array_map(abs(...), [...$least, ...$most])) > self::MOST_MM) {
-            throw new UnusableStl(sprintf('In this unit it would be %s mm long and reach to %s mm from its zero; between %d mm and %d mm are taken. Is the unit right?', number_format(max($sizes), 1), number_format(max(array_map(abs(...), [...$least, ...$most])), 1), self::LEAST_MM, self::MOST_MM));
+        if (max($sizes) < self::LEAST_MM) {
+            throw new UnusableStl(sprintf('In this unit it would be %.3g mm long; from %d mm on it is taken. Is the unit right?', max($sizes), self::LEAST_MM));
         }
     }
 }

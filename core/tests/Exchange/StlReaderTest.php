@@ -47,6 +47,7 @@ it('says what is wrong with a file it cannot use', function (string $bytes, stri
     yield 'text cut short' => [substr($text, 0, intdiv(strlen($text), 2)), 'breaks off'];
     yield 'text with a word for a number' => [str_replace('2.500000e+1 ', 'NaN ', $text), 'readable numbers'];
     yield 'far too large' => [SomeMeshes::binaryStl(array_map(static fn (float $x): float => 1e6 * $x, $box)), 'Is the unit right?'];
+    yield 'one corner far out' => [SomeMeshes::binaryStl([...array_slice($box, 0, 9), 3.3e38, 3.3e38, 3.3e38, ...array_slice($box, 12)]), 'triangle 2 reaches to 3.3e+38 mm'];
     yield 'far too small' => [SomeMeshes::binaryStl(array_map(static fn (float $x): float => $x / 1e4, $box)), 'Is the unit right?'];
     yield 'too many bytes' => [str_repeat('x', StlReader::MOST_BYTES + 1), 'at most 20 MB'];
 });

@@ -48,6 +48,12 @@ final class Workshop
         return Planner::plan($shownIn === null ? $job : $job->in($shownIn), $this->shop());
     }
 
+    /** Only what is drawn and measured while something is dragged. */
+    public function routes(CoreJob $job): Plan
+    {
+        return Planner::routes($job, $this->shop());
+    }
+
     public function progress(Plan $plan, Job $job): Progress
     {
         return Progress::of($plan, array_values($job->log->map(static fn (LogEntry $entry) => $entry->toCore())->all()));

@@ -38,7 +38,7 @@ final readonly class HandController
 
         return new JsonResponse([
             'route' => JobWriter::route($route),
-            'plan' => PlanWriter::routes($this->workshop->plan($hand->with($letter, $route))),
+            'plan' => PlanWriter::routes($this->workshop->routes($hand->with($letter, $route))),
         ]);
     }
 

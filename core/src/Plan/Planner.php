@@ -60,6 +60,20 @@ final readonly class Planner
         return new Plan($job, $runs, $set, $argon, BenchSteps::of($runs, $job->units, $shop->rules), $notices, Tuning::of($job, $shop));
     }
 
+    /** Only the routes and what they keep clear of, for while something is dragged; nothing of cutting, welding and the bench. */
+    public static function routes(Job $job, Shop $shop): Plan
+    {
+        $planner = new self($job, $shop, Metal::all());
+        $notices = $runs = [];
+        foreach ($job->runs as $i => $spec) {
+            $runs[] = $planner->run($spec, "runs[$i]", $notices, true);
+        }
+        $set = SetPlan::of($job, $shop, $runs);
+        array_push($notices, ...$set->notices($job));
+
+        return new Plan($job, $runs, $set, ArgonAccount::of([], $shop->bottles), [], $notices, []);
+    }
+
     /**
      * Looks for ways to route one run of a job from the bends in the catalogue.
      *
@@ -79,7 +93,7 @@ final readonly class Planner
     }
 
     /** @param  list<Notice>  $notices */
-    private function run(RunSpec $spec, string $path, array &$notices): RunPlan
+    private function run(RunSpec $spec, string $path, array &$notices, bool $routesOnly = false): RunPlan
     {
         try {
             $tube = $this->shop->catalogue->tube($spec->tubeId);
@@ -100,22 +114,25 @@ final readonly class Planner
 
         return $spans === null || $run->lengthMm() < 1.0
             ? new RunPlan($spec, $tube, $run, $farEnd, [], [], [], null, [], [], [])
-            : $this->cut($spec, $tube, $run, $farEnd, $spans, $path, $notices);
+            : $this->cut($spec, $tube, $run, $farEnd, $spans, $path, $notices, $routesOnly);
     }
 
     /**
      * @param  list<PieceSpan>  $spans
      * @param  list<Notice>  $notices
      */
-    private function cut(RunSpec $spec, TubeSize $tube, TubeRun $run, FarEnd $farEnd, array $spans, string $path, array &$notices): RunPlan
+    private function cut(RunSpec $spec, TubeSize $tube, TubeRun $run, FarEnd $farEnd, array $spans, string $path, array &$notices, bool $routesOnly): RunPlan
     {
         $rules = $this->shop->rules;
         $pieces = Pieces::of($run, $spans, $spec->letter, $tube, $this->metal->densityKgM3, $rules, $this->job->overrides, $spec->end->kind === EndKind::VBand);
-        $nesting = Nesting::of($pieces, $rules);
-        array_push($notices, ...RunChecks::cutting($nesting, $path));
         $seams = new RunJoints($spec, $run, $tube, $this->job->metal, $this->job->units, $pieces);
         $joints = $seams->joints();
         $fittings = $seams->placed($rules, $path, $notices);
+        if ($routesOnly) {
+            return new RunPlan($spec, $tube, $run, $farEnd, $pieces, $joints, $fittings, null, [], [], []);
+        }
+        $nesting = Nesting::of($pieces, $rules);
+        array_push($notices, ...RunChecks::cutting($nesting, $path));
         $sheets = (new Sheets($run, $tube, $this->metal, $this->job->purpose->isUpstreamOfTurbine(), $rules, $this->job->overrides))->of($joints);
         array_push($notices, ...RunChecks::welding($sheets, $path));
 

@@ -112,6 +112,24 @@ final readonly class TubeRun
         return $this->end();
     }
 
+    /**
+     * Gives points of the centreline from end to end, at most so far apart along it; every tangent point is one.
+     *
+     * @return non-empty-list<Vector>
+     */
+    public function centreline(float $everyMm): array
+    {
+        $points = [$this->start->at];
+        foreach ($this->segments() as $segment) {
+            $steps = max(1, (int) ceil($segment->lengthMm / $everyMm));
+            for ($i = 1; $i <= $steps; $i++) {
+                $points[] = $segment->frameAt($segment->fromMm + $segment->lengthMm * $i / $steps)->at;
+            }
+        }
+
+        return $points;
+    }
+
     public function lengthMm(): float
     {
         return array_sum(array_map(static fn (Bend $bend): float => $bend->straightMm + $bend->arcMm(), $this->bends)) + $this->endStraightMm;

@@ -121,3 +121,16 @@ it('measures a bend longer outside and shorter inside: (R ± D/2)·θ', function
     expect($bend->edgeMm(38.1))->toBeClose(152.4 * M_PI / 2)->and($bend->edgeMm(-38.1))->toBeClose(76.2 * M_PI / 2)
         ->and(($bend->edgeMm(38.1) + $bend->edgeMm(-38.1)) / 2)->toBeClose($bend->arcMm());
 });
+
+it('walks its centreline in steps no longer than asked, by every tangent point', function (int $seed) {
+    $run = Some::run(Some::dice($seed), 3);
+    $points = $run->centreline(12.0);
+    expect($points[0])->toEqual($run->start->at)->and($points[count($points) - 1]->distanceTo($run->end()->at))->toBeLessThan(1e-6);
+    $length = 0.0;
+    foreach (array_slice($points, 1) as $i => $point) {
+        expect($point->distanceTo($points[$i]))->toBeLessThanOrEqual(12.0 + 1e-9);
+        $length += $point->distanceTo($points[$i]);
+    }
+    // Chords of 12 mm on a radius of 30 mm or more are at most 0.7 % short.
+    expect($length)->toBeGreaterThan(0.993 * $run->lengthMm())->toBeLessThanOrEqual($run->lengthMm() + 1e-9);
+})->with(range(1, 4));

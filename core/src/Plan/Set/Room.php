@@ -30,11 +30,7 @@ final readonly class Room
         $lines = [];
         foreach ($runs as $plan) {
             if ($plan->run !== null) {
-                $length = $plan->run->lengthMm();
-                $steps = max(1, (int) ceil($length / self::EVERY_MM));
-                for ($i = 0; $i <= $steps; $i++) {
-                    $lines[$plan->spec->letter][] = $plan->run->frameAt($length * $i / $steps)->at;
-                }
+                $lines[$plan->spec->letter] = $plan->run->centreline(self::EVERY_MM);
             }
         }
 

@@ -68,24 +68,11 @@ final readonly class Style
     /** Peak to valley from the plane that fits best: the axis with the least scatter, by turning the frame until none is left. */
     private static function flatness(TubeRun $run): float
     {
-        $points = self::points($run);
+        $points = $run->centreline(self::EVERY_MM);
         $normal = self::leastAxis($points);
         $heights = array_map(static fn (Vector $point): float => $point->dot($normal), $points);
 
         return max($heights) - min($heights);
-    }
-
-    /** @return non-empty-list<Vector> */
-    private static function points(TubeRun $run): array
-    {
-        $length = $run->lengthMm();
-        $steps = max(2, (int) ceil($length / self::EVERY_MM));
-        $points = [$run->start->at];
-        for ($i = 1; $i <= $steps; $i++) {
-            $points[] = $run->frameAt($length * $i / $steps)->at;
-        }
-
-        return $points;
     }
 
     /**

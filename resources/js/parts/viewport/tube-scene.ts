@@ -149,6 +149,9 @@ export class TubeScene {
     }
 
     playInsertion(order: Insertion['order']): void {
+        // Words and arrows belong to where things end up.
+        this.#labels.show([]);
+        this.#handles.offer(null);
         this.#motion.playInsertion(order);
     }
 

@@ -24,6 +24,7 @@
         { id: 'little-turning', name: 'little turning' },
         { id: 'short-tubes', name: 'short tubes' },
     ];
+    const bare = (text: string) => text.replace(/ (mm|in)$/, '');
     const prefer = $derived(routing.prefer ?? 'few-bends');
 
     function set(key: RoutingLimit | 'prefer', value: string): void {
@@ -47,8 +48,9 @@
     >
         <span class="label">Routes keep</span>
         <span class="figure text-[0.85rem] whitespace-normal"
-            >≤ {rules.maxBends.text} bends · {rules.firstStraight.text}, {rules.innerStraight.text}, {rules
-                .lastStraight.text} straight · gap {rules.gap.text}</span
+            >≤ {rules.maxBends.text} bends · straights {bare(rules.firstStraight.text)}, {bare(
+                rules.innerStraight.text,
+            )}, {rules.lastStraight.text} · gap {rules.gap.text}</span
         >
         <span class="text-quiet">{preferences.find((one) => one.id === prefer)?.name}</span>
         <span class="label ml-auto">{open ? 'close' : 'change'}</span>

@@ -43,9 +43,6 @@ final class SetSolver
     /** A set this much dearer than the best may still come out better. */
     private const WORTH = 9.0;
 
-    /** Of the ways that could stand in for another, how many are tried. */
-    private const FEW = 4;
-
     /** Less than this many mm missing in all, a set is worth mending. */
     private const MENDABLE = 80.0;
 
@@ -54,6 +51,8 @@ final class SetSolver
     private readonly Polish $polish;
 
     private readonly Assembly $assembly;
+
+    private readonly Moves $moves;
 
     private readonly Chance $chance;
 
@@ -98,6 +97,7 @@ final class SetSolver
         $this->pools = new Pools($problem, new Skeletons($this->chance), $this->chance);
         $this->polish = new Polish($problem, $this->groups);
         $this->assembly = new Assembly($problem->rules->gapMm);
+        $this->moves = new Moves($this->assembly, deg2rad($problem->rules->angleStepDeg));
         $this->layout = new Layout($problem);
     }
 
@@ -237,7 +237,7 @@ final class SetSolver
     private function improve(array $set): void
     {
         while ($this->mayGoOn()) {
-            $better = $this->swap($set) ?? $this->snap($set) ?? $this->swapTwo($set);
+            $better = $this->bettered($set);
             if ($better === null) {
                 return;
             }
@@ -249,88 +249,18 @@ final class SetSolver
      * @param  list<Way>  $set
      * @return list<Way>|null
      */
-    private function swap(array $set): ?array
+    private function bettered(array $set): ?array
     {
+        $objective = SetAnswer::objectiveOf($set);
         $commons = $this->groups->commons($set);
-        $order = array_keys($set);
-        usort($order, static fn (int $a, int $b): int => $set[$b]->cost <=> $set[$a]->cost);
-        $objective = SetAnswer::objectiveOf($set);
-        foreach ($order as $i) {
-            $options = $this->optionsFor($set[$i]->span, $commons);
-            $others = array_diff_key($set, [$i => true]);
-            foreach ($this->assembly->bestFew($options, $others, 1.0, $set[$i]->cost - 0.3, self::FEW) as $way) {
-                if (! $this->mayGoOn()) {
-                    return null;
-                }
-                $better = $this->mend(array_values(array_replace($set, [$i => $way])), [], $objective);
-                if ($better !== null) {
-                    return $better;
-                }
+        $options = fn (Way $way): array => $this->optionsFor($way->span, $commons);
+        foreach ($this->moves->of($set, $options) as [$changed, $held]) {
+            if (! $this->mayGoOn()) {
+                return null;
             }
-        }
-
-        return null;
-    }
-
-    /**
-     * @param  list<Way>  $set
-     * @return list<Way>|null
-     */
-    private function swapTwo(array $set): ?array
-    {
-        $commons = $this->groups->commons($set);
-        $options = array_map(fn (Way $way): array => $this->optionsFor($way->span, $commons), $set);
-        $objective = SetAnswer::objectiveOf($set);
-        foreach (array_keys($set) as $i) {
-            foreach (array_keys($set) as $j) {
-                if ($i === $j) {
-                    continue;
-                }
-                $others = array_diff_key($set, [$i => true, $j => true]);
-                $room = $set[$i]->cost + $set[$j]->cost - 0.3;
-                foreach ($this->assembly->bestFew($options[$i], $others, 1.0, $set[$i]->cost - 1.0, 2) as $way) {
-                    foreach ($this->assembly->bestFew($options[$j], $others + [$i => $way], 1.0, $room - $way->cost, 1) as $second) {
-                        if (! $this->mayGoOn()) {
-                            return null;
-                        }
-                        $better = $this->mend(array_values(array_replace($set, [$i => $way, $j => $second])), [], $objective);
-                        if ($better !== null) {
-                            return $better;
-                        }
-                    }
-                }
-            }
-        }
-
-        return null;
-    }
-
-    /**
-     * @param  list<Way>  $set
-     * @return list<Way>|null
-     */
-    private function snap(array $set): ?array
-    {
-        $step = deg2rad($this->problem->rules->angleStepDeg);
-        $objective = SetAnswer::objectiveOf($set);
-        foreach ($set as $i => $way) {
-            foreach ($way->angles as $k => $angle) {
-                if ($way->span->isPreferred($angle)) {
-                    continue;
-                }
-                $goals = [floor($angle / $step) * $step, ceil($angle / $step) * $step];
-                usort($goals, static fn (float $a, float $b): int => abs($a - $angle) <=> abs($b - $angle));
-                foreach ($goals as $goal) {
-                    if ($goal < $way->span->minAngle || $goal > $way->span->maxAngle($way->radii[$k]) + 1e-9 || ! $this->mayGoOn()) {
-                        continue;
-                    }
-                    $held = array_map(static fn (float $one): ?float => $way->span->isPreferred($one) ? round($one / $step) * $step : null, $way->angles);
-                    $held = array_values(array_replace($held, [$k => $goal]));
-                    $better = $this->mend($set, [$i => $held], $objective);
-                    if ($better !== null) {
-                        return $better;
-                    }
-                }
+            $better = $this->mend($changed, $held, $objective);
+            if ($better !== null) {
+                return $better;
             }
         }
 

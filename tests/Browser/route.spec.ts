@@ -1,15 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { api, ownJob, saved, toStage } from './support';
-
-async function routed(page: import('@playwright/test').Page, number: string): Promise<number> {
-    const job = await ownJob(page, number);
-    await page.goto(`/jobs/${job}/route`);
-    await page.getByRole('button', { name: 'Find a way', exact: true }).click();
-    await page.getByRole('button', { name: 'Take way 1', exact: true }).click();
-    await expect(page.getByText('● Far end closed')).toBeVisible();
-    await saved(page);
-    return job;
-}
+import { api, ownJob, routed, saved, toStage } from './support';
 
 test('a turn typed wrong opens the far end; the core names the turn that closes it; undo takes it back', async ({
     page,

@@ -25,6 +25,17 @@ export async function ownJob(page: Page, number: string): Promise<number> {
     return (created.body as { id: number }).id;
 }
 
+/** The same with its best way taken, on the Route screen. */
+export async function routed(page: Page, number: string): Promise<number> {
+    const job = await ownJob(page, number);
+    await page.goto(`/jobs/${job}/route`);
+    await page.getByRole('button', { name: 'Find a way', exact: true }).click();
+    await page.getByRole('button', { name: 'Take way 1', exact: true }).click();
+    await expect(page.getByText('● Far end closed')).toBeVisible();
+    await saved(page);
+    return job;
+}
+
 /** Calls the server the way the screens do, with the page's own session. */
 export async function api(
     page: Page,

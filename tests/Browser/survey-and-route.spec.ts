@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { api, expectAccessible, ownJob, saved, toStage } from './support';
+import { expect, test } from '@playwright/test';
+import { api, expectAccessible, ownJob, routed, saved, toStage } from './support';
 
 /** Triangles of a box, 80 mm each way, as a binary STL file. */
 function boxStl(): Buffer {
@@ -21,16 +21,6 @@ function boxStl(): Buffer {
         face.flatMap(corner).forEach((number, k) => bytes.writeFloatLE(number, 84 + 50 * i + 12 + 4 * k)),
     );
     return bytes;
-}
-
-async function routed(page: Page, number: string): Promise<number> {
-    const job = await ownJob(page, number);
-    await page.goto(`/jobs/${job}/route`);
-    await page.getByRole('button', { name: 'Find a way', exact: true }).click();
-    await page.getByRole('button', { name: 'Take way 1', exact: true }).click();
-    await expect(page.getByText('● Far end closed')).toBeVisible();
-    await saved(page);
-    return job;
 }
 
 test('a new user pastes ports, finds a way, compares, takes, changes it by hand and sees it go in', async ({

@@ -54,13 +54,7 @@ final readonly class SurveyController
         $problems = new Problems;
         $answers = $request->input('answers');
         $made = KeepOutKit::make($job, $kind, Node::wrap(['format' => 'answers', ...(is_array($answers) ? $answers : [])], 'answers', null, $problems));
-        if ($problems->all() !== []) {
-            $messages = [];
-            foreach ($problems->all() as $problem) {
-                $messages[$problem->path][] = $problem->message;
-            }
-            throw ValidationException::withMessages($messages);
-        }
+        self::refuse($problems);
 
         return new JsonResponse(['keepOut' => SetWriter::keepOut($made)]);
     }
@@ -72,9 +66,7 @@ final readonly class SurveyController
         $root = Node::wrap(['format' => 'row', 'spacings' => $request->input('spacings'), 'axis' => $request->input('axis')], 'row', null, $problems);
         $spacings = array_map(static fn (Node $one): Length => $one->length($job->units), $root->at('spacings')->items(15));
         $axis = $root->at('axis')->direction();
-        foreach ($problems->all() as $problem) {
-            throw ValidationException::withMessages([$problem->path => $problem->message]);
-        }
+        self::refuse($problems);
 
         return self::changed('spacings', static fn (): CoreJob => RunEdits::inRow($job, $request->string('letter')->toString(), $spacings, new Vector($axis->x, $axis->y, $axis->z)));
     }
@@ -84,9 +76,7 @@ final readonly class SurveyController
         $job = $request->document();
         $problems = new Problems;
         $plane = Node::wrap(['format' => 'mirror', 'plane' => $request->input('plane')], 'mirror', null, $problems)->at('plane')->length($job->units);
-        foreach ($problems->all() as $problem) {
-            throw ValidationException::withMessages([$problem->path => $problem->message]);
-        }
+        self::refuse($problems);
 
         return self::changed('plane', static fn (): CoreJob => RunEdits::mirrored($job, $plane));
     }
@@ -106,9 +96,7 @@ final readonly class SurveyController
         if ($gap->mm < 0 || count($at) !== 3) {
             $root->at($gap->mm < 0 ? 'gap' : 'at')->complain('out-of-range', $gap->mm < 0 ? 'must not be negative' : 'must be three lengths: rearward, right and up');
         }
-        foreach ($problems->all() as $problem) {
-            throw ValidationException::withMessages([$problem->path => $problem->message]);
-        }
+        self::refuse($problems);
         $tube = $job->run($letters[0] ?? '')->tubeId ?? '';
         try {
             $odMm = $this->workshop->shop()->catalogue->tube($tube)->odMm;
@@ -124,6 +112,18 @@ final readonly class SurveyController
         $job = $request->document();
 
         return self::changed('firing', static fn (): CoreJob => RunEdits::pairedScrolls($job, $request->string('collector')->toString(), $request->string('firing')->toString()));
+    }
+
+    /** @throws ValidationException with everything that is wrong, under its field; nothing if nothing is */
+    private static function refuse(Problems $problems): void
+    {
+        $messages = [];
+        foreach ($problems->all() as $problem) {
+            $messages[$problem->path][] = $problem->message;
+        }
+        if ($messages !== []) {
+            throw ValidationException::withMessages($messages);
+        }
     }
 
     /** @param  \Closure(): CoreJob  $edit */

@@ -118,8 +118,14 @@ final readonly class RunEdits
         }
         $others = array_values(array_filter($job->set->collectors, static fn (CollectorSpec $one): bool => array_intersect($one->runs, $letters) === []));
 
+        // Moved, a collector keeps the firing order that was entered for it.
+        $firing = $letters;
+        foreach ($job->set->collectors as $one) {
+            $firing = $one->firing !== [] && array_diff($letters, $one->firing) === [] && count($one->firing) === $count ? $one->firing : $firing;
+        }
+
         return $job->with($runs, new SetSpec(
-            [...$others, new CollectorSpec($name, $letters, $mode, $mode === AssignmentMode::Cyclic ? $letters : [])],
+            [...$others, new CollectorSpec($name, $letters, $mode, $mode === AssignmentMode::Cyclic ? $firing : [])],
             $job->set->keepOuts, $job->set->lengths, $job->set->designs, $job->set->routing,
         ));
     }

@@ -98,3 +98,10 @@ it('sets inlets side by side in a ring about the collector’s axis, as close as
 it('wants two runs of the job to meet', function (array $letters) {
     expect(fn () => RunEdits::collected(SomeHeader::job(), 'Merge', $letters, new Vector(0, 0, 0), new Vector(1, 0, 0), 0, Length::ofMm(1), 44.45, AssignmentMode::Any))->toThrow(DomainException::class, 'Two runs');
 })->with([[['A']], [['A', 'A']], [['A', 'Q']]]);
+
+it('keeps the firing order of a collector that is moved', function () {
+    $job = SomeHeader::job();
+    $firing = $job->set->collectors[0]->firing;
+    $moved = RunEdits::collected($job, 'Collector', ['A', 'B', 'C', 'D'], new Vector(560, 170, -300), new Vector(1, 0, -0.3), 45, Length::ofMm(2), 44.45, AssignmentMode::Cyclic);
+    expect($firing)->not->toBe(['A', 'B', 'C', 'D'])->and($moved->set->collectors[0]->firing)->toBe($firing);
+});

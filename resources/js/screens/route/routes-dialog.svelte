@@ -69,7 +69,11 @@
                     {#each read.design?.runs ?? [] as run (run.letter)}
                         <tr>
                             <td class="font-label font-semibold">Run {run.letter}</td>
-                            <td class="figure" colspan="2">{run.route.bends.length} bends</td>
+                            <td class="figure" colspan="2"
+                                >{run.route.bends.length === 1
+                                    ? '1 bend'
+                                    : `${run.route.bends.length} bends`}</td
+                            >
                         </tr>
                     {/each}
                     {#each read.rejected as one (one.line + one.why)}

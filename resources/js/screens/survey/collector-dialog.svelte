@@ -1,5 +1,6 @@
 <script lang="ts">
     // A collector or a turbine flange as one thing: where it is, which way it points, how its inlets stand round it.
+    import { untrack } from 'svelte';
     import Button from '@/kit/button.svelte';
     import Dialog from '@/kit/dialog.svelte';
     import SelectField from '@/kit/select-field.svelte';
@@ -29,8 +30,27 @@
     $effect(() => {
         if (!open) return;
         errors = {};
-        runs = desk.document.runs.map((run) => run.letter).join(' ');
+        untrack(propose);
     });
+
+    /** As it stands now, or about where the runs end. */
+    function propose(): void {
+        const there = desk.document.set?.collectors[0];
+        const letters = there?.runs ?? desk.document.runs.map((run) => run.letter);
+        const ends = desk.plan.runs
+            .filter((run) => letters.includes(run.letter))
+            .map((run) => run.target.frame);
+        const middle = [0, 1, 2].map(
+            (i) => ends.reduce((sum, end) => sum + (end.at[i] ?? 0), 0) / ends.length,
+        );
+        runs = letters.join(' ');
+        name = there?.name ?? 'Collector';
+        assignment = there?.assignment ?? 'any';
+        at = middle.map((mm) =>
+            desk.view.units === 'inch' ? `${(mm / 25.4).toFixed(3)} in` : `${mm.toFixed(1)} mm`,
+        );
+        axis = (ends[0]?.forward ?? [1, 0, 0]).map((part) => Math.round(part * 1e4) / 1e4);
+    }
 
     async function put(): Promise<void> {
         errors = await change(desk, 'collector', {

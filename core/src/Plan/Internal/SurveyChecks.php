@@ -170,7 +170,7 @@ final readonly class SurveyChecks
         return array_map(strval(...), array_keys($at));
     }
 
-    /** Told at points of a grid in the reach of what stands round, a tyre's box being a good deal larger than its step. */
+    /** Looked for along the middle line of the other only: a rail or a bar that runs into a tyre, not a corner that just touches. */
     private static function overlap(KeepOut $one, KeepOut $other, Job $job): bool
     {
         foreach ($job->set->keepOuts as $spec) {

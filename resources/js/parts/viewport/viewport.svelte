@@ -1,6 +1,7 @@
 <script lang="ts">
     import { onMount, untrack } from 'svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
+    import { lengthText } from '@/lib/length-text';
     import type { Insertion, Triple, TubeRun } from '@/lib/plan';
     import { theme } from '@/lib/theme.svelte';
     import type { Grip } from './handles';
@@ -89,9 +90,7 @@
         if (showing.length > 0) scene?.playInsertion(showing);
     });
 
-    function shown(mm: number): string {
-        return desk.view.units === 'inch' ? `${(mm / 25.4).toFixed(2)} in` : `${mm.toFixed(1)} mm`;
-    }
+    const shown = (mm: number) => lengthText(mm, desk.view.units, 2);
 </script>
 
 <div class="relative h-full min-h-64 overflow-hidden">

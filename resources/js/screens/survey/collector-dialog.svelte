@@ -6,6 +6,7 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
+    import { lengthText } from '@/lib/length-text';
     import { change, type Errors } from '@/lib/survey';
 
     type Props = { desk: JobDesk; open: boolean };
@@ -46,9 +47,7 @@
         runs = letters.join(' ');
         name = there?.name ?? 'Collector';
         assignment = there?.assignment ?? 'any';
-        at = middle.map((mm) =>
-            desk.view.units === 'inch' ? `${(mm / 25.4).toFixed(3)} in` : `${mm.toFixed(1)} mm`,
-        );
+        at = middle.map((mm) => lengthText(mm, desk.view.units));
         axis = (ends[0]?.forward ?? [1, 0, 0]).map((part) => Math.round(part * 1e4) / 1e4);
     }
 

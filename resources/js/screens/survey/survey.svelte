@@ -3,6 +3,7 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt } from '@/lib/job-desk.svelte';
+    import { lengthText } from '@/lib/length-text';
     import { newest } from '@/lib/newest';
     import type { JobDocument, Triple } from '@/lib/plan';
     import Notices from '@/parts/notices.svelte';
@@ -42,8 +43,7 @@
         return solid ? { key: `keep-out:${name}`, at: solid.at, along: null } : null;
     });
 
-    const text = (mm: number) =>
-        desk.view.units === 'inch' ? `${(mm / 25.4).toFixed(3)} in` : `${mm.toFixed(1)} mm`;
+    const text = (mm: number) => lengthText(mm, desk.view.units);
 
     /** Puts what was dragged at a place; the other end of a bar comes along. */
     function placed(key: string, at: Triple) {

@@ -1,9 +1,9 @@
 // Runs every route problem of a folder through ./bead and judges each answer apart from it:
-// node bench/route.mjs FOLDER [--seconds 3] [--seeds 1] [--variants 0] [--jobs 1]
+// node bench/route.mjs FOLDER [--seconds 3] [--seeds 1] [--variants 0] [--jobs 1] [--keep FOLDER for what was not answered]
 // One at a time, as each search takes two processors.
 // A variant moves what a survey can be wrong about: collectors by up to 30 mm and 12°, keep-outs by 20 mm, port spacing by −7 to +10 %.
 import { execFile } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { basename, join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -18,6 +18,7 @@ const { values, positionals } = parseArgs({
         seeds: { type: 'string', default: '1' },
         variants: { type: 'string', default: '0' },
         jobs: { type: 'string', default: '1' },
+        keep: { type: 'string' },
     },
 });
 const root = new URL('..', import.meta.url).pathname;
@@ -45,6 +46,7 @@ function tasks(file) {
         name: `${name} varied`,
         problem: varied(problem, random(i + 1)),
         seed: 1,
+        variant: i + 1,
         order: `${name} b`,
     }));
     return [...plain, ...variants];
@@ -56,7 +58,7 @@ async function worker(work) {
     return done;
 }
 
-function answer({ problem, seed }) {
+function answer({ name, problem, seed, variant = 0 }) {
     const file = join(folder, `${Math.random()}.json`);
     writeFileSync(file, JSON.stringify(problem));
     const args = ['route', '--problem', file, '--seconds', values.seconds, '--seed', String(seed), '--json'];
@@ -64,6 +66,10 @@ function answer({ problem, seed }) {
         execFile(join(root, 'bead'), args, { maxBuffer: 1 << 26 }, (error, stdout, stderr) => {
             if (error && error.code !== 1) return fail(new Error(stderr || error.message));
             const said = JSON.parse(stdout);
+            if (said.status === 'not-found' && values.keep) {
+                mkdirSync(values.keep, { recursive: true });
+                copyFileSync(file, join(values.keep, `${name.replace(' ', '-')}-${variant || seed}.json`));
+            }
             const verdict = said.status === 'solved' ? judge(problem, said) : null;
             done({
                 status: said.status,
@@ -115,6 +121,9 @@ function report(results) {
         ],
         rows,
     );
+    const varied = results.filter((one) => one.name.endsWith('varied'));
+    const answered = varied.filter((one) => one.status !== 'not-found').length;
+    if (varied.length) console.log(`Variants answered: ${answered} of ${varied.length}, ${Math.round((100 * answered) / varied.length)} %`);
     for (const one of results.filter((one) => one.wrong))
         console.log(`WRONG ${one.name}, seed ${one.seed}: ${one.wrong}`);
 }

@@ -18,6 +18,12 @@ final class Pools
     /** A way may be this far short of a keep-out and still be worth mending. */
     private const MOST_SHORT = 7.0;
 
+    /** And this far, where no other is found. */
+    private const DESPERATE = 30.0;
+
+    /** Where few ways are clear of everything, so many of the others are mended each by itself. */
+    private const MENDED = 16;
+
     private const MOST_TWO = 46;
 
     private const MOST_THREE = 44;
@@ -48,7 +54,17 @@ final class Pools
 
     private bool $isLight = false;
 
-    public function __construct(private readonly RouteProblem $problem, private readonly Skeletons $skeletons, private readonly Chance $chance) {}
+    /** How far short a way may be for now. */
+    private float $mostShort = self::MOST_SHORT;
+
+    public function __construct(private readonly RouteProblem $problem, private Skeletons $skeletons, private readonly Chance $chance, private readonly Polish $polish) {}
+
+    /** Forgets what was gathered, and draws other directions from now on. */
+    public function afresh(): void
+    {
+        $this->kept = [];
+        $this->skeletons = new Skeletons($this->chance);
+    }
 
     /** From now on pools are gathered with less, or with full, effort; those gathered already stay. */
     public function lightly(bool $isLight): void
@@ -79,24 +95,65 @@ final class Pools
     }
 
     /**
-     * The quickest answers: two bends on the grid, of any length.
+     * The quickest answers: two bends on the grid at most, of any length.
      *
      * @return list<Way>
      */
     public function quick(Span $span): array
     {
-        return $this->kept[$span->id.'|quick'] ??= $this->best($this->fit(TwoBends::onGrid($span), self::MOST_TWO));
+        return $this->kept[$span->id.'|quick'] ??= $this->best($this->fit([...FewBends::of($span), ...($span->rules->maxBends >= 2 ? TwoBends::onGrid($span) : [])], self::MOST_TWO));
     }
 
     /** @return list<Way> */
     private function gather(Span $span, ?float $length, float $tolerance, float $extra): array
     {
-        $two = [];
-        if ($span->rules->maxBends >= 2) {
-            $two = TwoBends::onGrid($span);
-            if ($length !== null) {
-                $two = array_values(array_filter($two, static fn (Way $way): bool => abs($way->length - $length) <= $tolerance + 3.0));
+        $ways = $this->drawn($span, $length, $tolerance, $extra);
+        if ($ways === [] && ! $this->isLight) {
+            $this->mostShort = self::DESPERATE;
+            $ways = $this->drawn($span, $length, $tolerance, $extra);
+            $this->mostShort = self::MOST_SHORT;
+        }
+        $ways = $this->best($ways);
+        if (! $this->isLight && self::clear($ways) < self::FEW) {
+            array_push($ways, ...$this->mended($ways));
+        }
+
+        return $this->best(array_values(array_filter($ways, static fn (Way $way): bool => $way->shortfall <= self::MOST_SHORT)));
+    }
+
+    /** @param  list<Way>  $ways */
+    private static function clear(array $ways): int
+    {
+        return count(array_filter($ways, static fn (Way $way): bool => $way->shortfall <= 0.0));
+    }
+
+    /**
+     * What comes of ways that are short of something, each mended by itself: on the grid if that is possible.
+     *
+     * @param  list<Way>  $ways
+     * @return list<Way>
+     */
+    private function mended(array $ways): array
+    {
+        $found = [];
+        $short = array_filter($ways, static fn (Way $way): bool => $way->shortfall > 0.0);
+        foreach (array_slice($short, 0, self::MENDED) as $way) {
+            $one = $this->polish->mend([$way]) ?? $this->polish->mend([$way], [array_fill(0, $way->bends(), null)]);
+            if ($one !== null && $this->measured($one[0])) {
+                $found[] = $one[0];
             }
+        }
+
+        return $found;
+    }
+
+    /** @return list<Way> */
+    private function drawn(Span $span, ?float $length, float $tolerance, float $extra): array
+    {
+        $isOfLength = static fn (Way $way): bool => $length === null || abs($way->length - $length) <= $tolerance + 3.0;
+        $two = array_values(array_filter(FewBends::of($span), $isOfLength));
+        if ($span->rules->maxBends >= 2) {
+            array_push($two, ...array_filter(TwoBends::onGrid($span), $isOfLength));
             foreach ($length === null ? self::someLengths($span, $two, $extra) : [$length] as $one) {
                 array_push($two, ...TwoBends::ofLength($span, $one, array_slice(self::radiusPairs($span), 0, $this->isLight ? 1 : 9)));
             }
@@ -109,7 +166,7 @@ final class Pools
             array_push($ways, ...$this->fourBends($span, $length, count($ways) < 12 ? 4 : 0));
         }
 
-        return $this->best($ways);
+        return $ways;
     }
 
     /**
@@ -142,19 +199,19 @@ final class Pools
     private function threeBends(Span $span, ?float $length, float $extra): array
     {
         $found = $alike = [];
-        $tries = 0;
+        $tries = $short = 0;
         $all = $this->skeletons->of($span);
         foreach (Skeletons::reaching($all, $span, $length, $extra) as [$i, $free]) {
             $like = self::like(array_slice($all, $i, 3), array_slice($all, $i + 3, 3));
             if (($alike[$like] ?? 0) >= self::ALIKE) {
                 continue;
             }
-            if (++$tries > (count($found) < self::FEW ? self::MOST_TRIES : self::TRIES) * ($this->isLight ? self::LIGHT : 1.0)) {
+            if (++$tries > (count($found) - $short < self::FEW ? self::MOST_TRIES : self::TRIES) * ($this->isLight ? self::LIGHT : 1.0)) {
                 break;
             }
             $radii = $span->smallestRadii(array_slice($all, $i + 6, 3)) ?? [];
             $way = Way::of($span, Skeletons::vertices($all, $i, $free, $span), $radii);
-            if (! $this->measured($way)) {
+            if (! $this->measured($way) || $way->shortfall > 0.0 && ++$short > self::MOST_THREE / 2) {
                 continue;
             }
             $alike[$like] = ($alike[$like] ?? 0) + 1;
@@ -191,7 +248,7 @@ final class Pools
         $found = [];
         $alike = [];
         foreach ($ways as $way) {
-            $like = self::like($way->unit(1), [$way->straights[0] / 40, ...$way->radii]);
+            $like = self::like($way->unit(min(1, $way->bends())), [$way->straights[0] / 40, ...$way->radii]);
             if (($alike[$like] ?? 0) >= self::ALIKE || ! $this->measured($way)) {
                 continue;
             }
@@ -215,14 +272,14 @@ final class Pools
         $rules = $this->problem->rules;
         $marks = $way->landmarks();
         foreach ($this->problem->keepOuts as $solid) {
-            if (Clearance::plainly($way, $marks, $solid, $rules->clearanceMm, self::MOST_SHORT)) {
+            if (Clearance::plainly($way, $marks, $solid, $rules->clearanceMm, $this->mostShort)) {
                 return false;
             }
         }
         $way->cut();
         $short = Clearance::itself($way, $rules->gapMm, self::HAND);
         foreach ($this->problem->keepOuts as $solid) {
-            if ($short > self::MOST_SHORT) {
+            if ($short > $this->mostShort) {
                 return false;
             }
             $short = max($short, Clearance::solid($way, $solid, $rules->clearanceMm, self::HAND));
@@ -230,7 +287,7 @@ final class Pools
         $way->shortfall = $short;
         $way->id = ++$this->count;
 
-        return $short <= self::MOST_SHORT;
+        return $short <= $this->mostShort;
     }
 
     /**

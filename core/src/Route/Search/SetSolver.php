@@ -23,6 +23,12 @@ final class SetSolver
     /** Cost of each missing mm while choosing: low ones find cheap sets to be mended, high ones clean sets. */
     private const WEIGHTS = [1.0, 3.0, 0.6, 6.0, 1.5, 2.0, 20.0];
 
+    /** After this many rounds without an answer other directions are drawn. */
+    private const AFRESH = 7;
+
+    /** After this many rounds, tubes of any length for which nothing cheaper is left to try have their answer. */
+    private const ENOUGH = 8;
+
     private const ASSIGNMENTS = 24;
 
     private const FEW_ASSIGNMENTS = 10;
@@ -94,8 +100,8 @@ final class SetSolver
     ) {
         $this->chance = new Chance($seed);
         $this->groups = new Groups($problem->lengths);
-        $this->pools = new Pools($problem, new Skeletons($this->chance), $this->chance);
         $this->polish = new Polish($problem, $this->groups);
+        $this->pools = new Pools($problem, new Skeletons($this->chance), $this->chance, $this->polish);
         $this->assembly = new Assembly($problem->rules->gapMm);
         $this->moves = new Moves($this->assembly, deg2rad($problem->rules->angleStepDeg));
         $this->layout = new Layout($problem);
@@ -113,7 +119,10 @@ final class SetSolver
             $this->round(0, true);
         }
         for ($round = 0; $this->mayGoOn(); $round++) {
-            if (! $this->round($round, false) && $this->problem->lengths === [] && $round > 8) {
+            if ($this->best === [] && $round % self::AFRESH === self::AFRESH - 1) {
+                $this->pools->afresh();
+            }
+            if (! $this->round($round, false) && $this->best !== [] && $this->problem->lengths === [] && $round > self::ENOUGH) {
                 break;
             }
         }

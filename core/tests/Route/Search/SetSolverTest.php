@@ -33,6 +33,7 @@ it('answers whole sets so that an independent judge finds nothing wrong', functi
     'five weld elbows below a turbine' => ['22-weld-elbows-five', 200],
     'an opposed four' => ['23-opposed-four', 170],
     'a target length' => ['24-target-four', 170],
+    'a box too near for whole angles' => ['25-tight-at-the-box', 40],
 ]);
 
 it('does the same work for the same seed', function () {

@@ -22,6 +22,12 @@ final readonly class RouteProblem
         public array $lengths = [],
     ) {}
 
+    /** @param  list<KeepOut>  $keepOuts */
+    public function keepingOut(array $keepOuts): self
+    {
+        return new self($this->name, $this->rules, $this->ports, $this->collectors, $keepOuts, $this->lengths);
+    }
+
     public function port(string $id): ?Port
     {
         foreach ($this->ports as $port) {

@@ -221,16 +221,17 @@ final readonly class Clearance
     }
 
     /**
-     * Says, at a few points only, whether a tube plainly runs into a keep-out by more than $most.
+     * Says, at some points only, whether a tube plainly runs into a keep-out by more than $most.
      *
-     * @param  list<array{float, float, float, float}>  $marks  of the way
+     * @param  list<array{float, float, float, float}>  $marks  of the way: x, y, z and station
      */
     public static function plainly(Way $way, array $marks, KeepOut $solid, float $clearance, float $most): bool
     {
         $least = $way->span->port->tube->odMm / 2 + ($solid->clearanceMm ?? $clearance) - $most;
         $end = $way->length - $solid->exemptLastMm;
+        $isConvex = $solid->isConvex();
         foreach ($marks as [$x, $y, $z, $station]) {
-            if ($station > $solid->exemptFirstMm && $station < $end && $solid->atLeast($x, $y, $z) < $least && ($solid->isConvex() || $solid->distance($x, $y, $z) < $least)) {
+            if ($station > $solid->exemptFirstMm && $station < $end && $solid->atLeast($x, $y, $z) < $least && ($isConvex || $solid->atMost($x, $y, $z) < $least)) {
                 return true;
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
+use UpsweptBead\Core\Route\Problem\KeepOut;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 
 /**
@@ -54,10 +55,16 @@ final class Pools
 
     private bool $isLight = false;
 
+    /** @var list<KeepOut> the keep-outs that are not convex */
+    private readonly array $meshes;
+
     /** How far short a way may be for now. */
     private float $mostShort = self::MOST_SHORT;
 
-    public function __construct(private readonly RouteProblem $problem, private Skeletons $skeletons, private readonly Chance $chance, private readonly Polish $polish) {}
+    public function __construct(private readonly RouteProblem $problem, private Skeletons $skeletons, private readonly Chance $chance, private readonly Polish $polish)
+    {
+        $this->meshes = array_values(array_filter($problem->keepOuts, static fn (KeepOut $solid): bool => ! $solid->isConvex()));
+    }
 
     /** Forgets what was gathered, and draws other directions from now on. */
     public function afresh(): void
@@ -277,6 +284,12 @@ final class Pools
             }
         }
         $way->cut();
+        foreach ($this->meshes as $solid) {
+            // Exact gaps to a mesh take time, its grid tells most of what runs into it.
+            if (Clearance::plainly($way, $way->cuts(), $solid, $rules->clearanceMm, $this->mostShort)) {
+                return false;
+            }
+        }
         $short = Clearance::itself($way, $rules->gapMm, self::HAND);
         foreach ($this->problem->keepOuts as $solid) {
             if ($short > $this->mostShort) {

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Route\Search;
 
 use Closure;
+use UpsweptBead\Core\Route\Problem\KeepOut;
+use UpsweptBead\Core\Route\Problem\MeshSolid;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 
 /**
@@ -100,8 +102,9 @@ final class SetSolver
     ) {
         $this->chance = new Chance($seed);
         $this->groups = new Groups($problem->lengths);
-        $this->polish = new Polish($problem, $this->groups);
-        $this->pools = new Pools($problem, new Skeletons($this->chance), $this->chance, $this->polish);
+        $rough = $problem->keepingOut(array_map(static fn (KeepOut $one): KeepOut => $one instanceof MeshSolid ? new RoughMesh($one) : $one, $problem->keepOuts));
+        $this->polish = new Polish($rough, $this->groups);
+        $this->pools = new Pools($rough, new Skeletons($this->chance), $this->chance, $this->polish);
         $this->assembly = new Assembly($problem->rules->gapMm);
         $this->moves = new Moves($this->assembly, deg2rad($problem->rules->angleStepDeg));
         $this->layout = new Layout($problem);

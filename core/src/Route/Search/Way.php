@@ -251,6 +251,17 @@ final class Way
         return $this;
     }
 
+    /** @return list<array{float, float, float, float}> x, y, z and station of each point it was cut at */
+    public function cuts(): array
+    {
+        $cuts = [];
+        foreach ($this->stations as $i => $station) {
+            $cuts[] = [$this->points[3 * $i], $this->points[3 * $i + 1], $this->points[3 * $i + 2], $station];
+        }
+
+        return $cuts;
+    }
+
     /**
      * Gives a few points along it, enough to tell most ways that run through something: the middle of each straight, and
      * the beginning, middle and end of each bend.

@@ -3,7 +3,15 @@
 // One at a time, as each search takes two processors.
 // A variant moves what a survey can be wrong about: collectors by up to 30 mm and 12°, keep-outs by 20 mm, port spacing by −7 to +10 %.
 import { execFile } from 'node:child_process';
-import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+    copyFileSync,
+    mkdirSync,
+    mkdtempSync,
+    readdirSync,
+    readFileSync,
+    rmSync,
+    writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { basename, join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -123,7 +131,10 @@ function report(results) {
     );
     const varied = results.filter((one) => one.name.endsWith('varied'));
     const answered = varied.filter((one) => one.status !== 'not-found').length;
-    if (varied.length) console.log(`Variants answered: ${answered} of ${varied.length}, ${Math.round((100 * answered) / varied.length)} %`);
+    if (varied.length)
+        console.log(
+            `Variants answered: ${answered} of ${varied.length}, ${Math.round((100 * answered) / varied.length)} %`,
+        );
     for (const one of results.filter((one) => one.wrong))
         console.log(`WRONG ${one.name}, seed ${one.seed}: ${one.wrong}`);
 }

@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
+use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Route\Problem\Preference;
+use UpsweptBead\Core\Route\Problem\Taste;
 use UpsweptBead\Core\Route\RouteRules;
 use UpsweptBead\Core\Units\Length;
 
 /** What this job asks of its routes otherwise than the shop; null where it asks nothing of its own. */
 final readonly class RoutingSpec
 {
+    /**
+     * @param  list<BendPlane>  $planes  that bends are to lie in, if any
+     * @param  bool  $mirrored  whether one bank is to mirror the other
+     */
     public function __construct(
         public ?Length $firstStraight = null,
         public ?Length $innerStraight = null,
@@ -18,6 +24,9 @@ final readonly class RoutingSpec
         public ?Length $gap = null,
         public ?int $maxBends = null,
         public Preference $prefer = Preference::FewBends,
+        public array $planes = [],
+        public bool $evenGaps = false,
+        public bool $mirrored = false,
     ) {}
 
     public function on(RouteRules $shop): RouteRules
@@ -28,8 +37,13 @@ final readonly class RoutingSpec
         );
     }
 
+    public function taste(): Taste
+    {
+        return Taste::of($this->prefer)->withLooks(array_map(static fn (BendPlane $plane): Vector => $plane->normal(), $this->planes), $this->evenGaps, $this->mirrored);
+    }
+
     public function isEmpty(): bool
     {
-        return $this->firstStraight === null && $this->innerStraight === null && $this->lastStraight === null && $this->gap === null && $this->maxBends === null && $this->prefer === Preference::FewBends;
+        return $this->firstStraight === null && $this->innerStraight === null && $this->lastStraight === null && $this->gap === null && $this->maxBends === null && $this->prefer === Preference::FewBends && $this->planes === [] && ! $this->evenGaps && ! $this->mirrored;
     }
 }

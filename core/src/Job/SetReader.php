@@ -52,7 +52,7 @@ final readonly class SetReader
 
     private function routing(Node $node): RoutingSpec
     {
-        $node->only(['firstStraight', 'innerStraight', 'lastStraight', 'gap', 'maxBends', 'prefer']);
+        $node->only(['firstStraight', 'innerStraight', 'lastStraight', 'gap', 'maxBends', 'prefer', 'planes', 'evenGaps', 'mirrored']);
         $lengths = new RouteReader($this->units);
         $length = static fn (string $key): ?Length => $node->at($key)->isMissing() ? null : $lengths->notNegative($node->at($key));
         $bends = $node->at('maxBends')->isMissing() ? null : (int) $node->at('maxBends')->number(12);
@@ -60,7 +60,14 @@ final readonly class SetReader
             $node->at('maxBends')->complain('out-of-range', 'must be 1 to 4; more are for routes by hand');
         }
 
-        return new RoutingSpec($length('firstStraight'), $length('innerStraight'), $length('lastStraight'), $length('gap'), $bends, $node->at('prefer')->choice(Preference::class, Preference::FewBends));
+        $planes = $node->at('planes')->isMissing() ? [] : array_map(static fn (Node $one): BendPlane => $one->choice(BendPlane::class, BendPlane::Level), $node->at('planes')->items(3));
+        $isAsked = static fn (string $key): bool => ! $node->at($key)->isMissing() && $node->at($key)->boolean();
+
+        return new RoutingSpec(
+            $length('firstStraight'), $length('innerStraight'), $length('lastStraight'), $length('gap'), $bends,
+            $node->at('prefer')->choice(Preference::class, Preference::FewBends),
+            array_values(array_unique($planes, SORT_REGULAR)), $isAsked('evenGaps'), $isAsked('mirrored'),
+        );
     }
 
     public function design(Node $node): DesignSpec

@@ -35,6 +35,9 @@ final readonly class SetWriter
             'gap' => $one->gap?->entered(),
             'maxBends' => $one->maxBends,
             'prefer' => $one->prefer->value,
+            'planes' => $one->planes === [] ? null : array_map(static fn (BendPlane $plane): string => $plane->value, $one->planes),
+            'evenGaps' => $one->evenGaps ? true : null,
+            'mirrored' => $one->mirrored ? true : null,
         ], static fn (mixed $value): bool => $value !== null);
     }
 

@@ -81,7 +81,7 @@ it('finds a run flat that lies in one plane, however that is tilted', function (
     $start = Some::frame($dice);
     $flat = new TubeRun($start, [new Bend(80, 33, 60, 66), new Bend(50, 180, 45, 66), new Bend(40, 0, 20, 66)], 90);
     $raised = new TubeRun($start, [new Bend(80, 33, 60, 66), new Bend(50, 150, 45, 66), new Bend(40, 0, 20, 66)], 90);
-    $style = Style::of(['A' => $flat, 'B' => $raised], []);
+    $style = Style::of(['A' => $flat, 'B' => $raised], ['A' => 42.0, 'B' => 42.0]);
     expect($style->flatnessMm['A'])->toBeLessThan(1e-6)->and($style->flatnessMm['B'])->toBeGreaterThan(5);
 });
 
@@ -97,10 +97,10 @@ it('finds no error between a bank and its mirror image, and the distance where o
     foreach ($both->runs as $spec) {
         $runs[$spec->letter] = $run($spec->route ?? $route, $spec);
     }
-    expect(Style::of($runs, [])->mirrorMm)->toBeLessThan(1e-6);
+    expect(Style::of($runs, array_fill_keys(array_keys($runs), 42.0))->mirrorMm)->toBeLessThan(1e-6);
     // One tube of the far bank ends 4 mm later.
     $runs['E'] = new TubeRun($runs['E']->start, $runs['E']->bends, $runs['E']->endStraightMm + 4);
-    expect(Style::of($runs, [])->mirrorMm)->toBeClose(4.0, 0, 0.5);
+    expect(Style::of($runs, array_fill_keys(array_keys($runs), 42.0))->mirrorMm)->toBeClose(4.0, 0, 0.5);
 });
 
 it('calls a single bank no mirror', function () {

@@ -10,6 +10,7 @@ use UpsweptBead\Core\Exchange\RouteSolutionWriter;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Route\Problem\SetRules;
+use UpsweptBead\Core\Route\Problem\Taste;
 use UpsweptBead\Core\Route\Search\SetAnswer;
 use UpsweptBead\Core\Route\Search\SetSolver;
 use UpsweptBead\Core\Route\Search\Span;
@@ -51,6 +52,15 @@ final class SomeSets
     public static function solve(RouteProblem $problem, float $ticks = 40, int $seed = 1): SetAnswer
     {
         return (new SetSolver($problem, $seed, self::ticking()))->solve($ticks / 100);
+    }
+
+    /** The same problem, with other things to count. */
+    public static function tasting(RouteProblem $problem, Taste $taste): RouteProblem
+    {
+        $rules = $problem->rules;
+        $own = new SetRules($rules->minAngleDeg, $rules->maxBends, $rules->firstStraightMm, $rules->innerStraightMm, $rules->lastStraightMm, $rules->gapMm, $rules->clearanceMm, $rules->angleStepDeg, $rules->angleWindowDeg, $taste);
+
+        return new RouteProblem($problem->name, $own, $problem->ports, $problem->collectors, $problem->keepOuts, $problem->lengths);
     }
 
     /**

@@ -66,7 +66,12 @@ export type DesignDocument = {
 };
 
 export type RoutingLimit = 'firstStraight' | 'innerStraight' | 'lastStraight' | 'gap' | 'maxBends';
-export type RoutingDocument = Partial<Record<RoutingLimit, LengthText | null>> & { prefer?: string };
+export type RoutingDocument = Partial<Record<RoutingLimit, LengthText | null>> & {
+    prefer?: string;
+    planes?: string[];
+    evenGaps?: boolean;
+    mirrored?: boolean;
+};
 
 export type SetDocument = {
     collectors: CollectorDocument[];

@@ -51,17 +51,18 @@ final readonly class SetPlan
         $solids = SetProblem::keepOuts($job, $shop);
 
         $gaps = self::gaps($job, self::ways($job, $shop, $runs), $solids, $shop);
-        $routed = [];
+        $routed = $odMm = [];
         foreach ($runs as $plan) {
             if ($plan->run !== null) {
                 $routed[$plan->spec->letter] = $plan->run;
+                $odMm[$plan->spec->letter] = $plan->tube->odMm ?? 0.0;
             }
         }
 
         $room = Room::of($runs);
 
         return new self(
-            $solids, $gaps, self::lengths($job, $runs), Style::of($routed, $gaps),
+            $solids, $gaps, self::lengths($job, $runs), Style::of($routed, $odMm),
             count($routed) > 1 ? $room->tightSeams($runs, $shop->rules) : [], SetProblem::rules($job, $shop), $room->sensors($job, $runs, $solids, $shop->rules),
         );
     }

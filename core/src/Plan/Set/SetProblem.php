@@ -18,7 +18,6 @@ use UpsweptBead\Core\Route\Problem\Port;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Route\Problem\SetRules;
 use UpsweptBead\Core\Route\Problem\StockBend;
-use UpsweptBead\Core\Route\Problem\Taste;
 use UpsweptBead\Core\Route\Problem\TubeStock;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\BendStock;
@@ -58,7 +57,7 @@ final readonly class SetProblem
             $job->set->routing->gap->mm ?? $shop->rules->value('clear.tube'),
             $shop->rules->value('clear.other'),
             $routing->angleStepDeg,
-            taste: Taste::of($job->set->routing->prefer),
+            taste: $job->set->routing->taste(),
         );
     }
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Plan\Set;
 
 use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Route\Looks\Mirror;
+use UpsweptBead\Core\Route\Looks\Row;
 use UpsweptBead\Core\Run\TubeRun;
 
 /**
@@ -15,8 +17,11 @@ final readonly class Style
 {
     private const EVERY_MM = 20.0;
 
+    /** Steps along a run between the places that are looked at. */
+    private const STEPS = 24;
+
     /**
-     * @param  ?float  $gapSpreadMm  widest less narrowest of the least gaps between neighbouring runs; null below three runs
+     * @param  ?float  $gapSpreadMm  widest less narrowest of the gaps that neighbouring runs keep on average; null below three in a row
      * @param  array<string, float>  $flatnessMm  of each run, from the best plane through its centreline: peak to valley
      * @param  ?float  $mirrorMm  the furthest that one bank lies from the other's mirror image; null if they are no two banks
      */
@@ -24,45 +29,21 @@ final readonly class Style
 
     /**
      * @param  array<string, TubeRun>  $runs  by letter
-     * @param  list<Gap>  $gaps
+     * @param  array<string, float>  $odMm  of each
      */
-    public static function of(array $runs, array $gaps): self
+    public static function of(array $runs, array $odMm): self
     {
-        return new self(self::gapSpread($runs, $gaps), array_map(self::flatness(...), $runs), self::mirror($runs));
-    }
+        $starts = array_values(array_map(static fn (TubeRun $run): array => [$run->start->at, $run->start->forward], $runs));
+        $lines = array_values(array_map(static fn (TubeRun $run): array => array_map(
+            static fn (int $i): Vector => $run->frameAt($run->lengthMm() * $i / self::STEPS)->at, range(0, self::STEPS),
+        ), $runs));
+        $ends = array_map(static fn (array $line): Vector => $line[self::STEPS], $lines);
 
-    /**
-     * Neighbours are ports next to each other along the row.
-     *
-     * @param  array<string, TubeRun>  $runs
-     * @param  list<Gap>  $gaps
-     */
-    private static function gapSpread(array $runs, array $gaps): ?float
-    {
-        if (count($runs) < 3) {
-            return null;
-        }
-        $axis = new Vector(0, 0, 0);
-        foreach ($runs as $run) {
-            foreach ($runs as $other) {
-                $across = $other->start->at->minus($run->start->at);
-                $axis = $across->length() > $axis->length() ? $across : $axis;
-            }
-        }
-        uasort($runs, static fn (TubeRun $a, TubeRun $b): int => $a->start->at->dot($axis) <=> $b->start->at->dot($axis));
-        $row = array_map(strval(...), array_keys($runs));
-        $least = [];
-        for ($i = 1; $i < count($row); $i++) {
-            $pair = [$row[$i - 1], $row[$i]];
-            foreach ($gaps as $gap) {
-                if ($gap->isRun && in_array($gap->run, $pair, true) && in_array($gap->other, $pair, true)) {
-                    $least[] = $gap->gapMm;
-                }
-            }
-        }
-
-        // Gaps that are far wider than needed are not listed; then the row is not told.
-        return $least !== [] && count($least) === count($row) - 1 ? max($least) - min($least) : null;
+        return new self(
+            Row::of(array_column($starts, 0))->gapSpreadMm($lines, array_values($odMm)),
+            array_map(self::flatness(...), $runs),
+            Mirror::of($starts, $ends)?->errorMm($lines),
+        );
     }
 
     /** Peak to valley from the plane that fits best: the axis with the least scatter, by turning the frame until none is left. */
@@ -120,53 +101,5 @@ final readonly class Style
         }
 
         return new Vector($v[0][$least], $v[1][$least], $v[2][$least]);
-    }
-
-    /**
-     * Two banks: as many runs on one side of an upright plane, fore and aft, as on the other, with ports that mirror.
-     *
-     * @param  array<string, TubeRun>  $runs
-     */
-    private static function mirror(array $runs): ?float
-    {
-        if (count($runs) < 2 || count($runs) % 2 !== 0) {
-            return null;
-        }
-        $ys = array_map(static fn (TubeRun $run): float => $run->start->at->y, $runs);
-        $plane = array_sum($ys) / count($ys);
-        $left = array_filter($runs, static fn (TubeRun $run): bool => $run->start->at->y < $plane);
-        $right = array_diff_key($runs, $left);
-        if (count($left) !== count($right)) {
-            return null;
-        }
-        $worst = 0.0;
-        foreach ($left as $run) {
-            $best = null;
-            foreach ($right as $other) {
-                $port = new Vector($other->start->at->x, 2 * $plane - $other->start->at->y, $other->start->at->z);
-                if ($port->distanceTo($run->start->at) < 5.0) {
-                    $best = self::apart($run, $other, $plane);
-                }
-            }
-            if ($best === null) {
-                return null;
-            }
-            $worst = max($worst, $best);
-        }
-
-        return $worst;
-    }
-
-    /** The furthest that stations of one run lie from the same stations of the other's mirror image. */
-    private static function apart(TubeRun $run, TubeRun $other, float $plane): float
-    {
-        $worst = 0.0;
-        for ($i = 0; $i <= 20; $i++) {
-            $p = $run->frameAt($run->lengthMm() * $i / 20)->at;
-            $q = $other->frameAt($other->lengthMm() * $i / 20)->at;
-            $worst = max($worst, $p->distanceTo(new Vector($q->x, 2 * $plane - $q->y, $q->z)));
-        }
-
-        return $worst;
     }
 }

@@ -254,7 +254,7 @@ final readonly class Clearance
         $need = $od + $gap + $hand;
         $count = max(2, (int) ceil($way->length / $every));
         $step = $way->length / $count;
-        $dots = self::dots($way, $count);
+        $dots = $way->dots($count);
         $worst = 0.0;
         for ($i = 0; $i <= $count; $i++) {
             for ($j = $i + (int) ceil($apart / $step); $j <= $count; $j++) {
@@ -270,26 +270,5 @@ final readonly class Clearance
         }
 
         return $worst;
-    }
-
-    /** @return list<float> x, y, z of points at equal steps along the tube */
-    private static function dots(Way $way, int $count): array
-    {
-        $dots = [];
-        $at = 0;
-        $last = count($way->stations) - 1;
-        for ($i = 0; $i <= $count; $i++) {
-            $station = $way->length * $i / $count;
-            while ($at < $last - 1 && $way->stations[$at + 1] < $station) {
-                $at++;
-            }
-            $run = $way->stations[$at + 1] - $way->stations[$at];
-            $t = $run > 0.0 ? max(0.0, min(1.0, ($station - $way->stations[$at]) / $run)) : 0.0;
-            for ($axis = 0; $axis < 3; $axis++) {
-                $dots[] = $way->points[3 * $at + $axis] + $t * ($way->points[3 * $at + 3 + $axis] - $way->points[3 * $at + $axis]);
-            }
-        }
-
-        return $dots;
     }
 }

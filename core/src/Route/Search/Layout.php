@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
+use UpsweptBead\Core\Route\Looks\Mirror;
 use UpsweptBead\Core\Route\Problem\Port;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 
@@ -48,6 +49,21 @@ final readonly class Layout
         }
 
         return $least;
+    }
+
+    /**
+     * How far, in all, inlets lie from the images of those of the other bank, mm.
+     *
+     * @param  list<int>  $inlets  by port
+     */
+    public function offMirror(Mirror $mirror, array $inlets): float
+    {
+        $off = 0.0;
+        foreach ($mirror->partner as $i => $j) {
+            $off += $mirror->image($this->spans[$i][$inlets[$i]]->inlet->at)->distanceTo($this->spans[$j][$inlets[$j]]->inlet->at);
+        }
+
+        return $off;
     }
 
     /**

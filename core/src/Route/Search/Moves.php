@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
+use UpsweptBead\Core\Geometry\Vector;
+
 /**
  * Small changes to a set that might make it cheaper, in the order they are worth trying: another way for one tube, an odd
  * angle brought onto the grid, other ways for two tubes at once. Each still has to be mended.
@@ -13,8 +15,16 @@ final readonly class Moves
     /** Of the ways that could stand in for another, how many are tried. */
     private const FEW = 4;
 
+    /** Inlets that mirror each other this well take the same tube. */
+    private const SAME_INLET_MM = 30.0;
+
+    /** A tube may cost this much more for what the set gains in looks. */
+    private const FOR_LOOKS = 14.0;
+
+    private const LOOKED_AT = 24;
+
     /** @param  float  $step  of the grid of preferred angles, radians */
-    public function __construct(private Assembly $assembly, private float $step) {}
+    public function __construct(private Assembly $assembly, private Appraisal $appraisal, private float $step) {}
 
     /**
      * @param  list<Way>  $set
@@ -23,9 +33,70 @@ final readonly class Moves
      */
     public function of(array $set, \Closure $options): \Generator
     {
+        if ($this->appraisal->looksCount()) {
+            yield from $this->mirrored($set);
+            yield from $this->looks($set, $options);
+        }
         yield from $this->swaps($set, $options);
         yield from $this->snaps($set);
         yield from $this->doubleSwaps($set, $options);
+    }
+
+    /**
+     * Both banks after one of them, and single tubes after their partners. Where the inlets mirror each other, too.
+     *
+     * @param  list<Way>  $set
+     * @return \Generator<array{list<Way>, array{}}>
+     */
+    private function mirrored(array $set): \Generator
+    {
+        $mirror = $this->appraisal->mirror;
+        if ($mirror === null) {
+            return;
+        }
+        $images = [];
+        foreach ($mirror->partner as $i => $j) {
+            if ($mirror->image($set[$i]->span->inlet->at)->distanceTo($set[$j]->span->inlet->at) < self::SAME_INLET_MM) {
+                $inner = array_map(static fn (array $xyz): array => $mirror->image(new Vector(...$xyz))->toArray(), array_chunk(array_slice($set[$i]->vertices, 3, -3), 3));
+                $images[$j] = Way::of($set[$j]->span, array_merge([], ...$inner), $set[$i]->radii)->cut();
+            }
+        }
+        foreach ([-1.0, 1.0] as $side) {
+            $bank = array_filter($images, static fn (Way $way): bool => $side * $way->span->port->at->minus($mirror->point)->dot($mirror->normal) > 0.0);
+            if (count($bank) > 1) {
+                yield [array_values(array_replace($set, $bank)), []];
+            }
+        }
+        foreach ($images as $j => $way) {
+            yield [array_values(array_replace($set, [$j => $way])), []];
+        }
+    }
+
+    /**
+     * Other ways for one tube with which the set costs less as a whole, though the tube may cost more.
+     *
+     * @param  list<Way>  $set
+     * @param  \Closure(Way): list<Way>  $options
+     * @return \Generator<array{list<Way>, array{}}>
+     */
+    private function looks(array $set, \Closure $options): \Generator
+    {
+        $now = $this->appraisal->of($set);
+        $better = [];
+        foreach ($set as $i => $old) {
+            $others = array_diff_key($set, [$i => true]);
+            foreach ($this->assembly->bestFew($options($old), $others, 1.0, $old->cost + self::FOR_LOOKS, self::LOOKED_AT) as $way) {
+                $changed = array_values(array_replace($set, [$i => $way]));
+                $cost = $this->appraisal->of($changed);
+                if ($cost < $now - 0.2) {
+                    $better[] = [$cost, $changed];
+                }
+            }
+        }
+        usort($better, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        foreach (array_slice($better, 0, 2 * self::FEW) as [, $changed]) {
+            yield [$changed, []];
+        }
     }
 
     /**

@@ -23,10 +23,4 @@ final readonly class SetAnswer
         public float $firstSeconds = 0.0,
         public float $bestSeconds = 0.0,
     ) {}
-
-    /** @param  list<Way>  $ways */
-    public static function objectiveOf(array $ways): float
-    {
-        return array_sum(array_map(static fn (Way $way): float => $way->cost, $ways));
-    }
 }

@@ -35,6 +35,11 @@ final class SetSolver
 
     private const FEW_ASSIGNMENTS = 10;
 
+    /** Where banks are to mirror each other, the best so many of so many. */
+    private const MIRRORED = 4;
+
+    private const MIRRORED_OF = 256;
+
     private const LIGHT_ROUNDS = 3;
 
     private const RESTARTS = 8;
@@ -63,6 +68,8 @@ final class SetSolver
     private readonly Moves $moves;
 
     private readonly Chance $chance;
+
+    private readonly Appraisal $appraisal;
 
     private readonly Groups $groups;
 
@@ -106,7 +113,8 @@ final class SetSolver
         $this->polish = new Polish($rough, $this->groups);
         $this->pools = new Pools($rough, new Skeletons($this->chance), $this->chance, $this->polish);
         $this->assembly = new Assembly($problem->rules->gapMm);
-        $this->moves = new Moves($this->assembly, deg2rad($problem->rules->angleStepDeg));
+        $this->appraisal = new Appraisal($problem);
+        $this->moves = new Moves($this->assembly, $this->appraisal, deg2rad($problem->rules->angleStepDeg));
         $this->layout = new Layout($problem);
     }
 
@@ -140,6 +148,21 @@ final class SetSolver
         return ($this->now)() < $this->until && ! ($this->isStopped !== null && ($this->isStopped)());
     }
 
+    /** @return list<list<int>> ways of sharing out the inlets, by port */
+    private function assignments(): array
+    {
+        $mirror = $this->appraisal->mirror;
+        if ($mirror === null || $this->best === []) {
+            return $this->layout->assignments($this->chance, $this->isLight() ? self::FEW_ASSIGNMENTS : self::ASSIGNMENTS);
+        }
+        // Banks can only mirror each other if their tubes go to inlets that do.
+        $all = $this->layout->assignments($this->chance, self::MIRRORED_OF);
+        $off = array_map(fn (array $inlets): float => $this->layout->offMirror($mirror, $inlets), $all);
+        asort($off);
+
+        return array_map(static fn (int $i): array => $all[$i], array_slice(array_keys($off), 0, self::MIRRORED));
+    }
+
     /** The first rounds only look for any answer. */
     private function isLight(): bool
     {
@@ -154,7 +177,7 @@ final class SetSolver
         $this->pools->lightly($this->isLight());
         $lengths = $this->lengthsFor($round);
         $states = [];
-        foreach ($this->layout->assignments($this->chance, $this->isLight() ? self::FEW_ASSIGNMENTS : self::ASSIGNMENTS) as $inlets) {
+        foreach ($this->assignments() as $inlets) {
             if (! $this->mayGoOn()) {
                 break;
             }
@@ -167,7 +190,7 @@ final class SetSolver
                 if ($ways !== null) {
                     $missing = $this->assembly->missing($ways);
                     $key = implode(',', array_map(static fn (Way $way): int => $way->id, $ways));
-                    $states[$key] = [SetAnswer::objectiveOf($ways) + 0.8 * $missing, $missing, $ways];
+                    $states[$key] = [$this->appraisal->of($ways) + 0.8 * $missing, $missing, $ways];
                     // A clean set is an answer at once, and an answer bounds all that follows.
                     if ($this->best === [] && $missing < self::CLEAN) {
                         $this->mend($ways, [], INF, true);
@@ -182,7 +205,7 @@ final class SetSolver
             if ($mended >= self::MENDED || ! $this->mayGoOn() && ($this->best !== [] || ++$late > self::LATE)) {
                 break;
             }
-            if ($missing > self::MENDABLE || SetAnswer::objectiveOf($ways) >= $this->objective + self::WORTH) {
+            if ($missing > self::MENDABLE || $this->appraisal->of($ways) >= $this->objective + self::WORTH) {
                 $this->nearest ??= Proof::miss($this->problem, $ways);
 
                 continue;
@@ -224,7 +247,7 @@ final class SetSolver
             $mended = $this->polish->mend($ways, array_map(static fn (Way $way): array => array_fill(0, $way->bends(), null), $ways));
             $hope = $mended === null ? 0.0 : $this->problem->rules->taste->perOddAngle * array_sum(array_map(static fn (Way $way): int => $way->odd, $mended));
         }
-        $objective = $mended === null ? INF : SetAnswer::objectiveOf($mended);
+        $objective = $mended === null ? INF : $this->appraisal->of($mended);
         if ($mended === null || $objective - $hope >= $below - 0.02 || ! Proof::holds($this->problem, $mended)) {
             return null;
         }
@@ -263,7 +286,7 @@ final class SetSolver
      */
     private function bettered(array $set): ?array
     {
-        $objective = SetAnswer::objectiveOf($set);
+        $objective = $this->appraisal->of($set);
         $commons = $this->groups->commons($set);
         $options = fn (Way $way): array => $this->optionsFor($way->span, $commons);
         foreach ($this->moves->of($set, $options) as [$changed, $held]) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
+use UpsweptBead\Core\Geometry\Vector;
+
 /**
  * Three bends with every angle on the grid: the first inner direction turned about the port's, the second where its cone
  * meets that of the inlet. With the four directions known, closure is linear in the four leg lengths, so three follow
@@ -143,21 +145,25 @@ final class Skeletons
         $shift = $this->chance->share();
         /** @var array<int, list<list<float>>> $byTurning */
         $byTurning = [];
-        for ($i = 0; $i < $this->azimuths; $i++) {
-            $azimuth = 2 * M_PI * ($i + $shift) / $this->azimuths;
-            foreach ($s->grid as $first) {
-                $u = Directions::turned($a, $b, $first, $azimuth);
+        foreach ($s->grid as $first) {
+            $turned = array_map(fn (int $i): array => Directions::turned($a, $b, $first, 2 * M_PI * ($i + $shift) / $this->azimuths), range(0, $this->azimuths - 1));
+            foreach ([...$turned, ...self::inPlanes($s, $a, $first)] as $u) {
                 foreach ($s->grid as $second) {
                     foreach ($s->grid as $third) {
-                        $turning = $first + $second + $third;
-                        if ($turning > self::MOST_TURNING) {
-                            break;
-                        }
                         foreach (Directions::meeting($u, $second, $b, $third) as $v) {
-                            $one = self::one($s, [$a, $u, $v, $b], [$first, $second, $third]);
-                            if ($one !== null) {
-                                $byTurning[(int) round(100 * $turning)][] = $one;
-                            }
+                            self::add($byTurning, $s, [$a, $u, $v, $b], [$first, $second, $third]);
+                        }
+                    }
+                }
+            }
+        }
+        // Where bends are to lie in planes, the last one too is turned in them first.
+        foreach ($s->grid as $third) {
+            foreach (self::inPlanes($s, $b, $third) as $v) {
+                foreach ($s->grid as $second) {
+                    foreach ($s->grid as $first) {
+                        foreach (Directions::meeting($a, $first, $v, $second) as $u) {
+                            self::add($byTurning, $s, [$a, $u, $v, $b], [$first, $second, $third]);
                         }
                     }
                 }
@@ -166,6 +172,42 @@ final class Skeletons
         ksort($byTurning);
 
         return array_merge(...array_merge([[]], ...array_values($byTurning)));
+    }
+
+    /**
+     * The directions at an angle from an axis that the chosen planes, or those nearest to them that hold the axis, lead to.
+     *
+     * @param  array{float, float, float}  $axis
+     * @return list<array{float, float, float}>
+     */
+    private static function inPlanes(Span $s, array $axis, float $angle): array
+    {
+        $found = [];
+        $along = new Vector(...$axis);
+        foreach ($s->rules->taste->planes as $plane) {
+            $side = $plane->cross($along);
+            if ($side->length() > 0.5) {
+                foreach ([1.0, -1.0] as $sense) {
+                    $found[] = $along->times(cos($angle))->plus($side->unit()->times($sense * sin($angle)))->toArray();
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  array<int, list<list<float>>>  $byTurning
+     * @param  array{list<float>, list<float>, list<float>, list<float>}  $legs
+     * @param  array{float, float, float}  $angles
+     */
+    private static function add(array &$byTurning, Span $s, array $legs, array $angles): void
+    {
+        $turning = array_sum($angles);
+        $one = $turning > self::MOST_TURNING ? null : self::one($s, $legs, $angles);
+        if ($one !== null) {
+            $byTurning[(int) round(100 * $turning)][] = $one;
+        }
     }
 
     /**

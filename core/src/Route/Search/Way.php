@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
+use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Route\Problem\Taste;
 
 /**
@@ -110,7 +111,7 @@ final class Way
 
         return new self(
             $span, $vertices, $radii, $angles, $straights, $length, $turning, $odd,
-            self::costOf($span->rules->taste, $bends, $odd, $turning, $length),
+            self::costOf($span->rules->taste, $bends, $odd, $turning, $length) + $span->rules->taste->offPlanes($units),
         );
     }
 
@@ -249,6 +250,37 @@ final class Way
         }
 
         return $this;
+    }
+
+    /**
+     * Points at equal steps along it, both ends among them; it must have been cut.
+     *
+     * @return list<Vector> one more than there are steps
+     */
+    public function evenly(int $steps): array
+    {
+        return array_map(static fn (array $xyz): Vector => new Vector(...$xyz), array_chunk($this->dots($steps), 3));
+    }
+
+    /** @return list<float> the same as x, y, z one after the other */
+    public function dots(int $steps): array
+    {
+        $dots = [];
+        $at = 0;
+        $last = count($this->stations) - 1;
+        for ($i = 0; $i <= $steps; $i++) {
+            $station = $this->length * $i / $steps;
+            while ($at < $last - 1 && $this->stations[$at + 1] < $station) {
+                $at++;
+            }
+            $run = $this->stations[$at + 1] - $this->stations[$at];
+            $t = $run > 0.0 ? max(0.0, min(1.0, ($station - $this->stations[$at]) / $run)) : 0.0;
+            for ($axis = 0; $axis < 3; $axis++) {
+                $dots[] = $this->points[3 * $at + $axis] + $t * ($this->points[3 * $at + 3 + $axis] - $this->points[3 * $at + $axis]);
+            }
+        }
+
+        return $dots;
     }
 
     /** @return list<array{float, float, float, float}> x, y, z and station of each point it was cut at */

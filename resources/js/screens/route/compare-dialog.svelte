@@ -75,7 +75,7 @@
             value: (one) => one.insertion?.stuck.length ?? null,
         },
         {
-            label: 'Gaps in the row differ by',
+            label: 'Mean gaps in the row differ by',
             text: (one) => one.style.gapSpread?.text ?? '–',
             value: (one) => one.style.gapSpread?.value ?? null,
         },

@@ -3,7 +3,7 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
-    import type { RoutingLimit } from '@/lib/job-document';
+    import type { RoutingDocument, RoutingLimit } from '@/lib/job-document';
 
     type Props = { desk: JobDesk };
     let { desk }: Props = $props();
@@ -24,17 +24,50 @@
         { id: 'little-turning', name: 'little turning' },
         { id: 'short-tubes', name: 'short tubes' },
     ];
+    const planes = [
+        { id: 'level', name: 'level' },
+        { id: 'lengthwise', name: 'upright, lengthwise' },
+        { id: 'crosswise', name: 'upright, crosswise' },
+    ];
+    const chosen = $derived(routing.planes ?? []);
+    const looks = $derived(
+        [
+            ...(chosen.length > 0 ? ['bends in planes'] : []),
+            ...(routing.evenGaps ? ['even gaps'] : []),
+            ...(routing.mirrored ? ['mirrored banks'] : []),
+        ].join(', '),
+    );
     const bare = (text: string) => text.replace(/ (mm|in)$/, '');
     const prefer = $derived(routing.prefer ?? 'few-bends');
 
-    function set(key: RoutingLimit | 'prefer', value: string): void {
+    function change(how: (routing: RoutingDocument) => void): void {
         void desk.edit((document) => {
             document.set ??= { collectors: [], keepOuts: [], lengths: [] };
             const one = { ...document.set.routing };
-            if (key === 'prefer') one.prefer = value;
-            else if (value.trim() === '') delete one[key];
-            else one[key] = key === 'maxBends' && !Number.isNaN(Number(value)) ? Number(value) : value;
+            how(one);
             document.set.routing = one;
+        });
+    }
+
+    function limit(key: RoutingLimit, value: string): void {
+        change((one) => {
+            if (value.trim() === '') delete one[key];
+            else one[key] = key === 'maxBends' && !Number.isNaN(Number(value)) ? Number(value) : value;
+        });
+    }
+
+    function plane(id: string): void {
+        const left = chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id];
+        change((one) => {
+            if (left.length > 0) one.planes = left;
+            else delete one.planes;
+        });
+    }
+
+    function look(key: 'evenGaps' | 'mirrored'): void {
+        change((one) => {
+            if (one[key]) delete one[key];
+            else one[key] = true;
         });
     }
 </script>
@@ -52,7 +85,9 @@
                 rules.innerStraight.text,
             )}, {rules.lastStraight.text} · gap {rules.gap.text}</span
         >
-        <span class="text-quiet">{preferences.find((one) => one.id === prefer)?.name}</span>
+        <span class="text-quiet"
+            >{preferences.find((one) => one.id === prefer)?.name}{looks ? `; ${looks}` : ''}</span
+        >
         <span class="label ml-auto">{open ? 'close' : 'change'}</span>
     </button>
     {#if open}
@@ -64,16 +99,38 @@
                     value={routing[key] ?? ''}
                     placeholder={rules[key].text}
                     error={errorAt(desk.errors, `set.routing.${key}`)}
-                    onchange={(value) => set(key, value)}
+                    onchange={(value) => limit(key, value)}
                 />
             {/each}
             <SelectField
                 label="What counts most"
                 value={prefer}
                 options={preferences}
-                onchange={(value) => set('prefer', value)}
+                onchange={(value) => change((one) => (one.prefer = value))}
             />
         </div>
-        <p class="text-quiet mt-1 text-sm">Empty fields follow the shop’s rules.</p>
+        <div
+            class="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1"
+            role="group"
+            aria-label="Looks that count"
+        >
+            <span class="label">Looks that count</span>
+            {#each planes as one (one.id)}
+                {@render tick(`Bends ${one.name}`, chosen.includes(one.id), () => plane(one.id))}
+            {/each}
+            {@render tick('Even gaps', routing.evenGaps ?? false, () => look('evenGaps'))}
+            {@render tick('One bank mirrors the other', routing.mirrored ?? false, () => look('mirrored'))}
+        </div>
+        <p class="text-quiet mt-1 text-sm">
+            Empty fields follow the shop’s rules. Looks are paid for with bends and turning; the next search
+            takes them into account.
+        </p>
     {/if}
 </section>
+
+{#snippet tick(label: string, on: boolean, toggle: () => void)}
+    <label class="flex items-center gap-1.5">
+        <input type="checkbox" class="accent-action h-4 w-4" checked={on} onchange={toggle} />
+        {label}
+    </label>
+{/snippet}

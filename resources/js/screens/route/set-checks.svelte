@@ -90,7 +90,7 @@
             <p class="mt-1 flex flex-wrap gap-x-5">
                 {#if set.style.gapSpread}
                     <span
-                        ><span class="label">Gaps in the row differ by</span>
+                        ><span class="label">Mean gaps in the row differ by</span>
                         <span class="figure">{set.style.gapSpread.text}</span></span
                     >
                 {/if}

@@ -93,7 +93,7 @@ final readonly class JobReader
 
     private function end(Node $node): RunEnd
     {
-        $node->only(['kind', 'name', 'at', 'direction', 'up', 'metal', 'wall', 'bolts']);
+        $node->only(['kind', 'name', 'at', 'direction', 'up', 'metal', 'wall', 'bolts', 'bore']);
         $at = array_map(fn (Node $item): Length => $item->length($this->units), $node->at('at')->items(3));
         if (count($at) !== 3) {
             $node->at('at')->complain('not-a-point', 'must be three lengths: rearward, right, up');
@@ -113,6 +113,7 @@ final readonly class JobReader
             $node->at('metal')->required(40),
             $wall,
             $node->at('bolts')->isMissing() ? null : $this->bolts($node->at('bolts')),
+            $node->at('bore')->isMissing() ? null : $this->bore($node->at('bore')),
         );
     }
 
@@ -125,6 +126,23 @@ final readonly class JobReader
         }
 
         return new FlangeBolts(max(2, $count), $this->positive($node->at('circle')), $node->at('turn')->quantity(Quantity::Angle, $this->units, 360), $this->positive($node->at('flats')));
+    }
+
+    private function bore(Node $node): Bore
+    {
+        $node->only(['shape', 'width', 'height', 'corner', 'turn']);
+        $shape = $node->at('shape')->choice(BoreShape::class, BoreShape::Round);
+        $width = $this->positive($node->at('width'));
+        $height = $node->at('height')->isMissing() || $shape === BoreShape::Round ? $width : $this->positive($node->at('height'));
+        $corner = $node->at('corner')->isMissing() || $shape !== BoreShape::Rectangle ? Length::ofMm(0) : $this->routes->notNegative($node->at('corner'));
+        if ($shape === BoreShape::D && $height->mm < $width->mm / 2) {
+            $node->at('height')->complain('out-of-range', 'must be half the width at least: the half circle of a D is as wide as its foot');
+        }
+        if (2 * $corner->mm > min($width->mm, $height->mm)) {
+            $node->at('corner')->complain('out-of-range', 'must be no more than half of the shorter side');
+        }
+
+        return new Bore($shape, $width, $height, $corner, $node->at('turn')->isMissing() ? 0.0 : $node->at('turn')->quantity(Quantity::Angle, $this->units, 360));
     }
 
     private function engine(Node $node): EngineSpec

@@ -82,6 +82,18 @@ final readonly class JobWriter
     }
 
     /** @return array<string, mixed> */
+    private static function bore(Bore $bore): array
+    {
+        return [
+            'shape' => $bore->shape->value,
+            'width' => $bore->width->entered(),
+            ...($bore->shape === BoreShape::Round ? [] : ['height' => $bore->height->entered()]),
+            ...($bore->shape === BoreShape::Rectangle ? ['corner' => $bore->corner->entered()] : []),
+            'turn' => $bore->turnDeg,
+        ];
+    }
+
+    /** @return array<string, mixed> */
     private static function end(RunEnd $end): array
     {
         return [
@@ -95,6 +107,7 @@ final readonly class JobWriter
             ...($end->bolts === null ? [] : ['bolts' => [
                 'count' => $end->bolts->count, 'circle' => $end->bolts->circle->entered(), 'turn' => $end->bolts->turnDeg, 'flats' => $end->bolts->flats->entered(),
             ]]),
+            ...($end->bore === null ? [] : ['bore' => self::bore($end->bore)]),
         ];
     }
 }

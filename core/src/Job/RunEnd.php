@@ -21,17 +21,18 @@ final readonly class RunEnd
         public string $metal,
         public Length $wall,
         public ?FlangeBolts $bolts = null,
+        public ?Bore $bore = null,
     ) {}
 
     /** @param  array{Length, Length, Length}  $at */
     public function moved(array $at, Vector $direction): self
     {
-        return new self($this->kind, $this->name, $at, $direction, $this->up, $this->metal, $this->wall, $this->bolts);
+        return new self($this->kind, $this->name, $at, $direction, $this->up, $this->metal, $this->wall, $this->bolts, $this->bore);
     }
 
     public function renamed(string $name): self
     {
-        return new self($this->kind, $name, $this->at, $this->direction, $this->up, $this->metal, $this->wall, $this->bolts);
+        return new self($this->kind, $name, $this->at, $this->direction, $this->up, $this->metal, $this->wall, $this->bolts, $this->bore);
     }
 
     public function frame(): Frame

@@ -29,7 +29,7 @@ final readonly class SetReader
         if ($node->isMissing()) {
             return new SetSpec;
         }
-        $node->only(['collectors', 'keepOuts', 'lengths', 'designs', 'routing']);
+        $node->only(['collectors', 'keepOuts', 'lengths', 'designs', 'routing', 'outlets']);
         $list = static fn (string $key, int $most): array => $node->at($key)->isMissing() ? [] : $node->at($key)->items($most);
         $keepOuts = array_map($this->keepOut(...), $list('keepOuts', self::MOST_KEEP_OUTS));
         $names = array_map(static fn (KeepOutSpec $one): string => $one->name, $keepOuts);
@@ -47,7 +47,24 @@ final readonly class SetReader
             $node->at('designs')->complain('double-name', 'has two entries of one name; each needs its own');
         }
 
-        return new SetSpec($collectors, $keepOuts, $lengths, $designs, $node->at('routing')->isMissing() ? new RoutingSpec : $this->routing($node->at('routing')));
+        return new SetSpec(
+            $collectors, $keepOuts, $lengths, $designs, $node->at('routing')->isMissing() ? new RoutingSpec : $this->routing($node->at('routing')),
+            array_map($this->outlet(...), $list('outlets', self::MOST_GROUPS)),
+        );
+    }
+
+    private function outlet(Node $node): OutletLimit
+    {
+        $node->only(['name', 'axis', 'least', 'most']);
+        $length = fn (string $key): ?Length => $node->at($key)->isMissing() ? null : $node->at($key)->length($this->units);
+        [$least, $most] = [$length('least'), $length('most')];
+        if ($least === null && $most === null) {
+            $node->at('least')->complain('missing', 'is missing, and so is the most; one of them must be given');
+        } elseif ($least !== null && $most !== null && $least->mm > $most->mm) {
+            $node->at('most')->complain('out-of-range', 'must be no less than the least');
+        }
+
+        return new OutletLimit($node->at('name')->required(100), $node->at('axis')->choice(OutletAxis::class, OutletAxis::Rearward), $least, $most);
     }
 
     private function routing(Node $node): RoutingSpec

@@ -12,6 +12,23 @@ final readonly class SetSpec
      * @param  list<KeepOutSpec>  $keepOuts
      * @param  list<LengthSpec>  $lengths
      * @param  list<DesignSpec>  $designs  kept beside the one that counts
+     * @param  list<OutletLimit>  $outlets  what is asked of every open end
      */
-    public function __construct(public array $collectors = [], public array $keepOuts = [], public array $lengths = [], public array $designs = [], public RoutingSpec $routing = new RoutingSpec) {}
+    public function __construct(
+        public array $collectors = [],
+        public array $keepOuts = [],
+        public array $lengths = [],
+        public array $designs = [],
+        public RoutingSpec $routing = new RoutingSpec,
+        public array $outlets = [],
+    ) {}
+
+    /**
+     * @param  list<CollectorSpec>  $collectors
+     * @param  list<LengthSpec>|null  $lengths  null keeps those there are
+     */
+    public function collecting(array $collectors, ?array $lengths = null): self
+    {
+        return new self($collectors, $this->keepOuts, $lengths ?? $this->lengths, $this->designs, $this->routing, $this->outlets);
+    }
 }

@@ -21,6 +21,11 @@ final readonly class SetWriter
                 'runs' => $one->runs, 'target' => $one->target === null ? null : $one->target->entered(), 'tolerance' => $one->tolerancePercent,
             ], $set->lengths),
             ...($set->routing->isEmpty() ? [] : ['routing' => self::routing($set->routing)]),
+            ...($set->outlets === [] ? [] : ['outlets' => array_map(static fn (OutletLimit $one): array => [
+                'name' => $one->name, 'axis' => $one->axis->value,
+                ...($one->least === null ? [] : ['least' => $one->least->entered()]),
+                ...($one->most === null ? [] : ['most' => $one->most->entered()]),
+            ], $set->outlets)]),
             ...($set->designs === [] ? [] : ['designs' => array_map(self::design(...), $set->designs)]),
         ];
     }

@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Plan;
 
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Plan\Set\NutReach;
 use UpsweptBead\Core\Plan\Set\SetPlan;
 use UpsweptBead\Core\Reason\Choice;
 use UpsweptBead\Core\Reason\Figure;
@@ -18,6 +19,7 @@ final readonly class Plan
      * @param  list<BenchStep>  $steps
      * @param  list<Notice>  $notices
      * @param  array<string, Figure|Choice>  $tuning  where to start from, if the engine is known
+     * @param  list<NutReach>  $nuts  how far a spanner swings on each
      */
     public function __construct(
         public Job $job,
@@ -27,6 +29,7 @@ final readonly class Plan
         public array $steps,
         public array $notices,
         public array $tuning,
+        public array $nuts = [],
     ) {}
 
     /** @return list<Notice> what stops a release */

@@ -11,11 +11,14 @@ use UpsweptBead\Core\Fit\BuildOrder;
 use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Plan\Internal\EndChecks;
 use UpsweptBead\Core\Plan\Internal\RunChecks;
 use UpsweptBead\Core\Plan\Internal\RunJoints;
 use UpsweptBead\Core\Plan\Internal\Sheets;
 use UpsweptBead\Core\Plan\Internal\SurveyChecks;
+use UpsweptBead\Core\Plan\Set\NutReach;
 use UpsweptBead\Core\Plan\Set\SetPlan;
+use UpsweptBead\Core\Plan\Set\SetProblem;
 use UpsweptBead\Core\Route\RouteAnswers;
 use UpsweptBead\Core\Route\RouteRequest;
 use UpsweptBead\Core\Route\TwoBendRouter;
@@ -44,20 +47,22 @@ final readonly class Planner
     {
         $planner = new self($job, $shop, Metal::all());
         $notices = RunChecks::metals($job, $planner->metals);
-        array_push($notices, ...SurveyChecks::notices($job, $shop));
+        array_push($notices, ...SurveyChecks::notices($job, $shop), ...EndChecks::notices($job, $shop));
         $runs = [];
         foreach ($job->runs as $i => $spec) {
             $runs[] = $planner->run($spec, "runs[$i]", $notices);
         }
         $set = SetPlan::of($job, $shop, $runs);
         array_push($notices, ...$set->notices($job));
+        $nuts = NutReach::of($job, $runs, SetProblem::standing($job, $shop), $shop->rules);
+        array_push($notices, ...array_filter(array_map(static fn (NutReach $nut): ?Notice => $nut->notice($job, $shop->rules), $nuts)));
         $sheets = array_merge(...array_map(static fn (RunPlan $run): array => $run->sheets, $runs));
         $argon = ArgonAccount::of($sheets, $shop->bottles);
         if ($sheets !== [] && $shop->bottles !== [] && ! $argon->isEnough()) {
             $notices[] = Notice::caution('argon', 'The bottles on hand cannot finish this job; change or add one before starting.');
         }
 
-        return new Plan($job, $runs, $set, $argon, BenchSteps::of($runs, $job->units, $shop->rules), $notices, Tuning::of($job, $shop));
+        return new Plan($job, $runs, $set, $argon, BenchSteps::of($runs, $job->units, $shop->rules), $notices, Tuning::of($job, $shop), $nuts);
     }
 
     /** Only the routes and what they keep clear of, for while something is dragged; nothing of cutting, welding and the bench. */

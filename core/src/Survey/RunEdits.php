@@ -13,7 +13,6 @@ use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Job\RouteRow;
 use UpsweptBead\Core\Job\RunEnd;
 use UpsweptBead\Core\Job\RunSpec;
-use UpsweptBead\Core\Job\SetSpec;
 use UpsweptBead\Core\Route\Problem\AssignmentMode;
 use UpsweptBead\Core\Units\Length;
 
@@ -78,12 +77,9 @@ final readonly class RunEdits
             );
         }
 
-        return $job->with($runs, new SetSpec(
+        return $job->with($runs, $job->set->collecting(
             [...$job->set->collectors, ...array_map(static fn (CollectorSpec $one): CollectorSpec => new CollectorSpec("$one->name, other bank", self::letters($twin, $one->runs), $one->mode, self::letters($twin, $one->firing)), $job->set->collectors)],
-            $job->set->keepOuts,
             [...$job->set->lengths, ...array_map(static fn (LengthSpec $one): LengthSpec => new LengthSpec(self::letters($twin, $one->runs), $one->target, $one->tolerancePercent), $job->set->lengths)],
-            $job->set->designs,
-            $job->set->routing,
         ));
     }
 
@@ -124,10 +120,7 @@ final readonly class RunEdits
             $firing = $one->firing !== [] && array_diff($letters, $one->firing) === [] && count($one->firing) === $count ? $one->firing : $firing;
         }
 
-        return $job->with($runs, new SetSpec(
-            [...$others, new CollectorSpec($name, $letters, $mode, $mode === AssignmentMode::Cyclic ? $firing : [])],
-            $job->set->keepOuts, $job->set->lengths, $job->set->designs, $job->set->routing,
-        ));
+        return $job->with($runs, $job->set->collecting([...$others, new CollectorSpec($name, $letters, $mode, $mode === AssignmentMode::Cyclic ? $firing : [])]));
     }
 
     /**
@@ -162,7 +155,7 @@ final readonly class RunEdits
                 new CollectorSpec("$one->name, second scroll", $keep($second), AssignmentMode::Any, []),
             ]);
 
-            return $job->with($job->runs, new SetSpec($collectors, $job->set->keepOuts, $job->set->lengths, $job->set->designs, $job->set->routing));
+            return $job->with($job->runs, $job->set->collecting($collectors));
         }
         throw new \DomainException(sprintf('There is no collector "%s".', mb_substr($collector, 0, 60)));
     }
@@ -174,7 +167,7 @@ final readonly class RunEdits
 
         return new RunEnd(
             $end->kind, $end->name === '' ? '' : "$end->name, other bank", [$end->at[0], Length::ofMm(round(2 * $plane->mm - $at->y, 4)), $end->at[2]],
-            new Vector($end->direction->x, -$end->direction->y, $end->direction->z), $turned($end->up), $end->metal, $end->wall, $end->bolts,
+            new Vector($end->direction->x, -$end->direction->y, $end->direction->z), $turned($end->up), $end->metal, $end->wall, $end->bolts, $end->bore,
         );
     }
 

@@ -9,6 +9,7 @@ use UpsweptBead\Core\Bench\Measure;
 use UpsweptBead\Core\Plan\Notice;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\RunPlan;
+use UpsweptBead\Core\Plan\Set\NutReach;
 use UpsweptBead\Core\Units\Quantity;
 
 /** Writes the whole plan as plain arrays: numbers in base units, text in the job's own units. */
@@ -42,6 +43,7 @@ final readonly class PlanWriter
             'runs' => array_map(static fn (RunPlan $run): array => $runs->run($run), $plan->runs),
             'set' => (new SetPlanWriter($figures))->plan($plan->set, $plan->job),
             'tuning' => (object) $figures->each($plan->tuning),
+            'nuts' => array_map(static fn (NutReach $nut): array => ['name' => $nut->nut, 'swing' => $figures->plain(Quantity::Angle, $nut->swingDeg), 'inTheWay' => $nut->inTheWay], $plan->nuts),
             'jointCount' => $plan->jointCount(),
             'argon' => [
                 'torch' => $volume($plan->argon->torchL),

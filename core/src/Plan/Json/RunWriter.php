@@ -11,11 +11,13 @@ use UpsweptBead\Core\Cut\Nesting;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Fit\FitStep;
 use UpsweptBead\Core\Fit\JointFace;
+use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Plan\PlacedFitting;
 use UpsweptBead\Core\Plan\RunPlan;
 use UpsweptBead\Core\Plan\StockNeed;
 use UpsweptBead\Core\Route\EndsRelation;
 use UpsweptBead\Core\Run\Clocking;
+use UpsweptBead\Core\Survey\BoreFit;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Weld\Joint;
 use UpsweptBead\Core\Weld\JointSheet;
@@ -48,6 +50,7 @@ final readonly class RunWriter
             ],
             'start' => ['name' => $plan->spec->start->name, 'kind' => $plan->spec->start->kind->value, 'frame' => $this->routes->frame($plan->spec->start->frame())],
             'target' => ['name' => $plan->spec->end->name, 'kind' => $plan->spec->end->kind->value, 'frame' => $this->routes->frame($plan->spec->end->frame())],
+            'opening' => $plan->spec->start->bore === null ? null : array_map(static fn (Vector $point): array => $point->toArray(), $plan->spec->start->bore->outline($plan->spec->start->frame())),
             'ends' => $this->ends($plan),
             'run' => $plan->run === null ? null : $this->routes->run($plan->run),
             'farEnd' => $plan->farEnd === null ? null : $this->routes->farEnd($plan->farEnd),
@@ -62,6 +65,7 @@ final readonly class RunWriter
     {
         return [
             ...$this->shape($plan),
+            'bore' => (object) $this->figures->each(BoreFit::figures($plan->spec, $plan->tube)),
             'pieces' => array_map($this->piece(...), $plan->pieces),
             'nesting' => $plan->nesting === null ? null : $this->nesting($plan->nesting),
             'stock' => array_map(static fn (StockNeed $need): array => [

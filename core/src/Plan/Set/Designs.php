@@ -10,7 +10,6 @@ use UpsweptBead\Core\Job\DesignRun;
 use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\RunSpec;
-use UpsweptBead\Core\Job\SetSpec;
 
 /** Whole designs put in place of one another. */
 final readonly class Designs
@@ -42,7 +41,7 @@ final readonly class Designs
             $collectors[] = count($order) === count($one->runs) ? new CollectorSpec($one->name, $order, $one->mode, $one->firing) : $one;
         }
 
-        return $job->with($runs, new SetSpec($collectors, $job->set->keepOuts, $job->set->lengths, $job->set->designs, $job->set->routing));
+        return $job->with($runs, $job->set->collecting($collectors));
     }
 
     /** What is in place now, as a design; null until every run has its route. */

@@ -85,3 +85,9 @@ it('warns of an open end that blows at something, not of one that passes it', fu
     expect(toldOf(tailpipe($tyre), 'blows at tyre')[0])->toContain('200.0 mm ahead')
         ->and(toldOf(tailpipe($tyre, [0, 1, 0]), 'blows at'))->toBe([]);
 });
+
+it('says once what is true of several ports alike', function () {
+    $square = ['shape' => 'rectangle', 'width' => '46 mm', 'height' => '44 mm', 'corner' => '4 mm'];
+    $job = SomeHeader::job(['runs' => array_fill(0, 4, ['start' => ['bore' => $square]])]);
+    expect(toldOf($job, 'meet an edge'))->toHaveCount(1)->and(toldOf($job, 'meet an edge')[0])->toContain('ports A, B, C, D');
+});

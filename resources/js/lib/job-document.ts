@@ -14,9 +14,21 @@ export type EndDocument = {
     metal: string;
     wall: LengthText;
     bolts?: BoltsDocument | null;
+    bore?: BoreDocument | null;
 };
 
 export type BoltsDocument = { count: number; circle: LengthText; turn: LengthText; flats: LengthText };
+
+export type BoreDocument = {
+    shape: string;
+    width: LengthText;
+    height?: LengthText;
+    corner?: LengthText;
+    turn: LengthText;
+};
+
+/** What is asked of where an open end lies. */
+export type OutletDocument = { name: string; axis: string; least?: LengthText; most?: LengthText };
 
 export type Lockable = 'straight' | 'rotation' | 'angle';
 export type RowDocument = {
@@ -79,6 +91,7 @@ export type SetDocument = {
     lengths: { runs: string[]; target: LengthText | null; tolerance: number }[];
     designs?: DesignDocument[] | undefined;
     routing?: RoutingDocument | undefined;
+    outlets?: OutletDocument[] | undefined;
 };
 
 export type EngineDocument = {

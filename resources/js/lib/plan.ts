@@ -130,10 +130,13 @@ export type RunPlan = {
     tube: { id: string; name: string; od: Shown; wall: Shown } | null;
     start: RunEnd;
     target: RunEnd;
+    /** The edge of the port's opening, once round. */
+    opening: Triple[] | null;
     ends: { distance: Shown; turn: Shown; miss: Shown; leastBends: number };
     run: TubeRun | null;
     farEnd: FarEnd | null;
     mass: Shown;
+    bore: Record<string, Figure>;
     pieces: Piece[];
     joints: Joint[];
     fittings: PlacedFitting[];
@@ -219,12 +222,16 @@ export type SetPlan = {
     seams: { joint: string; other: string; gap: Shown }[];
 };
 
+/** A nut of a flange, and how far a spanner swings on it. */
+export type Nut = { name: string; swing: Shown; inTheWay: string[] };
+
 export type Notice = { severity: 'problem' | 'caution'; path: string; message: string };
 
 export type Plan = {
     runs: RunPlan[];
     set: SetPlan;
     tuning: Record<string, Figure>;
+    nuts: Nut[];
     jointCount: number;
     argon: {
         torch: Shown;

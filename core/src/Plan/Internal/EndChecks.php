@@ -29,16 +29,33 @@ final readonly class EndChecks
     public static function notices(Job $job, Shop $shop): array
     {
         $checks = new self($job, $shop);
-        $notices = [];
+        $notices = $checks->bores();
         foreach ($job->runs as $i => $run) {
-            array_push($notices, ...$checks->bore($run, "runs[$i].start.bore"), ...($checks->isOutlet($run) ? $checks->outlet($run, "runs[$i].end.at") : []));
+            array_push($notices, ...($checks->isOutlet($run) ? $checks->outlet($run, "runs[$i].end.at") : []));
         }
 
         return $notices;
     }
 
-    /** @return list<Notice> */
-    private function bore(RunSpec $run, string $path): array
+    /** @return list<Notice> one for all ports of which it is true alike */
+    private function bores(): array
+    {
+        $paths = $ports = [];
+        foreach ($this->job->runs as $i => $run) {
+            foreach ($this->bore($run) as $message) {
+                $paths[$message] ??= "runs[$i].start.bore";
+                $ports[$message][] = $run->letter;
+            }
+        }
+
+        return array_map(
+            static fn (string $message): Notice => Notice::caution($paths[$message], sprintf($message, (count($ports[$message]) > 1 ? 'ports ' : 'port ').implode(', ', $ports[$message]))),
+            array_keys($ports),
+        );
+    }
+
+    /** @return list<string> messages with a place for the port */
+    private function bore(RunSpec $run): array
     {
         if ($run->start->bore === null) {
             return [];
@@ -48,18 +65,18 @@ final readonly class EndChecks
         } catch (UnknownStock) {
             return [];
         }
-        $notices = [];
+        $messages = [];
         $short = BoreFit::shortMm($run, $tube);
         if ($short > 0.0) {
-            $notices[] = Notice::caution($path, sprintf('The way round port %s is %s longer than round the inside of its tube: the gas would meet an edge. Flare the end, or take a tube with a bore of %s.', $run->letter, $this->show($short), $this->show($run->start->bore->roundMm())));
+            $messages[] = "At %s the way round is {$this->show($short)} longer than round the inside of the tube: the gas would meet an edge. Flare the end, or take a tube with a bore of {$this->show($run->start->bore->roundMm())}.";
         }
         $need = $tube->odMm * $this->shop->rules->value('fit.form_length');
         $straight = $this->job->set->routing->on($this->shop->rules->routing())->firstStraightMm;
         if ($run->start->bore->shape !== BoreShape::Round && $straight < $need - 0.01) {
-            $notices[] = Notice::caution($path, sprintf('Forming the tube to port %s takes about %s of straight; %s is kept there. Keep more, or form it before the bend is cut.', $run->letter, $this->show($need), $this->show($straight)));
+            $messages[] = "Forming a tube to %s takes about {$this->show($need)} of straight; {$this->show($straight)} is kept there. Keep more, or form it before the bend is cut.";
         }
 
-        return $notices;
+        return $messages;
     }
 
     private function isOutlet(RunSpec $run): bool

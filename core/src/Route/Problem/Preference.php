@@ -15,8 +15,8 @@ enum Preference: string
     public function label(): string
     {
         return match ($this) {
-            self::FewBends => 'few bends and joints',
-            self::WholeAngles => 'angles on the grid',
+            self::FewBends => 'few bends',
+            self::WholeAngles => 'whole angles',
             self::LittleTurning => 'little turning',
             self::ShortTubes => 'short tubes',
         };

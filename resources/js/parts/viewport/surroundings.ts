@@ -10,6 +10,7 @@ import {
     DoubleSide,
     Group,
     LineBasicMaterial,
+    LineLoop,
     LineSegments,
     Matrix4,
     Mesh,
@@ -107,6 +108,12 @@ export function gapLine(from: Triple, to: Triple | null): Group {
     dot.position.set(...from);
     model.add(dot);
     return model;
+}
+
+/** The edge of a port's opening, on its face. */
+export function openingLine(edge: Triple[]): LineLoop {
+    const line = new BufferGeometry().setFromPoints(edge.map((point) => new Vector3(...point)));
+    return new LineLoop(line, new LineBasicMaterial({ color: colour('--ink'), depthTest: false }));
 }
 
 /** The three axes at the datum. */

@@ -24,6 +24,7 @@ import {
     gapLine,
     keepOutMesh,
     meshTriangles,
+    openingLine,
 } from './surroundings';
 import { frameAt } from './tube-mesh';
 
@@ -117,6 +118,7 @@ export class TubeScene {
                 const isChosen = scenery.selection?.kind === 'end' && scenery.selection.id === id;
                 content.add(endModel(plan[side], odMm, id, side === 'start', isChosen));
             }
+            if (plan.opening) content.add(openingLine(plan.opening));
             if (plan.run && plan.farEnd && !plan.farEnd.closed) {
                 content.add(gapLine(plan.run.end.at, plan.target.frame.at));
             }

@@ -19,8 +19,8 @@
         { key: 'gap', label: 'Gap to each other' },
     ];
     const preferences = [
-        { id: 'few-bends', name: 'few bends and joints' },
-        { id: 'whole-angles', name: 'angles on the grid' },
+        { id: 'few-bends', name: 'few bends' },
+        { id: 'whole-angles', name: 'whole angles' },
         { id: 'little-turning', name: 'little turning' },
         { id: 'short-tubes', name: 'short tubes' },
     ];

@@ -29,6 +29,8 @@
     });
 
     const tightest = $derived(set.gaps.slice(0, 6));
+    const nuts = $derived(desk.plan.nuts);
+    const tightNut = $derived([...nuts].sort((a, b) => a.swing.value - b.swing.value)[0]);
 </script>
 
 {#if tightest.length > 0 || set.lengths.some((one) => one.runs.length > 1)}
@@ -100,6 +102,18 @@
                         <span class="figure">{set.style.mirror.text}</span></span
                     >
                 {/if}
+            </p>
+        {/if}
+        {#if nuts.length > 0}
+            <p class="mt-1">
+                <span class="label">A spanner swings</span>
+                <span class="figure">{tightNut?.swing.text}</span>
+                <span class="text-quiet text-sm"
+                    >at the tightest of {nuts.length} nuts, {tightNut?.name}{tightNut &&
+                    tightNut.inTheWay.length > 0
+                        ? `: beside it ${tightNut.inTheWay.join(', ')}`
+                        : ''}</span
+                >
             </p>
         {/if}
         {#if set.seams.length > 0}

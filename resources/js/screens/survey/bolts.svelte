@@ -41,7 +41,7 @@
 </script>
 
 {#if bolts}
-    <div class="grid grid-cols-[repeat(4,1fr)_auto] items-end gap-3">
+    <div class="grid grid-cols-4 items-end gap-x-3">
         {#each fields as { key, label } (key)}
             <TextField
                 {label}
@@ -51,7 +51,7 @@
                 onchange={(value) => set(key, value)}
             />
         {/each}
-        <div class="flex flex-col items-start">
+        <div class="col-span-4 flex justify-end gap-3">
             {#if desk.document.runs.length > 1}
                 <Button look="quiet" onclick={everywhere}>Same on every flange</Button>
             {/if}

@@ -4,6 +4,7 @@
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
     import type { Catalogue, EndDocument } from '@/lib/plan';
     import Bolts from './bolts.svelte';
+    import Bore from './bore.svelte';
 
     type Props = {
         desk: JobDesk;
@@ -94,6 +95,9 @@
                 />
             {/each}
         </div>
+        {#if side === 'start' && (mayPlan || end.bore)}
+            <Bore {desk} />
+        {/if}
         {#if end.kind === 'flange' && (mayPlan || end.bolts)}
             <Bolts {desk} {side} />
         {/if}

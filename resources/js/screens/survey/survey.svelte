@@ -16,6 +16,7 @@
     import Engine from './engine.svelte';
     import Fittings from './fittings.svelte';
     import KeepOuts from './keep-outs.svelte';
+    import Outlets from './outlets.svelte';
     import Runs from './runs.svelte';
     import Together from './together.svelte';
 
@@ -136,6 +137,7 @@
             {/if}
             <Engine {desk} {mayPlan} />
             <KeepOuts {desk} {catalogue} {mayPlan} />
+            <Outlets {desk} {mayPlan} />
         {/if}
     </div>
     <div class="flex min-h-[30rem] flex-col gap-2 self-start lg:sticky lg:top-2 lg:h-[calc(100vh-9.5rem)]">

@@ -208,3 +208,51 @@ test('routes come in as a table, line by line', async ({ page }) => {
     await saved(page);
     await expect(page.getByRole('region', { name: 'Kept designs' })).toBeVisible();
 });
+
+test('a port’s opening, where open ends may lie and which looks count are entered, and wrong ones are told', async ({
+    page,
+}) => {
+    const job = await routed(page, 'TB-0547');
+    await page.goto(`/jobs/${job}/survey`);
+    await page.getByRole('button', { name: 'Enter the port’s opening' }).click();
+    await saved(page);
+    await page.getByLabel('Opening', { exact: true }).selectOption('rectangle');
+    await saved(page);
+    // 3 in tube, 2.87 in inside: round a square of 2.75 in it is 11 in, more than the 9 in round the inside.
+    await page.getByLabel('Width', { exact: true }).fill('2.75 in');
+    await page.getByLabel('Height', { exact: true }).fill('2.75 in');
+    await page.keyboard.press('Tab');
+    await expect(page.getByText(/At port A the way round is .* longer/)).toBeVisible();
+    await page.getByLabel('Corner radius').fill('2 in');
+    await page.keyboard.press('Tab');
+    await expect(page.getByText('must be no more than half of the shorter side')).toBeVisible();
+    await page.getByLabel('Corner radius').fill('1.3 in');
+    await page.keyboard.press('Tab');
+    await expect(page.getByText(/At port A the way round is/)).toBeHidden();
+
+    // The open end of this job lies where it lies; a class that asks for less is told by how much it is over.
+    const outlets = page.getByRole('group', { name: 'Where open ends may lie' });
+    await page.getByLabel('Kind').last().selectOption('open');
+    await outlets.getByRole('button', { name: 'Stick-out' }).click();
+    await saved(page);
+    await outlets.getByLabel('No more than').fill('2 in');
+    await page.keyboard.press('Tab');
+    await expect(page.getByText(/Class: most it may stick out: the open end of run A .* over/)).toBeVisible();
+    await outlets.getByLabel('No less than').fill('3 in');
+    await page.keyboard.press('Tab');
+    await expect(outlets.getByText('must be no less than the least')).toBeVisible();
+    await outlets.getByRole('button', { name: 'Remove' }).click();
+    await expect(page.getByText(/most it may stick out: the open end/)).toBeHidden();
+    await expectAccessible(page);
+    await saved(page);
+
+    await toStage(page, 'route');
+    await page.getByRole('button', { name: /Routes keep/ }).click();
+    await page.getByLabel('Bends level').check();
+    await page.getByLabel('Even gaps').check();
+    await saved(page);
+    await page.reload();
+    await expect(page.getByRole('button', { name: /Routes keep/ })).toContainText(
+        'few bends; bends in planes, even gaps',
+    );
+});

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Route\Search;
 
 use UpsweptBead\Core\Route\Looks\Mirror;
+use UpsweptBead\Core\Route\Problem\Collector;
 use UpsweptBead\Core\Route\Problem\Port;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 
@@ -14,12 +15,17 @@ final readonly class Layout
     /** @var list<array<int, Span>> by port, by inlet of all collectors together */
     public array $spans;
 
+    /** @var list<list<int>> by collector, the ports whose tubes go there */
+    public array $groups;
+
     /** @var list<list<list<int>>> by collector, the inlets of its runners */
     private array $places;
 
     public function __construct(private RouteProblem $problem)
     {
         [$this->spans, $this->places] = self::lay($problem);
+        $ids = array_map(static fn (Port $port): string => $port->id, $problem->ports);
+        $this->groups = array_map(static fn (Collector $one): array => array_keys(array_intersect($ids, $one->runners)), $problem->collectors);
     }
 
     /** @return array<array-key, list<Span>> by port id */

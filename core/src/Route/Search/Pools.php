@@ -213,12 +213,13 @@ final class Pools
             if (($alike[$like] ?? 0) >= self::ALIKE) {
                 continue;
             }
-            if (++$tries > (count($found) - $short < self::FEW ? self::MOST_TRIES : self::TRIES) * ($this->isLight ? self::LIGHT : 1.0)) {
+            $clear = count($found) - ($this->isLight ? 0 : $short);
+            if (++$tries > ($clear < self::FEW ? self::MOST_TRIES : self::TRIES) * ($this->isLight ? self::LIGHT : 1.0)) {
                 break;
             }
             $radii = $span->smallestRadii(array_slice($all, $i + 6, 3)) ?? [];
             $way = Way::of($span, Skeletons::vertices($all, $i, $free, $span), $radii);
-            if (! $this->measured($way) || $way->shortfall > 0.0 && ++$short > self::MOST_THREE / 2) {
+            if (! $this->measured($way) || $way->shortfall > 0.0 && ++$short > self::MOST_THREE / 2 && ! $this->isLight) {
                 continue;
             }
             $alike[$like] = ($alike[$like] ?? 0) + 1;
@@ -290,13 +291,14 @@ final class Pools
                 return false;
             }
         }
-        $short = Clearance::itself($way, $rules->gapMm, self::HAND);
+        $short = 0.0;
         foreach ($this->problem->keepOuts as $solid) {
+            $short = max($short, Clearance::solid($way, $solid, $rules->clearanceMm, self::HAND));
             if ($short > $this->mostShort) {
                 return false;
             }
-            $short = max($short, Clearance::solid($way, $solid, $rules->clearanceMm, self::HAND));
         }
+        $short = max($short, Clearance::itself($way, $rules->gapMm, self::HAND));
         $way->shortfall = $short;
         $way->id = ++$this->count;
 

@@ -35,10 +35,12 @@ final class SetSolver
 
     private const FEW_ASSIGNMENTS = 10;
 
-    /** Where banks are to mirror each other, the best so many of so many. */
+    private const LIKELY = 5;
+
+    /** Where banks are to mirror each other, so many; where the best are looked out first, of so many. */
     private const MIRRORED = 4;
 
-    private const MIRRORED_OF = 256;
+    private const OF = 256;
 
     private const LIGHT_ROUNDS = 3;
 
@@ -148,19 +150,55 @@ final class SetSolver
         return ($this->now)() < $this->until && ! ($this->isStopped !== null && ($this->isStopped)());
     }
 
-    /** @return list<list<int>> ways of sharing out the inlets, by port */
-    private function assignments(): array
+    /**
+     * @param  list<float>  $lengths  by group
+     * @return list<list<int>> ways of sharing out the inlets, by port
+     */
+    private function assignments(array $lengths, bool $quick): array
     {
         $mirror = $this->appraisal->mirror;
+        $most = $this->isLight() ? self::FEW_ASSIGNMENTS : self::ASSIGNMENTS;
         if ($mirror === null || $this->best === []) {
-            return $this->layout->assignments($this->chance, $this->isLight() ? self::FEW_ASSIGNMENTS : self::ASSIGNMENTS);
+            return count($this->problem->collectors) > 1 ? $this->likely($this->isLight() ? self::LIKELY : $most, $lengths, $quick) : $this->layout->assignments($this->chance, $most);
         }
         // Banks can only mirror each other if their tubes go to inlets that do.
-        $all = $this->layout->assignments($this->chance, self::MIRRORED_OF);
+        $all = $this->layout->assignments($this->chance, self::OF);
         $off = array_map(fn (array $inlets): float => $this->layout->offMirror($mirror, $inlets), $all);
         asort($off);
 
         return array_map(static fn (int $i): array => $all[$i], array_slice(array_keys($off), 0, self::MIRRORED));
+    }
+
+    /**
+     * Where there are several collectors, tubes to one are seldom in the way of those to another: what suits each of them by
+     * itself likely suits all.
+     *
+     * @param  list<float>  $lengths
+     * @return list<list<int>>
+     */
+    private function likely(int $most, array $lengths, bool $quick): array
+    {
+        $all = $this->layout->assignments($this->chance, self::OF);
+        if (count($all) <= $most) {
+            return $all;
+        }
+        $known = $scores = [];
+        foreach ($all as $k => $inlets) {
+            $scores[$k] = 0.0;
+            foreach ($this->layout->groups as $c => $ports) {
+                $part = array_intersect_key($inlets, array_flip($ports));
+                $key = $c.'|'.implode(',', $part);
+                if (! isset($known[$key])) {
+                    $options = $this->options($part, $lengths, $quick);
+                    $ways = $options === null ? null : $this->assembly->choose($options, 1.0, array_keys($options));
+                    $known[$key] = $ways === null ? INF : Appraisal::tubes($ways) + $this->assembly->missing($ways);
+                }
+                $scores[$k] += $known[$key];
+            }
+        }
+        asort($scores);
+
+        return array_map(static fn (int $k): array => $all[$k], array_slice(array_keys($scores), 0, $most));
     }
 
     /** The first rounds only look for any answer. */
@@ -177,7 +215,7 @@ final class SetSolver
         $this->pools->lightly($this->isLight());
         $lengths = $this->lengthsFor($round);
         $states = [];
-        foreach ($this->assignments() as $inlets) {
+        foreach ($this->assignments($lengths, $quick) as $inlets) {
             if (! $this->mayGoOn()) {
                 break;
             }
@@ -303,7 +341,7 @@ final class SetSolver
     }
 
     /**
-     * @param  list<int>  $inlets  by port
+     * @param  array<int, int>  $inlets  by port, of all or some
      * @param  list<float>  $lengths  by group
      * @return list<list<Way>>|null
      */

@@ -7,6 +7,9 @@ namespace UpsweptBead\Core\Route\Problem;
 /** Inlets in their order round an axis, and which tubes may enter them. */
 final readonly class Collector
 {
+    /** Of the ways into a free collector no more than this are given. */
+    public const MOST = 1000;
+
     /**
      * @param  non-empty-list<Inlet>  $inlets
      * @param  list<string>  $runners  port ids; in firing order where the mode is cyclic
@@ -29,7 +32,7 @@ final readonly class Collector
      *
      * @return list<list<int>> for each of the runners the index of its inlet
      */
-    public function assignments(int $most = 1000): array
+    public function assignments(int $most = self::MOST): array
     {
         return match ($this->mode) {
             AssignmentMode::Fixed => [$this->fixed],

@@ -14,7 +14,8 @@ use UpsweptBead\Core\Route\Problem\RouteProblem;
  * A tube leaves its port straight, and then turns no tighter than its least radius: at depth s0 + h on the port's axis it
  * is within R − √(R² − h²) of that axis. It must get that deep if it has to turn by a right angle or so, or if its inlet
  * lies deeper. If one keep-out, grown by half a tube and its clearance, covers that whole disc, no tube gets past. Grown
- * convex solids are convex, so a polygon round the disc with all its corners inside is enough. At the inlet likewise.
+ * convex solids are convex, so a polygon round the disc with all its corners inside is enough. At the inlet likewise. What no
+ * one disc tells, Strait may.
  */
 final readonly class Impossible
 {
@@ -22,28 +23,53 @@ final readonly class Impossible
 
     private const DEPTHS = 24;
 
-    /**
-     * @param  array<array-key, list<Span>>  $spans  by port, to each inlet that it may go to
-     * @return list<Blocked> one for each tube that has no way, or each pair of tubes that cannot stand together
-     */
-    public static function reasons(RouteProblem $problem, array $spans): array
+    /** @return list<Blocked> one for each tube that has no way, or each pair of tubes that cannot stand together */
+    public static function reasons(RouteProblem $problem, Layout $layout): array
     {
+        $blocked = array_map(static fn (array $choices): array => array_map(static fn (Span $span): ?Blocked => self::blocked($problem, $span), $choices), $layout->spans);
+        $spans = $layout->byPort();
         $reasons = [];
-        foreach ($spans as $choices) {
-            $blocked = null;
-            foreach ($choices as $span) {
-                // Every way in must be closed before the tube has none.
-                $blocked = self::blocked($problem, $span);
-                if ($blocked === null) {
-                    break;
-                }
-            }
-            if ($blocked !== null) {
-                $reasons[] = $blocked;
+        foreach ($blocked as $choices) {
+            // Every way in must be closed before the tube has none.
+            $closed = array_filter($choices, static fn (?Blocked $one): bool => $one !== null);
+            if ($closed !== [] && count($closed) === count($choices)) {
+                $reasons[] = reset($closed);
             }
         }
 
-        return [...$reasons, ...self::stubs($problem, $spans), ...self::lengths($problem, $spans)];
+        return [...($reasons === [] ? self::sharedOut($layout, $blocked) : $reasons), ...self::stubs($problem, $spans), ...self::lengths($problem, $spans)];
+    }
+
+    /**
+     * Where each tube has some inlet left, but no way of sharing them out goes without a closed one.
+     *
+     * @param  list<array<int, ?Blocked>>  $blocked  by port, by inlet
+     * @return list<Blocked> those of the way that would be opened with least
+     */
+    private static function sharedOut(Layout $layout, array $blocked): array
+    {
+        foreach ($layout->places as $c => $places) {
+            $least = null;
+            foreach ($places as $place) {
+                $closed = [];
+                foreach ($layout->inletsOf($c, $place) as $port => $inlet) {
+                    $closed[] = $blocked[$port][$inlet] ?? null;
+                }
+                $closed = array_values(array_filter($closed, static fn (?Blocked $one): bool => $one !== null));
+                $least = $least === null || self::amount($closed) < self::amount($least) ? $closed : $least;
+            }
+            if ($least !== null && $least !== [] && ! $layout->isCutShort($c)) {
+                return $least;
+            }
+        }
+
+        return [];
+    }
+
+    /** @param  list<Blocked>  $closed */
+    private static function amount(array $closed): float
+    {
+        return array_sum(array_map(static fn (Blocked $one): float => $one->amount, $closed));
     }
 
     private static function blocked(RouteProblem $problem, Span $span): ?Blocked
@@ -59,17 +85,28 @@ final readonly class Impossible
             }
             $grown = $span->port->tube->odMm / 2 + ($solid->clearanceMm ?? $problem->rules->clearanceMm);
             foreach ([
-                [$span->port->at, $span->port->direction, $span->rules->firstStraightMm, $solid->exemptFirstMm],
-                [$span->inlet->at, $span->inlet->direction->times(-1.0), $span->rules->lastStraightMm, $solid->exemptLastMm],
-            ] as [$at, $axis, $straight, $exempt]) {
+                [false, $span->port->at, $span->port->direction, $span->rules->firstStraightMm, $solid->exemptFirstMm],
+                [true, $span->inlet->at, $span->inlet->direction->times(-1.0), $span->rules->lastStraightMm, $solid->exemptLastMm],
+            ] as [$atInlet, $at, $axis, $straight, $exempt]) {
                 $by = self::coveredBy($span, $solid, $grown, $at, $axis, $straight, $exempt, $turn);
                 if ($by > 0.0) {
-                    return new Blocked($span->port->id, $solid->id, 'clearance', $by, "moving $solid->id away by that much, a tighter bend, or a shorter first straight");
+                    return new Blocked($span->port->id, $solid->id, 'clearance', $by, self::opens($solid->id, $atInlet));
                 }
+            }
+        }
+        foreach ([false, true] as $atInlet) {
+            $closed = Strait::closedBy($span, $atInlet, $problem->keepOuts, $problem->rules->clearanceMm, $turn);
+            if ($closed !== null) {
+                return new Blocked($span->port->id, $closed[0], 'clearance', $closed[1], self::opens($closed[0], $atInlet));
             }
         }
 
         return null;
+    }
+
+    private static function opens(string $id, bool $atInlet): string
+    {
+        return "moving $id away by that much, a tighter bend, or a shorter ".($atInlet ? 'last' : 'first').' straight';
     }
 
     /** Gives by how many mm at least a keep-out closes every way out along an axis, 0 if it does not. */

@@ -19,7 +19,7 @@ final readonly class Layout
     public array $groups;
 
     /** @var list<list<list<int>>> by collector, the inlets of its runners */
-    private array $places;
+    public array $places;
 
     public function __construct(private RouteProblem $problem)
     {
@@ -90,26 +90,42 @@ final readonly class Layout
             }
             $all = count($longer) > $most ? array_slice($chance->shuffled($longer), 0, $most) : $longer;
         }
-        $first = 0;
-        $offsets = [];
-        foreach ($this->problem->collectors as $collector) {
-            $offsets[] = $first;
-            $first += count($collector->inlets);
-        }
-        $ids = array_map(static fn (Port $port): string => $port->id, $this->problem->ports);
         $assignments = [];
         foreach ($all as $places) {
             $inlets = [];
-            foreach ($this->problem->collectors as $c => $collector) {
-                foreach ($collector->runners as $k => $runner) {
-                    $inlets[(int) array_search($runner, $ids, true)] = $offsets[$c] + $places[$c][$k];
-                }
+            foreach ($places as $c => $place) {
+                $inlets += $this->inletsOf($c, $place);
             }
             ksort($inlets);
             $assignments[] = array_values($inlets);
         }
 
         return $assignments;
+    }
+
+    /**
+     * @param  list<int>  $place  one of a collector's, as in places
+     * @return array<int, int> by port, the inlet among those of all collectors
+     */
+    public function inletsOf(int $collector, array $place): array
+    {
+        $first = 0;
+        foreach (array_slice($this->problem->collectors, 0, $collector) as $before) {
+            $first += count($before->inlets);
+        }
+        $ids = array_map(static fn (Port $port): string => $port->id, $this->problem->ports);
+        $inlets = [];
+        foreach ($this->problem->collectors[$collector]->runners as $k => $runner) {
+            $inlets[(int) array_search($runner, $ids, true)] = $first + $place[$k];
+        }
+
+        return $inlets;
+    }
+
+    /** Says whether a collector may be entered in more ways than are known here. */
+    public function isCutShort(int $collector): bool
+    {
+        return count($this->places[$collector]) >= Collector::MOST;
     }
 
     /** @return array{list<array<int, Span>>, list<list<list<int>>>} */

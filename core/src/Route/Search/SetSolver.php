@@ -124,7 +124,7 @@ final class SetSolver
     {
         $this->began = ($this->now)();
         $this->until = $this->began + $seconds;
-        $reasons = Impossible::reasons($this->problem, $this->layout->byPort());
+        $reasons = Impossible::reasons($this->problem, $this->layout);
         if ($reasons !== []) {
             return new SetAnswer(SetStatus::Infeasible, reasons: $reasons);
         }

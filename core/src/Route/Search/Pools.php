@@ -55,6 +55,8 @@ final class Pools
 
     private bool $isLight = false;
 
+    private bool $mends = true;
+
     /** @var list<KeepOut> the keep-outs that are not convex */
     private readonly array $meshes;
 
@@ -73,10 +75,13 @@ final class Pools
         $this->skeletons = new Skeletons($this->chance);
     }
 
-    /** From now on pools are gathered with less, or with full, effort; those gathered already stay. */
-    public function lightly(bool $isLight): void
+    /**
+     * From now on pools are gathered with less, or with full, effort, and short ways mended or not; those gathered already stay.
+     */
+    public function gathering(bool $lightly, bool $mending): void
     {
-        $this->isLight = $isLight;
+        $this->isLight = $lightly;
+        $this->mends = $mending;
     }
 
     /**
@@ -121,7 +126,7 @@ final class Pools
             $this->mostShort = self::MOST_SHORT;
         }
         $ways = $this->best($ways);
-        if (! $this->isLight && self::clear($ways) < self::FEW) {
+        if ($this->mends && ! $this->isLight && self::clear($ways) < self::FEW) {
             array_push($ways, ...$this->mended($ways));
         }
 

@@ -212,7 +212,8 @@ final class SetSolver
     {
         $this->round = $round;
         // Before there is an answer, first a quick look at several lengths.
-        $this->pools->lightly($this->isLight());
+        // Mending takes long; it opens sets that have no answer, and is nothing for a single tube.
+        $this->pools->gathering($this->isLight(), $this->best === [] || count($this->problem->ports) === 1);
         $lengths = $this->lengthsFor($round);
         $states = [];
         foreach ($this->assignments($lengths, $quick) as $inlets) {

@@ -145,14 +145,21 @@ final class Skeletons
         $shift = $this->chance->share();
         /** @var array<int, list<list<float>>> $byTurning */
         $byTurning = [];
+        $turns = [];
+        // All angles at each azimuth in turn: those that turn alike are then met in a good mixture.
+        for ($i = 0; $i < $this->azimuths; $i++) {
+            foreach ($s->grid as $first) {
+                $turns[] = [$first, Directions::turned($a, $b, $first, 2 * M_PI * ($i + $shift) / $this->azimuths)];
+            }
+        }
         foreach ($s->grid as $first) {
-            $turned = array_map(fn (int $i): array => Directions::turned($a, $b, $first, 2 * M_PI * ($i + $shift) / $this->azimuths), range(0, $this->azimuths - 1));
-            foreach ([...$turned, ...self::inPlanes($s, $a, $first)] as $u) {
-                foreach ($s->grid as $second) {
-                    foreach ($s->grid as $third) {
-                        foreach (Directions::meeting($u, $second, $b, $third) as $v) {
-                            self::add($byTurning, $s, [$a, $u, $v, $b], [$first, $second, $third]);
-                        }
+            array_push($turns, ...array_map(static fn (array $u): array => [$first, $u], self::inPlanes($s, $a, $first)));
+        }
+        foreach ($turns as [$first, $u]) {
+            foreach ($s->grid as $second) {
+                foreach ($s->grid as $third) {
+                    foreach (Directions::meeting($u, $second, $b, $third) as $v) {
+                        self::add($byTurning, $s, [$a, $u, $v, $b], [$first, $second, $third]);
                     }
                 }
             }

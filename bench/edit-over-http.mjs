@@ -34,6 +34,7 @@ for (const [name, document] of [
         previews.push(await timed('POST', `/jobs/${id}/preview`, { document }));
         saves.push(await timed('PUT', `/jobs/${id}/draft`, { version: i + 1, document }));
     }
+    console.log(`${name}: ${plan.runs.reduce((sum, run) => sum + run.joints.length, 0)} joints`);
     rows.push(
         row(`${name}, a vertex dragged`, drags),
         row(`${name}, a turn tried`, previews),
@@ -50,9 +51,14 @@ async function oneRun() {
 }
 
 /** A V8: four tubes a side from a fixed design, among shafts, rails and boxes. */
+/** With three probes on every run, so that there are more than sixty joints. */
 function eightRuns() {
     const file = new URL('eight-runs.job.json', import.meta.url);
-    return JSON.parse(readFileSync(file, 'utf8'));
+    const document = JSON.parse(readFileSync(file, 'utf8'));
+    for (const run of document.runs)
+        for (const station of ['90 mm', '150 mm', '210 mm'])
+            run.fittings.push({ kind: 'temperature-probe', station, fromTop: '20 deg' });
+    return document;
 }
 
 /** The engine as a scan in place of its box. */

@@ -84,16 +84,20 @@ final readonly class Room
                 }
                 $frame = $plan->run->frameAt($placed->fitting->station->mm);
                 $out = $frame->reference->turnedAbout($frame->forward, $placed->fromThroat->turnDeg);
+                // Most stand too far off to be met anywhere along it.
+                $far = $plan->tube->odMm / 2 + $long + self::SENSOR_RADIUS_MM;
+                $others = array_filter($runs, fn (RunPlan $other): bool => $other !== $plan && $other->tube !== null && isset($this->lines[$other->spec->letter])
+                    && $this->least($other->spec->letter, $frame->at) < $other->tube->odMm / 2 + $far);
+                $beside = array_filter($solids, static fn (KeepOut $solid): bool => $solid->atLeast($frame->at->x, $frame->at->y, $frame->at->z) < $far);
                 $near = [];
                 for ($reach = 10.0; $reach <= $long; $reach += 8.0) {
                     $at = $frame->at->plus($out->times($plan->tube->odMm / 2 + $reach));
-                    foreach ($runs as $other) {
-                        if ($other !== $plan && $other->tube !== null && isset($this->lines[$other->spec->letter])
-                            && $this->least($other->spec->letter, $at) < $other->tube->odMm / 2 + self::SENSOR_RADIUS_MM) {
+                    foreach ($others as $other) {
+                        if ($this->least($other->spec->letter, $at) < ($other->tube->odMm ?? 0.0) / 2 + self::SENSOR_RADIUS_MM) {
                             $near["run {$other->spec->letter}"] ??= $reach;
                         }
                     }
-                    foreach ($solids as $solid) {
+                    foreach ($beside as $solid) {
                         if ($solid->atLeast($at->x, $at->y, $at->z) < self::SENSOR_RADIUS_MM && $solid->distance($at->x, $at->y, $at->z) < self::SENSOR_RADIUS_MM) {
                             $near[$solid->id] ??= $reach;
                         }

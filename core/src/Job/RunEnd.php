@@ -35,6 +35,23 @@ final readonly class RunEnd
         return new self($this->kind, $name, $this->at, $this->direction, $this->up, $this->metal, $this->wall, $this->bolts, $this->bore);
     }
 
+    /**
+     * Where the nuts of its flange stand, and which way that lies from its middle.
+     *
+     * @return list<array{Vector, Vector}>
+     */
+    public function nuts(): array
+    {
+        $nuts = [];
+        $frame = $this->frame();
+        for ($i = 0; $this->bolts !== null && $i < $this->bolts->count; $i++) {
+            $out = $frame->reference->turnedAbout($frame->forward, $this->bolts->turnDeg + 360 * $i / $this->bolts->count);
+            $nuts[] = [$frame->at->plus($out->times($this->bolts->circle->mm / 2)), $out];
+        }
+
+        return $nuts;
+    }
+
     public function frame(): Frame
     {
         return Frame::facing(new Vector($this->at[0]->mm, $this->at[1]->mm, $this->at[2]->mm), $this->direction, $this->up);

@@ -11,7 +11,7 @@ use UpsweptBead\Core\Route\Search\RoughMesh;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeMeshes;
 
-it('never tells more than the true distance where it says at least, nor less where it says at most', function (int $seed) {
+it('never tells more than the true distance where it says at least', function (int $seed) {
     $dice = Some::dice($seed);
     $half = [Some::between($dice, 8, 60), Some::between($dice, 8, 60), Some::between($dice, 8, 60)];
     $field = new MeshField(MeshBuilder::build(SomeMeshes::box($half)));
@@ -20,7 +20,6 @@ it('never tells more than the true distance where it says at least, nor less whe
         $p = Some::vector($dice, 130);
         $true = $box->distance($p->x, $p->y, $p->z);
         expect($field->atLeast($p->x, $p->y, $p->z))->toBeLessThanOrEqual($true + 1e-4)
-            ->and($field->atMost($p->x, $p->y, $p->z))->toBeGreaterThanOrEqual($true - 1e-4)
             ->and($field->bound($p->x, $p->y, $p->z, $true))->toBeLessThanOrEqual($true + 1e-4);
     }
 })->with([1, 2, 3, 4]);

@@ -3,11 +3,14 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Job\RouteChoice;
+use UpsweptBead\Core\Job\RouteRow;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Plan\Set\NutReach;
 use UpsweptBead\Core\Route\Problem\Box;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
+use UpsweptBead\Core\Units\Length;
 
 /** The header with two studs on the flange of its first run alone. */
 function studded(): Job
@@ -59,6 +62,9 @@ it('says so in the plan where a spanner cannot be swung to the next flats, and w
 });
 
 it('counts the tubes that are in place', function () {
-    $plan = Planner::plan(studded(), Shop::bare());
-    expect($plan->nuts)->toHaveCount(2)->and($plan->nuts[0]->nut)->toBe('nut A1');
+    // Straight out of the port: the spanner meets the tube when it is swung across it, on either nut.
+    $out = new RouteChoice([new RouteRow(Length::ofMm(120), 0, 45, Length::ofMm(76.2))], Length::ofMm(200));
+    $swings = static fn (Job $job): array => array_map(static fn (NutReach $nut): array => [$nut->nut, in_array('run A', $nut->inTheWay, true)], Planner::plan($job, Shop::bare())->nuts);
+    expect($swings(studded()->routed('A', $out)))->toBe([['nut A1', true], ['nut A2', true]])
+        ->and($swings(studded()))->toBe([['nut A1', false], ['nut A2', false]]);
 });

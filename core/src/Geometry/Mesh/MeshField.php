@@ -66,17 +66,6 @@ final class MeshField
         return $near > $box ? $near : ($box > 0.0 ? $box : $near);
     }
 
-    /** A distance that is not below the true one; the true one itself where the mesh is far. */
-    public function atMost(float $x, float $y, float $z): float
-    {
-        if ($this->fromBox($x, $y, $z) > self::FAR) {
-            return $this->distance($x, $y, $z);
-        }
-        [$here, $off] = $this->nearby($x, $y, $z);
-
-        return $here + $off;
-    }
-
     /**
      * A distance that is not above the true one, and near it where the fine grid is asked: where the coarse one does not
      * tell already that it is above $enough.

@@ -50,8 +50,8 @@ final readonly class NutReach
         $nuts = [];
         foreach ($job->runs as $i => $run) {
             foreach ([['start', '', $run->start, 1.0], ['end', 'end ', $run->end, -1.0]] as [$side, $which, $end, $off]) {
-                for ($k = 0; $k < ($end->bolts->count ?? 0); $k++) {
-                    $nuts[] = self::swung("{$which}nut $run->letter".($k + 1), "runs[$i].$side.bolts", $end, $k, $off, $points, $solids, $rules);
+                foreach ($end->nuts() as $k => [$at, $out]) {
+                    $nuts[] = self::swung("{$which}nut $run->letter".($k + 1), "runs[$i].$side.bolts", $end, $at, $out, $off, $points, $solids, $rules);
                 }
             }
         }
@@ -73,12 +73,11 @@ final readonly class NutReach
      * @param  array<string, array{list<Vector>, float}>  $tubes  points of each centreline and its radius
      * @param  list<KeepOut>  $solids
      */
-    private static function swung(string $name, string $path, RunEnd $end, int $k, float $off, array $tubes, array $solids, ShopRules $rules): self
+    private static function swung(string $name, string $path, RunEnd $end, Vector $at, Vector $out, float $off, array $tubes, array $solids, ShopRules $rules): self
     {
         $frame = $end->frame();
         $flats = $end->bolts->flats->mm ?? 0.0;
-        $out = $frame->reference->turnedAbout($frame->forward, ($end->bolts->turnDeg ?? 0.0) + 360 * $k / ($end->bolts->count ?? 1));
-        $nut = $frame->at->plus($out->times(($end->bolts->circle->mm ?? 0.0) / 2))->plus($frame->forward->times($off * self::OFF * $flats));
+        $nut = $at->plus($frame->forward->times($off * self::OFF * $flats));
         $length = $flats * $rules->value('clear.spanner_length');
         // What the nut itself stands on or in ends no swing: the flange is flat.
         $standing = array_filter($solids, static fn (KeepOut $solid): bool => $solid->distance($nut->x, $nut->y, $nut->z) > $flats);

@@ -31,9 +31,7 @@ final readonly class NutRoom
     {
         $rooms = [];
         $frame = $end->frame();
-        for ($i = 0; $i < ($end->bolts->count ?? 0); $i++) {
-            $out = $frame->reference->turnedAbout($frame->forward, ($end->bolts->turnDeg ?? 0.0) + 360 * $i / ($end->bolts->count ?? 1));
-            $at = $frame->at->plus($out->times(($end->bolts->circle->mm ?? 0.0) / 2));
+        foreach ($end->nuts() as $i => [$at]) {
             $rooms[] = new Cylinder(
                 $name.($i + 1), $at, $at->plus($frame->forward->times($off * $shop->rules->value('clear.socket_length'))),
                 // A hexagon across its corners.

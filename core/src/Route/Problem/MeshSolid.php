@@ -53,13 +53,6 @@ final readonly class MeshSolid extends KeepOut
         return $this->field->atLeast($u, $v, $w);
     }
 
-    public function atMost(float $x, float $y, float $z): float
-    {
-        [$u, $v, $w] = $this->own($x - $this->at->x, $y - $this->at->y, $z - $this->at->z);
-
-        return $this->field->atMost($u, $v, $w);
-    }
-
     /** Gives about the distance, from a grid, in little time: within 0.5 mm some 30 mm from a surface. */
     public function roughly(float $x, float $y, float $z): float
     {

@@ -31,17 +31,6 @@ final class SetSolver
     /** After this many rounds, tubes of any length for which nothing cheaper is left to try have their answer. */
     private const ENOUGH = 8;
 
-    private const ASSIGNMENTS = 24;
-
-    private const FEW_ASSIGNMENTS = 10;
-
-    private const LIKELY = 5;
-
-    /** Where banks are to mirror each other, so many; where the best are looked out first, of so many. */
-    private const MIRRORED = 4;
-
-    private const OF = 256;
-
     private const LIGHT_ROUNDS = 3;
 
     private const RESTARTS = 8;
@@ -72,6 +61,8 @@ final class SetSolver
     private readonly Chance $chance;
 
     private readonly Appraisal $appraisal;
+
+    private readonly Sharing $sharing;
 
     private readonly Groups $groups;
 
@@ -118,6 +109,7 @@ final class SetSolver
         $this->appraisal = new Appraisal($problem);
         $this->moves = new Moves($this->assembly, $this->appraisal, deg2rad($problem->rules->angleStepDeg));
         $this->layout = new Layout($problem);
+        $this->sharing = new Sharing($this->layout, $this->assembly, $this->appraisal, $this->chance);
     }
 
     public function solve(float $seconds): SetAnswer
@@ -150,57 +142,6 @@ final class SetSolver
         return ($this->now)() < $this->until && ! ($this->isStopped !== null && ($this->isStopped)());
     }
 
-    /**
-     * @param  list<float>  $lengths  by group
-     * @return list<list<int>> ways of sharing out the inlets, by port
-     */
-    private function assignments(array $lengths, bool $quick): array
-    {
-        $mirror = $this->appraisal->mirror;
-        $most = $this->isLight() ? self::FEW_ASSIGNMENTS : self::ASSIGNMENTS;
-        if ($mirror === null || $this->best === []) {
-            return count($this->problem->collectors) > 1 ? $this->likely($this->isLight() ? self::LIKELY : $most, $lengths, $quick) : $this->layout->assignments($this->chance, $most);
-        }
-        // Banks can only mirror each other if their tubes go to inlets that do.
-        $all = $this->layout->assignments($this->chance, self::OF);
-        $off = array_map(fn (array $inlets): float => $this->layout->offMirror($mirror, $inlets), $all);
-        asort($off);
-
-        return array_map(static fn (int $i): array => $all[$i], array_slice(array_keys($off), 0, self::MIRRORED));
-    }
-
-    /**
-     * Where there are several collectors, tubes to one are seldom in the way of those to another: what suits each of them by
-     * itself likely suits all.
-     *
-     * @param  list<float>  $lengths
-     * @return list<list<int>>
-     */
-    private function likely(int $most, array $lengths, bool $quick): array
-    {
-        $all = $this->layout->assignments($this->chance, self::OF);
-        if (count($all) <= $most) {
-            return $all;
-        }
-        $known = $scores = [];
-        foreach ($all as $k => $inlets) {
-            $scores[$k] = 0.0;
-            foreach ($this->layout->groups as $c => $ports) {
-                $part = array_intersect_key($inlets, array_flip($ports));
-                $key = $c.'|'.implode(',', $part);
-                if (! isset($known[$key])) {
-                    $options = $this->options($part, $lengths, $quick);
-                    $ways = $options === null ? null : $this->assembly->choose($options, 1.0, array_keys($options));
-                    $known[$key] = $ways === null ? INF : Appraisal::tubes($ways) + $this->assembly->missing($ways);
-                }
-                $scores[$k] += $known[$key];
-            }
-        }
-        asort($scores);
-
-        return array_map(static fn (int $k): array => $all[$k], array_slice(array_keys($scores), 0, $most));
-    }
-
     /** The first rounds only look for any answer. */
     private function isLight(): bool
     {
@@ -216,7 +157,7 @@ final class SetSolver
         $this->pools->gathering($this->isLight(), $this->best === [] || count($this->problem->ports) === 1);
         $lengths = $this->lengthsFor($round);
         $states = [];
-        foreach ($this->assignments($lengths, $quick) as $inlets) {
+        foreach ($this->sharing->ways($this->best !== [], $this->isLight(), fn (array $inlets): ?array => $this->options($inlets, $lengths, $quick)) as $inlets) {
             if (! $this->mayGoOn()) {
                 break;
             }

@@ -12,6 +12,18 @@ JIT=(-d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=6
 
 say() { printf '%s\n' "$*"; }
 die() { printf '%s: %s\n' "$(basename "$0")" "$*" >&2; exit 1; }
+
+# reason LOG : the last lines of a log that say something, without the frames and rules around them.
+reason() { sed 's/\x1b\[[0-9;]*m//g' "$1" 2>/dev/null | grep -vE '^[[:space:]]*$|^[[:space:]]*[+─=-]+[[:space:]]*$|^[[:space:]]*#?[0-9]+[[:space:]].*(vendor|node_modules)/' | tail -n 8 | cut -c1-300 | sed 's/^[[:space:]]*/    /'; }
+
+# die_of LOG WHAT [DO] : what failed, the reason as the log gives it, what to do, and where the rest of it is.
+die_of() {
+    printf '%s: %s\n' "$(basename "$0")" "$2" >&2
+    reason "$1" >&2 || true
+    [ -z "${3:-}" ] || printf '%s\n' "$3" >&2
+    printf 'The whole log: %s\n' "${1#"$ROOT/"}" >&2
+    exit 1
+}
 is_root() { [ "$(id -u)" = 0 ]; }
 
 missing_tools() {
@@ -43,7 +55,7 @@ install_packages() {
     # Debian's own services are not wanted: everything runs from var/ on ports of its own.
     "${run[@]}" apt-get update -qq >/dev/null || true
     DEBIAN_FRONTEND=noninteractive "${run[@]}" apt-get install -y -qq "${missing[@]}" >"$VAR/log/apt.log" 2>&1 ||
-        die "apt-get could not install ${missing[*]}; see var/log/apt.log"
+        die_of "$VAR/log/apt.log" "apt-get could not install ${missing[*]}" "Install them by hand, then start again: sudo apt-get install -y ${missing[*]}"
 }
 
 # stamp NAME FILES... : true if the files are what they were when NAME was last stamped.
@@ -62,18 +74,28 @@ install_dependencies() {
         stamp=$(stamp_of "$ROOT/$folder/composer.json")
         if ! is_fresh "composer-${folder/./app}" "$stamp" || [ ! -f "$ROOT/$folder/vendor/autoload.php" ]; then
             say "Installing Composer packages ($folder)"
-            (cd "$ROOT/$folder" && composer install --no-progress --no-scripts >"$VAR/log/composer.log" 2>&1) || die "composer install failed in $folder; see var/log/composer.log"
+            (cd "$ROOT/$folder" && composer install --no-progress --no-scripts >"$VAR/log/composer.log" 2>&1) || die_of "$VAR/log/composer.log" "composer install failed in $folder" "Check that the package registry can be reached, then start again."
             # Some packages unpack without world-read, and the web server runs as another account.
             chmod -R a+rX "$ROOT/$folder/vendor"
             set_stamp "composer-${folder/./app}" "$stamp"
         fi
     done
+    discover_packages
     stamp=$(stamp_of "$ROOT/package-lock.json")
     if ! is_fresh npm "$stamp" || [ ! -d "$ROOT/node_modules" ]; then
         say "Installing npm packages"
-        (cd "$ROOT" && npm ci --no-audit --no-fund >"$VAR/log/npm.log" 2>&1) || die "npm ci failed; see var/log/npm.log"
+        (cd "$ROOT" && npm ci --no-audit --no-fund --prefer-offline >"$VAR/log/npm.log" 2>&1) || die_of "$VAR/log/npm.log" "npm ci failed" "Check that the package registry can be reached, then start again."
         set_stamp npm "$stamp"
     fi
+}
+
+# The framework's list of packages; composer runs no scripts here, and the web server's account writes nothing outside its storage.
+discover_packages() {
+    local list=$VAR/bootstrap/cache/packages.php
+    [ "$list" -nt "$ROOT/vendor/composer/installed.json" ] && return
+    rm -f "$list" "$VAR/bootstrap/cache/services.php"
+    (cd "$ROOT" && php artisan package:discover >"$VAR/log/discover.log" 2>&1) || die_of "$VAR/log/discover.log" "the framework could not list its packages"
+    chmod -R a+rX "$VAR/bootstrap"
 }
 
 build_front_end() {
@@ -81,7 +103,7 @@ build_front_end() {
     stamp=$(front_end_stamp)
     if ! is_fresh build "$stamp" || [ ! -f "$ROOT/public/build/manifest.json" ]; then
         say "Building the front end"
-        (cd "$ROOT" && npm run build >"$VAR/log/build.log" 2>&1) || die "the front end did not build; see var/log/build.log"
+        (cd "$ROOT" && npm run build >"$VAR/log/build.log" 2>&1) || die_of "$VAR/log/build.log" "the front end did not build"
         chmod -R a+rX "$ROOT/public"
         set_stamp build "$(front_end_stamp)"
     fi
@@ -129,7 +151,7 @@ pg_init() {
     (umask 077 && cat "$VAR/db-password" >"$home/password")
     is_root && chown -R "$account" "$home"
     (cd / && as_account "$account" "$PG_BIN/initdb" -D "$home/data" -U bead --pwfile="$home/password" -A scram-sha-256 -E UTF8 --locale=C.UTF-8 >"$VAR/log/initdb.log" 2>&1) ||
-        die "the database cluster could not be made; see var/log/initdb.log"
+        die_of "$VAR/log/initdb.log" "the database cluster could not be made"
     rm -f "$home/password"
     as_account "$account" touch "$home/ready"
 }
@@ -149,7 +171,7 @@ pg_start() {
     fi
     DB_PORT=$(free_port)
     (cd / && as_account "$account" "$PG_BIN/pg_ctl" -D "$home/data" -w -t 40 -l "$home/log" -o "-p $DB_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60" start >"$VAR/log/pg_ctl.log" 2>&1) ||
-        die "the database did not start; see $home/log"
+        die_of "$VAR/log/pg_ctl.log" "the database did not start" "Its own log: $home/log"
     PG_OURS=1
 }
 
@@ -192,6 +214,7 @@ DB_PERSISTENT=true
 APP_CONFIG_CACHE=$cache-config.php
 APP_ROUTES_CACHE=$cache-routes.php
 APP_EVENTS_CACHE=$cache-events.php
+APP_SERVICES_CACHE=$cache-services.php
 ENV
     )
     rm -f "$cache"-*.php
@@ -204,7 +227,7 @@ ENV
 web_account() { if is_root && can_reach www-data "$ROOT/public"; then say www-data; else id -un; fi; }
 
 make_folders() {
-    mkdir -p "$VAR"/{log,stamps,nginx,storage/framework/{cache/data,views,sessions},storage/logs,storage/app}
+    mkdir -p "$VAR"/{log,stamps,nginx,bootstrap/cache,storage/framework/{cache/data,views,sessions},storage/logs,storage/app}
     chmod a+rx "$VAR" 2>/dev/null || true
 }
 
@@ -301,6 +324,9 @@ web_stop() {
     done <"$VAR/web-$1/pids"
     rm -f "$VAR/web-$1/pids"
 }
+
+# newest_log NAME : of the logs of a server's parts, the one that was written to last.
+newest_log() { find "$VAR/web-$1" "$VAR/log" -maxdepth 1 \( -name '*.log' -o -name '*.out' \) -size +0 -printf '%T@ %p\n' | sort -rn | head -1 | cut -d' ' -f2-; }
 
 wait_for() {
     local url=$1 i

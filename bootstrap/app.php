@@ -37,6 +37,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
 // Everything that a run writes lies in var/, beside the database cluster.
 $var = dirname(__DIR__).'/var';
 $app->useStoragePath("$var/storage");
+$app->useBootstrapPath("$var/bootstrap");
 $app->useEnvironmentPath($var);
 $app->loadEnvironmentFrom('app.env');
 

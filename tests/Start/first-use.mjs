@@ -1,0 +1,87 @@
+// What a person does first, over HTTP: signs in, looks at the rack, at one Route screen and at the bench, and logs one entry.
+// node tests/Start/first-use.mjs http://127.0.0.1:PORT
+import assert from 'node:assert/strict';
+import { randomUUID } from 'node:crypto';
+
+const base = process.argv[2];
+assert.equal(new URL(base).hostname, '127.0.0.1', 'Only this machine is asked.');
+const cookies = new Map();
+
+await ask('GET', '/sign-in');
+await ask('POST', '/sign-in', { email: 'wren@tidewater.invalid', password: 'upswept-demo' });
+
+const rack = await page('/');
+assert.equal(rack.component, 'rack/rack');
+assert.ok(rack.props.jobs.length >= 4, 'the rack lists the demo jobs');
+
+const route = await page(`/jobs/${rack.props.jobs[0].id}/route`);
+assert.equal(route.component, 'job/job');
+assert.ok(route.props.job.plan.runs.length > 0, 'the Route screen gets the runs of its job');
+
+const asset = /\/build\/assets\/[\w-]+\.js/.exec(route.html)?.[0];
+assert.ok(asset, 'the page names its script');
+assert.ok((await (await ask('GET', asset)).text()).length > 1000, 'the script is there');
+
+const open = await firstOpenStep(rack.props.jobs);
+assert.ok(open, 'one of the demo jobs has work left at the bench');
+const entry = {
+    id: randomUUID(),
+    step: open.step,
+    kind: 'note',
+    readings: {},
+    note: 'First start.',
+    at: new Date().toISOString(),
+};
+const logged = await ask('POST', `/jobs/${open.id}/log`, { units: 'inch', entries: [entry] });
+const { log } = await logged.json().then((answer) => answer.bench ?? answer);
+assert.ok(
+    log.some((one) => one.id === entry.id),
+    'the entry is in the log',
+);
+console.log('signed in, rack, route, script, one log entry');
+
+async function firstOpenStep(jobs) {
+    for (const { id } of jobs) {
+        const { job } = (await page(`/jobs/${id}/bench`)).props;
+        if (job.bench?.next) return { id, step: job.bench.next };
+    }
+    return null;
+}
+
+async function page(path) {
+    const html = await (await ask('GET', path)).text();
+    const data =
+        /<script[^>]*data-page="app"[^>]*>([\s\S]*?)<\/script>/.exec(html)?.[1] ??
+        unescaped(/data-page="([^"]*)"/.exec(html)?.[1] ?? '');
+    assert.ok(data, `${path} is a page`);
+    return { ...JSON.parse(data), html };
+}
+
+function unescaped(text) {
+    return text
+        .replaceAll('&quot;', '"')
+        .replaceAll('&#039;', "'")
+        .replaceAll('&lt;', '<')
+        .replaceAll('&gt;', '>')
+        .replaceAll('&amp;', '&');
+}
+
+async function ask(method, path, body) {
+    const response = await fetch(base + path, {
+        method,
+        redirect: 'manual',
+        headers: {
+            Accept: method === 'GET' ? 'text/html' : 'application/json',
+            Cookie: [...cookies].map(([name, value]) => `${name}=${value}`).join('; '),
+            'X-XSRF-TOKEN': decodeURIComponent(cookies.get('XSRF-TOKEN') ?? ''),
+            ...(body ? { 'Content-Type': 'application/json' } : {}),
+        },
+        ...(body ? { body: JSON.stringify(body) } : {}),
+    });
+    for (const cookie of response.headers.getSetCookie()) {
+        const [, name, value] = /^([^=]*)=([^;]*)/.exec(cookie);
+        cookies.set(name, value);
+    }
+    assert.ok(response.status < 400, `${method} ${path} answers ${response.status}`);
+    return response;
+}

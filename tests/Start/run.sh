@@ -1,0 +1,100 @@
+#!/usr/bin/env bash
+# The first start of a fresh clone, by whoever may do it: as root in a folder the web server's account can read, as root in
+# one it cannot, and as an ordinary account. Each signs in, looks round, logs one entry and stops; nothing may be left over.
+set -euo pipefail
+ROOT=$(cd "$(dirname "$0")/../.." && pwd)
+PASSED=0 FAILED=0 SKIPPED=0 WORK=() TESTER=bead-start-test MADE_TESTER= INSTALLED=
+
+is_root() { [ "$(id -u)" = 0 ]; }
+say() { printf '%s\n' "$*"; }
+port_is_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+free_port() {
+    local port
+    while port=$((20000 + RANDOM % 12000)); do port_is_free "$port" && { say "$port"; return; }; done
+}
+
+tidy() {
+    local folder
+    for folder in "${WORK[@]}"; do
+        rm -rf "${folder:?}" "/var/lib/postgresql/upswept-bead-$(printf '%s' "$folder/bead" | sha256sum | cut -c1-12)"
+    done
+    [ -z "$MADE_TESTER" ] || userdel -r "$TESTER" 2>/dev/null || true
+}
+trap tidy EXIT
+
+# Whether anything that was started in a clone still runs or listens.
+left_over() {
+    local clone=$1 ports=$2 port
+    if pgrep -af -- "$clone|upswept-bead-$(printf '%s' "$clone" | sha256sum | cut -c1-12)"; then return 0; fi
+    for port in $ports; do
+        port_is_free "$port" || { say "port $port still listens"; return 0; }
+    done
+    return 1
+}
+
+# first_start NAME MODE ACCOUNT : MODE is that of the folder round the clone.
+first_start() {
+    local name=$1 mode=$2 account=$3 home clone port ports pid began rc=0 as=()
+    began=$SECONDS
+    home=$(mktemp -d)
+    WORK+=("$home")
+    clone=$home/bead
+    git clone -q --no-hardlinks "$ROOT" "$clone"
+    if [ -n "$INSTALLED" ]; then
+        # What the first one downloaded and built serves the others.
+        mkdir -p "$clone/var"
+        cp -a "$INSTALLED/vendor" "$INSTALLED/node_modules" "$clone/"
+        cp -a "$INSTALLED/core/vendor" "$clone/core/"
+        cp -a "$INSTALLED/public/build" "$clone/public/"
+        cp -a "$INSTALLED/var/stamps" "$clone/var/"
+        rm -rf "$clone/var/bootstrap"
+    fi
+    chmod "$mode" "$home"
+    if [ "$account" != "$(id -un)" ]; then
+        chown -R "$account" "$home"
+        as=(setpriv --reuid "$account" --regid "$(id -gn "$account")" --init-groups -- env "HOME=$home" "USER=$account")
+    fi
+    port=$(free_port)
+    (cd "$clone" && exec "${as[@]}" ./start --port "$port") >"$home/start.log" 2>&1 &
+    pid=$!
+    until curl -fsS -o /dev/null --max-time 5 "http://127.0.0.1:$port/sign-in" 2>/dev/null; do
+        if ! kill -0 "$pid" 2>/dev/null || [ $((SECONDS - began)) -gt 400 ]; then rc=1; break; fi
+        sleep 0.2
+    done
+    [ $rc -ne 0 ] || node "$ROOT/tests/Start/first-use.mjs" "http://127.0.0.1:$port" >"$home/use.log" 2>&1 || rc=2
+    ports="$port $(sed -n 's/^DB_PORT=//p' "$clone/var/app.env" 2>/dev/null) $(sed -n 's/^listen = 127.0.0.1://p' "$clone/var/web-app/fpm.conf" 2>/dev/null)"
+    kill -TERM "$pid" 2>/dev/null || true
+    wait "$pid" 2>/dev/null || true
+    if left_over "$clone" "$ports"; then rc=3; fi
+    if [ $rc -eq 0 ] && [ -n "$(git -c safe.directory='*' -C "$clone" status --porcelain)" ]; then
+        git -c safe.directory='*' -C "$clone" status --short
+        rc=4
+    fi
+    if [ $rc -eq 0 ]; then
+        PASSED=$((PASSED + 1))
+        say "✓ $name ($((SECONDS - began)) s)"
+        INSTALLED=${INSTALLED:-$clone}
+    else
+        FAILED=$((FAILED + 1))
+        say "✕ $name: $(case $rc in 1) say 'it did not start' ;; 2) say 'it could not be used' ;; 3) say 'something was left running' ;; 4) say 'it wrote into the source tree' ;; esac)"
+        tail -n 20 "$home/start.log" "$home/use.log" 2>/dev/null || true
+    fi
+}
+
+if is_root; then
+    first_start 'as root, in a folder that the web server can read' 755 root
+    first_start 'as root, in a folder that only root can read' 700 root
+    if useradd --system --create-home --shell /bin/bash "$TESTER" 2>/dev/null; then
+        MADE_TESTER=1
+        first_start 'as an ordinary account' 755 "$TESTER"
+    else
+        SKIPPED=$((SKIPPED + 1))
+        say '- as an ordinary account: skipped, no account can be made here'
+    fi
+else
+    first_start 'as an ordinary account' 755 "$(id -un)"
+    SKIPPED=$((SKIPPED + 2))
+    say '- as root, two ways: skipped, this account is not root'
+fi
+say "$PASSED passed, $FAILED failed, $SKIPPED skipped"
+[ "$FAILED" -eq 0 ]

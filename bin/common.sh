@@ -14,7 +14,11 @@ say() { printf '%s\n' "$*"; }
 die() { printf '%s: %s\n' "$(basename "$0")" "$*" >&2; exit 1; }
 
 # reason LOG : the last lines of a log that say something, without the frames and rules around them.
-reason() { sed 's/\x1b\[[0-9;]*m//g' "$1" 2>/dev/null | grep -vE '^[[:space:]]*$|^[[:space:]]*[+─=-]+[[:space:]]*$|^[[:space:]]*#?[0-9]+[[:space:]].*(vendor|node_modules)/' | tail -n 8 | cut -c1-300 | sed 's/^[[:space:]]*/    /'; }
+reason() {
+    sed 's/\x1b\[[0-9;]*m//g; s/ {"exception".*//' "$1" 2>/dev/null |
+        grep -vE '^[[:space:]]*$|^[[:space:]]*[+─=-]+[[:space:]]*$|^\[stacktrace\]|^#[0-9]+ |^"\}|(vendor|node_modules)/.*:[0-9]+$' |
+        tail -n 8 | cut -c1-300 | sed 's/^[[:space:]]*/    /'
+}
 
 # die_of LOG WHAT [DO] : what failed, the reason as the log gives it, what to do, and where the rest of it is.
 die_of() {
@@ -91,9 +95,9 @@ install_dependencies() {
 
 # The framework's list of packages; composer runs no scripts here, and the web server's account writes nothing outside its storage.
 discover_packages() {
-    local list=$VAR/bootstrap/cache/packages.php
+    local list=$VAR/bootstrap/packages.php
     [ "$list" -nt "$ROOT/vendor/composer/installed.json" ] && return
-    rm -f "$list" "$VAR/bootstrap/cache/services.php"
+    rm -f "$list" "$VAR/bootstrap/services.php"
     (cd "$ROOT" && php artisan package:discover >"$VAR/log/discover.log" 2>&1) || die_of "$VAR/log/discover.log" "the framework could not list its packages"
     chmod -R a+rX "$VAR/bootstrap"
 }
@@ -227,7 +231,7 @@ ENV
 web_account() { if is_root && can_reach www-data "$ROOT/public"; then say www-data; else id -un; fi; }
 
 make_folders() {
-    mkdir -p "$VAR"/{log,stamps,nginx,bootstrap/cache,storage/framework/{cache/data,views,sessions},storage/logs,storage/app}
+    mkdir -p "$VAR"/{log,stamps,nginx,bootstrap,storage/framework/{cache/data,views,sessions},storage/logs,storage/app}
     chmod a+rx "$VAR" 2>/dev/null || true
 }
 

@@ -11,6 +11,12 @@ use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Symfony\Component\HttpFoundation\Response;
 
+// Everything that a run writes lies in var/, beside the database cluster; the source tree is never written to.
+$var = dirname(__DIR__).'/var';
+foreach (['packages', 'services', 'config', 'routes', 'events'] as $cache) {
+    $_ENV['APP_'.strtoupper($cache).'_CACHE'] ??= "$var/bootstrap/$cache.php";
+}
+
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
@@ -34,10 +40,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     })
     ->create();
 
-// Everything that a run writes lies in var/, beside the database cluster.
-$var = dirname(__DIR__).'/var';
 $app->useStoragePath("$var/storage");
-$app->useBootstrapPath("$var/bootstrap");
 $app->useEnvironmentPath($var);
 $app->loadEnvironmentFrom('app.env');
 

@@ -62,7 +62,7 @@ first_start() {
         sleep 0.2
     done
     [ $rc -ne 0 ] || node "$ROOT/tests/Start/first-use.mjs" "http://127.0.0.1:$port" >"$home/use.log" 2>&1 || rc=2
-    ports="$port $(sed -n 's/^DB_PORT=//p' "$clone/var/app.env" 2>/dev/null) $(sed -n 's/^listen = 127.0.0.1://p' "$clone/var/web-app/fpm.conf" 2>/dev/null)"
+    ports="$port $(sed -n 's/^DB_PORT=//p' "$clone/var/app.env" 2>/dev/null || true) $(sed -n 's/^listen = 127.0.0.1://p' "$clone/var/web-app/fpm.conf" 2>/dev/null || true)"
     kill -TERM "$pid" 2>/dev/null || true
     wait "$pid" 2>/dev/null || true
     if left_over "$clone" "$ports"; then rc=3; fi
@@ -70,10 +70,10 @@ first_start() {
         git -c safe.directory='*' -C "$clone" status --short
         rc=4
     fi
+    [ ! -f "$clone/var/stamps/build" ] || INSTALLED=${INSTALLED:-$clone}
     if [ $rc -eq 0 ]; then
         PASSED=$((PASSED + 1))
         say "✓ $name ($((SECONDS - began)) s)"
-        INSTALLED=${INSTALLED:-$clone}
     else
         FAILED=$((FAILED + 1))
         say "✕ $name: $(case $rc in 1) say 'it did not start' ;; 2) say 'it could not be used' ;; 3) say 'something was left running' ;; 4) say 'it wrote into the source tree' ;; esac)"

@@ -43,8 +43,8 @@ first_start() {
     if [ -n "$INSTALLED" ]; then
         # What the first one downloaded and built serves the others.
         mkdir -p "$clone/var"
-        cp -a "$INSTALLED/vendor" "$INSTALLED/node_modules" "$clone/"
-        cp -a "$INSTALLED/core/vendor" "$clone/core/"
+        cp -al "$INSTALLED/vendor" "$INSTALLED/node_modules" "$clone/"
+        cp -al "$INSTALLED/core/vendor" "$clone/core/"
         cp -a "$INSTALLED/public/build" "$clone/public/"
         cp -a "$INSTALLED/var/stamps" "$clone/var/"
         rm -rf "$clone/var/bootstrap"

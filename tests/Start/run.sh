@@ -3,7 +3,7 @@
 # one it cannot, and as an ordinary account. Each signs in, looks round, logs one entry and stops; nothing may be left over.
 set -euo pipefail
 ROOT=$(cd "$(dirname "$0")/../.." && pwd)
-PASSED=0 FAILED=0 SKIPPED=0 WORK=() TESTER=bead-start-test MADE_TESTER= INSTALLED=
+PASSED=0 FAILED=0 SKIPPED=0 WORK=() TESTER=bead-start-test MADE_TESTER=
 
 is_root() { [ "$(id -u)" = 0 ]; }
 say() { printf '%s\n' "$*"; }
@@ -32,6 +32,19 @@ left_over() {
     return 1
 }
 
+# What this checkout downloaded and built serves the clones: as links, or as copies where another account will own them.
+# That account builds nothing, so an empty folder stands for the packages of the front end.
+take_installed() {
+    local clone=$1 account=$2 how=-al
+    [ "$account" = "$(id -un)" ] || how=-a
+    mkdir -p "$clone/var"
+    cp $how "$ROOT/vendor" "$clone/"
+    cp $how "$ROOT/core/vendor" "$clone/core/"
+    cp $how "$ROOT/public/build" "$clone/public/"
+    if [ $how = -al ]; then cp -al "$ROOT/node_modules" "$clone/"; else mkdir "$clone/node_modules"; fi
+    cp -a "$ROOT/var/stamps" "$clone/var/"
+}
+
 # first_start NAME MODE ACCOUNT : MODE is that of the folder round the clone.
 first_start() {
     local name=$1 mode=$2 account=$3 home clone port ports pid began rc=0 as=()
@@ -40,15 +53,7 @@ first_start() {
     WORK+=("$home")
     clone=$home/bead
     git clone -q --no-hardlinks "$ROOT" "$clone"
-    if [ -n "$INSTALLED" ]; then
-        # What the first one downloaded and built serves the others.
-        mkdir -p "$clone/var"
-        cp -al "$INSTALLED/vendor" "$INSTALLED/node_modules" "$clone/"
-        cp -al "$INSTALLED/core/vendor" "$clone/core/"
-        cp -a "$INSTALLED/public/build" "$clone/public/"
-        cp -a "$INSTALLED/var/stamps" "$clone/var/"
-        rm -rf "$clone/var/bootstrap"
-    fi
+    take_installed "$clone" "$account"
     chmod "$mode" "$home"
     if [ "$account" != "$(id -un)" ]; then
         chown -R "$account" "$home"
@@ -70,7 +75,6 @@ first_start() {
         git -c safe.directory='*' -C "$clone" status --short
         rc=4
     fi
-    [ ! -f "$clone/var/stamps/build" ] || INSTALLED=${INSTALLED:-$clone}
     if [ $rc -eq 0 ]; then
         PASSED=$((PASSED + 1))
         say "✓ $name ($((SECONDS - began)) s)"

@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-// The PHP side of scan.mjs: FOLDER SECONDS SEEDS
-
 use UpsweptBead\Core\Exchange\RouteProblemReader;
 use UpsweptBead\Core\Exchange\StlReader;
 use UpsweptBead\Core\Exchange\StlUp;
 use UpsweptBead\Core\Geometry\Mesh\MeshBuilder;
 use UpsweptBead\Core\Geometry\Mesh\TriangleMesh;
+use UpsweptBead\Core\Geometry\Solid\Box;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
+use UpsweptBead\Core\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Problem\Box;
-use UpsweptBead\Core\Route\Problem\KeepOut;
-use UpsweptBead\Core\Route\Problem\MeshSolid;
 use UpsweptBead\Core\Route\Search\SetSolver;
+
+// The PHP side of scan.mjs: FOLDER SECONDS SEEDS
 
 require dirname(__DIR__).'/core/vendor/autoload.php';
 [, $folder, $seconds, $seeds] = $argv;

@@ -48,7 +48,7 @@ final readonly class Drafts
     {
         return DB::transaction(function () use ($job, $version, $by): Revision {
             $draft = $this->lock($job, $version);
-            $problems = $this->workshop->plan($this->workshop->read($draft))->problems();
+            $problems = $this->workshop->planInFull($this->workshop->read($draft))->problems();
             if ($problems !== []) {
                 throw new NotReleasable($problems);
             }

@@ -9,9 +9,9 @@ use App\Models\LogEntry;
 use App\Models\Revision;
 use UpsweptBead\Core\Bench\Deviation;
 use UpsweptBead\Core\Bench\JobRecord;
-use UpsweptBead\Core\Bench\NextAction;
 use UpsweptBead\Core\Bench\Progress;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
+use UpsweptBead\Core\Plan\NextAction;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -25,7 +25,7 @@ final readonly class JobView
     {
         $revision = $job->current();
         $document = $this->workshop->read($revision);
-        $plan = $this->workshop->plan($document, $revision->isDraft() ? null : $shownIn);
+        $plan = $revision->isDraft() ? $this->workshop->plan($document) : $this->workshop->planInFull($document, $shownIn);
         $next = $this->workshop->next($plan, $job);
 
         return [
@@ -57,12 +57,12 @@ final readonly class JobView
         if ($released === null) {
             return null;
         }
-        $plan = $job->draft() === null ? $current : $this->workshop->plan($this->workshop->read($released));
+        $plan = $job->draft() === null ? $current : $this->workshop->planInFull($this->workshop->read($released));
         $progress = $this->workshop->progress($plan, $job);
 
         return [
             'revision' => $released->number,
-            'steps' => PlanWriter::toArray($plan)['steps'],
+            'steps' => PlanWriter::steps($plan),
             ...$this->progress($job, $plan, $progress),
         ];
     }
@@ -70,7 +70,7 @@ final readonly class JobView
     /** @return array<string, mixed> */
     public function progress(Job $job, Plan $plan, Progress $progress): array
     {
-        $record = JobRecord::of($plan, $progress, $this->workshop->shop()->rules, $plan->job->units);
+        $record = JobRecord::of($plan->steps, $progress, $this->workshop->shop()->rules, $plan->job->units);
 
         return [
             'done' => array_keys($progress->done),

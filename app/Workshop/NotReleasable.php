@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
-use UpsweptBead\Core\Plan\Notice;
+use UpsweptBead\Core\Reason\Notice;
 
 /** A draft whose plan has problems. */
 final class NotReleasable extends \RuntimeException

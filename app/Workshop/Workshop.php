@@ -8,13 +8,14 @@ use App\Models\Job;
 use App\Models\LogEntry;
 use App\Models\Revision;
 use App\Models\Shop as ShopModel;
-use UpsweptBead\Core\Bench\NextAction;
 use UpsweptBead\Core\Bench\Progress;
 use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Plan\NextAction;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Plan\Sketch;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -24,7 +25,7 @@ final class Workshop
 {
     private ?Shop $shop = null;
 
-    public function __construct(private readonly StoredMeshes $meshes) {}
+    public function __construct(private readonly StoredMeshes $meshes, private readonly KnownInsertions $insertions) {}
 
     public function shop(): Shop
     {
@@ -43,20 +44,27 @@ final class Workshop
             ?? throw new \LogicException("Revision $revision->id holds a document that cannot be read.");
     }
 
+    /** The plan as far as it is worked out with every edit: the order in which runs go in only where it is known already. */
     public function plan(CoreJob $job, ?UnitSystem $shownIn = null): Plan
     {
-        return Planner::plan($shownIn === null ? $job : $job->in($shownIn), $this->shop());
+        return Planner::plan($shownIn === null ? $job : $job->in($shownIn), $this->shop(), $this->insertions->find($job, $this->shop()));
+    }
+
+    /** The plan with the order in which runs go in, worked out now if need be: what a release and the bench go by. */
+    public function planInFull(CoreJob $job, ?UnitSystem $shownIn = null): Plan
+    {
+        return Planner::plan($shownIn === null ? $job : $job->in($shownIn), $this->shop(), $this->insertions->get($job, $this->shop()));
     }
 
     /** Only what is drawn and measured while something is dragged. */
-    public function routes(CoreJob $job): Plan
+    public function sketch(CoreJob $job): Sketch
     {
-        return Planner::routes($job, $this->shop());
+        return Planner::sketch($job, $this->shop());
     }
 
     public function progress(Plan $plan, Job $job): Progress
     {
-        return Progress::of($plan, array_values($job->log->map(static fn (LogEntry $entry) => $entry->toCore())->all()));
+        return Progress::of($plan->steps, array_values($job->log->map(static fn (LogEntry $entry) => $entry->toCore())->all()));
     }
 
     /** What to do next: planning while there is a draft or nothing else, making once there is a release and no draft. */

@@ -8,8 +8,8 @@ use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Plan\Notice;
 use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Shop\Shop;
 
 #[AsCommand('check', 'Says what is wrong with a job, each thing at its place')]
@@ -21,12 +21,12 @@ final class CheckCommand extends JobCommand
         if ($input->getOption('json') === true) {
             self::json($output, array_map(static fn (Notice $notice): array => [
                 'severity' => $notice->severity->value, 'path' => $notice->path, 'message' => $notice->message,
-            ], $plan->notices));
+            ], $plan->notices()));
         } else {
-            foreach ($plan->notices as $notice) {
+            foreach ($plan->notices() as $notice) {
                 $output->writeln("{$notice->severity->value} $notice->path: $notice->message", OutputInterface::OUTPUT_RAW);
             }
-            if ($plan->notices === []) {
+            if ($plan->notices() === []) {
                 $output->writeln('Nothing wrong with this job.');
             }
         }

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Tests\Support\Layers;
+
 // The core is the rules of the job: it knows no framework, no console, no database, no clock.
 arch('the core depends on nothing but itself')
     ->expect('UpsweptBead\Core')
@@ -10,27 +12,30 @@ arch('the core depends on nothing but itself')
 
 arch('strict types everywhere')->expect('UpsweptBead')->toUseStrictTypes();
 
-arch('classes are final')->expect('UpsweptBead\Core')->classes()->toBeFinal()->ignoring(['UpsweptBead\Core\Tests', 'UpsweptBead\Core\Route\Problem\KeepOut']);
+arch('classes are final')->expect('UpsweptBead\Core')->classes()->toBeFinal()->ignoring(['UpsweptBead\Core\Tests', 'UpsweptBead\Core\Geometry\Solid\KeepOut']);
 
 arch('values do not change')
-    ->expect(['UpsweptBead\Core\Units', 'UpsweptBead\Core\Geometry', 'UpsweptBead\Core\Run', 'UpsweptBead\Core\Route', 'UpsweptBead\Core\Plan', 'UpsweptBead\Core\Job'])
+    ->expect(['UpsweptBead\Core\Units', 'UpsweptBead\Core\Geometry', 'UpsweptBead\Core\Run', 'UpsweptBead\Core\Route', 'UpsweptBead\Core\Plan', 'UpsweptBead\Core\Job',
+        'UpsweptBead\Core\Layout', 'UpsweptBead\Core\Cut', 'UpsweptBead\Core\Joint', 'UpsweptBead\Core\Fit', 'UpsweptBead\Core\Weld', 'UpsweptBead\Core\Purge', 'UpsweptBead\Core\Schedule',
+        'UpsweptBead\Core\Bench', 'UpsweptBead\Core\Cost', 'UpsweptBead\Core\Survey', 'UpsweptBead\Core\Stock', 'UpsweptBead\Core\Shop'])
     ->classes()->toBeReadonly()
-    ->ignoring(['UpsweptBead\Core\Units\Exception', 'UpsweptBead\Core\Route\Internal\Cones', 'UpsweptBead\Core\Route\Search', 'UpsweptBead\Core\Geometry\Mesh']);
+    ->ignoring(['UpsweptBead\Core\Units\Exception', 'UpsweptBead\Core\Route\Internal\Cones', 'UpsweptBead\Core\Route\Search', 'UpsweptBead\Core\Geometry\Mesh', 'UpsweptBead\Core\Schedule\Internal', 'UpsweptBead\Core\Stock\Internal', 'UpsweptBead\Core\Stock\Exception']);
 
-// No stage calls a later one.
-foreach ([
-    'Units' => ['Geometry', 'Stock', 'Run', 'Route', 'Cut', 'Fit', 'Weld', 'Purge', 'Plan', 'Job', 'Bench', 'Shop'],
-    'Run' => ['Route', 'Cut', 'Fit', 'Weld', 'Purge', 'Plan', 'Job', 'Bench', 'Shop'],
-    'Route' => ['Cut', 'Fit', 'Weld', 'Purge', 'Plan', 'Job', 'Bench', 'Shop'],
-    'Cut' => ['Fit', 'Weld', 'Purge', 'Plan', 'Bench'],
-    'Weld' => ['Plan', 'Bench', 'Job'],
-    'Job' => ['Survey', 'Plan', 'Bench', 'Cut', 'Weld', 'Purge'],
-    'Survey' => ['Plan', 'Bench', 'Cut', 'Weld', 'Purge'],
-] as $stage => $later) {
-    arch("$stage does not look ahead")
-        ->expect("UpsweptBead\\Core\\$stage")
-        ->not->toUse(array_map(static fn (string $name): string => "UpsweptBead\\Core\\$name", $later));
-}
+// Bottom up: each knows only what stands before it.
+const LAYERS = [
+    'Units', 'Reason', 'Geometry', 'Document', 'Stock', 'Run', 'Shop', 'Job', 'Route', 'Survey', 'Layout', 'Cut', 'Joint',
+    'Fit', 'Purge', 'Weld', 'Schedule', 'Bench', 'Cost', 'Plan', 'Exchange',
+];
+
+it('is built in layers, each knowing only those before it', function () {
+    $folder = dirname(__DIR__).'/src';
+    expect(array_map(basename(...), glob("$folder/*", GLOB_ONLYDIR) ?: []))->toEqualCanonicalizing(LAYERS)
+        ->and(Layers::upwards($folder, 'UpsweptBead\Core', LAYERS))->toBe([]);
+});
+
+it('would notice a layer that looks up', function () {
+    expect(Layers::upwards(dirname(__DIR__).'/src', 'UpsweptBead\Core', array_reverse(LAYERS)))->not->toBe([]);
+});
 
 it('is tested without a framework in its autoloader', function () {
     expect(class_exists('Illuminate\Foundation\Application'))->toBeFalse();

@@ -74,7 +74,7 @@ final class DemoSeeder extends Seeder
     private function finished(Job $job, User $by): void
     {
         $revision = $this->drafts->release($job->load('revisions'), 1, $by);
-        $plan = $this->workshop->plan($this->workshop->read($revision));
+        $plan = $this->workshop->planInFull($this->workshop->read($revision));
         $dice = new Randomizer(new Xoshiro256StarStar(412));
         $at = CarbonImmutable::parse('2026-02-09 08:10:00');
         foreach ($plan->steps as $step) {

@@ -10,15 +10,15 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Job\Designs;
 use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Job\SetReader;
+use UpsweptBead\Core\Plan\Comparison;
 use UpsweptBead\Core\Plan\Json\FigureWriter;
 use UpsweptBead\Core\Plan\Json\SetPlanWriter;
-use UpsweptBead\Core\Plan\Set\Comparison;
-use UpsweptBead\Core\Plan\Set\Designs;
 
 /** Whole designs side by side, and one of them put in place. Nothing is saved here. */
 final readonly class DesignController

@@ -54,7 +54,7 @@ final readonly class DraftController
     /** The routes of a document that is not saved, for dragging. */
     public function preview(ChangeRequest $request): JsonResponse
     {
-        return new JsonResponse(['plan' => PlanWriter::routes($this->workshop->routes($request->document()))]);
+        return new JsonResponse(['plan' => PlanWriter::sketch($this->workshop->sketch($request->document()))]);
     }
 
     /** Ways for one run of a document. */

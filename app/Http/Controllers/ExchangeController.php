@@ -22,7 +22,7 @@ use UpsweptBead\Core\Job\DesignRun;
 use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\SetWriter;
-use UpsweptBead\Core\Plan\Set\SetProblem;
+use UpsweptBead\Core\Layout\SetProblem;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Units\Length;
 

@@ -12,7 +12,7 @@ use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\RouteChoice;
-use UpsweptBead\Core\Plan\ByHand;
+use UpsweptBead\Core\Layout\ByHand;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
 
 /** A run changed by hand: what is done to it goes in, the route it leads to comes out, drawn and measured. Nothing is saved. */
@@ -38,7 +38,7 @@ final readonly class HandController
 
         return new JsonResponse([
             'route' => JobWriter::route($route),
-            'plan' => PlanWriter::routes($this->workshop->routes($hand->with($letter, $route))),
+            'plan' => PlanWriter::sketch($this->workshop->sketch($hand->with($letter, $route))),
         ]);
     }
 

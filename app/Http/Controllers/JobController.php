@@ -22,10 +22,10 @@ use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\KeepOutKind;
 use UpsweptBead\Core\Job\Purpose;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
+use UpsweptBead\Core\Stock\Metal;
 use UpsweptBead\Core\Stock\TubeSize;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
-use UpsweptBead\Core\Weld\Metal;
 
 final readonly class JobController
 {
@@ -85,7 +85,7 @@ final readonly class JobController
     {
         return [
             'tubes' => array_map(static fn (TubeSize $tube): array => ['id' => $tube->id, 'name' => $tube->name], array_values($this->workshop->shop()->catalogue->tubes)),
-            'metals' => array_map(static fn (Metal $metal): array => ['id' => $metal->id, 'name' => $metal->name], array_values(Metal::all())),
+            'metals' => array_map(static fn (Metal $metal): array => ['id' => $metal->id, 'name' => $metal->name], array_values($this->workshop->shop()->catalogue->metals)),
             'keepOutKinds' => array_map(fn (KeepOutKind $kind): array => [
                 'id' => $kind->value, 'name' => $kind->label(),
                 'clearance' => Quantity::Length->show($this->workshop->shop()->rules->value($kind->rule()), UnitSystem::Metric),

@@ -22,7 +22,7 @@ final readonly class LogController
         $user = $request->user();
         assert($user instanceof User);
         $job->load('revisions');
-        $plan = $this->workshop->plan($this->workshop->read($job->released() ?? $job->current()));
+        $plan = $this->workshop->planInFull($this->workshop->read($job->released() ?? $job->current()));
         $this->log->append($job, $plan, $request->units(), $user, $request->entries());
         $job->load('log.user');
 

@@ -54,7 +54,7 @@ final readonly class RackController
             'purpose' => $document->purpose->label(),
             'revision' => $revision->number,
             'status' => $revision->status->value,
-            'joints' => $plan->jointCount(),
+            'joints' => count($plan->joints->joints),
             'jointsDone' => $progress->jointsDone(),
             'stepsDone' => $progress->stepsDone(),
             'steps' => count($plan->steps),

@@ -14,9 +14,9 @@ use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Layout\SetProblem;
+use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\Json\SetPlanWriter;
-use UpsweptBead\Core\Plan\Set\SetPlan;
-use UpsweptBead\Core\Plan\Set\SetProblem;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
 
 /** Searches for whole sets: asked for, looked at while they run, stopped. */
@@ -66,13 +66,19 @@ final readonly class SearchController
         return new JsonResponse(self::view($found->refresh()));
     }
 
-    /** In which order the runs of a document can be put in whole. */
+    /** In which order the runs of a document can be put in whole, and the stages that follow it. */
     public function insertion(ChangeRequest $request): JsonResponse
     {
         $document = $request->document();
-        $insertion = SetPlan::insertion($document, $this->workshop->shop(), $this->workshop->plan($document)->runs, $request->boolean('withStubs'));
+        $plan = $this->workshop->planInFull($document);
+        $insertion = $request->boolean('withStubs')
+            ? $plan->layout->insertion($document, $this->workshop->shop(), true)
+            : $plan->fit->insertion;
 
-        return new JsonResponse(['insertion' => $insertion === null ? null : SetPlanWriter::insertion($insertion)]);
+        return new JsonResponse([
+            'insertion' => $insertion === null ? null : SetPlanWriter::insertion($insertion),
+            'plan' => PlanWriter::following($plan),
+        ]);
     }
 
     private static function of(Job $job, int $search): RouteSearch

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
-use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -17,12 +16,13 @@ final readonly class JobRecord
     private const FAR_END_WITHIN = 2.0;
 
     /** @param  list<Deviation>  $deviations */
-    private function __construct(public Plan $plan, public Progress $progress, public array $deviations) {}
+    private function __construct(public Progress $progress, public array $deviations) {}
 
-    public static function of(Plan $plan, Progress $progress, ShopRules $rules, UnitSystem $units): self
+    /** @param  list<BenchStep>  $steps  of the plan */
+    public static function of(array $steps, Progress $progress, ShopRules $rules, UnitSystem $units): self
     {
         $deviations = [];
-        foreach ($plan->steps as $step) {
+        foreach ($steps as $step) {
             foreach ($step->measures as $measure) {
                 $read = $progress->reading($step->id, $measure->name);
                 $what = $read === null ? null : self::judge($step, $measure, $read, $rules, $units);
@@ -32,7 +32,7 @@ final readonly class JobRecord
             }
         }
 
-        return new self($plan, $progress, $deviations);
+        return new self($progress, $deviations);
     }
 
     /** Only readings with a limit can deviate: amps, oxygen, going on hot, and the far end. */

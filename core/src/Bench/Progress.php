@@ -4,20 +4,22 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
-use UpsweptBead\Core\Plan\Plan;
-
 /** Where a job stands at the bench: the log folded over the plan's steps, in the order the entries were made. */
 final readonly class Progress
 {
     /**
+     * @param  list<BenchStep>  $steps
      * @param  array<string, LogEntry>  $done  the entry that closed each step that is done
      * @param  array<string, array<string, float>>  $readings  what was read at each step, corrections included
      * @param  array<string, list<LogEntry>>  $notes
      */
-    private function __construct(private Plan $plan, public array $done, public array $readings, public array $notes) {}
+    private function __construct(private array $steps, public array $done, public array $readings, public array $notes) {}
 
-    /** @param  list<LogEntry>  $log */
-    public static function of(Plan $plan, array $log): self
+    /**
+     * @param  list<BenchStep>  $steps  of the plan
+     * @param  list<LogEntry>  $log
+     */
+    public static function of(array $steps, array $log): self
     {
         $done = $readings = $notes = [];
         foreach ($log as $entry) {
@@ -35,7 +37,7 @@ final readonly class Progress
             }
         }
 
-        return new self($plan, $done, $readings, $notes);
+        return new self($steps, $done, $readings, $notes);
     }
 
     public function isDone(string $stepId): bool
@@ -46,7 +48,7 @@ final readonly class Progress
     /** The first step that is not done; null when all are. */
     public function next(): ?BenchStep
     {
-        foreach ($this->plan->steps as $step) {
+        foreach ($this->steps as $step) {
             if (! $this->isDone($step->id)) {
                 return $step;
             }
@@ -57,13 +59,13 @@ final readonly class Progress
 
     public function stepsDone(): int
     {
-        return count(array_filter($this->plan->steps, fn (BenchStep $step): bool => $this->isDone($step->id)));
+        return count(array_filter($this->steps, fn (BenchStep $step): bool => $this->isDone($step->id)));
     }
 
     /** Joints whose weld is logged as done. */
     public function jointsDone(): int
     {
-        return count(array_filter($this->plan->steps, fn (BenchStep $step): bool => $step->kind === StepKind::Weld && $this->isDone($step->id)));
+        return count(array_filter($this->steps, fn (BenchStep $step): bool => $step->kind === StepKind::Weld && $this->isDone($step->id)));
     }
 
     public function reading(string $stepId, string $measure): ?float

@@ -7,6 +7,12 @@ namespace UpsweptBead\Core\Cut;
 /** One length of straight stock and the pieces cut from it, in order; mm. */
 final readonly class Bar
 {
-    /** @param  list<array{mark: string, mm: float}>  $cuts */
-    public function __construct(public float $lengthMm, public array $cuts, public float $leftMm) {}
+    /** @param  list<Piece>  $pieces */
+    public function __construct(public float $lengthMm, public array $pieces, public float $leftMm) {}
+
+    /** @param  float  $leftMm  what is left then */
+    public function with(Piece $piece, float $leftMm): self
+    {
+        return new self($this->lengthMm, [...$this->pieces, $piece], $leftMm);
+    }
 }

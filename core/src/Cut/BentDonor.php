@@ -9,6 +9,6 @@ use UpsweptBead\Core\Stock\BendStock;
 /** One bought bend and the pieces cut from it; `leftDeg` is the bend that remains after the saw. */
 final readonly class BentDonor
 {
-    /** @param  list<string>  $marks */
-    public function __construct(public BendStock $stock, public array $marks, public float $leftDeg, public int $freeLegs) {}
+    /** @param  list<Piece>  $pieces */
+    public function __construct(public BendStock $stock, public array $pieces, public float $leftDeg, public int $freeLegs) {}
 }

@@ -7,7 +7,8 @@ namespace UpsweptBead\Core\Cut;
 use UpsweptBead\Core\Shop\ShopRules;
 
 /**
- * Which bought bars and bends the pieces are cut from: first fit, longest first.
+ * Which bought bars and bends all pieces of one size of tube are cut from, whichever run they belong to: first fit,
+ * longest first.
  *
  * `leastBars` is a lower bound: no cutting plan needs fewer, so a person sees how good this one is.
  */
@@ -16,12 +17,18 @@ final readonly class Nesting
     /**
      * @param  list<Bar>  $bars
      * @param  list<BentDonor>  $donors
-     * @param  list<string>  $tooLong  marks of straight pieces longer than a bar
+     * @param  list<Piece>  $tooLong  straight pieces longer than a bar
      */
-    private function __construct(public array $bars, public array $donors, public int $leastBars, public array $tooLong) {}
+    private function __construct(
+        public string $tubeId,
+        public array $bars,
+        public array $donors,
+        public int $leastBars,
+        public array $tooLong,
+    ) {}
 
-    /** @param  list<Piece>  $pieces all from one size of tube */
-    public static function of(array $pieces, ShopRules $rules): self
+    /** @param  list<Piece>  $pieces  all from this size of tube */
+    public static function of(string $tubeId, array $pieces, ShopRules $rules): self
     {
         $straight = array_values(array_filter($pieces, static fn (Piece $piece): bool => ! $piece->isBend()));
         $bent = array_values(array_filter($pieces, static fn (Piece $piece): bool => $piece->isBend()));
@@ -31,35 +38,50 @@ final readonly class Nesting
         $perBar = $rules->value('cut.stock_length') - $rules->value('cut.end_trim') + $rules->value('cut.kerf');
         $needed = array_sum(array_map(static fn (Piece $piece): float => $piece->cutLengthMm() + $rules->value('cut.kerf'), $straight));
 
-        return new self($bars, self::donors($bent, $rules->value('cut.kerf')), (int) ceil($needed / $perBar - 1e-9), $tooLong);
+        $leastBars = (int) ceil($needed / $perBar - 1e-9);
+
+        return new self($tubeId, $bars, self::donors($bent, $rules->value('cut.kerf')), $leastBars, $tooLong);
+    }
+
+    /** @return array<array-key, int> how many of each stock item it takes, by id */
+    public function needed(): array
+    {
+        $needed = $this->bars === [] ? [] : [$this->tubeId => count($this->bars)];
+        foreach ($this->donors as $donor) {
+            $needed[$donor->stock->id] = ($needed[$donor->stock->id] ?? 0) + 1;
+        }
+
+        return $needed;
     }
 
     /**
      * @param  list<Piece>  $pieces
-     * @return array{list<Bar>, list<string>}
+     * @return array{list<Bar>, list<Piece>}
      */
     private static function bars(array $pieces, ShopRules $rules): array
     {
-        [$bars, $tooLong] = [[], []];
+        /** @var list<Bar> $bars */
+        $bars = [];
+        $tooLong = [];
         [$stockMm, $kerfMm, $trimMm] = [$rules->value('cut.stock_length'), $rules->value('cut.kerf'), $rules->value('cut.end_trim')];
         foreach ($pieces as $piece) {
-            $cut = ['mark' => $piece->mark, 'mm' => $piece->cutLengthMm()];
-            if ($cut['mm'] > $stockMm - $trimMm) {
-                $tooLong[] = $piece->mark;
+            $cutMm = $piece->cutLengthMm();
+            if ($cutMm > $stockMm - $trimMm) {
+                $tooLong[] = $piece;
 
                 continue;
             }
             foreach ($bars as $i => $bar) {
-                if ($bar->leftMm - $kerfMm >= $cut['mm']) {
-                    $bars[$i] = new Bar($stockMm, [...$bar->cuts, $cut], $bar->leftMm - $kerfMm - $cut['mm']);
+                if ($bar->leftMm - $kerfMm >= $cutMm) {
+                    $bars[$i] = $bar->with($piece, $bar->leftMm - $kerfMm - $cutMm);
 
                     continue 2;
                 }
             }
-            $bars[] = new Bar($stockMm, [$cut], $stockMm - $trimMm - $cut['mm']);
+            $bars[] = new Bar($stockMm, [$piece], $stockMm - $trimMm - $cutMm);
         }
 
-        return [array_values($bars), $tooLong];
+        return [$bars, $tooLong];
     }
 
     /**
@@ -77,15 +99,17 @@ final readonly class Nesting
                 continue;
             }
             $legs = ($piece->span->legBeforeMm > 0 ? 1 : 0) + ($piece->span->legAfterMm > 0 ? 1 : 0);
-            $kerfDeg = rad2deg($kerfMm / $stock->clrMm);
+            $usedDeg = $piece->angleDeg + rad2deg($kerfMm / $stock->clrMm);
             foreach ($donors as $i => $donor) {
-                if ($donor->stock->id === $stock->id && $donor->freeLegs >= $legs && $donor->leftDeg >= $piece->angleDeg) {
-                    $donors[$i] = new BentDonor($stock, [...$donor->marks, $piece->mark], max(0.0, $donor->leftDeg - $piece->angleDeg - $kerfDeg), $donor->freeLegs - $legs);
+                $serves = $donor->stock->id === $stock->id && $donor->freeLegs >= $legs && $donor->leftDeg >= $piece->angleDeg;
+                if ($serves) {
+                    $left = max(0.0, $donor->leftDeg - $usedDeg);
+                    $donors[$i] = new BentDonor($stock, [...$donor->pieces, $piece], $left, $donor->freeLegs - $legs);
 
                     continue 2;
                 }
             }
-            $donors[] = new BentDonor($stock, [$piece->mark], max(0.0, $stock->angleDeg - $piece->angleDeg - $kerfDeg), 2 - $legs);
+            $donors[] = new BentDonor($stock, [$piece], max(0.0, $stock->angleDeg - $usedDeg), 2 - $legs);
         }
 
         return array_values($donors);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cut;
 
-use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Run\Clocking;
 use UpsweptBead\Core\Run\PieceSpan;
 
@@ -12,32 +11,39 @@ use UpsweptBead\Core\Run\PieceSpan;
 final readonly class Piece
 {
     /**
+     * @param  string  $run  letter
      * @param  list<CutMark>  $marks
      * @param  Clocking|null  $clocking  turn of this bend's throat line from the one before it, or from the start's index
      */
     public function __construct(
         public string $mark,
+        public string $run,
         public PieceSpan $span,
         public string $stockId,
         public float $angleDeg,
         public float $clrMm,
         public EndPrep $startPrep,
         public EndPrep $endPrep,
-        public Figure $trim,
-        public Figure $shrink,
+        public Allowances $allowances,
         public float $massKg,
         public array $marks,
         public ?Clocking $clocking,
     ) {}
+
+    /** Whether its downstream end lies in the bend, with nothing straight behind it. */
+    public function endsInBend(): bool
+    {
+        return $this->isBend() && $this->span->legAfterMm <= 0.0;
+    }
 
     public function isBend(): bool
     {
         return $this->span->bendIndex !== null;
     }
 
-    /** Length along the centreline as it is cut: finished length, trim and shrink allowances. */
+    /** Length along the centreline as it is cut: finished length and allowances. */
     public function cutLengthMm(): float
     {
-        return $this->span->lengthMm() + $this->trim->value + $this->shrink->value;
+        return $this->span->lengthMm() + $this->allowances->totalMm();
     }
 }

@@ -4,70 +4,87 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cut;
 
+use UpsweptBead\Core\Job\EndKind;
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
-use UpsweptBead\Core\Reason\Overrides;
 use UpsweptBead\Core\Reason\Reason;
 use UpsweptBead\Core\Run\Clocking;
 use UpsweptBead\Core\Run\PieceSpan;
-use UpsweptBead\Core\Run\TubeRun;
-use UpsweptBead\Core\Shop\ShopRules;
-use UpsweptBead\Core\Stock\TubeSize;
+use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Units\Quantity;
 
 /** Turns the spans of a run into pieces to cut, with marks and allowances. */
 final readonly class Pieces
 {
-    private function __construct(
-        private TubeRun $run,
-        private TubeSize $tube,
-        private float $densityKgM3,
-        private ShopRules $rules,
-        private Overrides $overrides,
-        private bool $buttsAtEnd,
-    ) {}
+    private function __construct(private RoutedRun $routed, private Job $job, private Shop $shop) {}
 
     /**
      * @param  list<PieceSpan>  $spans
-     * @param  bool  $buttsAtEnd  whether the run's last end is a butt, which shrinks; a flange's fillet hardly does
      * @return list<Piece>
      */
-    public static function of(TubeRun $run, array $spans, string $letter, TubeSize $tube, float $densityKgM3, ShopRules $rules, Overrides $overrides, bool $buttsAtEnd): array
+    public static function of(RoutedRun $routed, array $spans, Job $job, Shop $shop): array
     {
-        $maker = new self($run, $tube, $densityKgM3, $rules, $overrides, $buttsAtEnd);
+        $maker = new self($routed, $job, $shop);
 
         return array_map(
-            static fn (int $i): Piece => $maker->piece($letter.($i + 1), $spans[$i], $i === count($spans) - 1),
+            static fn (int $i): Piece => $maker->piece($routed->spec->letter.($i + 1), $spans[$i], $i === count($spans) - 1),
             array_keys($spans),
         );
     }
 
     private function piece(string $mark, PieceSpan $span, bool $last): Piece
     {
-        $bend = $span->bendIndex === null ? null : $this->run->bends[$span->bendIndex];
-        $prep = EndPrep::forButt($this->tube->wallMm);
+        $bend = $span->bendIndex === null ? null : $this->routed->run->bends[$span->bendIndex];
+        $tube = $this->routed->tube;
+        $prep = EndPrep::forButt($tube->wallMm);
+        // The run's last end is a butt only at a ring; a flange's fillet hardly shrinks, a slip fillet not at all.
+        $butts = ! $last || $this->routed->spec->end->kind === EndKind::VBand;
+        $densityKgM3 = $this->shop->catalogue->metal($this->job->metal)->densityKgM3;
 
         return new Piece(
             $mark,
+            $this->routed->spec->letter,
             $span,
-            $span->donor->id ?? $this->tube->id,
+            $span->donor->id ?? $tube->id,
             $bend->angleDeg ?? 0.0,
             $bend->clrMm ?? 0.0,
             $prep,
-            $last && ! $this->buttsAtEnd ? EndPrep::Square : $prep,
-            $this->trim($mark, $bend === null || $span->legBeforeMm > 0 || $span->legAfterMm > 0),
-            $this->shrink($mark, ! $last || $this->buttsAtEnd),
-            $this->tube->metalAreaMm2() * $span->lengthMm() * $this->densityKgM3 * 1e-9,
+            $butts ? $prep : EndPrep::Square,
+            new Allowances(
+                $this->trim($mark, $bend === null || $span->legBeforeMm > 0 || $span->legAfterMm > 0),
+                $this->shrink($mark, $butts),
+                $this->slip($mark, $last),
+            ),
+            $tube->metalAreaMm2() * $span->lengthMm() * $densityKgM3 * 1e-9,
             $this->marks($span),
-            $bend === null ? null : Clocking::of($bend->rotationDeg, $this->tube->odMm),
+            $bend === null ? null : Clocking::of($bend->rotationDeg, $tube->odMm),
         );
+    }
+
+    /** How far a tube goes into the inlet of its collector. */
+    private function slip(string $mark, bool $last): Figure
+    {
+        $rule = $this->shop->rules->get('fit.slip_depth');
+        $spec = $this->routed->spec;
+        $slips = $last && $spec->end->kind === EndKind::Open && $this->job->collectorOf($spec->letter) !== null;
+
+        return $this->job->overrides->on(Figure::of("cut.$mark.slip", 'Goes in by', Quantity::Length, $slips ? $rule->value : 0.0, new Reason(
+            $slips
+                ? 'The run is measured to the mouth of the inlet; the tube goes on into it by the depth of the slip.'
+                : 'Neither end of this piece slips into a part.',
+            [$rule->asInput()],
+            $rule->source,
+            'The depth of the inlets as they were measured.',
+        )));
     }
 
     private function trim(string $mark, bool $hasStraightEnd): Figure
     {
-        $rule = $this->rules->get('cut.trim_allowance');
+        $rule = $this->shop->rules->get('cut.trim_allowance');
 
-        return $this->overrides->on(Figure::of("cut.$mark.trim", 'Cut long by', Quantity::Length, $hasStraightEnd ? $rule->value : 0.0, new Reason(
+        return $this->job->overrides->on(Figure::of("cut.$mark.trim", 'Cut long by', Quantity::Length, $hasStraightEnd ? $rule->value : 0.0, new Reason(
             $hasStraightEnd
                 ? 'Cut long before the first trial fit, then sand down to the line: metal comes off, it does not go on.'
                 : 'Both ends of this piece lie in the bend; there is no straight to leave long, so it is cut to the mark.',
@@ -79,18 +96,18 @@ final readonly class Pieces
 
     private function shrink(string $mark, bool $butts): Figure
     {
-        [$share, $bead] = [$this->rules->get('weld.shrink'), $this->rules->get('weld.bead_to_wall')];
+        [$share, $bead] = [$this->shop->rules->get('weld.shrink'), $this->shop->rules->get('weld.bead_to_wall')];
 
-        return $this->overrides->on(Figure::of(
+        return $this->job->overrides->on(Figure::of(
             "cut.$mark.shrink",
             'Weld shrink allowance',
             Quantity::Length,
-            $butts ? $share->value / 100 * $bead->value * $this->tube->wallMm : 0.0,
+            $butts ? $share->value / 100 * $bead->value * $this->routed->tube->wallMm : 0.0,
             new Reason(
                 $butts
                     ? 'A butt pulls its two sides together by about a tenth of the mean width of the bead.'
                     : 'The flange’s fillet hardly shortens the tube; nothing is added.',
-                [Input::of('Wall', Quantity::Wall, $this->tube->wallMm), $bead->asInput(), $share->asInput()],
+                [Input::of('Wall', Quantity::Wall, $this->routed->tube->wallMm), $bead->asInput(), $share->asInput()],
                 $share->source,
                 'The shop’s own logged shrink, once it has measured it.',
             ),
@@ -103,8 +120,8 @@ final readonly class Pieces
         if ($span->bendIndex === null) {
             return [];
         }
-        $bend = $this->run->bends[$span->bendIndex];
-        $half = $this->tube->odMm / 2;
+        $bend = $this->routed->run->bends[$span->bendIndex];
+        $half = $this->routed->tube->odMm / 2;
         $marks = [];
         if ($span->legBeforeMm > 0) {
             $marks[] = new CutMark('Leg before, back from the first tangent', $span->legBeforeMm, $span->legBeforeMm, $span->legBeforeMm);

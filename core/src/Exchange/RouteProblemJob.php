@@ -4,7 +4,13 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange;
 
+use UpsweptBead\Core\Geometry\Solid\Box;
+use UpsweptBead\Core\Geometry\Solid\Capsule;
+use UpsweptBead\Core\Geometry\Solid\Cylinder;
+use UpsweptBead\Core\Geometry\Solid\HalfSpace;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\AssignmentMode;
 use UpsweptBead\Core\Job\CollectorSpec;
 use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\Job;
@@ -18,14 +24,8 @@ use UpsweptBead\Core\Job\RunEnd;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Job\SetSpec;
 use UpsweptBead\Core\Reason\Overrides;
-use UpsweptBead\Core\Route\Problem\AssignmentMode;
-use UpsweptBead\Core\Route\Problem\Box;
-use UpsweptBead\Core\Route\Problem\Capsule;
 use UpsweptBead\Core\Route\Problem\Collector;
-use UpsweptBead\Core\Route\Problem\Cylinder;
-use UpsweptBead\Core\Route\Problem\HalfSpace;
 use UpsweptBead\Core\Route\Problem\Inlet;
-use UpsweptBead\Core\Route\Problem\KeepOut;
 use UpsweptBead\Core\Route\Problem\LengthGroup;
 use UpsweptBead\Core\Route\Problem\Port;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
@@ -73,7 +73,7 @@ final readonly class RouteProblemJob
                 array_map(static fn (KeepOut $one): KeepOutSpec => self::keepOut($one, $problem->rules->clearanceMm), $problem->keepOuts),
                 array_map(static fn (LengthGroup $one): LengthSpec => new LengthSpec(array_map(static fn (string $id): string => $letters[$id], $one->runners), $one->targetMm === null ? null : Length::ofMm($one->targetMm), $one->tolerancePercent), $problem->lengths),
                 [],
-                new RoutingSpec(Length::ofMm($problem->rules->firstStraightMm), Length::ofMm($problem->rules->innerStraightMm), Length::ofMm($problem->rules->lastStraightMm), Length::ofMm($problem->rules->gapMm), min(4, $problem->rules->maxBends)),
+                new RoutingSpec(Length::ofMm($problem->rules->limits->firstStraightMm), Length::ofMm($problem->rules->limits->innerStraightMm), Length::ofMm($problem->rules->limits->lastStraightMm), Length::ofMm($problem->rules->gapMm), min(4, $problem->rules->maxBends)),
             ),
         );
     }

@@ -8,21 +8,23 @@ use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Document\Problem;
 use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Document\UnusableDocument;
+use UpsweptBead\Core\Geometry\Solid\Box;
+use UpsweptBead\Core\Geometry\Solid\Capsule;
+use UpsweptBead\Core\Geometry\Solid\Cylinder;
+use UpsweptBead\Core\Geometry\Solid\HalfSpace;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Problem\AssignmentMode;
-use UpsweptBead\Core\Route\Problem\Box;
-use UpsweptBead\Core\Route\Problem\Capsule;
+use UpsweptBead\Core\Job\AssignmentMode;
 use UpsweptBead\Core\Route\Problem\Collector;
-use UpsweptBead\Core\Route\Problem\Cylinder;
-use UpsweptBead\Core\Route\Problem\HalfSpace;
 use UpsweptBead\Core\Route\Problem\Inlet;
-use UpsweptBead\Core\Route\Problem\KeepOut;
 use UpsweptBead\Core\Route\Problem\LengthGroup;
 use UpsweptBead\Core\Route\Problem\Port;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Route\Problem\SetRules;
 use UpsweptBead\Core\Route\Problem\StockBend;
 use UpsweptBead\Core\Route\Problem\TubeStock;
+use UpsweptBead\Core\Run\AngleGrid;
+use UpsweptBead\Core\Shop\RoutingLimits;
 
 /** Reads the open route problem format (docs/route-problem.md), as a file from anywhere. */
 final readonly class RouteProblemReader
@@ -84,16 +86,22 @@ final readonly class RouteProblemReader
         $plain = new SetRules;
         $read = static fn (string $key, float $default): float => $node->at($key)->isMissing() ? $default : self::notNegative($node->at($key));
 
+        $limits = $plain->limits;
+
         return new SetRules(
-            min($read('min_angle', $plain->minAngleDeg), 180.0),
+            new RoutingLimits(
+                $read('first_straight', $limits->firstStraightMm),
+                $read('inner_straight', $limits->innerStraightMm),
+                $read('last_straight', $limits->lastStraightMm),
+                min($read('min_angle', $limits->minAngleDeg), 180.0),
+                new AngleGrid(
+                    self::within($node->at('angle_step'), 0.1, 180.0, $limits->grid->stepDeg),
+                    $read('angle_window', $limits->grid->windowDeg),
+                ),
+            ),
             (int) self::within($node->at('max_bends'), 0.0, 6.0, (float) $plain->maxBends),
-            $read('first_straight', $plain->firstStraightMm),
-            $read('inner_straight', $plain->innerStraightMm),
-            $read('last_straight', $plain->lastStraightMm),
             $read('gap', $plain->gapMm),
             $read('clearance', $plain->clearanceMm),
-            self::within($node->at('angle_step'), 0.1, 180.0, $plain->angleStepDeg),
-            $read('angle_window', $plain->angleWindowDeg),
         );
     }
 

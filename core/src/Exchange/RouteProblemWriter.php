@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange;
 
+use UpsweptBead\Core\Geometry\Solid\Box;
+use UpsweptBead\Core\Geometry\Solid\Capsule;
+use UpsweptBead\Core\Geometry\Solid\Cylinder;
+use UpsweptBead\Core\Geometry\Solid\HalfSpace;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
+use UpsweptBead\Core\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Problem\AssignmentMode;
-use UpsweptBead\Core\Route\Problem\Box;
-use UpsweptBead\Core\Route\Problem\Capsule;
+use UpsweptBead\Core\Job\AssignmentMode;
 use UpsweptBead\Core\Route\Problem\Collector;
-use UpsweptBead\Core\Route\Problem\Cylinder;
-use UpsweptBead\Core\Route\Problem\HalfSpace;
 use UpsweptBead\Core\Route\Problem\Inlet;
-use UpsweptBead\Core\Route\Problem\KeepOut;
 use UpsweptBead\Core\Route\Problem\LengthGroup;
-use UpsweptBead\Core\Route\Problem\MeshSolid;
 use UpsweptBead\Core\Route\Problem\Port;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Route\Problem\StockBend;
@@ -40,9 +40,9 @@ final readonly class RouteProblemWriter
             ...self::notes($problem),
             'tubes' => $tubes,
             'rules' => [
-                'min_angle' => $rules->minAngleDeg, 'max_bends' => $rules->maxBends, 'first_straight' => $rules->firstStraightMm,
-                'inner_straight' => $rules->innerStraightMm, 'last_straight' => $rules->lastStraightMm, 'gap' => $rules->gapMm,
-                'clearance' => $rules->clearanceMm, 'angle_step' => $rules->angleStepDeg, 'angle_window' => $rules->angleWindowDeg,
+                'min_angle' => $rules->limits->minAngleDeg, 'max_bends' => $rules->maxBends, 'first_straight' => $rules->limits->firstStraightMm,
+                'inner_straight' => $rules->limits->innerStraightMm, 'last_straight' => $rules->limits->lastStraightMm, 'gap' => $rules->gapMm,
+                'clearance' => $rules->clearanceMm, 'angle_step' => $rules->limits->grid->stepDeg, 'angle_window' => $rules->limits->grid->windowDeg,
             ],
             'ports' => array_map(static fn (Port $port): array => ['id' => $port->id, 'at' => $port->at->toArray(), 'dir' => $port->direction->toArray(), 'tube' => $port->tube->name], $problem->ports),
             'collectors' => array_map(self::collector(...), $problem->collectors),

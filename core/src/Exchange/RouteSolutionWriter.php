@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Exchange;
 
 use UpsweptBead\Core\Route\Problem\RouteProblem;
-use UpsweptBead\Core\Route\Search\Blocked;
+use UpsweptBead\Core\Route\Search\Hindrance;
 use UpsweptBead\Core\Route\Search\SetAnswer;
 use UpsweptBead\Core\Route\Search\Way;
 
@@ -25,7 +25,7 @@ final readonly class RouteSolutionWriter
             $written['best_seconds'] = round($answer->bestSeconds, 4);
         }
         if ($answer->reasons !== []) {
-            $written['reasons'] = array_map(static fn (Blocked $reason): array => array_filter([
+            $written['reasons'] = array_map(static fn (Hindrance $reason): array => array_filter([
                 'runner' => $reason->runner,
                 'keepout' => $reason->what === 'clearance' ? $reason->by : null,
                 'other' => $reason->what === 'gap' ? $reason->by : null,

@@ -46,8 +46,8 @@ final readonly class RunTables
     private static function runs(Plan $plan, ?string $only): array
     {
         $runs = [];
-        foreach ($plan->runs as $one) {
-            if ($one->run !== null && ($only === null || $one->spec->letter === $only)) {
+        foreach ($plan->layout->runs as $one) {
+            if ($only === null || $one->spec->letter === $only) {
                 $runs[$one->spec->letter] = $one->run;
             }
         }

@@ -4,73 +4,134 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Fit;
 
-use UpsweptBead\Core\Weld\Joint;
-use UpsweptBead\Core\Weld\JointType;
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointList;
+use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Route\Insertion\Insertion;
+use UpsweptBead\Core\Route\Insertion\Step;
 
 /**
- * The order a single run is fitted and welded in.
- *
- * Fitted from the datum outwards, the closing piece last; fittings on the side first, while their inside is in reach.
- * Welded: bench joints between pieces first, every other one so that neighbours cool, then the ends, which wait for the
- * trial fit; a flange's inside seal before its outside fillet.
+ * The order in which a whole job is fitted, common practice: fittings on the side first, while their inside is in reach;
+ * then run by run as they can go in, each from its datum outwards with the closing piece last.
  */
 final readonly class BuildOrder
 {
     /**
-     * @param  list<Joint>  $joints  in the order of flow
-     * @return list<FitStep>
+     * @param  list<string>  $letters  of the runs, as they go in
+     * @param  array<string, TightSeam>  $tight  by joint
      */
-    public static function fitting(array $joints): array
-    {
-        $steps = [];
-        $bungs = array_filter($joints, static fn (Joint $joint): bool => $joint->type === JointType::Bung);
-        $tube = array_filter($joints, static fn (Joint $joint): bool => $joint->type !== JointType::Bung && $joint->type !== JointType::FlangeFillet);
-        $last = array_key_last($tube);
-        foreach ($bungs as $joint) {
-            $steps[] = new FitStep(count($steps) + 1, $joint->id, $joint->and, $joint->between, "Drilled and welded while $joint->between is still open at both ends: the root can be reached, dressed and looked at.");
-        }
-        foreach ($tube as $key => $joint) {
-            $steps[] = new FitStep(count($steps) + 1, $joint->id, $joint->and, $joint->between, match (true) {
-                $key === array_key_first($tube) && $joint->type === JointType::VBandButt => 'The datum: everything else is measured from it. The piece stays able to turn in the ring until the far end agrees.',
-                $key === array_key_first($tube) => 'The datum: everything else is measured from it. Bevelled, faced and clean before it is fixed.',
-                $key === $last => 'The closing joint: the last piece was cut long and is trimmed to meet the part here.',
-                default => 'Built outwards from the datum, so that every error shows before the next piece is cut to its line.',
-            });
-        }
-
-        return $steps;
-    }
+    private function __construct(
+        private JointList $joints,
+        private array $letters,
+        private ?Insertion $insertion,
+        private array $tight,
+    ) {}
 
     /**
-     * @param  list<Joint>  $joints  in the order of flow
-     * @return list<array{joint: Joint, why: string}>
+     * @param  list<string>  $letters  of the runs, as they go in
+     * @param  list<TightSeam>  $tight
+     * @return list<FitStep>
      */
-    public static function welding(array $joints): array
+    public static function of(JointList $joints, array $letters, ?Insertion $insertion, array $tight): array
     {
-        $inner = array_values(array_filter($joints, static fn (Joint $joint): bool => $joint->type === JointType::Butt));
-        $order = [];
-        foreach ($joints as $joint) {
-            if ($joint->type === JointType::Bung) {
-                $order[] = ['joint' => $joint, 'why' => 'Before its piece is closed in.'];
-            }
+        // The tightest comes first and is the one to name.
+        $order = new self($joints, $letters, $insertion, array_column(array_reverse($tight), null, 'joint'));
+        $moves = [...$order->fittings()];
+        foreach ($letters as $letter) {
+            array_push($moves, ...$order->run($letter));
         }
-        foreach ([0, 1] as $offset) {
-            for ($i = $offset; $i < count($inner); $i += 2) {
-                $order[] = ['joint' => $inner[$i], 'why' => count($inner) > 2 ? 'Every other joint, so that its neighbours can cool.' : 'Welded on the bench, in reach all round.'];
-            }
-        }
-        foreach ([JointType::VBandButt, JointType::FlangeSeal, JointType::FlangeFillet] as $type) {
-            foreach ($joints as $joint) {
-                if ($joint->type === $type) {
-                    $order[] = ['joint' => $joint, 'why' => match ($type) {
-                        JointType::VBandButt => 'After the run has been proved on the vehicle; clamped to its mate so the ring stays round.',
-                        JointType::FlangeSeal => 'The inside seal comes before the outside: little heat, no colour through.',
-                        default => 'Last: it ties the run to its length.',
-                    }];
+
+        return array_map(self::step(...), array_keys($moves), $moves);
+    }
+
+    /** @param  array{Joint, string}  $move */
+    private static function step(int $i, array $move): FitStep
+    {
+        [$joint, $why] = $move;
+        // A tube slides into its collector; everything else is brought to what stands there already.
+        $slides = in_array($joint->type, [JointType::Slip, JointType::SlipFillet], true);
+        [$brings, $to] = $slides ? [$joint->between, $joint->and] : [$joint->and, $joint->between];
+
+        return new FitStep($i + 1, $joint->run, $joint->id, $brings->name, $to->name, $why);
+    }
+
+    /** @return list<array{Joint, string}> joint, and why now */
+    private function fittings(): array
+    {
+        $moves = [];
+        foreach ($this->letters as $letter) {
+            foreach ($this->joints->ofRun($letter) as $joint) {
+                if ($joint->type === JointType::Bung) {
+                    $moves[] = [$joint, "Drilled and welded while {$joint->between->name} is still open at both ends: "
+                        .'the root can be reached, dressed and looked at.'];
                 }
             }
         }
 
-        return $order;
+        return $moves;
+    }
+
+    /** @return list<array{Joint, string}> */
+    private function run(string $letter): array
+    {
+        // A flange is fitted once; its outside fillet is a second pass, not a second move.
+        $joints = array_values(array_filter(
+            $this->joints->ofRun($letter),
+            static fn (Joint $joint): bool => $joint->type !== JointType::Bung && $joint->type !== JointType::FlangeFillet,
+        ));
+
+        return array_map(fn (int $i): array => [
+            $joints[$i],
+            $this->goingIn($letter, $i).$this->why($joints[$i], $i, count($joints)).$this->room($joints[$i]),
+        ], array_keys($joints));
+    }
+
+    private function why(Joint $joint, int $i, int $count): string
+    {
+        return match (true) {
+            $i === 0 && $joint->type === JointType::VBandButt => 'The datum: everything else is measured from it. '
+                .'The piece stays able to turn in the ring until the far end agrees.',
+            $i === 0 => 'The datum: everything else is measured from it. Bevelled, faced and clean before it is fixed.',
+            $joint->type === JointType::Slip => 'Slides in to its depth mark and turns to its line; it is not welded.',
+            $joint->type === JointType::SlipFillet => 'Slides in to its depth mark; tacked there, it holds run and collector together.',
+            $i === $count - 1 => 'The closing joint: the last piece was cut long and is trimmed to meet the part here.',
+            default => 'Built outwards from the datum, so that every error shows before the next piece is cut to its line.',
+        };
+    }
+
+    /** How the run gets past those that are there already; said once, at its first joint. */
+    private function goingIn(string $letter, int $i): string
+    {
+        if ($i > 0 || count($this->letters) < 2) {
+            return '';
+        }
+        foreach ($this->insertion->order ?? [] as $place => $step) {
+            if ($step->tube === $letter) {
+                return sprintf('Run %s goes in %s, %s. ', $letter, $this->place($place), self::how($step));
+            }
+        }
+
+        return '';
+    }
+
+    private function place(int $place): string
+    {
+        return match (true) {
+            $place === 0 => 'first',
+            $place === count($this->letters) - 1 => 'last',
+            default => 'after '.implode(', ', array_slice($this->letters, 0, $place)),
+        };
+    }
+
+    private static function how(Step $step): string
+    {
+        return $step->along->value.($step->tip === null ? '' : sprintf(', tipped by %.0f° on the way', $step->tip->deg));
+    }
+
+    private function room(Joint $joint): string
+    {
+        $seam = $this->tight[$joint->id] ?? null;
+
+        return $seam === null ? '' : " Weld it before run $seam->other stands beside it: no torch gets there afterwards.";
     }
 }

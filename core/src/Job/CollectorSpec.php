@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Route\Problem\AssignmentMode;
-
 /** Runs that end in one collector. Their ends are its inlets, in the order of the runs round its axis. */
 final readonly class CollectorSpec
 {
@@ -13,5 +11,21 @@ final readonly class CollectorSpec
      * @param  list<string>  $runs  letters, in the order of their ends round the collector
      * @param  list<string>  $firing  letters in firing order, where the mode is cyclic
      */
-    public function __construct(public string $name, public array $runs, public AssignmentMode $mode, public array $firing) {}
+    public function __construct(
+        public string $name,
+        public array $runs,
+        public AssignmentMode $mode,
+        public array $firing,
+        public CollectorEntry $entry = CollectorEntry::Welded,
+    ) {}
+
+    /**
+     * The same collector with its runs in another order.
+     *
+     * @param  list<string>  $runs  letters
+     */
+    public function holding(array $runs): self
+    {
+        return new self($this->name, $runs, $this->mode, $this->firing, $this->entry);
+    }
 }

@@ -59,6 +59,18 @@ final readonly class Job
         return null;
     }
 
+    /** The collector that a run ends in, if it ends in one. */
+    public function collectorOf(string $letter): ?CollectorSpec
+    {
+        foreach ($this->set->collectors as $collector) {
+            if (in_array($letter, $collector->runs, true)) {
+                return $collector;
+            }
+        }
+
+        return null;
+    }
+
     /** The same job shown in other units; every length carries its own unit, so no size changes. */
     public function in(UnitSystem $units): self
     {

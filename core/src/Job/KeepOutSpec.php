@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Job;
 
 use UpsweptBead\Core\Geometry\Mesh\MeshStore;
+use UpsweptBead\Core\Geometry\Solid\Box;
+use UpsweptBead\Core\Geometry\Solid\Capsule;
+use UpsweptBead\Core\Geometry\Solid\Cylinder;
+use UpsweptBead\Core\Geometry\Solid\HalfSpace;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
+use UpsweptBead\Core\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Problem\Box;
-use UpsweptBead\Core\Route\Problem\Capsule;
-use UpsweptBead\Core\Route\Problem\Cylinder;
-use UpsweptBead\Core\Route\Problem\HalfSpace;
-use UpsweptBead\Core\Route\Problem\KeepOut;
-use UpsweptBead\Core\Route\Problem\MeshSolid;
 use UpsweptBead\Core\Units\Length;
 
 /** Something that no tube may come near, as surveyed. */

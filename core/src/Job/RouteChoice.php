@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Job;
 
 use UpsweptBead\Core\Geometry\Frame;
-use UpsweptBead\Core\Route\Hand\Locks;
 use UpsweptBead\Core\Run\Bend;
+use UpsweptBead\Core\Run\Locks;
 use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Units\Length;
 

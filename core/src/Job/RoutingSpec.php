@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Job;
 
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Problem\Preference;
-use UpsweptBead\Core\Route\Problem\Taste;
-use UpsweptBead\Core\Route\RouteRules;
+use UpsweptBead\Core\Shop\RoutingLimits;
 use UpsweptBead\Core\Units\Length;
 
 /** What this job asks of its routes otherwise than the shop; null where it asks nothing of its own. */
@@ -29,17 +27,20 @@ final readonly class RoutingSpec
         public bool $mirrored = false,
     ) {}
 
-    public function on(RouteRules $shop): RouteRules
+    public function on(RoutingLimits $shop): RoutingLimits
     {
-        return new RouteRules(
-            $this->firstStraight->mm ?? $shop->firstStraightMm, $this->innerStraight->mm ?? $shop->innerStraightMm, $this->lastStraight->mm ?? $shop->lastStraightMm,
-            $shop->minAngleDeg, $shop->angleStepDeg, $shop->windowDeg,
+        return new RoutingLimits(
+            $this->firstStraight->mm ?? $shop->firstStraightMm,
+            $this->innerStraight->mm ?? $shop->innerStraightMm,
+            $this->lastStraight->mm ?? $shop->lastStraightMm,
+            $shop->minAngleDeg,
+            $shop->grid,
         );
     }
 
-    public function taste(): Taste
+    public function weights(): ObjectiveWeights
     {
-        return Taste::of($this->prefer)->withLooks(array_map(static fn (BendPlane $plane): Vector => $plane->normal(), $this->planes), $this->evenGaps, $this->mirrored);
+        return ObjectiveWeights::of($this->prefer)->withLooks(array_map(static fn (BendPlane $plane): Vector => $plane->normal(), $this->planes), $this->evenGaps, $this->mirrored);
     }
 
     public function isEmpty(): bool

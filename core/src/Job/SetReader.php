@@ -7,8 +7,6 @@ namespace UpsweptBead\Core\Job;
 use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Geometry\Mesh\MeshStore;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Problem\AssignmentMode;
-use UpsweptBead\Core\Route\Problem\Preference;
 use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -106,7 +104,7 @@ final readonly class SetReader
 
     private function collector(Node $node): CollectorSpec
     {
-        $node->only(['name', 'runs', 'assignment', 'firing']);
+        $node->only(['name', 'runs', 'assignment', 'firing', 'entry']);
         $mode = $node->at('assignment')->choice(AssignmentMode::class, AssignmentMode::Fixed);
         $runs = $this->runs($node->at('runs'));
         $firing = $node->at('firing')->isMissing() ? [] : $this->runs($node->at('firing'));
@@ -114,7 +112,13 @@ final readonly class SetReader
             $node->at('firing')->complain('bad-order', 'must name each run of the collector once: '.implode(', ', $runs));
         }
 
-        return new CollectorSpec($node->at('name')->required(60), $runs, $mode, $firing);
+        return new CollectorSpec(
+            $node->at('name')->required(60),
+            $runs,
+            $mode,
+            $firing,
+            $node->at('entry')->choice(CollectorEntry::class, CollectorEntry::Welded),
+        );
     }
 
     private function keepOut(Node $node): KeepOutSpec

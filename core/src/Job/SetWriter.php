@@ -15,6 +15,7 @@ final readonly class SetWriter
         return [
             'collectors' => array_map(static fn (CollectorSpec $one): array => [
                 'name' => $one->name, 'runs' => $one->runs, 'assignment' => $one->mode->value, 'firing' => $one->firing,
+                ...($one->entry === CollectorEntry::Welded ? [] : ['entry' => $one->entry->value]),
             ], $set->collectors),
             'keepOuts' => array_map(self::keepOut(...), $set->keepOuts),
             'lengths' => array_map(static fn (LengthSpec $one): array => [

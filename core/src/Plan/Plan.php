@@ -5,48 +5,56 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Plan;
 
 use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Cut\CutPlan;
+use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Plan\Set\NutReach;
-use UpsweptBead\Core\Plan\Set\SetPlan;
-use UpsweptBead\Core\Reason\Choice;
-use UpsweptBead\Core\Reason\Figure;
+use UpsweptBead\Core\Joint\JointList;
+use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Reason\Notice;
+use UpsweptBead\Core\Reason\Severity;
+use UpsweptBead\Core\Schedule\Schedule;
+use UpsweptBead\Core\Survey\SurveyReport;
+use UpsweptBead\Core\Weld\WeldPlan;
 
-/** Everything that follows from a job in a shop. */
+/** Everything that follows from a job in a shop, stage by stage. */
 final readonly class Plan
 {
-    /**
-     * @param  list<RunPlan>  $runs
-     * @param  list<BenchStep>  $steps
-     * @param  list<Notice>  $notices
-     * @param  array<string, Figure|Choice>  $tuning  where to start from, if the engine is known
-     * @param  list<NutReach>  $nuts  how far a spanner swings on each
-     */
+    public Job $job;
+
+    public Layout $layout;
+
+    public CutPlan $cut;
+
+    public JointList $joints;
+
+    /** @param  list<BenchStep>  $steps */
     public function __construct(
-        public Job $job,
-        public array $runs,
-        public SetPlan $set,
-        public ArgonAccount $argon,
+        public SurveyReport $survey,
+        public Sketch $sketch,
+        public FitPlan $fit,
+        public WeldPlan $weld,
+        public Schedule $schedule,
         public array $steps,
-        public array $notices,
-        public array $tuning,
-        public array $nuts = [],
-    ) {}
+    ) {
+        $this->job = $sketch->job;
+        $this->layout = $sketch->layout;
+        $this->cut = $sketch->cut;
+        $this->joints = $sketch->joints;
+    }
+
+    /** @return list<Notice> of all stages, in their order */
+    public function notices(): array
+    {
+        return [...$this->survey->notices, ...$this->sketch->notices(), ...$this->fit->notices, ...$this->weld->notices];
+    }
 
     /** @return list<Notice> what stops a release */
     public function problems(): array
     {
-        return array_values(array_filter($this->notices, static fn (Notice $notice): bool => $notice->severity === Severity::Problem));
-    }
-
-    public function run(string $letter): ?RunPlan
-    {
-        foreach ($this->runs as $run) {
-            if ($run->spec->letter === $letter) {
-                return $run;
-            }
-        }
-
-        return null;
+        return array_values(array_filter(
+            $this->notices(),
+            static fn (Notice $notice): bool => $notice->severity === Severity::Problem,
+        ));
     }
 
     public function step(string $id): ?BenchStep
@@ -58,10 +66,5 @@ final readonly class Plan
         }
 
         return null;
-    }
-
-    public function jointCount(): int
-    {
-        return array_sum(array_map(static fn (RunPlan $run): int => count($run->joints), $this->runs));
     }
 }

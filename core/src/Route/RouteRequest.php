@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Route;
 
 use UpsweptBead\Core\Geometry\Frame;
+use UpsweptBead\Core\Shop\RoutingLimits;
 use UpsweptBead\Core\Stock\BendStock;
 
 /** The question: a tube from a start frame to an end frame (both facing with the flow), from these bends, by these rules. */
 final readonly class RouteRequest
 {
     /** @param  list<BendStock>  $stock */
-    public function __construct(public Frame $start, public Frame $end, public array $stock, public RouteRules $rules) {}
+    public function __construct(public Frame $start, public Frame $end, public array $stock, public RoutingLimits $rules) {}
 
     /** @return list<array{float, float}> every stocked centreline radius (mm), smallest first, with the greatest angle (°) bought on it */
     public function radii(): array

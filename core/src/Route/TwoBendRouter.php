@@ -85,8 +85,8 @@ final readonly class TwoBendRouter
     {
         $found = [];
         [$a, $b] = [$request->start->forward, $request->end->forward];
-        foreach ($request->rules->gridUpTo($family->firstMaxDeg) as $first) {
-            foreach ($request->rules->gridUpTo($family->secondMaxDeg) as $second) {
+        foreach ($request->rules->grid->between($request->rules->minAngleDeg, $family->firstMaxDeg) as $first) {
+            foreach ($request->rules->grid->between($request->rules->minAngleDeg, $family->secondMaxDeg) as $second) {
                 foreach (Cones::meet($a, $first, $b, $second) as $middle) {
                     $lengths = $family->lengthsFor($middle);
                     $legs = $lengths === null ? null : $family->at(...$lengths);
@@ -98,7 +98,7 @@ final readonly class TwoBendRouter
             }
             $found[] = self::shortest($family, static fn (float $q): ?Legs => $family->at($family->pFor($first, $q), $q));
         }
-        foreach ($request->rules->gridUpTo($family->secondMaxDeg) as $second) {
+        foreach ($request->rules->grid->between($request->rules->minAngleDeg, $family->secondMaxDeg) as $second) {
             $found[] = self::shortest($family, static fn (float $p): ?Legs => $family->at($p, $family->qFor($second, $p)));
         }
         $found = array_values(array_filter($found, static fn (?Legs $legs): bool => $legs !== null));
@@ -182,7 +182,7 @@ final readonly class TwoBendRouter
         if ($joints === null || ! $facesStart || $end->gapMm > 1e-6 || $end->angleDeg > 1e-6) {
             return [];
         }
-        $odd = count(array_filter($run->bends, static fn (Bend $bend): bool => ! $request->rules->isOnGrid($bend->angleDeg)));
+        $odd = count(array_filter($run->bends, static fn (Bend $bend): bool => ! $request->rules->grid->isEven($bend->angleDeg)));
 
         return [new RouteAnswer($run, $joints, $odd, $run->lengthMm())];
     }

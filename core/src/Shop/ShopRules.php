@@ -6,7 +6,7 @@ namespace UpsweptBead\Core\Shop;
 
 use UpsweptBead\Core\Reason\Source;
 use UpsweptBead\Core\Reason\SourceKind;
-use UpsweptBead\Core\Route\RouteRules;
+use UpsweptBead\Core\Run\AngleGrid;
 use UpsweptBead\Core\Stock\Internal\Table;
 use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
 use UpsweptBead\Core\Units\Quantity;
@@ -54,14 +54,14 @@ final readonly class ShopRules
         return $this->get($key)->value;
     }
 
-    public function routing(): RouteRules
+    public function routing(): RoutingLimits
     {
-        return new RouteRules(
+        return new RoutingLimits(
             $this->value('route.first_straight'),
             $this->value('route.inner_straight'),
             $this->value('route.last_straight'),
             $this->value('route.least_angle'),
-            $this->value('route.angle_step'),
+            new AngleGrid($this->value('route.angle_step'), $this->value('route.angle_window')),
         );
     }
 }

@@ -7,15 +7,23 @@ namespace UpsweptBead\Core\Stock;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Stock\Internal\Table;
 
-/** Every tube, pipe, bend and elbow that can be named in a job, read from the reference tables. */
+/** Every tube, pipe, bend, elbow and metal that can be named in a job, and the wire that joins them, from the reference tables. */
 final readonly class Catalogue
 {
     /**
      * @param  array<string, TubeSize>  $tubes
      * @param  array<string, BendStock>  $bends
+     * @param  array<string, Metal>  $metals
+     * @param  list<FillerRow>  $fillers
      * @param  array<string, list<BendStock>>  $byTube  smallest radius and angle first
      */
-    private function __construct(public array $tubes, public array $bends, private array $byTube) {}
+    private function __construct(
+        public array $tubes,
+        public array $bends,
+        public array $metals,
+        private array $fillers,
+        private array $byTube,
+    ) {}
 
     /** Reads the tables that ship with the core. */
     public static function shipped(): self
@@ -49,13 +57,54 @@ final readonly class Catalogue
             usort($some, static fn (BendStock $a, BendStock $b): int => [$a->clrMm, $a->angleDeg, $a->id] <=> [$b->clrMm, $b->angleDeg, $b->id]);
         }
 
-        return new self($tubes, $bends, $byTube);
+        return new self($tubes, $bends, self::metals($folder), self::fillers($folder), $byTube);
+    }
+
+    /** The wire that the table names for two base metals, whichever comes first; null if the pair is not in it. */
+    public function fillerFor(string $metal, string $other): ?FillerRow
+    {
+        foreach ($this->fillers as $row) {
+            if ([$row->metalA, $row->metalB] === [$metal, $other] || [$row->metalB, $row->metalA] === [$metal, $other]) {
+                return $row;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, Metal> by id */
+    private static function metals(string $folder): array
+    {
+        $metals = [];
+        foreach (Table::rows("$folder/metals.csv") as $row) {
+            $metals[$row['id']] = new Metal(
+                $row['id'], $row['name'], (float) $row['density_kg_m3'], (float) $row['heat_j_kgk'],
+                (float) $row['conductivity_w_mk'], $row['warning'],
+            );
+        }
+
+        return $metals;
+    }
+
+    /** @return list<FillerRow> */
+    private static function fillers(string $folder): array
+    {
+        return array_map(
+            static fn (array $row): FillerRow => new FillerRow($row['metal_a'], $row['metal_b'], $row['filler'], $row['note'], Table::source($row)),
+            Table::rows("$folder/fillers.csv"),
+        );
     }
 
     /** @throws UnknownStock if no table lists the id */
     public function tube(string $id): TubeSize
     {
         return $this->tubes[$id] ?? throw UnknownStock::tube($id, $this->near($id));
+    }
+
+    /** A metal by its id; 304L, the usual one, stands in for one that no table knows. */
+    public function metal(string $id): Metal
+    {
+        return $this->metals[$id] ?? $this->metals['304L'];
     }
 
     /** @return list<BendStock> the bends made from a tube, smallest radius and angle first */

@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Survey;
 
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\AssignmentMode;
 use UpsweptBead\Core\Job\CollectorSpec;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\LengthSpec;
@@ -13,7 +14,6 @@ use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Job\RouteRow;
 use UpsweptBead\Core\Job\RunEnd;
 use UpsweptBead\Core\Job\RunSpec;
-use UpsweptBead\Core\Route\Problem\AssignmentMode;
 use UpsweptBead\Core\Units\Length;
 
 /** Changes to the runs of a survey that save measuring: ports in a row, the other bank, scrolls paired by firing order. */

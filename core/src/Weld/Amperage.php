@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Weld;
 
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
 use UpsweptBead\Core\Reason\Reason;
@@ -54,8 +56,8 @@ final readonly class Amperage
     public static function figure(Joint $joint, ShopRules $rules): Figure
     {
         $rule = $rules->get('weld.amps_per_thou');
-        $exactA = self::workingA($joint->type, $joint->wallMm, $joint->otherWallMm, $rule->value);
-        $factor = self::factor($joint->type, $joint->wallMm, $joint->otherWallMm);
+        $exactA = self::workingA($joint->type, $joint->between->wallMm, $joint->and->wallMm, $rule->value);
+        $factor = self::factor($joint->type, $joint->between->wallMm, $joint->and->wallMm);
 
         return Figure::of("weld.$joint->id.amps", 'Amps', Quantity::Current, self::onDial($exactA), new Reason(
             match (true) {
@@ -65,8 +67,8 @@ final readonly class Amperage
                 default => 'Amps for the thinner wall, more because the thicker side draws heat: 1 + 0.25·ln(thick/thin), at most 1.5.',
             },
             [
-                Input::of('Thinner wall', Quantity::Wall, min($joint->wallMm, $joint->otherWallMm)),
-                Input::of('Thicker wall', Quantity::Wall, max($joint->wallMm, $joint->otherWallMm)),
+                Input::of('Thinner wall', Quantity::Wall, $joint->thinnerMm()),
+                Input::of('Thicker wall', Quantity::Wall, $joint->thickerMm()),
                 $rule->asInput(),
                 Input::of('Factor', Quantity::Ratio, $factor),
                 Input::word('Before rounding to 5 A', sprintf('%.1f A', $exactA)),
@@ -85,6 +87,15 @@ final readonly class Amperage
             Source::trade(),
             'A machine with a thumbwheel or a trigger takes the working current itself.',
         ));
+    }
+
+    /** @return array{float, float} least and most working current (A) */
+    public static function working(Figure $amps): array
+    {
+        return [
+            self::onDial($amps->value * (1 - self::WORKING_SPREAD)),
+            self::onDial($amps->value * (1 + self::WORKING_SPREAD)),
+        ];
     }
 
     public static function onDial(float $amps): float

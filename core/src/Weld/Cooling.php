@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Weld;
 
+use UpsweptBead\Core\Stock\Metal;
+
 /**
  * How long a welded seam takes to cool, from the heat put in at once along a ring of a long tube that loses it to air.
  *

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Weld;
 
+use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Reason\Choice;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
 use UpsweptBead\Core\Reason\Reason;
 use UpsweptBead\Core\Reason\Source;
-use UpsweptBead\Core\Stock\Internal\Table;
+use UpsweptBead\Core\Stock\Catalogue;
 use UpsweptBead\Core\Units\Quantity;
 
 /** Which wire, and how thick. A customer's written procedure overrules all of it. */
@@ -27,25 +28,30 @@ final readonly class Filler
 
     private const INCH_MM = 25.4;
 
-    public static function alloy(Joint $joint): Choice
+    public static function alloy(Joint $joint, Catalogue $catalogue): Choice
     {
-        $metals = [Input::word('Metals', "$joint->metal to $joint->otherMetal")];
+        [$metal, $other] = [$joint->between->metal, $joint->and->metal];
+        $metals = [Input::word('Metals', "$metal to $other")];
         $label = 'Filler';
         $key = "weld.$joint->id.filler";
         if ($joint->type->isAutogenous()) {
             return Choice::of($key, $label, self::NONE, new Reason('The inside seal is fused, or nearly dry: little heat, no colour through to the outside.', $metals, Source::trade()));
         }
-        foreach (self::HELD_BACK as $metal => $why) {
-            if (in_array((string) $metal, [$joint->metal, $joint->otherMetal], true)) {
+        foreach (self::HELD_BACK as $held => $why) {
+            if (in_array((string) $held, [$metal, $other], true)) {
                 return Choice::of($key, $label, self::NONE, new Reason($why, $metals, Source::trade(), 'Another metal for the part.'));
             }
         }
-        foreach (Table::rows(dirname(__DIR__, 2).'/data/fillers.csv') as $row) {
-            if ([$row['metal_a'], $row['metal_b']] === [$joint->metal, $joint->otherMetal] || [$row['metal_b'], $row['metal_a']] === [$joint->metal, $joint->otherMetal]) {
-                $note = $row['note'] === '' ? '' : ' ('.$row['note'].')';
+        $row = $catalogue->fillerFor($metal, $other);
+        if ($row !== null) {
+            $note = $row->note === '' ? '' : " ($row->note)";
 
-                return Choice::of($key, $label, $row['filler'], new Reason("Chosen by the two base metals$note.", $metals, Table::source($row), 'Another metal on either side, or a written procedure.'));
-            }
+            return Choice::of($key, $label, $row->alloy, new Reason(
+                "Chosen by the two base metals$note.",
+                $metals,
+                $row->source,
+                'Another metal on either side, or a written procedure.',
+            ));
         }
 
         return Choice::of($key, $label, 'ER309L', new Reason('This pair is not in the table; ER309L joins most unlike steels where the joint is not critical.', $metals, Source::trade(), 'A written procedure for this pair.'));
@@ -54,7 +60,7 @@ final readonly class Filler
     /** The wire's diameter by the thinner wall; never thicker than the wall except to bridge a gap. */
     public static function size(Joint $joint): Figure
     {
-        $thou = min($joint->wallMm, $joint->otherWallMm) / self::INCH_MM * 1000;
+        $thou = $joint->thinnerMm() / self::INCH_MM * 1000;
         $inches = match (true) {
             $thou <= 57 => 0.035,
             $thou <= 82 => 0.045,
@@ -64,7 +70,7 @@ final readonly class Filler
 
         return Figure::of("weld.$joint->id.wire", 'Wire', Quantity::Wall, $inches * self::INCH_MM, new Reason(
             'By the thinner wall, and never thicker than it unless a gap has to be bridged.',
-            [Input::of('Thinner wall', Quantity::Wall, min($joint->wallMm, $joint->otherWallMm))],
+            [Input::of('Thinner wall', Quantity::Wall, $joint->thinnerMm())],
             Source::trade(),
             'A gap: the wire must then be at least as thick as the gap.',
         ));

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Weld;
 
-use UpsweptBead\Core\Fit\IndexMark;
 use UpsweptBead\Core\Fit\TackPattern;
+use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Purge\PurgePlan;
 use UpsweptBead\Core\Reason\Choice;
 use UpsweptBead\Core\Reason\Figure;
@@ -14,21 +14,23 @@ use UpsweptBead\Core\Reason\Figure;
 final readonly class JointSheet
 {
     /**
-     * @param  array<string, Figure>  $settings  by their short name: wire, amps, pedal, cup, flow …
      * @param  array<string, Choice>  $choices  filler and tungsten
+     * @param  array<string, Figure>  $settings  by their short name: wire, amps, pedal, cup, flow …
      * @param  array{float, float}  $workingA  least and most working current
-     * @param  list<string>  $warnings
      */
     public function __construct(
         public Joint $joint,
-        public int $order,
-        public string $why,
-        public IndexMark $index,
         public TackPattern $tacks,
         public array $choices,
         public array $settings,
         public array $workingA,
         public PurgePlan $purge,
-        public array $warnings,
+        public JointTimes $times,
     ) {}
+
+    /** @return list<string> what to mind with these settings */
+    public function warnings(): array
+    {
+        return Torch::warnings($this->settings['cup'], $this->settings['flow'], $this->settings['pedal']);
+    }
 }

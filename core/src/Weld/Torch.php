@@ -23,6 +23,9 @@ final readonly class Torch
     /** Amps to which a 1/16 in lanthanated tungsten is used. */
     private const SIXTEENTH_TO_A = 110.0;
 
+    /** Amps above which it melts: upper end of its range [AWS A5.12, from memory]. */
+    private const SIXTEENTH_MOST_A = 150.0;
+
     /** Kinematic viscosity of argon at 20 °C (m²/s), from memory; flow above Re ≈ 2000 stirs air in. */
     private const ARGON_NU = 1.3e-5;
 
@@ -88,6 +91,20 @@ final readonly class Torch
             [Input::of('Amps', Quantity::Current, $amps->value), $least->asInput()],
             $perAmp->source,
         ));
+    }
+
+    /** @return list<string> what to mind: gas that stirs air in, more current than the tungsten carries */
+    public static function warnings(Figure $cup, Figure $flow, Figure $pedal): array
+    {
+        $warnings = [];
+        if (self::reynolds($flow->value, self::boreMm($cup->value)) > self::TURBULENT_RE) {
+            $warnings[] = 'This much gas through this cup stirs air in: less flow or a larger cup.';
+        }
+        if ($pedal->value > self::SIXTEENTH_MOST_A) {
+            $warnings[] = 'More than a 1/16 in tungsten carries.';
+        }
+
+        return $warnings;
     }
 
     private static function nearestCup(float $cup): int

@@ -19,17 +19,17 @@ function entry(string $step, EntryKind $kind = EntryKind::Done, array $values = 
 
 it('starts with the first piece and ends when every step is done', function () {
     $plan = Some::plan();
-    expect(Progress::of($plan, [])->next()?->id)->toBe('prepare.A1');
-    $all = Progress::of($plan, array_map(static fn ($step): LogEntry => entry($step->id), $plan->steps));
-    expect($all->next())->toBeNull()->and($all->jointsDone())->toBe($plan->jointCount())->and($all->stepsDone())->toBe(count($plan->steps));
+    expect(Progress::of($plan->steps, [])->next()?->id)->toBe('prepare.A1');
+    $all = Progress::of($plan->steps, array_map(static fn ($step): LogEntry => entry($step->id), $plan->steps));
+    expect($all->next())->toBeNull()->and($all->jointsDone())->toBe(count($plan->joints->joints))->and($all->stepsDone())->toBe(count($plan->steps));
 });
 
 it('follows the log, not the order of the plan', function () {
-    expect(Progress::of(Some::plan(), [entry('prepare.A2')])->next()?->id)->toBe('prepare.A1');
+    expect(Progress::of(Some::plan()->steps, [entry('prepare.A2')])->next()?->id)->toBe('prepare.A1');
 });
 
 it('reopens a step by a new entry and keeps the last reading', function () {
-    $progress = Progress::of(Some::plan(), [entry('weld.AJ2', values: ['amps' => 55.0]), entry('weld.AJ2', EntryKind::Correct, ['amps' => 52.0]), entry('weld.AJ2', EntryKind::Reopen, note: 'pinhole')]);
+    $progress = Progress::of(Some::plan()->steps, [entry('weld.AJ2', values: ['amps' => 55.0]), entry('weld.AJ2', EntryKind::Correct, ['amps' => 52.0]), entry('weld.AJ2', EntryKind::Reopen, note: 'pinhole')]);
     expect($progress->isDone('weld.AJ2'))->toBeFalse()->and($progress->reading('weld.AJ2', 'amps'))->toBe(52.0)->and($progress->notes['weld.AJ2'])->toHaveCount(1);
 });
 
@@ -50,7 +50,7 @@ it('has a caution at every kind of step', function () {
 
 it('lists what went otherwise than planned', function (string $step, array $values, ?string $what) {
     $plan = Some::plan();
-    $record = JobRecord::of($plan, Progress::of($plan, [entry($step, values: $values)]), ShopRules::shipped(), UnitSystem::Inch);
+    $record = JobRecord::of($plan->steps, Progress::of($plan->steps, [entry($step, values: $values)]), ShopRules::shipped(), UnitSystem::Inch);
     expect($record->deviations[0]->what ?? null)->toBe($what);
 })->with([
     'amps within 15 %' => ['weld.AJ2', ['amps' => 57.0], null],

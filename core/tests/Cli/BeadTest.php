@@ -39,7 +39,7 @@ it('prints the whole plan as tables or as JSON', function () {
     [$code, $tables] = bead('plan', $file);
     expect($code)->toBe(0)->and($tables)->toContain('ER308L')->toContain('AJ5')->toContain('Argon: torch');
     $plan = json_decode(bead('plan', $file, '--json')[1], true);
-    expect($plan['runs'][0]['sheets'])->toHaveCount(5)->and($plan['runs'][0]['farEnd']['closed'])->toBeTrue();
+    expect($plan['weld']['sheets'])->toHaveCount(5)->and($plan['runs'][0]['farEnd']['closed'])->toBeTrue();
 });
 
 it('finds ways for the runs that have none, and an honest no', function () {

@@ -6,9 +6,9 @@ use UpsweptBead\Core\Document\Problem;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Exchange\RouteProblemReader;
 use UpsweptBead\Core\Exchange\RouteProblemWriter;
+use UpsweptBead\Core\Geometry\Solid\Box;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Problem\AssignmentMode;
-use UpsweptBead\Core\Route\Problem\Box;
+use UpsweptBead\Core\Job\AssignmentMode;
 use UpsweptBead\Core\Route\Problem\Collector;
 use UpsweptBead\Core\Route\Problem\Inlet;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
@@ -18,7 +18,7 @@ it('reads what a problem file says', function () {
     $problem = SomeSets::problem('05-around-a-box');
     expect($problem->ports[0]->tube->bends[0]->radiusMm)->toBe(50.8)
         ->and($problem->ports[0]->tube->bends[1]->maxAngleDeg)->toBe(90.0)
-        ->and($problem->rules->lastStraightMm)->toBe(50.8)
+        ->and($problem->rules->limits->lastStraightMm)->toBe(50.8)
         ->and($problem->keepOuts[1])->toBeInstanceOf(Box::class)
         ->and($problem->keepOuts[1]->halfMm)->toBe([85.0, 115.0, 85.0])
         ->and($problem->keepOuts[0]->exemptFirstMm)->toBe(70.0);

@@ -14,8 +14,8 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Job\RouteRow;
+use UpsweptBead\Core\Layout\SetProblem;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Plan\Set\SetProblem;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Catalogue;
 use UpsweptBead\Core\Tests\Support\Some;
@@ -52,11 +52,11 @@ it('comes back from bends to vertices to bends', function (int $seed) {
     $plan = Planner::plan(routedHeader($seed), Shop::bare());
     $read = RunTablesReader::read(RunTables::xyz($plan), SomeHeader::job());
     expect($read->rejected)->toBe([])->and($read->routes)->toHaveCount(4);
-    foreach ($plan->runs as $one) {
+    foreach ($plan->layout->runs as $one) {
         $back = $read->routes[$one->spec->letter]->from($one->spec->start->frame());
         // Written to a thousandth of a millimetre, read back as near as that allows.
-        expect($back->end()->at->distanceTo($one->run?->end()->at ?? $back->start->at))->toBeLessThan(0.02)
-            ->and($back->lengthMm())->toBeClose($one->run?->lengthMm() ?? 0.0, 0, 0.02);
+        expect($back->end()->at->distanceTo($one->run->end()->at))->toBeLessThan(0.02)
+            ->and($back->lengthMm())->toBeClose($one->run->lengthMm(), 0, 0.02);
     }
 })->with(range(1, 8));
 

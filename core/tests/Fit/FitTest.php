@@ -2,27 +2,30 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Fit\BuildOrder;
 use UpsweptBead\Core\Fit\FitStep;
-use UpsweptBead\Core\Fit\IndexMark;
-use UpsweptBead\Core\Fit\JointFace;
 use UpsweptBead\Core\Fit\TackPattern;
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Joint\IndexMark;
+use UpsweptBead\Core\Joint\JointFace;
+use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Route\Insertion\Step;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\TubeRun;
-use UpsweptBead\Core\Weld\Joint;
-use UpsweptBead\Core\Weld\JointType;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
+use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
-/** @return list<Joint> a downpipe: ring, three butts, flange inside and out, one bung */
-function seams(): array
+/** The example downpipe with a sensor on it: ring, two butts, flange inside and out, one bung. */
+function withSensor(): Plan
 {
-    $types = [JointType::VBandButt, JointType::Butt, JointType::Butt, JointType::Butt, JointType::FlangeSeal, JointType::FlangeFillet, JointType::Bung];
+    $document = JobWriter::toArray(Some::routedJob());
+    $document['runs'][0]['fittings'] = [['kind' => 'oxygen-sensor-bung', 'station' => '14 in', 'fromTop' => 20]];
 
-    return array_map(
-        static fn (int $i): Joint => new Joint('J'.($i + 1), $types[$i], "P$i", 'P'.($i + 1), 100.0 * $i, 239, '304L', '304L', 1.651, 1.651, 76.2),
-        array_keys($types),
-    );
+    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
 }
 
 // Common practice: 4 tacks to 2 in, 6 to 3 in, 8 above.
@@ -50,19 +53,29 @@ it('gives every joint of a run a mark of its own', function () {
 });
 
 it('fits bungs while their piece is open, then from the datum outwards', function () {
-    $order = array_map(static fn (FitStep $step): string => $step->jointId, BuildOrder::fitting(seams()));
-    expect($order)->toBe(['J7', 'J1', 'J2', 'J3', 'J4', 'J5']);
+    $order = array_map(static fn (FitStep $step): string => $step->jointId, withSensor()->fit->steps);
+    expect($order)->toBe(['AB1', 'AJ1', 'AJ2', 'AJ3', 'AJ4']);
 });
 
 it('gives a reason for every move', function () {
-    foreach (BuildOrder::fitting(seams()) as $step) {
-        expect($step->why)->not->toBe('');
-    }
+    $why = array_map(static fn (FitStep $step): string => $step->why, withSensor()->fit->steps);
+    expect($why[0])->toContain('still open')->and($why[1])->toContain('The datum')->and($why[2])->toContain('outwards')
+        ->and($why[4])->toContain('closing joint');
 });
 
-it('welds bench joints first, neighbours apart, then the ends, the flange inside before outside', function () {
-    $order = array_map(static fn (array $step): string => $step['joint']->id, BuildOrder::welding(seams()));
-    expect($order)->toBe(['J7', 'J2', 'J4', 'J3', 'J1', 'J5', 'J6']);
+it('builds a set in the order its runs go in, and says how each gets past the others', function () {
+    $plan = Planner::planInFull(SomeRoutedSets::header(), Shop::bare());
+    $order = array_map(static fn (Step $step): string => $step->tube, $plan->fit->insertion->order ?? []);
+    expect($plan->fit->letters)->toBe($order)->and($order)->toHaveCount(4);
+    $first = array_values(array_filter($plan->fit->steps, static fn (FitStep $step): bool => str_ends_with($step->jointId, 'J1')));
+    expect(array_map(static fn (FitStep $step): string => $step->run, $first))->toBe($order)
+        ->and($first[0]->why)->toStartWith("Run $order[0] goes in first, ")
+        ->and($first[2]->why)->toStartWith("Run $order[2] goes in after $order[0], $order[1], ")
+        ->and($first[3]->why)->toStartWith("Run $order[3] goes in last, ");
+});
+
+it('keeps the order of the survey where nobody worked out another', function () {
+    expect(Planner::plan(SomeRoutedSets::header(), Shop::bare())->fit->letters)->toBe(['E', 'F', 'G', 'H']);
 });
 
 it('says where up and the next throat line lie round a joint, from its index mark', function () {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Geometry\Mesh\MeshBuilder;
 use UpsweptBead\Core\Geometry\Mesh\MeshField;
+use UpsweptBead\Core\Geometry\Solid\Box;
+use UpsweptBead\Core\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Problem\Box;
-use UpsweptBead\Core\Route\Problem\MeshSolid;
 use UpsweptBead\Core\Route\Search\RoughMesh;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeMeshes;

@@ -5,15 +5,15 @@ declare(strict_types=1);
 use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
-use UpsweptBead\Core\Plan\Notice;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
 use UpsweptBead\Core\Tests\Support\Some;
-use UpsweptBead\Core\Weld\Joint;
-use UpsweptBead\Core\Weld\JointType;
 
 /** @param  callable(array<string, mixed>): array<string, mixed>  $change */
 function planOf(callable $change): Plan
@@ -26,7 +26,7 @@ function planOf(callable $change): Plan
 /** @return list<string> */
 function messages(Plan $plan): array
 {
-    return array_map(static fn (Notice $notice): string => "$notice->path $notice->message", $plan->notices);
+    return array_map(static fn (Notice $notice): string => "$notice->path $notice->message", $plan->notices());
 }
 
 it('gives the same plan for the same job and shop', function () {
@@ -35,11 +35,10 @@ it('gives the same plan for the same job and shop', function () {
 
 it('plans the example without a problem: closed far end, every joint with a sheet and steps', function () {
     $plan = Some::plan();
-    $run = $plan->runs[0];
-    expect($plan->problems())->toBe([])->and($run->farEnd?->isClosed())->toBeTrue()
-        ->and(array_map(static fn (Joint $joint): JointType => $joint->type, $run->joints))->toBe([JointType::VBandButt, JointType::Butt, JointType::Butt, JointType::FlangeSeal, JointType::FlangeFillet])
-        ->and($run->sheets)->toHaveCount(5);
-    foreach ($run->joints as $joint) {
+    expect($plan->problems())->toBe([])->and($plan->layout->runs[0]->farEnd->isClosed())->toBeTrue()
+        ->and(array_map(static fn (Joint $joint): JointType => $joint->type, $plan->joints->joints))->toBe([JointType::VBandButt, JointType::Butt, JointType::Butt, JointType::FlangeSeal, JointType::FlangeFillet])
+        ->and($plan->weld->sheets)->toHaveCount(5);
+    foreach ($plan->joints->joints as $joint) {
         foreach (['purge', 'weld', 'cool'] as $kind) {
             expect($plan->step("$kind.$joint->id"))->not->toBeNull();
         }
@@ -47,9 +46,9 @@ it('plans the example without a problem: closed far end, every joint with a shee
 });
 
 it('does not plan past a run that has no route or no known tube', function () {
-    expect(Planner::plan(Some::job(), Shop::bare())->runs[0]->sheets)->toBe([]);
+    expect(Planner::plan(Some::job(), Shop::bare())->weld->sheets)->toBe([]);
     $plan = planOf(static fn (array $job): array => array_replace_recursive($job, ['runs' => [['tube' => 'T9.999x.065']]]));
-    expect(messages($plan)[0])->toContain('runs[0].tube There is no tube "T9.999x.065"');
+    expect(implode("\n", messages($plan)))->toContain('runs[0].tube There is no tube "T9.999x.065"');
 });
 
 it('says at its place what cannot be built', function (array $change, string $message) {
@@ -72,42 +71,42 @@ it('says at its place what cannot be built', function (array $change, string $me
 
 it('places a bung round the tube from the throat line before it', function () {
     $plan = planOf(static fn (array $job): array => array_replace_recursive($job, ['runs' => [['fittings' => [['kind' => 'oxygen-sensor-bung', 'station' => '14 in', 'fromTop' => 20]]]]]));
-    $placed = $plan->runs[0]->fittings[0];
-    $run = $plan->runs[0]->run;
+    $placed = $plan->joints->fittings[0];
+    $run = $plan->layout->runs[0]->run;
     $frame = $run->frameAt(14 * 25.4)->turned($placed->fromThroat->turnDeg);
     // The marked line leans 20° from straight up, clockwise looking with the flow.
     $top = UpsweptBead\Core\Geometry\Frame::facing($frame->at, $frame->forward)->reference;
     expect($top->turnedAbout($frame->forward, 20)->distanceTo($frame->reference))->toBeLessThan(1e-9)
-        ->and($placed->pieceMark)->toBe('A2')->and($placed->fromPieceStartMm)->toBeClose(14 * 25.4 - $plan->runs[0]->pieces[1]->span->fromMm)
+        ->and($placed->pieceMark)->toBe('A2')->and($placed->fromPieceStartMm)->toBeClose(14 * 25.4 - $plan->cut->piecesOf('A')[1]->span->fromMm)
         ->and($plan->step('weld.AB1'))->not->toBeNull();
 });
 
 it('asks for 50 ppm upstream of a turbine and 200 elsewhere', function (string $purpose, float $ppm) {
     $plan = planOf(static fn (array $job): array => array_replace_recursive($job, ['job' => ['purpose' => $purpose]]));
-    expect($plan->runs[0]->sheets[0]->purge->value('target'))->toBe($ppm);
+    expect($plan->weld->sheets['AJ1']->purge->value('target'))->toBe($ppm);
 })->with([['turbo-manifold', 50.0], ['turbo-downpipe', 200.0]]);
 
 it('accounts for argon joint by joint and against the bottles', function () {
     $plan = Some::plan();
     $sum = 0.0;
-    foreach ($plan->runs[0]->sheets as $sheet) {
+    foreach ($plan->weld->sheets as $sheet) {
         $sum += $sheet->settings['torchArgon']->value;
     }
-    expect($plan->argon->torchL)->toBeClose($sum)->and($plan->argon->isEnough())->toBeFalse();
+    expect($plan->weld->argon->torchL)->toBeClose($sum)->and($plan->weld->argon->isEnough())->toBeFalse();
     $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'bottles' => [
         ['name' => 'T', 'use' => 'torch', 'capacity' => '150 ft³', 'full' => '2400 psi', 'gauge' => '2400 psi'],
         ['name' => 'P', 'use' => 'purge', 'capacity' => '20 ft³', 'full' => '2000 psi', 'gauge' => '100 psi'],
     ]], new Problems);
     $low = Planner::plan(Some::routedJob(), $shop);
     // What is left above the usable minimum, by absolute pressure: ideal gas at one temperature.
-    expect($low->argon->torchLeftL)->toBeClose(150 * 28.316846592 * (2400 * 6.894757293168 - 350) / (2400 * 6.894757293168 + 101.3))
-        ->and($low->argon->purgeLeftL)->toBeClose(20 * 28.316846592 * (100 * 6.894757293168 - 350) / (2000 * 6.894757293168 + 101.3))
+    expect($low->weld->argon->torchLeftL)->toBeClose(150 * 28.316846592 * (2400 * 6.894757293168 - 350) / (2400 * 6.894757293168 + 101.3))
+        ->and($low->weld->argon->purgeLeftL)->toBeClose(20 * 28.316846592 * (100 * 6.894757293168 - 350) / (2000 * 6.894757293168 + 101.3))
         ->and(implode(' ', messages($low)))->toContain('cannot finish this job');
 });
 
 it('says what to buy beyond what is on the shelf', function () {
     $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'shelf' => ['T3.000x.065' => 4]], new Problems);
-    $needs = Planner::plan(Some::routedJob(), $shop)->runs[0]->stock;
+    $needs = Planner::plan(Some::routedJob(), $shop)->cut->stock;
     foreach ($needs as $need) {
         expect($need->toBuy())->toBe($need->stockId === 'T3.000x.065' ? 0 : $need->needed);
     }
@@ -124,12 +123,12 @@ it('notes what is wrong in a shop document and reads the rest', function () {
 it('plans by the shop’s own rules', function () {
     $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'rules' => ['weld.amps_per_thou' => '1', 'route.first_straight' => '5 in']], new Problems);
     $plan = Planner::plan(Some::routedJob(), $shop);
-    expect($plan->runs[0]->sheets[0]->settings['amps']->value)->toBe(65.0)
+    expect($plan->weld->sheets['AJ2']->settings['amps']->value)->toBe(65.0)
         ->and(implode(' ', messages($plan)))->toContain('the shop’s least is 5 in');
 });
 
 it('takes a job without runs for what it is', function () {
     $job = Some::job();
     $plan = Planner::plan(new Job($job->number, $job->title, '', '', $job->purpose, $job->units, $job->metal, '', [], $job->overrides), Shop::bare());
-    expect($plan->runs)->toBe([])->and($plan->steps)->toBe([])->and($plan->jointCount())->toBe(0);
+    expect($plan->layout->runs)->toBe([])->and($plan->steps)->toBe([])->and($plan->joints->joints)->toBe([]);
 });

@@ -10,10 +10,10 @@ use UpsweptBead\Core\Route\EndsRelation;
 use UpsweptBead\Core\Route\RouteAnswer;
 use UpsweptBead\Core\Route\RouteAnswers;
 use UpsweptBead\Core\Route\RouteRequest;
-use UpsweptBead\Core\Route\RouteRules;
 use UpsweptBead\Core\Route\TwoBendRouter;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\FarEnd;
+use UpsweptBead\Core\Shop\RoutingLimits;
 use UpsweptBead\Core\Tests\Support\Some;
 
 function facing(array $at, array $direction): Frame
@@ -66,7 +66,7 @@ it('steps over to a parallel axis with two equal bends', function () {
 
 // Dubins (1957): with bends of one radius and no straights asked for, no plane path of bend–straight–bend is shorter.
 it('finds the shortest plane path of Dubins where that theorem applies', function (float $x, float $y, float $headingDeg) {
-    $rules = new RouteRules(0, 0, 0, 0.01, 400);
+    $rules = new RoutingLimits(0, 0, 0, 0.01, new UpsweptBead\Core\Run\AngleGrid(400));
     $stock = array_values(array_filter(Some::request(facing([0, 0, 0], [1, 0, 0]), facing([1, 0, 0], [1, 0, 0]))->stock, static fn ($bend): bool => abs($bend->clrMm - 76.2) < 0.01));
     $end = facing([$x, $y, 0], [cos(deg2rad($headingDeg)), sin(deg2rad($headingDeg)), 0]);
     $shortest = min(array_map(static fn (RouteAnswer $answer): float => $answer->lengthMm, TwoBendRouter::solve(new RouteRequest(facing([0, 0, 0], [1, 0, 0]), $end, $stock, $rules))->answers));
@@ -124,7 +124,7 @@ it('gives the mirrored answer to the mirrored question', function () {
 
 it('answers the open route problem of two skew axes that one bend cannot join', function () {
     // The trade's usual header bends: 1 5/8 in tube on 2 and 3 in radii.
-    $rules = new RouteRules(25.4, 0, 50.8);
+    $rules = new RoutingLimits(25.4, 0, 50.8);
     $stock = array_map(static fn (array $bend) => new UpsweptBead\Core\Stock\BendStock("b$bend[0]-$bend[1]", 't', $bend[0], $bend[1], $bend[0], $bend[0], UpsweptBead\Core\Reason\Source::trade()), [[50.8, 135], [76.2, 90]]);
     $answers = TwoBendRouter::solve(new RouteRequest(facing([0, 0, 0], [0, 1, 0]), facing([260, 190, -45], [1, 0, 0]), $stock, $rules));
     expect($answers->answers[0]->bends())->toBe(2)->and($answers->blocked)->toBe([]);
@@ -135,7 +135,7 @@ it('says no with the constraint that blocks and by how much: giving way by that 
     $answers = TwoBendRouter::solve(Some::request($start, $end));
     $blocked = array_values(array_filter($answers->blocked, static fn (Blocked $one): bool => $one->constraint === $constraint))[0];
     expect($answers->answers)->toBe([])->and($blocked->alone)->toBeTrue();
-    $opened = new RouteRules(
+    $opened = new RoutingLimits(
         25.4 - ($constraint === Constraint::FirstStraight ? $blocked->by + 0.02 : 0),
         0,
         25.4 - ($constraint === Constraint::LastStraight ? $blocked->by + 0.02 : 0),
@@ -161,12 +161,12 @@ it('does not blame a constraint by less than it takes', function () {
     [$start, $end] = [facing([0, 0, 0], [0, 1, 0]), facing([100, 110, 0], [1, 0, 0])];
     $blocked = TwoBendRouter::solve(Some::request($start, $end))->blocked[0];
     expect($blocked->alone)->toBeTrue()->and($blocked->constraint)->toBe(Constraint::LastStraight);
-    $almost = new RouteRules(25.4, 0, 25.4 - 0.9 * $blocked->by);
+    $almost = new RoutingLimits(25.4, 0, 25.4 - 0.9 * $blocked->by);
     expect(TwoBendRouter::solve(Some::request($start, $end, $almost))->answers)->toBe([]);
 });
 
 it('says that there is no stock where there is none', function () {
-    $answers = TwoBendRouter::solve(new RouteRequest(facing([0, 0, 0], [0, 1, 0]), facing([300, 300, 0], [1, 0, 0]), [], new RouteRules));
+    $answers = TwoBendRouter::solve(new RouteRequest(facing([0, 0, 0], [0, 1, 0]), facing([300, 300, 0], [1, 0, 0]), [], new RoutingLimits));
     expect($answers->blocked[0]->constraint)->toBe(Constraint::Stock);
 });
 

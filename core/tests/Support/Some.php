@@ -14,9 +14,9 @@ use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Route\RouteRequest;
-use UpsweptBead\Core\Route\RouteRules;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\TubeRun;
+use UpsweptBead\Core\Shop\RoutingLimits;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Catalogue;
 
@@ -84,7 +84,7 @@ final class Some
         return is_array($document) ? $document : [];
     }
 
-    public static function request(Frame $start, Frame $end, RouteRules $rules = new RouteRules): RouteRequest
+    public static function request(Frame $start, Frame $end, RoutingLimits $rules = new RoutingLimits): RouteRequest
     {
         return new RouteRequest($start, $end, Catalogue::shipped()->bendsFor('T3.000x.065'), $rules);
     }

@@ -8,9 +8,9 @@ use Closure;
 use UpsweptBead\Core\Exchange\RouteProblemReader;
 use UpsweptBead\Core\Exchange\RouteSolutionWriter;
 use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\ObjectiveWeights;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Route\Problem\SetRules;
-use UpsweptBead\Core\Route\Problem\Taste;
 use UpsweptBead\Core\Route\Search\SetAnswer;
 use UpsweptBead\Core\Route\Search\SetSolver;
 use UpsweptBead\Core\Route\Search\Span;
@@ -55,10 +55,10 @@ final class SomeSets
     }
 
     /** The same problem, with other things to count. */
-    public static function tasting(RouteProblem $problem, Taste $taste): RouteProblem
+    public static function weighing(RouteProblem $problem, ObjectiveWeights $weights): RouteProblem
     {
         $rules = $problem->rules;
-        $own = new SetRules($rules->minAngleDeg, $rules->maxBends, $rules->firstStraightMm, $rules->innerStraightMm, $rules->lastStraightMm, $rules->gapMm, $rules->clearanceMm, $rules->angleStepDeg, $rules->angleWindowDeg, $taste);
+        $own = new SetRules($rules->limits, $rules->maxBends, $rules->gapMm, $rules->clearanceMm, $weights);
 
         return new RouteProblem($problem->name, $own, $problem->ports, $problem->collectors, $problem->keepOuts, $problem->lengths);
     }

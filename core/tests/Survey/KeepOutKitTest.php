@@ -5,10 +5,10 @@ declare(strict_types=1);
 use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Geometry\Mesh\NoMeshes;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\KeepOutKind;
 use UpsweptBead\Core\Job\KeepOutSpec;
-use UpsweptBead\Core\Route\Problem\KeepOut;
 use UpsweptBead\Core\Survey\KeepOutKit;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 

@@ -3,11 +3,11 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\AssignmentMode;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Job\RouteRow;
 use UpsweptBead\Core\Job\RunSpec;
-use UpsweptBead\Core\Route\Problem\AssignmentMode;
 use UpsweptBead\Core\Survey\RunEdits;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 use UpsweptBead\Core\Units\Length;

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Weld\Amperage;
-use UpsweptBead\Core\Weld\JointType;
 
 // Observed at benches, common practice without a source; each compared like with like, within 15 %.
 it('agrees with what was observed at benches', function (float $amps, float $observed) {

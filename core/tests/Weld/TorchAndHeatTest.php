@@ -2,24 +2,19 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Units\UnitSystem;
 use UpsweptBead\Core\Weld\Cooling;
 use UpsweptBead\Core\Weld\Heat;
 use UpsweptBead\Core\Weld\JointSheet;
-use UpsweptBead\Core\Weld\Metal;
 use UpsweptBead\Core\Weld\Torch;
 
 /** @return array<string, JointSheet> the example job's sheets by joint */
 function sheets(): array
 {
-    $sheets = [];
-    foreach (Some::plan()->runs[0]->sheets as $sheet) {
-        $sheets[$sheet->joint->id] = $sheet;
-    }
-
-    return $sheets;
+    return Some::plan()->weld->sheets;
 }
 
 // IEC 60974-1: U = 10 + 0.04·I. EN 1011-1: k = 0.6 for TIG.
@@ -38,7 +33,7 @@ it('sets a 12 cup within its flow range, laminar, and a sixteenth tungsten for t
     $sheet = sheets()['AJ2'];
     $cfh = $sheet->settings['flow']->value / (28.316846592 / 60);
     expect($cfh)->toBeGreaterThanOrEqual(25.0)->toBeLessThanOrEqual(30.0)
-        ->and($sheet->choices['tungsten']->value)->toStartWith('1/16 in')->and($sheet->warnings)->toBe([]);
+        ->and($sheet->choices['tungsten']->value)->toStartWith('1/16 in')->and($sheet->warnings())->toBe([]);
 });
 
 // From memory: about 26 CFH through a 10 mm cup reaches Re 2000.
@@ -55,7 +50,7 @@ it('carries an overruled current on into everything that follows from it', funct
     $document = Some::document();
     $document['overrides'] = [['figure' => 'weld.AJ2.amps', 'value' => '80 A', 'why' => 'gap']];
     $job = UpsweptBead\Core\Job\JobReader::fromDecoded($document)->job?->routed('A', Some::routedJob()->runs[0]->route);
-    $sheet = array_values(array_filter(UpsweptBead\Core\Plan\Planner::plan($job ?? Some::job(), UpsweptBead\Core\Shop\Shop::bare())->runs[0]->sheets, static fn (JointSheet $one): bool => $one->joint->id === 'AJ2'))[0];
+    $sheet = UpsweptBead\Core\Plan\Planner::plan($job ?? Some::job(), Shop::bare())->weld->sheets['AJ2'];
     expect($sheet->settings['amps']->value)->toBe(80.0)->and($sheet->settings['amps']->proposed)->toBe(50.0)
         ->and($sheet->settings['pedal']->value)->toBe(90.0)->and($sheet->settings['postflow']->value)->toBe(8.0)
         ->and($sheet->settings['heat']->value)->toBeClose(Heat::inputKjMm(80, 80));
@@ -64,7 +59,7 @@ it('carries an overruled current on into everything that follows from it', funct
 it('cools as a finite-difference bar does that gets its heat at one place and loses it to air', function () {
     // Written apart from the closed form: explicit scheme on half the bar, cells of 2 mm, loss by Newton's law alone.
     [$wall, $area, $heat, $loss] = [1.651, 387.0, 60_000.0, 12.0];
-    $metal = Metal::all()['304L'];
+    $metal = Shop::bare()->catalogue->metal('304L');
     $volumetric = $metal->densityKgM3 * $metal->heatJKgK;
     [$dx, $dt, $cells] = [2e-3, 0.2, 400];
     $rise = array_fill(0, $cells, 0.0);
@@ -82,7 +77,7 @@ it('cools as a finite-difference bar does that gets its heat at one place and lo
 });
 
 it('says a longer wait for more heat and for a cooler limit', function () {
-    $cooling = new Cooling(Metal::all()['304L'], 387, 1.651, 20);
+    $cooling = new Cooling(Shop::bare()->catalogue->metal('304L'), 387, 1.651, 20);
     expect($cooling->secondsTo(45, 60_000))->toBeGreaterThan($cooling->secondsTo(175, 60_000))
         ->and($cooling->secondsTo(45, 90_000))->toBeGreaterThan($cooling->secondsTo(45, 60_000));
 });

@@ -6,11 +6,9 @@ namespace UpsweptBead\Core\Plan\Json;
 
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Bench\Measure;
-use UpsweptBead\Core\Plan\Notice;
 use UpsweptBead\Core\Plan\Plan;
-use UpsweptBead\Core\Plan\RunPlan;
-use UpsweptBead\Core\Plan\Set\NutReach;
-use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Plan\Sketch;
+use UpsweptBead\Core\Reason\Notice;
 
 /** Writes the whole plan as plain arrays: numbers in base units, text in the job's own units. */
 final readonly class PlanWriter
@@ -20,15 +18,14 @@ final readonly class PlanWriter
      *
      * @return array<string, mixed>
      */
-    public static function routes(Plan $plan): array
+    public static function sketch(Sketch $sketch): array
     {
-        $figures = new FigureWriter($plan->job->units);
-        $runs = new RunWriter($figures);
+        $figures = new FigureWriter($sketch->job->units);
 
         return [
-            'runs' => array_map(static fn (RunPlan $run): array => $runs->shape($run), $plan->runs),
-            'set' => (new SetPlanWriter($figures))->plan($plan->set, $plan->job),
-            'notices' => self::notices($plan),
+            'runs' => (new RunWriter($figures, $sketch))->shapes(),
+            'set' => (new SetPlanWriter($figures))->layout($sketch->layout, $sketch->job),
+            'notices' => self::notices($sketch->notices()),
         ];
     }
 
@@ -36,36 +33,56 @@ final readonly class PlanWriter
     public static function toArray(Plan $plan): array
     {
         $figures = new FigureWriter($plan->job->units);
-        $runs = new RunWriter($figures);
-        $volume = static fn (float $litres): array => $figures->plain(Quantity::Volume, $litres);
+        $stages = new StageWriter($figures);
 
         return [
-            'runs' => array_map(static fn (RunPlan $run): array => $runs->run($run), $plan->runs),
-            'set' => (new SetPlanWriter($figures))->plan($plan->set, $plan->job),
-            'tuning' => (object) $figures->each($plan->tuning),
-            'nuts' => array_map(static fn (NutReach $nut): array => ['name' => $nut->nut, 'swing' => $figures->plain(Quantity::Angle, $nut->swingDeg), 'inTheWay' => $nut->inTheWay], $plan->nuts),
-            'jointCount' => $plan->jointCount(),
-            'argon' => [
-                'torch' => $volume($plan->argon->torchL),
-                'purge' => $volume($plan->argon->purgeL),
-                'total' => $volume($plan->argon->torchL + $plan->argon->purgeL),
-                'torchLeft' => $volume($plan->argon->torchLeftL),
-                'purgeLeft' => $volume($plan->argon->purgeLeftL),
-                'left' => $volume($plan->argon->torchLeftL + $plan->argon->purgeLeftL),
-                'room' => $volume($plan->argon->roomL),
-                'enough' => $plan->argon->isEnough(),
-            ],
-            'steps' => array_map(static fn (BenchStep $step): array => self::step($step, $figures), $plan->steps),
-            'notices' => self::notices($plan),
+            'runs' => (new RunWriter($figures, $plan->sketch))->runs(),
+            'set' => (new SetPlanWriter($figures))->layout($plan->layout, $plan->job),
+            'tuning' => (object) $figures->each($plan->survey->tuning),
+            'jointCount' => count($plan->joints->joints),
+            'cut' => $stages->cut($plan->cut),
+            'fit' => $stages->fit($plan->fit),
+            'weld' => $stages->weld($plan->weld),
+            'schedule' => $stages->schedule($plan->schedule),
+            'steps' => self::steps($plan),
+            'notices' => self::notices($plan->notices()),
         ];
     }
 
-    /** @return list<array<string, string>> */
-    private static function notices(Plan $plan): array
+    /**
+     * Only the stages that follow the order in which runs go in, once that is known.
+     *
+     * @return array<string, mixed>
+     */
+    public static function following(Plan $plan): array
+    {
+        $stages = new StageWriter(new FigureWriter($plan->job->units));
+
+        return [
+            'fit' => $stages->fit($plan->fit),
+            'schedule' => $stages->schedule($plan->schedule),
+            'steps' => self::steps($plan),
+            'notices' => self::notices($plan->notices()),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    public static function steps(Plan $plan): array
+    {
+        $figures = new FigureWriter($plan->job->units);
+
+        return array_map(static fn (BenchStep $step): array => self::step($step, $figures), $plan->steps);
+    }
+
+    /**
+     * @param  list<Notice>  $notices
+     * @return list<array<string, string>>
+     */
+    private static function notices(array $notices): array
     {
         return array_map(static fn (Notice $notice): array => [
             'severity' => $notice->severity->value, 'path' => $notice->path, 'message' => $notice->message,
-        ], $plan->notices);
+        ], $notices);
     }
 
     /** @return array<string, mixed> */

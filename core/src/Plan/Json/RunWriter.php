@@ -4,84 +4,95 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Plan\Json;
 
-use UpsweptBead\Core\Cut\Bar;
-use UpsweptBead\Core\Cut\BentDonor;
 use UpsweptBead\Core\Cut\CutMark;
-use UpsweptBead\Core\Cut\Nesting;
 use UpsweptBead\Core\Cut\Piece;
-use UpsweptBead\Core\Fit\FitStep;
-use UpsweptBead\Core\Fit\JointFace;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Plan\PlacedFitting;
-use UpsweptBead\Core\Plan\RunPlan;
-use UpsweptBead\Core\Plan\StockNeed;
+use UpsweptBead\Core\Job\RunEnd;
+use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointFace;
+use UpsweptBead\Core\Joint\PlacedFitting;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Plan\Sketch;
 use UpsweptBead\Core\Route\EndsRelation;
 use UpsweptBead\Core\Run\Clocking;
+use UpsweptBead\Core\Stock\TubeSize;
 use UpsweptBead\Core\Survey\BoreFit;
 use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Weld\Joint;
-use UpsweptBead\Core\Weld\JointSheet;
 
-/** Writes one run of the plan for screens and for `bead plan --json`. */
+/** Writes the runs of a plan, each as it lies, with its pieces, joints and fittings. */
 final readonly class RunWriter
 {
     private RouteWriter $routes;
 
-    public function __construct(private FigureWriter $figures)
+    public function __construct(private FigureWriter $figures, private Sketch $sketch)
     {
         $this->routes = new RouteWriter($figures);
     }
 
-    /**
-     * Only what is drawn and measured of a run, for while it is dragged.
-     *
-     * @return array<string, mixed>
-     */
-    public function shape(RunPlan $plan): array
+    /** @return list<array<string, mixed>> only what is drawn and measured, for while something is dragged */
+    public function shapes(): array
     {
+        return array_map($this->shape(...), $this->sketch->job->runs);
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function runs(): array
+    {
+        return array_map(fn (RunSpec $spec): array => [
+            ...$this->shape($spec),
+            'bore' => (object) $this->figures->each(BoreFit::figures($spec, $this->tubeOf($spec))),
+            'pieces' => array_map($this->piece(...), $this->sketch->cut->piecesOf($spec->letter)),
+        ], $this->sketch->job->runs);
+    }
+
+    /** @return array<string, mixed> */
+    private function shape(RunSpec $spec): array
+    {
+        $routed = $this->sketch->layout->run($spec->letter);
+        $tube = $this->tubeOf($spec);
+        $joints = $this->sketch->joints;
+        $outline = $spec->start->bore?->outline($spec->start->frame());
+
         return [
-            'letter' => $plan->spec->letter,
-            'name' => $plan->spec->name,
-            'tube' => $plan->tube === null ? null : [
-                'id' => $plan->tube->id,
-                'name' => $plan->tube->name,
-                'od' => $this->figures->length($plan->tube->odMm),
-                'wall' => $this->figures->plain(Quantity::Wall, $plan->tube->wallMm),
+            'letter' => $spec->letter,
+            'name' => $spec->name,
+            'tube' => $tube === null ? null : [
+                'id' => $tube->id,
+                'name' => $tube->name,
+                'od' => $this->figures->length($tube->odMm),
+                'wall' => $this->figures->plain(Quantity::Wall, $tube->wallMm),
             ],
-            'start' => ['name' => $plan->spec->start->name, 'kind' => $plan->spec->start->kind->value, 'frame' => $this->routes->frame($plan->spec->start->frame())],
-            'target' => ['name' => $plan->spec->end->name, 'kind' => $plan->spec->end->kind->value, 'frame' => $this->routes->frame($plan->spec->end->frame())],
-            'opening' => $plan->spec->start->bore === null ? null : array_map(static fn (Vector $point): array => $point->toArray(), $plan->spec->start->bore->outline($plan->spec->start->frame())),
-            'ends' => $this->ends($plan),
-            'run' => $plan->run === null ? null : $this->routes->run($plan->run),
-            'farEnd' => $plan->farEnd === null ? null : $this->routes->farEnd($plan->farEnd),
-            'mass' => $this->figures->plain(Quantity::Mass, $plan->massKg()),
-            'joints' => array_map(fn (Joint $joint): array => $this->joint($joint, $plan), $plan->joints),
-            'fittings' => array_map($this->fitting(...), $plan->fittings),
+            'start' => $this->end($spec->start),
+            'target' => $this->end($spec->end),
+            'opening' => $outline === null ? null : array_map(static fn (Vector $point): array => $point->toArray(), $outline),
+            'ends' => $this->ends($spec),
+            'run' => $routed === null ? null : $this->routes->run($routed->run),
+            'farEnd' => $routed === null ? null : $this->routes->farEnd($routed->farEnd),
+            'mass' => $this->figures->plain(Quantity::Mass, $this->sketch->cut->massKg($spec->letter)),
+            'joints' => $routed === null ? [] : array_map(
+                fn (Joint $joint): array => $this->joint($joint, $routed),
+                $joints->ofRun($spec->letter),
+            ),
+            'fittings' => array_map($this->fitting(...), $joints->fittingsOf($spec->letter)),
         ];
     }
 
     /** @return array<string, mixed> */
-    public function run(RunPlan $plan): array
+    private function end(RunEnd $end): array
     {
-        return [
-            ...$this->shape($plan),
-            'bore' => (object) $this->figures->each(BoreFit::figures($plan->spec, $plan->tube)),
-            'pieces' => array_map($this->piece(...), $plan->pieces),
-            'nesting' => $plan->nesting === null ? null : $this->nesting($plan->nesting),
-            'stock' => array_map(static fn (StockNeed $need): array => [
-                'id' => $need->stockId, 'needed' => $need->needed, 'onShelf' => $need->onShelf, 'toBuy' => $need->toBuy(),
-            ], $plan->stock),
-            'fitting' => array_map(static fn (FitStep $step): array => [
-                'order' => $step->order, 'joint' => $step->jointId, 'brings' => $step->brings, 'to' => $step->to, 'why' => $step->why,
-            ], $plan->fitting),
-            'sheets' => array_map($this->sheet(...), $plan->sheets),
-        ];
+        return ['name' => $end->name, 'kind' => $end->kind->value, 'frame' => $this->routes->frame($end->frame())];
+    }
+
+    private function tubeOf(RunSpec $spec): ?TubeSize
+    {
+        return $this->sketch->layout->tubes[$spec->letter] ?? null;
     }
 
     /** @return array<string, mixed> */
-    private function ends(RunPlan $plan): array
+    private function ends(RunSpec $spec): array
     {
-        $relation = EndsRelation::of($plan->spec->start->frame(), $plan->spec->end->frame());
+        $relation = EndsRelation::of($spec->start->frame(), $spec->end->frame());
 
         return [
             'distance' => $this->figures->length($relation->distanceMm),
@@ -108,8 +119,9 @@ final readonly class RunWriter
             'legAfter' => $this->figures->length($piece->span->legAfterMm),
             'startPrep' => $piece->startPrep->label(),
             'endPrep' => $piece->endPrep->label(),
-            'trim' => $this->figures->figure($piece->trim),
-            'shrink' => $this->figures->figure($piece->shrink),
+            'trim' => $this->figures->figure($piece->allowances->trim),
+            'shrink' => $this->figures->figure($piece->allowances->shrink),
+            'slip' => $this->figures->figure($piece->allowances->slip),
             'mass' => $this->figures->plain(Quantity::Mass, $piece->massKg),
             'marks' => array_map(fn (CutMark $mark): array => [
                 'label' => $mark->label,
@@ -122,21 +134,27 @@ final readonly class RunWriter
     }
 
     /** @return array<string, mixed> */
-    private function joint(Joint $joint, RunPlan $plan): array
+    private function joint(Joint $joint, RoutedRun $routed): array
     {
-        $face = $plan->run === null ? null : JointFace::of($plan->run, $joint->stationMm);
+        $face = JointFace::of($routed->run, $joint->seam->stationMm);
 
         return [
             'id' => $joint->id,
             'type' => $joint->type->value,
             'typeLabel' => $joint->type->label(),
-            'between' => $joint->between,
-            'and' => $joint->and,
-            'station' => $joint->stationMm,
-            'seam' => $this->figures->length($joint->seamMm),
-            'metals' => "$joint->metal – $joint->otherMetal",
-            'up' => $face?->upDeg,
-            'nextThroat' => $face?->nextThroatDeg,
+            'welded' => $joint->type->isWelded(),
+            'between' => $joint->between->name,
+            'and' => $joint->and->name,
+            'station' => $joint->seam->stationMm,
+            'seam' => $this->figures->length($joint->seam->lengthMm),
+            'metals' => "{$joint->between->metal} – {$joint->and->metal}",
+            'index' => [
+                'long' => $joint->seam->index->long,
+                'short' => $joint->seam->index->short,
+                'text' => $joint->seam->index->text(),
+            ],
+            'up' => $face->upDeg,
+            'nextThroat' => $face->nextThroatDeg,
         ];
     }
 
@@ -151,41 +169,6 @@ final readonly class RunWriter
             'fromTop' => $this->figures->plain(Quantity::Angle, $placed->fitting->fromTopDeg),
             'fromPieceStart' => $this->figures->length($placed->fromPieceStartMm),
             'fromThroat' => $this->clocking($placed->fromThroat),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function nesting(Nesting $nesting): array
-    {
-        return [
-            'leastBars' => $nesting->leastBars,
-            'bars' => array_map(fn (Bar $bar): array => [
-                'length' => $this->figures->length($bar->lengthMm),
-                'cuts' => array_map(fn (array $cut): array => ['mark' => $cut['mark'], ...$this->figures->length($cut['mm'])], $bar->cuts),
-                'left' => $this->figures->length($bar->leftMm),
-            ], $nesting->bars),
-            'donors' => array_map(fn (BentDonor $donor): array => [
-                'stock' => $donor->stock->id,
-                'marks' => $donor->marks,
-                'left' => $this->figures->plain(Quantity::Angle, $donor->leftDeg),
-            ], $nesting->donors),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function sheet(JointSheet $sheet): array
-    {
-        return [
-            'joint' => $sheet->joint->id,
-            'order' => $sheet->order,
-            'why' => $sheet->why,
-            'index' => ['long' => $sheet->index->long, 'short' => $sheet->index->short, 'text' => $sheet->index->text()],
-            'tacks' => ['trial' => $sheet->tacks->trialDeg, 'full' => $sheet->tacks->fullDeg, 'length' => $this->figures->length($sheet->tacks->tackMm)],
-            'settings' => $this->figures->each([...$sheet->choices, ...$sheet->settings]),
-            'working' => array_map(fn (float $amps): array => $this->figures->plain(Quantity::Current, $amps), $sheet->workingA),
-            'purge' => $this->figures->each($sheet->purge->figures),
-            'pose' => ['feedAtStart' => $sheet->purge->pose->feedAtStart, 'trapped' => $this->figures->length($sheet->purge->pose->trappedMm), 'stoodOnEnd' => $sheet->purge->pose->stoodOnEnd],
-            'warnings' => $sheet->warnings,
         ];
     }
 

@@ -11,17 +11,16 @@ use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\KeepOutSpec;
 use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Job\SetWriter;
-use UpsweptBead\Core\Plan\Set\Comparison;
-use UpsweptBead\Core\Plan\Set\Gap;
-use UpsweptBead\Core\Plan\Set\LengthCheck;
-use UpsweptBead\Core\Plan\Set\Seam;
-use UpsweptBead\Core\Plan\Set\SetPlan;
-use UpsweptBead\Core\Plan\Set\Style;
-use UpsweptBead\Core\Plan\StockNeed;
+use UpsweptBead\Core\Layout\Gap;
+use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Layout\LengthCheck;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Plan\Comparison;
 use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Insertion\Step;
 use UpsweptBead\Core\Route\Insertion\Stuck;
-use UpsweptBead\Core\Route\Search\Blocked;
+use UpsweptBead\Core\Route\Looks\Style;
+use UpsweptBead\Core\Route\Search\Hindrance;
 use UpsweptBead\Core\Route\Search\SetAnswer;
 use UpsweptBead\Core\Route\Search\SetStatus;
 use UpsweptBead\Core\Route\Search\Way;
@@ -39,21 +38,20 @@ final readonly class SetPlanWriter
     }
 
     /** @return array<string, mixed> */
-    public function plan(SetPlan $set, Job $job): array
+    public function layout(Layout $layout, Job $job): array
     {
         return [
             'keepOuts' => array_map($this->keepOut(...), $job->set->keepOuts),
-            'gaps' => array_map($this->gap(...), $set->gaps),
-            'lengths' => array_map($this->lengths(...), $set->lengths),
-            'style' => $this->style($set->style),
+            'gaps' => array_map($this->gap(...), $layout->gaps),
+            'lengths' => array_map($this->lengths(...), $layout->lengths),
+            'style' => $this->style($layout->style),
             'rules' => [
-                'firstStraight' => $this->figures->length($set->rules->firstStraightMm),
-                'innerStraight' => $this->figures->length($set->rules->innerStraightMm),
-                'lastStraight' => $this->figures->length($set->rules->lastStraightMm),
-                'gap' => $this->figures->length($set->rules->gapMm),
-                'maxBends' => $this->figures->plain(Quantity::Count, $set->rules->maxBends),
+                'firstStraight' => $this->figures->length($layout->rules->limits->firstStraightMm),
+                'innerStraight' => $this->figures->length($layout->rules->limits->innerStraightMm),
+                'lastStraight' => $this->figures->length($layout->rules->limits->lastStraightMm),
+                'gap' => $this->figures->length($layout->rules->gapMm),
+                'maxBends' => $this->figures->plain(Quantity::Count, $layout->rules->maxBends),
             ],
-            'seams' => array_map(fn (Seam $seam): array => ['joint' => $seam->joint, 'other' => $seam->other, 'gap' => $this->figures->length($seam->gapMm)], $set->seams),
         ];
     }
 
@@ -70,25 +68,32 @@ final readonly class SetPlanWriter
     /** @return array<string, mixed> */
     public function comparison(Comparison $one): array
     {
+        $plan = $one->plan;
+        $tightest = $one->tightest();
+        $hours = $one->estimate->minutes / 60;
+
         return [
-            'name' => $one->name,
+            'name' => $one->design->name,
             'design' => SetWriter::design($one->design),
-            'runs' => array_map(fn (string $letter, TubeRun $run): array => ['letter' => $letter, 'run' => $this->routes->run($run)], array_map(strval(...), array_keys($one->runs)), $one->runs),
-            'bends' => $one->bends,
-            'odd' => $one->oddAngles,
-            'joints' => $one->joints,
-            'total' => $this->figures->length($one->lengthMm),
-            'spread' => $this->figures->length($one->spreadMm),
-            'mass' => $this->figures->plain(Quantity::Mass, $one->massKg),
-            'tooTight' => $one->tooTight,
-            'tightest' => $one->tightest === null ? null : $this->gap($one->tightest),
-            'openEnds' => $one->openEnds,
-            'insertion' => $one->insertion === null ? null : self::insertion($one->insertion),
-            'style' => $this->style($one->style),
-            'stock' => array_values(array_map(static fn (StockNeed $need): array => ['id' => $need->stockId, 'needed' => $need->needed, 'toBuy' => $need->toBuy()], $one->stock)),
-            'toBuy' => array_sum(array_map(static fn (StockNeed $need): int => $need->toBuy(), $one->stock)),
-            'hours' => ['value' => $one->minutes / 60, 'text' => sprintf('%.1f h', $one->minutes / 60)],
-            'cost' => ['value' => $one->cost, 'text' => number_format($one->cost)],
+            'runs' => array_map(fn (RoutedRun $routed): array => [
+                'letter' => $routed->spec->letter,
+                'run' => $this->routes->run($routed->run),
+            ], $plan->layout->runs),
+            'bends' => $one->bends(),
+            'odd' => $one->oddAngles(),
+            'joints' => count($plan->joints->joints),
+            'total' => $this->figures->length($one->lengthMm()),
+            'spread' => $this->figures->length($one->spreadMm()),
+            'mass' => $this->figures->plain(Quantity::Mass, $one->massKg()),
+            'tooTight' => $one->tooTight(),
+            'tightest' => $tightest === null ? null : $this->gap($tightest),
+            'openEnds' => $one->openEnds(),
+            'insertion' => $plan->fit->insertion === null ? null : self::insertion($plan->fit->insertion),
+            'style' => $this->style($plan->layout->style),
+            'stock' => array_map(StageWriter::need(...), $plan->cut->stock),
+            'toBuy' => $plan->cut->toBuy(),
+            'hours' => ['value' => $hours, 'text' => sprintf('%.1f h', $hours)],
+            'cost' => ['value' => $one->estimate->cost, 'text' => number_format($one->estimate->cost)],
         ];
     }
 
@@ -129,7 +134,7 @@ final readonly class SetPlanWriter
             'spread' => $this->figures->length($lengths === [] ? 0.0 : max($lengths) - min($lengths)),
             'total' => $this->figures->length(array_sum($lengths)),
             'runs' => array_map($this->way(...), $answer->ways),
-            'reasons' => array_map(fn (Blocked $reason): string => $this->sentence($reason), $answer->reasons),
+            'reasons' => array_map(fn (Hindrance $reason): string => $this->sentence($reason), $answer->reasons),
             'nearest' => $answer->nearest === null ? null : [
                 'run' => $answer->nearest->runner, 'other' => $answer->nearest->other, 'what' => $answer->nearest->what,
                 'by' => $this->figures->length($answer->nearest->byMm),
@@ -202,7 +207,7 @@ final readonly class SetPlanWriter
         ];
     }
 
-    private function sentence(Blocked $reason): string
+    private function sentence(Hindrance $reason): string
     {
         $by = $reason->what === 'turn' ? $this->figures->plain(Quantity::Angle, $reason->amount)['text'] : $this->figures->length($reason->amount)['text'];
 

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Hand;
 
-use UpsweptBead\Core\Route\RouteRules;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\TubeRun;
+use UpsweptBead\Core\Shop\RoutingLimits;
 use UpsweptBead\Core\Stock\BendStock;
 
 /** Between what the values of a run may move: least straights, least angle, the greatest angle each radius is bought in. */
 final readonly class Bounds
 {
     /** @param  list<float>  $maxAnglesDeg  one a bend */
-    private function __construct(private RouteRules $rules, private array $maxAnglesDeg) {}
+    private function __construct(private RoutingLimits $rules, private array $maxAnglesDeg) {}
 
     /** @param  list<BendStock>  $stock */
-    public static function of(TubeRun $run, array $stock, RouteRules $rules): self
+    public static function of(TubeRun $run, array $stock, RoutingLimits $rules): self
     {
         return new self($rules, array_map(static function (Bend $bend) use ($stock): float {
             $angles = array_map(static fn (BendStock $one): float => abs($one->clrMm - $bend->clrMm) <= 0.01 ? $one->angleDeg : 0.0, $stock);

@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Route\Hand;
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\FarEnd;
+use UpsweptBead\Core\Run\Locks;
 use UpsweptBead\Core\Run\TubeRun;
 
 /**

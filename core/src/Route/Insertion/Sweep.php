@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Insertion;
 
-use UpsweptBead\Core\Route\Problem\KeepOut;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
 
 /**
  * What stands in the way of a tube that is drawn off along a straight line. Seen along the line, two round bars pass if their

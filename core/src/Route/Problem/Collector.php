@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Problem;
 
+use UpsweptBead\Core\Job\AssignmentMode;
+
 /** Inlets in their order round an axis, and which tubes may enter them. */
 final readonly class Collector
 {

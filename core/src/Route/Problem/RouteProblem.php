@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Problem;
 
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
+
 /** A whole set of tubes to be routed at once. Millimetres and degrees. */
 final readonly class RouteProblem
 {

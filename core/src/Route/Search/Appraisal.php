@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Route\Search;
 
 use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\ObjectiveWeights;
 use UpsweptBead\Core\Route\Looks\Mirror;
 use UpsweptBead\Core\Route\Looks\Row;
 use UpsweptBead\Core\Route\Problem\Inlet;
 use UpsweptBead\Core\Route\Problem\Port;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
-use UpsweptBead\Core\Route\Problem\Taste;
 
 /** What a whole set costs: its tubes one by one, and how they look together as far as that is to count. */
 final readonly class Appraisal
@@ -18,7 +18,7 @@ final readonly class Appraisal
     /** Steps along a tube between the places that are looked at. */
     private const STEPS = 24;
 
-    private Taste $taste;
+    private ObjectiveWeights $weights;
 
     private Row $row;
 
@@ -29,14 +29,14 @@ final readonly class Appraisal
 
     public function __construct(RouteProblem $problem)
     {
-        $this->taste = $problem->rules->taste;
+        $this->weights = $problem->rules->weights;
         $this->row = Row::of(array_map(static fn (Port $port): Vector => $port->at, $problem->ports));
         $this->odMm = array_map(static fn (Port $port): float => $port->tube->odMm, $problem->ports);
         $ends = [];
         foreach ($problem->collectors as $collector) {
             array_push($ends, ...array_map(static fn (Inlet $inlet): Vector => $inlet->at, $collector->inlets));
         }
-        $this->mirror = $this->taste->perMmOffMirror > 0.0
+        $this->mirror = $this->weights->perMmOffMirror > 0.0
             ? Mirror::of(array_map(static fn (Port $port): array => [$port->at, $port->direction], $problem->ports), $ends)
             : null;
     }
@@ -60,7 +60,7 @@ final readonly class Appraisal
     /** Says whether the tubes together count for more than one by one. */
     public function looksCount(): bool
     {
-        return $this->mirror !== null || $this->taste->perMmUneven > 0.0 && count($this->row->pairs) > 1;
+        return $this->mirror !== null || $this->weights->perMmUneven > 0.0 && count($this->row->pairs) > 1;
     }
 
     /** @param  list<Way>  $ways */
@@ -71,7 +71,7 @@ final readonly class Appraisal
         }
         $lines = array_map(static fn (Way $way): array => $way->evenly(self::STEPS), $ways);
 
-        return $this->taste->perMmUneven * ($this->row->gapSpreadMm($lines, $this->odMm) ?? 0.0)
-            + $this->taste->perMmOffMirror * ($this->mirror?->errorMm($lines) ?? 0.0);
+        return $this->weights->perMmUneven * ($this->row->gapSpreadMm($lines, $this->odMm) ?? 0.0)
+            + $this->weights->perMmOffMirror * ($this->mirror?->errorMm($lines) ?? 0.0);
     }
 }

@@ -132,6 +132,6 @@ final class Assembly
 
     private function measure(Way $p, Way $q): float
     {
-        return max(Clearance::pair($p, $q, $this->gap, Pools::HAND), 0.5 * Clearance::lane($p, $q, $this->gap, Pools::HAND));
+        return max(Clearance::pair($p, $q, $this->gap, Candidates::HAND), 0.5 * Clearance::lane($p, $q, $this->gap, Candidates::HAND));
     }
 }

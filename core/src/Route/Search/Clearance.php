@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
-use UpsweptBead\Core\Route\Problem\KeepOut;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
 
 /**
  * How near tubes come to each other and to keep-outs, on the short lines of a Way. Stretches whose balls lie far enough

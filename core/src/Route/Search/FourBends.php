@@ -36,10 +36,10 @@ final readonly class FourBends
             $back[] = $radii[$i] * tan($angle / 2);
             $shrink += 2 * $back[$i] - $radii[$i] * $angle;
         }
-        $inner = $s->rules->innerStraightMm + 1e-3;
+        $inner = $s->rules->limits->innerStraightMm + 1e-3;
         $least = [
-            $s->rules->firstStraightMm + $back[0] + 1e-3, $back[0] + $back[1] + $inner, $back[1] + $back[2] + $inner,
-            $back[2] + $back[3] + $inner, $back[3] + $s->rules->lastStraightMm + 1e-3,
+            $s->rules->limits->firstStraightMm + $back[0] + 1e-3, $back[0] + $back[1] + $inner, $back[1] + $back[2] + $inner,
+            $back[2] + $back[3] + $inner, $back[3] + $s->rules->limits->lastStraightMm + 1e-3,
         ];
         $given = 1 + $chance->below(3);
         $size = $least[$given] + 90.0 * $chance->share() ** 2;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Problem\KeepOut;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 
 /**
@@ -15,7 +15,7 @@ use UpsweptBead\Core\Route\Problem\RouteProblem;
  * is within R − √(R² − h²) of that axis. It must get that deep if it has to turn by a right angle or so, or if its inlet
  * lies deeper. If one keep-out, grown by half a tube and its clearance, covers that whole disc, no tube gets past. Grown
  * convex solids are convex, so a polygon round the disc with all its corners inside is enough. At the inlet likewise. What no
- * one disc tells, Strait may.
+ * one disc tells, WayOut may.
  */
 final readonly class Impossible
 {
@@ -23,15 +23,15 @@ final readonly class Impossible
 
     private const DEPTHS = 24;
 
-    /** @return list<Blocked> one for each tube that has no way, or each pair of tubes that cannot stand together */
-    public static function reasons(RouteProblem $problem, Layout $layout): array
+    /** @return list<Hindrance> one for each tube that has no way, or each pair of tubes that cannot stand together */
+    public static function reasons(RouteProblem $problem, InletSharing $layout): array
     {
-        $blocked = array_map(static fn (array $choices): array => array_map(static fn (Span $span): ?Blocked => self::blocked($problem, $span), $choices), $layout->spans);
+        $blocked = array_map(static fn (array $choices): array => array_map(static fn (Span $span): ?Hindrance => self::blocked($problem, $span), $choices), $layout->spans);
         $spans = $layout->byPort();
         $reasons = [];
         foreach ($blocked as $choices) {
             // Every way in must be closed before the tube has none.
-            $closed = array_filter($choices, static fn (?Blocked $one): bool => $one !== null);
+            $closed = array_filter($choices, static fn (?Hindrance $one): bool => $one !== null);
             if ($closed !== [] && count($closed) === count($choices)) {
                 $reasons[] = reset($closed);
             }
@@ -43,10 +43,10 @@ final readonly class Impossible
     /**
      * Where each tube has some inlet left, but no way of sharing them out goes without a closed one.
      *
-     * @param  list<array<int, ?Blocked>>  $blocked  by port, by inlet
-     * @return list<Blocked> those of the way that would be opened with least
+     * @param  list<array<int, ?Hindrance>>  $blocked  by port, by inlet
+     * @return list<Hindrance> those of the way that would be opened with least
      */
-    private static function sharedOut(Layout $layout, array $blocked): array
+    private static function sharedOut(InletSharing $layout, array $blocked): array
     {
         foreach ($layout->places as $c => $places) {
             $least = null;
@@ -55,7 +55,7 @@ final readonly class Impossible
                 foreach ($layout->inletsOf($c, $place) as $port => $inlet) {
                     $closed[] = $blocked[$port][$inlet] ?? null;
                 }
-                $closed = array_values(array_filter($closed, static fn (?Blocked $one): bool => $one !== null));
+                $closed = array_values(array_filter($closed, static fn (?Hindrance $one): bool => $one !== null));
                 $least = $least === null || self::amount($closed) < self::amount($least) ? $closed : $least;
             }
             if ($least !== null && $least !== [] && ! $layout->isCutShort($c)) {
@@ -66,18 +66,18 @@ final readonly class Impossible
         return [];
     }
 
-    /** @param  list<Blocked>  $closed */
+    /** @param  list<Hindrance>  $closed */
     private static function amount(array $closed): float
     {
-        return array_sum(array_map(static fn (Blocked $one): float => $one->amount, $closed));
+        return array_sum(array_map(static fn (Hindrance $one): float => $one->amount, $closed));
     }
 
-    private static function blocked(RouteProblem $problem, Span $span): ?Blocked
+    private static function blocked(RouteProblem $problem, Span $span): ?Hindrance
     {
         $turn = acos(max(-1.0, min(1.0, $span->port->direction->dot($span->inlet->direction))));
         $most = $span->rules->maxBends * max($span->maxAngles);
         if ($turn > $most + 1e-6) {
-            return new Blocked($span->port->id, null, 'turn', rad2deg($turn - $most), 'more bends, or bends of a greater angle');
+            return new Hindrance($span->port->id, null, 'turn', rad2deg($turn - $most), 'more bends, or bends of a greater angle');
         }
         foreach ($problem->keepOuts as $solid) {
             if (! $solid->isConvex()) {
@@ -85,19 +85,19 @@ final readonly class Impossible
             }
             $grown = $span->port->tube->odMm / 2 + ($solid->clearanceMm ?? $problem->rules->clearanceMm);
             foreach ([
-                [false, $span->port->at, $span->port->direction, $span->rules->firstStraightMm, $solid->exemptFirstMm],
-                [true, $span->inlet->at, $span->inlet->direction->times(-1.0), $span->rules->lastStraightMm, $solid->exemptLastMm],
+                [false, $span->port->at, $span->port->direction, $span->rules->limits->firstStraightMm, $solid->exemptFirstMm],
+                [true, $span->inlet->at, $span->inlet->direction->times(-1.0), $span->rules->limits->lastStraightMm, $solid->exemptLastMm],
             ] as [$atInlet, $at, $axis, $straight, $exempt]) {
                 $by = self::coveredBy($span, $solid, $grown, $at, $axis, $straight, $exempt, $turn);
                 if ($by > 0.0) {
-                    return new Blocked($span->port->id, $solid->id, 'clearance', $by, self::opens($solid->id, $atInlet));
+                    return new Hindrance($span->port->id, $solid->id, 'clearance', $by, self::opens($solid->id, $atInlet));
                 }
             }
         }
         foreach ([false, true] as $atInlet) {
-            $closed = Strait::closedBy($span, $atInlet, $problem->keepOuts, $problem->rules->clearanceMm, $turn);
+            $closed = WayOut::closedBy($span, $atInlet, $problem->keepOuts, $problem->rules->clearanceMm, $turn);
             if ($closed !== null) {
-                return new Blocked($span->port->id, $closed[0], 'clearance', $closed[1], self::opens($closed[0], $atInlet));
+                return new Hindrance($span->port->id, $closed[0], 'clearance', $closed[1], self::opens($closed[0], $atInlet));
             }
         }
 
@@ -143,7 +143,7 @@ final readonly class Impossible
      * Two tubes whose first straights stand too close, or that enter too close to each other, have no way apart.
      *
      * @param  array<array-key, list<Span>>  $spans
-     * @return list<Blocked>
+     * @return list<Hindrance>
      */
     private static function stubs(RouteProblem $problem, array $spans): array
     {
@@ -152,10 +152,10 @@ final readonly class Impossible
         foreach ($firsts as $i => $p) {
             foreach (array_slice($firsts, $i + 1) as $q) {
                 $need = ($p->port->tube->odMm + $q->port->tube->odMm) / 2 + $problem->rules->gapMm;
-                $length = $problem->rules->firstStraightMm;
+                $length = $problem->rules->limits->firstStraightMm;
                 $gap = self::apart($p->port->at, $p->port->direction, $q->port->at, $q->port->direction, $length);
                 if ($need - $gap > 0.06) {
-                    $reasons[] = new Blocked($p->port->id, $q->port->id, 'gap', $need - $gap, 'ports further apart, a smaller tube, or a smaller gap');
+                    $reasons[] = new Hindrance($p->port->id, $q->port->id, 'gap', $need - $gap, 'ports further apart, a smaller tube, or a smaller gap');
                 }
             }
         }
@@ -165,7 +165,7 @@ final readonly class Impossible
 
     /**
      * @param  array<array-key, list<Span>>  $spans
-     * @return list<Blocked>
+     * @return list<Hindrance>
      */
     private static function lengths(RouteProblem $problem, array $spans): array
     {
@@ -176,7 +176,7 @@ final readonly class Impossible
                 $least = $choices === [] ? 0.0 : min(array_map(static fn (Span $span): float => $span->across->length(), $choices));
                 $most = (float) $group->targetMm + $group->toleranceMm((float) $group->targetMm);
                 if ($least > $most) {
-                    $reasons[] = new Blocked($port, null, 'length', $least - $most, 'a longer target');
+                    $reasons[] = new Hindrance($port, null, 'length', $least - $most, 'a longer target');
                 }
             }
         }

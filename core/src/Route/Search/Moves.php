@@ -124,7 +124,7 @@ final readonly class Moves
     {
         foreach ($set as $i => $way) {
             foreach ($way->angles as $k => $angle) {
-                if ($way->span->isPreferred($angle)) {
+                if ($way->span->isEven($angle)) {
                     continue;
                 }
                 $goals = [floor($angle / $this->step) * $this->step, ceil($angle / $this->step) * $this->step];
@@ -133,7 +133,7 @@ final readonly class Moves
                     if ($goal < $way->span->minAngle || $goal > $way->span->maxAngle($way->radii[$k]) + 1e-9) {
                         continue;
                     }
-                    $held = array_map(fn (float $one): ?float => $way->span->isPreferred($one) ? round($one / $this->step) * $this->step : null, $way->angles);
+                    $held = array_map(fn (float $one): ?float => $way->span->isEven($one) ? round($one / $this->step) * $this->step : null, $way->angles);
                     yield [$set, [$i => array_values(array_replace($held, [$k => $goal]))]];
                 }
             }

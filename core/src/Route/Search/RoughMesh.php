@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
-use UpsweptBead\Core\Route\Problem\KeepOut;
-use UpsweptBead\Core\Route\Problem\MeshSolid;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
+use UpsweptBead\Core\Geometry\Solid\MeshSolid;
 
 /**
  * What stands in for a mesh while a way is looked for: distances from a grid instead of from its triangles. It is off by

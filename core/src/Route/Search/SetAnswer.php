@@ -9,7 +9,7 @@ final readonly class SetAnswer
 {
     /**
      * @param  list<Way>  $ways  in the order of the ports; empty unless solved
-     * @param  list<Blocked>  $reasons  if it is impossible
+     * @param  list<Hindrance>  $reasons  if it is impossible
      * @param  ?Miss  $nearest  if nothing was found, what the nearest miss lacks
      * @param  float  $firstSeconds  when the first complete answer stood
      * @param  float  $bestSeconds  when this one stood

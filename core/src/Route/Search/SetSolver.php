@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Route\Search;
 
 use Closure;
-use UpsweptBead\Core\Route\Problem\KeepOut;
-use UpsweptBead\Core\Route\Problem\MeshSolid;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
+use UpsweptBead\Core\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 
 /**
@@ -50,9 +50,9 @@ final class SetSolver
     /** Less than this many mm missing in all, a set is worth mending. */
     private const MENDABLE = 80.0;
 
-    private readonly Pools $pools;
+    private readonly Candidates $candidates;
 
-    private readonly Polish $polish;
+    private readonly Mending $mending;
 
     private readonly Assembly $assembly;
 
@@ -62,11 +62,11 @@ final class SetSolver
 
     private readonly Appraisal $appraisal;
 
-    private readonly Sharing $sharing;
+    private readonly InletChoices $sharing;
 
     private readonly Groups $groups;
 
-    private readonly Layout $layout;
+    private readonly InletSharing $layout;
 
     private int $round = 0;
 
@@ -103,13 +103,13 @@ final class SetSolver
         $this->chance = new Chance($seed);
         $this->groups = new Groups($problem->lengths);
         $rough = $problem->keepingOut(array_map(static fn (KeepOut $one): KeepOut => $one instanceof MeshSolid ? new RoughMesh($one) : $one, $problem->keepOuts));
-        $this->polish = new Polish($rough, $this->groups);
-        $this->pools = new Pools($rough, new Skeletons($this->chance), $this->chance, $this->polish);
+        $this->mending = new Mending($rough, $this->groups);
+        $this->candidates = new Candidates($rough, new ThreeBends($this->chance), $this->chance, $this->mending);
         $this->assembly = new Assembly($problem->rules->gapMm);
         $this->appraisal = new Appraisal($problem);
-        $this->moves = new Moves($this->assembly, $this->appraisal, deg2rad($problem->rules->angleStepDeg));
-        $this->layout = new Layout($problem);
-        $this->sharing = new Sharing($this->layout, $this->assembly, $this->appraisal, $this->chance);
+        $this->moves = new Moves($this->assembly, $this->appraisal, deg2rad($problem->rules->limits->grid->stepDeg));
+        $this->layout = new InletSharing($problem);
+        $this->sharing = new InletChoices($this->layout, $this->assembly, $this->appraisal, $this->chance);
     }
 
     public function solve(float $seconds): SetAnswer
@@ -125,7 +125,7 @@ final class SetSolver
         }
         for ($round = 0; $this->mayGoOn(); $round++) {
             if ($this->best === [] && $round % self::AFRESH === self::AFRESH - 1) {
-                $this->pools->afresh();
+                $this->candidates->afresh();
             }
             if (! $this->round($round, false) && $this->best !== [] && $this->problem->lengths === [] && $round > self::ENOUGH) {
                 break;
@@ -154,7 +154,7 @@ final class SetSolver
         $this->round = $round;
         // Before there is an answer, first a quick look at several lengths.
         // Mending takes long; it opens sets that have no answer, and is nothing for a single tube.
-        $this->pools->gathering($this->isLight(), $this->best === [] || count($this->problem->ports) === 1);
+        $this->candidates->gathering($this->isLight(), $this->best === [] || count($this->problem->ports) === 1);
         $lengths = $this->lengthsFor($round);
         $states = [];
         foreach ($this->sharing->ways($this->best !== [], $this->isLight(), fn (array $inlets): ?array => $this->options($inlets, $lengths, $quick)) as $inlets) {
@@ -216,16 +216,16 @@ final class SetSolver
             return null;
         }
         $this->tried[$key] = true;
-        $mended = $this->polish->mend($ways, $held);
-        if ($mended === null && $held === [] && $this->assembly->missing($ways) <= Pools::HAND && $this->groups->breach($ways) <= 0.0) {
+        $mended = $this->mending->mend($ways, $held);
+        if ($mended === null && $held === [] && $this->assembly->missing($ways) <= Candidates::HAND && $this->groups->breach($ways) <= 0.0) {
             // What is kept in hand may be more than there is room for; the proof below asks for the limits alone.
             $mended = $ways;
         }
         $hope = 0.0;
         if ($mended === null && $loosely) {
             // Any angle will do for now; most come back onto the grid one by one.
-            $mended = $this->polish->mend($ways, array_map(static fn (Way $way): array => array_fill(0, $way->bends(), null), $ways));
-            $hope = $mended === null ? 0.0 : $this->problem->rules->taste->perOddAngle * array_sum(array_map(static fn (Way $way): int => $way->odd, $mended));
+            $mended = $this->mending->mend($ways, array_map(static fn (Way $way): array => array_fill(0, $way->bends(), null), $ways));
+            $hope = $mended === null ? 0.0 : $this->problem->rules->weights->perOddAngle * array_sum(array_map(static fn (Way $way): int => $way->odd, $mended));
         }
         $objective = $mended === null ? INF : $this->appraisal->of($mended);
         if ($mended === null || $objective - $hope >= $below - 0.02 || ! Proof::holds($this->problem, $mended)) {
@@ -292,7 +292,7 @@ final class SetSolver
         $options = [];
         foreach ($inlets as $port => $inlet) {
             $span = $this->layout->spans[$port][$inlet] ?? null;
-            $ways = $span === null ? [] : ($quick ? $this->pools->quick($span) : $this->optionsFor($span, $lengths));
+            $ways = $span === null ? [] : ($quick ? $this->candidates->quick($span) : $this->optionsFor($span, $lengths));
             if ($ways === []) {
                 return null;
             }
@@ -311,8 +311,8 @@ final class SetSolver
         $group = $this->groups->of($span->port->id);
 
         return $group === null
-            ? $this->pools->ofAny($span, $this->round)
-            : $this->pools->ofLength($span, round($lengths[$group] / 8) * 8, $this->groups->tolerance($group, $lengths[$group]));
+            ? $this->candidates->ofAny($span, $this->round)
+            : $this->candidates->ofLength($span, round($lengths[$group] / 8) * 8, $this->groups->tolerance($group, $lengths[$group]));
     }
 
     /** @param  list<list<Way>>  $options */
@@ -349,7 +349,7 @@ final class SetSolver
         // Once there is an answer, much longer sets are seldom cheaper; about its own length they often are.
         $commons = $this->best === [] ? [] : $this->groups->commons($this->best);
         $near = 0.9 + 0.2 * $this->chance->share();
-        // What light pools did not open, full ones may: the ladder begins anew after them.
+        // What light candidates did not open, full ones may: the ladder begins anew after them.
         $lengths = [];
         foreach ($this->problem->lengths as $i => $group) {
             $length = $factor * $this->layout->leastCommon($group->runners);

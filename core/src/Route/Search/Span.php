@@ -57,22 +57,13 @@ final readonly class Span
         }
         $this->radii = $radii;
         $this->maxAngles = $most;
-        $this->minAngle = deg2rad($rules->minAngleDeg);
-        $grid = [];
-        for ($angle = $rules->angleStepDeg; deg2rad($angle) <= max($most) + 1e-9; $angle += $rules->angleStepDeg) {
-            if ($angle >= $rules->minAngleDeg) {
-                $grid[] = deg2rad($angle);
-            }
-        }
-        $this->grid = $grid;
+        $this->minAngle = deg2rad($rules->limits->minAngleDeg);
+        $this->grid = array_map(deg2rad(...), $rules->limits->grid->between($rules->limits->minAngleDeg, rad2deg(max($most))));
     }
 
-    public function isPreferred(float $angleRad): bool
+    public function isEven(float $angleRad): bool
     {
-        $step = $this->rules->angleStepDeg;
-        $deg = rad2deg($angleRad);
-
-        return abs($deg - round($deg / $step) * $step) <= $this->rules->angleWindowDeg;
+        return $this->rules->limits->grid->isEven(rad2deg($angleRad));
     }
 
     /** Gives the greatest angle that a stocked radius is bent to, or 0 if it is not stocked. */

@@ -59,8 +59,8 @@ final readonly class TwoBends
     {
         $ways = [];
         foreach ($radii as [$r1, $r2]) {
-            $low = $s->rules->firstStraightMm + $r1 * tan($s->minAngle / 2);
-            $step = ($length - $low - $s->rules->lastStraightMm) / self::SCAN;
+            $low = $s->rules->limits->firstStraightMm + $r1 * tan($s->minAngle / 2);
+            $step = ($length - $low - $s->rules->limits->lastStraightMm) / self::SCAN;
             if ($step <= 0.0) {
                 continue;
             }
@@ -110,7 +110,7 @@ final readonly class TwoBends
         }
         $found = [];
         for ($i = 0; $i < 10; $i++) {
-            $l0 = $s->rules->firstStraightMm + $s->radii[0] * (0.15 + 0.35 * $i);
+            $l0 = $s->rules->limits->firstStraightMm + $s->radii[0] * (0.15 + 0.35 * $i);
             // The rest lies in the plane of u and b: least squares, kept only if it fits.
             [$x, $y, $z] = [$d->x - $l0 * $s->ax, $d->y - $l0 * $s->ay, $d->z - $l0 * $s->az];
             $ub = $ux * $s->bx + $uy * $s->by + $uz * $s->bz;
@@ -150,7 +150,7 @@ final readonly class TwoBends
             $l1 = $off / sin($angle);
             $rest = $along - $l1 * cos($angle);
             for ($i = 0; $i < 10; $i++) {
-                $l0 = $s->rules->firstStraightMm + $s->radii[0] * tan($angle / 2) + 0.35 * $i * $s->radii[0];
+                $l0 = $s->rules->limits->firstStraightMm + $s->radii[0] * tan($angle / 2) + 0.35 * $i * $s->radii[0];
                 $l2 = $c > 0 ? $rest - $l0 : $l0 - $rest;
                 if ($l2 > 0.0) {
                     array_push($ways, ...self::withRadii($s, $l0, $l2));
@@ -191,7 +191,7 @@ final readonly class TwoBends
     private static function lastLegs(Span $s, float $l0, float $length, float $r1, float $r2): array
     {
         $found = [];
-        $low = $s->rules->lastStraightMm;
+        $low = $s->rules->limits->lastStraightMm;
         $step = ($length - $low) / 9;
         $before = self::measure($s, $l0, $low, $r1, $r2)[0] - $length;
         for ($i = 1; $i <= 9; $i++) {
@@ -223,7 +223,7 @@ final readonly class TwoBends
      */
     private static function snapped(Span $s, float $l0, float $l2, float $length, float $r1, float $r2, int $which): ?array
     {
-        $step = deg2rad($s->rules->angleStepDeg);
+        $step = deg2rad($s->rules->limits->grid->stepDeg);
         $now = self::measure($s, $l0, $l2, $r1, $r2);
         $goal = round($now[1 + $which] / $step) * $step;
         if ($goal < $s->minAngle || abs($now[1 + $which] - $goal) > 0.3 * $step) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Route\Search;
 
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Problem\Taste;
+use UpsweptBead\Core\Job\ObjectiveWeights;
 
 /**
  * One way for one tube: a polyline with rounded corners, measured, and cut into short lines for distances.
@@ -104,21 +104,21 @@ final class Way
             $angles[] = $angle;
             $turning += $angle;
             $length += $radii[$i] * $angle;
-            $odd += $span->isPreferred($angle) ? 0 : 1;
+            $odd += $span->isEven($angle) ? 0 : 1;
         }
         $straights[] = $legs[$bends] - $setback;
         $length += array_sum($straights);
 
         return new self(
             $span, $vertices, $radii, $angles, $straights, $length, $turning, $odd,
-            self::costOf($span->rules->taste, $bends, $odd, $turning, $length) + $span->rules->taste->offPlanes($units),
+            self::costOf($span->rules->weights, $bends, $odd, $turning, $length) + $span->rules->weights->offPlanes($units),
         );
     }
 
     /** The objective of one tube: bends, odd angles, turning and length, as they are to count. */
-    public static function costOf(Taste $taste, int $bends, int $odd, float $turning, float $length): float
+    public static function costOf(ObjectiveWeights $weights, int $bends, int $odd, float $turning, float $length): float
     {
-        return $taste->perBend * $bends + $taste->perOddAngle * $odd + $taste->per45Deg * $turning / (M_PI / 4) + $taste->per500Mm * $length / 500.0;
+        return $weights->perBend * $bends + $weights->perOddAngle * $odd + $weights->per45Deg * $turning / (M_PI / 4) + $weights->per500Mm * $length / 500.0;
     }
 
     public function bends(): int
@@ -134,9 +134,9 @@ final class Way
         $worst = 0.0;
         foreach ($this->straights as $i => $straight) {
             $least = max(
-                $i === 0 ? $rules->firstStraightMm : 0.0,
-                $i === $last ? $rules->lastStraightMm : 0.0,
-                $i > 0 && $i < $last ? $rules->innerStraightMm : 0.0,
+                $i === 0 ? $rules->limits->firstStraightMm : 0.0,
+                $i === $last ? $rules->limits->lastStraightMm : 0.0,
+                $i > 0 && $i < $last ? $rules->limits->innerStraightMm : 0.0,
             );
             $worst = max($worst, $least - $straight);
         }

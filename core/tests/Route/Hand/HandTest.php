@@ -5,12 +5,12 @@ declare(strict_types=1);
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Route\Hand\Bounds;
 use UpsweptBead\Core\Route\Hand\Closing;
-use UpsweptBead\Core\Route\Hand\Locks;
 use UpsweptBead\Core\Route\Hand\Vertices;
-use UpsweptBead\Core\Route\RouteRules;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\FarEnd;
+use UpsweptBead\Core\Run\Locks;
 use UpsweptBead\Core\Run\TubeRun;
+use UpsweptBead\Core\Shop\RoutingLimits;
 use UpsweptBead\Core\Stock\Catalogue;
 use UpsweptBead\Core\Tests\Support\Some;
 
@@ -28,7 +28,7 @@ function handRun(int $seed, int $bends): TubeRun
 
 function handBounds(TubeRun $run): Bounds
 {
-    return Bounds::of($run, Catalogue::shipped()->bendsFor('T1.750x.065'), new RouteRules);
+    return Bounds::of($run, Catalogue::shipped()->bendsFor('T1.750x.065'), new RoutingLimits);
 }
 
 /** Gives the run with its values knocked off by a few mm and degrees. */

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Geometry\Solid\Box;
+use UpsweptBead\Core\Geometry\Solid\HalfSpace;
 use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\AssignmentMode;
 use UpsweptBead\Core\Route\Insertion\Along;
 use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Insertion\Step;
-use UpsweptBead\Core\Route\Problem\AssignmentMode;
-use UpsweptBead\Core\Route\Problem\Box;
 use UpsweptBead\Core\Route\Problem\Collector;
-use UpsweptBead\Core\Route\Problem\HalfSpace;
 use UpsweptBead\Core\Route\Problem\Inlet;
 use UpsweptBead\Core\Route\Problem\Port;
 use UpsweptBead\Core\Route\Problem\SetRules;

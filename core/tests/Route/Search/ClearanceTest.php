@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Geometry\Solid\Box;
+use UpsweptBead\Core\Geometry\Solid\Capsule;
+use UpsweptBead\Core\Geometry\Solid\Cylinder;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Problem\Box;
-use UpsweptBead\Core\Route\Problem\Capsule;
-use UpsweptBead\Core\Route\Problem\Cylinder;
-use UpsweptBead\Core\Route\Problem\KeepOut;
 use UpsweptBead\Core\Route\Search\Clearance;
 use UpsweptBead\Core\Route\Search\Way;
 use UpsweptBead\Core\Tests\Support\NodeReference;

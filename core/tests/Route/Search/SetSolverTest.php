@@ -3,16 +3,16 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Geometry\Mesh\MeshBuilder;
+use UpsweptBead\Core\Geometry\Solid\Box;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
+use UpsweptBead\Core\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\BendPlane;
+use UpsweptBead\Core\Job\ObjectiveWeights;
+use UpsweptBead\Core\Job\Preference;
 use UpsweptBead\Core\Route\Looks\Row;
-use UpsweptBead\Core\Route\Problem\Box;
-use UpsweptBead\Core\Route\Problem\KeepOut;
-use UpsweptBead\Core\Route\Problem\MeshSolid;
 use UpsweptBead\Core\Route\Problem\Port;
-use UpsweptBead\Core\Route\Problem\Preference;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
-use UpsweptBead\Core\Route\Problem\Taste;
 use UpsweptBead\Core\Route\Search\Appraisal;
 use UpsweptBead\Core\Route\Search\SetAnswer;
 use UpsweptBead\Core\Route\Search\SetSolver;
@@ -136,7 +136,7 @@ it('prefers what it is asked to prefer', function () {
     // Crowded elbows, where the three wishes lead to three designs of ten bends each.
     $problem = SomeSets::problem('22-weld-elbows-five');
     $with = static function (Preference $preference) use ($problem): array {
-        $ways = SomeSets::solve(SomeSets::tasting($problem, Taste::of($preference)), 400)->ways;
+        $ways = SomeSets::solve(SomeSets::weighing($problem, ObjectiveWeights::of($preference)), 400)->ways;
 
         return [
             'length' => array_sum(array_map(static fn (Way $way): float => $way->length, $ways)),
@@ -153,7 +153,7 @@ it('evens the gaps of a row where that is to count, and pays for it', function (
     $row = Row::of(array_map(static fn (Port $port): Vector => $port->at, $problem->ports));
     $odMm = array_map(static fn (Port $port): float => $port->tube->odMm, $problem->ports);
     $spread = static fn (SetAnswer $answer): ?float => $row->gapSpreadMm(array_map(static fn (Way $way): array => $way->evenly(24), $answer->ways), $odMm);
-    $even = SomeSets::solve(SomeSets::tasting($problem, (new Taste)->withLooks([], true, false)), 100);
+    $even = SomeSets::solve(SomeSets::weighing($problem, (new ObjectiveWeights)->withLooks([], true, false)), 100);
     expect($spread($even))->toBeLessThan($spread(SomeSets::solve($problem, 100)) - 15);
     $verdict = SomeSets::judged('22-weld-elbows-five', $even);
     expect($verdict['failures'])->toBe([])->and($verdict['objective'])->toBeLessThan($even->objective);
@@ -167,7 +167,7 @@ it('makes one bank the mirror image of the other where that is to count', functi
     $document['ports'][3]['at'][0] -= 20;
     $document['collectors'][0]['assignment'] = ['mode' => 'any', 'runners' => ['1', '3', '2', '4']];
     $problem = SomeSets::problem($document);
-    $mirrored = SomeSets::tasting($problem, (new Taste)->withLooks([], false, true));
+    $mirrored = SomeSets::weighing($problem, (new ObjectiveWeights)->withLooks([], false, true));
     $mirror = (new Appraisal($mirrored))->mirror;
     $error = static fn (SetAnswer $answer): float => $mirror->errorMm(array_map(static fn (Way $way): array => $way->evenly(24), $answer->ways));
     $answer = SomeSets::solve($mirrored, 80);
@@ -178,8 +178,8 @@ it('makes one bank the mirror image of the other where that is to count', functi
 
 it('turns bends in planes of the datum where that is to count', function () {
     $problem = SomeSets::problem('05-around-a-box');
-    $taste = (new Taste)->withLooks(array_map(static fn (BendPlane $plane): Vector => $plane->normal(), BendPlane::cases()), false, false);
-    $off = static fn (SetAnswer $answer): float => array_sum(array_map(static fn (Way $way): float => $taste->offPlanes(array_merge(...array_map($way->unit(...), range(0, $way->bends())))), $answer->ways));
-    $flat = SomeSets::solve(SomeSets::tasting($problem, $taste), 30);
+    $weights = (new ObjectiveWeights)->withLooks(array_map(static fn (BendPlane $plane): Vector => $plane->normal(), BendPlane::cases()), false, false);
+    $off = static fn (SetAnswer $answer): float => array_sum(array_map(static fn (Way $way): float => $weights->offPlanes(array_merge(...array_map($way->unit(...), range(0, $way->bends())))), $answer->ways));
+    $flat = SomeSets::solve(SomeSets::weighing($problem, $weights), 30);
     expect($flat->status)->toBe(SetStatus::Solved)->and($off($flat))->toBeLessThan(0.6 * $off(SomeSets::solve($problem, 30)));
 });

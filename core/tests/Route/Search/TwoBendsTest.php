@@ -5,8 +5,8 @@ declare(strict_types=1);
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Route\Search\Chance;
 use UpsweptBead\Core\Route\Search\FourBends;
-use UpsweptBead\Core\Route\Search\Skeletons;
 use UpsweptBead\Core\Route\Search\Span;
+use UpsweptBead\Core\Route\Search\ThreeBends;
 use UpsweptBead\Core\Route\Search\TwoBends;
 use UpsweptBead\Core\Route\Search\Way;
 use UpsweptBead\Core\Tests\Support\SomeSets;
@@ -56,11 +56,11 @@ it('finds ways of just the length that is asked for', function (float $length) {
 
 it('solves three bends on the grid from their directions, for any length they reach', function (?float $length) {
     $span = SomeSets::span(SomeSets::problem('08-inline-four'), 1, 2);
-    $all = (new Skeletons(new Chance(4), 8))->of($span);
-    $reached = Skeletons::reaching($all, $span, $length);
+    $all = (new ThreeBends(new Chance(4), 8))->of($span);
+    $reached = ThreeBends::reaching($all, $span, $length);
     expect(count($reached))->toBeGreaterThan(30);
     foreach (array_slice($reached, 0, 200) as [$i, $free]) {
-        $way = Way::of($span, Skeletons::vertices($all, $i, $free, $span), $span->smallestRadii(array_slice($all, $i + 6, 3)) ?? []);
+        $way = Way::of($span, ThreeBends::vertices($all, $i, $free, $span), $span->smallestRadii(array_slice($all, $i + 6, 3)) ?? []);
         meets($span, $way);
         expect($way->odd)->toBe(0)->and($way->breach())->toBeLessThan(0.01);
         if ($length !== null) {

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Bench;
+
+use UpsweptBead\Core\Cut\CutPlan;
+use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Fit\FitStep;
+use UpsweptBead\Core\Fit\TackPattern;
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointList;
+use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Weld\WeldPlan;
+
+/** Bench steps of cutting, fitting, tacking and trying; and the last look. */
+final readonly class FitSteps
+{
+    public function __construct(private CutPlan $cut, private JointList $joints, private WeldPlan $weld, private Job $job) {}
+
+    public function prepare(Piece $piece): BenchStep
+    {
+        $do = ["Cut $piece->mark from $piece->stockId: {$this->length($piece->cutLengthMm())} along the centreline."];
+        foreach ($piece->marks as $mark) {
+            $do[] = sprintf(
+                '%s: outer edge %s, centre %s, inner edge %s.',
+                $mark->label,
+                $this->length($mark->outerMm),
+                $this->length($mark->centreMm),
+                $this->length($mark->innerMm),
+            );
+        }
+        $do[] = sprintf('Ends: %s; %s. Deburr inside and out.', lcfirst($piece->startPrep->label()), lcfirst($piece->endPrep->label()));
+        $slipMm = $piece->allowances->slip->value;
+        if ($slipMm > 0.0) {
+            $do[] = "Scribe the depth line: the last {$this->length($slipMm)} of the finished piece go into the inlet.";
+        }
+        $do[] = 'Stainless-only brush, acetone, let dry. Mark the piece and the flow arrow.';
+
+        return new BenchStep("prepare.$piece->mark", StepKind::Prepare, $piece->mark, "Cut and prepare $piece->mark", $do, null, [
+            new Measure('length', 'Length as cut', Quantity::Length, $piece->cutLengthMm()),
+        ]);
+    }
+
+    public function tack(FitStep $step): BenchStep
+    {
+        $joint = $this->joint($step->jointId);
+        $do = ["Fit $step->brings to $step->to. $step->why", "Index mark across the joint: {$joint->seam->index->text()}."];
+        $turn = $joint->type->isAtPart() && $joint->seam->stationMm > 0.0 ? null : $this->turnInto($step);
+        if ($turn !== null) {
+            $do[] = $turn;
+        }
+        if ($joint->type === JointType::Slip) {
+            $do[] = 'No tack: a strap or the clamp holds it.';
+
+            return new BenchStep("tack.$joint->id", StepKind::Tack, $joint->id, "Slide $joint->id together", $do, null, [
+                new Measure('depth', 'Depth it goes in', Quantity::Length, $this->slipMm($step)),
+            ]);
+        }
+        $places = array_map(static fn (float $deg): string => $deg.'°', $this->tacks($joint)->trialDeg);
+        $do[] = sprintf('Two small tacks on one side, at %s from the mark: it holds, and still hinges.', implode(' and ', $places));
+
+        return new BenchStep("tack.$joint->id", StepKind::Tack, $joint->id, "Tack $joint->id for the trial fit", $do, null, [
+            new Measure('gap', 'Widest gap', Quantity::Wall, 0.0),
+        ]);
+    }
+
+    /** @param  bool  $isInSet  whether other runs come to stand beside it; then they are tried together later */
+    public function trial(string $letter, bool $isInSet): BenchStep
+    {
+        $do = $isInSet
+            ? ['Past the runs that are there already, in its place: gasket in, flange drawn up.', 'Trim the closing end to its line.']
+            : [...self::lookingRound(), 'Trim the closing end to its line. Then strip.'];
+
+        return new BenchStep("trial.$letter", StepKind::TrialFit, $letter, "Trial fit run $letter", $do, null, [
+            new Measure('gap', 'Far-end gap', Quantity::Length, 0.0),
+            new Measure('angle', 'Far-end angle', Quantity::Angle, 0.0),
+        ]);
+    }
+
+    /** @param  list<string>  $letters */
+    public function trialTogether(array $letters): BenchStep
+    {
+        return new BenchStep('trial.set', StepKind::TrialFit, 'set', 'Trial fit runs '.implode(', ', $letters).' together', [
+            'All of them prove themselves together before any is finished.',
+            ...self::lookingRound(),
+            'Index marks across every joint, then cut loose and strip.',
+        ], null, [new Measure('clearance', 'Least clearance found', Quantity::Length, null)]);
+    }
+
+    public function fullTack(string $letter): BenchStep
+    {
+        $joints = $this->joints->ofRun($letter);
+        $butts = array_values(array_filter($joints, static fn (Joint $joint): bool => $joint->type === JointType::Butt));
+        $tacks = $this->tacks($butts[0] ?? $joints[0]);
+        $places = implode(', ', array_map(static fn (float $deg): string => $deg.'°', $tacks->fullDeg));
+
+        return new BenchStep("full.$letter", StepKind::FullTack, $letter, "Tack run $letter all round", [
+            sprintf('%d tacks a joint, opposite pairs in turn: %s.', count($tacks->fullDeg), $places),
+            "Each about {$this->length($tacks->tackMm)} long, fused without wire on a tight joint.",
+            'The last tacks go on the side the tube should move towards.',
+        ], null, []);
+    }
+
+    /** @param  list<string>  $letters  as they go in */
+    public function refit(array $letters): BenchStep
+    {
+        return new BenchStep('refit.set', StepKind::FullTack, 'set', 'Fit the runs together again', [
+            'Check every run against its mark: joints move in welding, even in jigs.',
+            'In this order: '.implode(', ', $letters).'. Flange bolted to a fixture thicker than itself.',
+            'Tack to flange and collector, opposite pairs in turn.',
+        ], null, []);
+    }
+
+    public function inspect(string $letter): BenchStep
+    {
+        return new BenchStep("inspect.$letter", StepKind::Inspect, $letter, "Inspect run $letter", [
+            'Outside and inside colour, penetration all round, undercut, sugar, porosity, cracks.',
+            'Leak test: 5–10 psi air and soapy water.',
+            'Flange flatness. Trial fit once more.',
+        ], null, [
+            new Measure('pressure', 'Leak-test pressure', Quantity::Pressure, null),
+            new Measure('flatness', 'Flange out of flat', Quantity::Wall, null),
+        ]);
+    }
+
+    /** @return list<string> */
+    private static function lookingRound(): array
+    {
+        return [
+            'Gasket in, panels hung, plain nut on the V-band.',
+            'Steering through its whole range, not only to the stops; suspension through its travel.',
+            'Every flange bolt, clamp and sensor reached with the real tool.',
+        ];
+    }
+
+    private function turnInto(FitStep $step): ?string
+    {
+        foreach ($this->cut->piecesOf($step->run) as $piece) {
+            if ($piece->mark === $step->brings && $piece->clocking !== null) {
+                return sprintf(
+                    'Turn %s by %s %s looking with the flow: %s round the outside from the throat line before it.',
+                    $piece->mark,
+                    Quantity::Angle->show(abs($piece->clocking->turnDeg), $this->job->units),
+                    $piece->clocking->turnDeg < 0 ? 'anticlockwise' : 'clockwise',
+                    $this->length(abs($piece->clocking->aroundMm)),
+                );
+            }
+        }
+
+        return null;
+    }
+
+    private function slipMm(FitStep $step): float
+    {
+        foreach ($this->cut->piecesOf($step->run) as $piece) {
+            if ($piece->mark === $step->brings) {
+                return $piece->allowances->slip->value;
+            }
+        }
+
+        return 0.0;
+    }
+
+    private function tacks(Joint $joint): TackPattern
+    {
+        return $this->weld->sheets[$joint->id]->tacks ?? TackPattern::forTube($joint->seam->odMm, $joint->between->wallMm);
+    }
+
+    private function joint(string $id): Joint
+    {
+        return $this->joints->find($id) ?? throw new \LogicException("There is no joint $id.");
+    }
+
+    private function length(float $mm): string
+    {
+        return Quantity::Length->show($mm, $this->job->units);
+    }
+}

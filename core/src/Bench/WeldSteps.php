@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Bench;
+
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Joint\Bung;
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointList;
+use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Schedule\Slot;
+use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Weld\JointSheet;
+use UpsweptBead\Core\Weld\WeldPlan;
+
+/** Bench steps of purging, welding and letting cool. */
+final readonly class WeldSteps
+{
+    public function __construct(private JointList $joints, private WeldPlan $weld, private Job $job, private ShopRules $rules) {}
+
+    /**
+     * @param  ?Slot  $next  what is welded after it
+     * @return list<BenchStep> purge, weld
+     */
+    public function weld(Slot $slot, ?Slot $next): array
+    {
+        $joint = $slot->joint;
+        $sheet = $this->weld->sheets[$joint->id];
+        [$purge, $set] = [$sheet->purge, $sheet->settings];
+
+        return [
+            new BenchStep("purge.$joint->id", StepKind::Purge, $joint->id, "Purge for $joint->id", [
+                ...($joint->type === JointType::Bung ? $this->drill($joint) : []),
+                ...$this->feed($sheet),
+            ], $purge->value('fill'), [new Measure('oxygen', 'Oxygen at the vent', Quantity::Oxygen, $purge->value('target'))]),
+            new BenchStep("weld.$joint->id", StepKind::Weld, $joint->id, "Weld $joint->id: {$joint->between->name} to {$joint->and->name}", [
+                $slot->why,
+                "Turn the purge down to {$this->show(Quantity::Flow, $purge->value('hold'))}. Peel the tape where the torch goes.",
+                'Opposite quarters in turn, runs of about an inch, hold the post-flow.',
+                "Purge on until below {$this->show(Quantity::Temperature, $this->rules->value('purge.keep_until'))}.",
+                ...($next !== null && ! isset($next->checks[$joint->id]) ? ["While it cools: {$next->joint->id}."] : []),
+            ], $set['arc']->value, [
+                new Measure('amps', 'Amps used', Quantity::Current, $set['amps']->value),
+                new Measure('flow', 'Torch argon used', Quantity::Flow, $set['flow']->value),
+                new Measure('seconds', 'Time at the joint', Quantity::Duration, $set['arc']->value),
+            ]),
+        ];
+    }
+
+    /**
+     * Joints that are measured before the next is begun.
+     *
+     * @param  array<string, float>  $checks  seconds that each still cools, by joint
+     * @return list<BenchStep>
+     */
+    public function cooled(array $checks): array
+    {
+        $touch = $this->rules->value('cool.touch');
+
+        return array_map(fn (string $id, float $seconds): BenchStep => new BenchStep("cool.$id", StepKind::Cool, $id, "Let $id cool", [
+            "Measure it: go on below {$this->show(Quantity::Temperature, $touch)}, when a bare hand can rest on it.",
+            'Check the fit again before the next joint is tacked or welded.',
+        ], $seconds > 0.0 ? $seconds : null, [
+            new Measure('temperature', 'Temperature going on', Quantity::Temperature, $touch),
+        ]), array_map(strval(...), array_keys($checks)), $checks);
+    }
+
+    /** @return list<string> */
+    private function feed(JointSheet $sheet): array
+    {
+        [$purge, $pose] = [$sheet->purge, $sheet->purge->pose];
+        [$feed, $vent] = $pose->feedAtStart ? ['start', 'far'] : ['far', 'start'];
+        $ventMm = $this->show($purge->figures['vent']->quantity, $purge->value('vent'));
+        $trapped = $this->show(Quantity::Length, $pose->trappedMm);
+
+        return [
+            "Dam the openings. Feed at the $feed end, vent at the $vent end, vent at least $ventMm.",
+            ...($pose->stoodOnEnd ? ['Stand the run on end so that the vent is its highest point.'] : []),
+            ...($pose->trappedMm > 0 ? ["A high point $trapped above the vent keeps air: give it a second vent, or turn the run."] : []),
+            "Tape every open joint. {$this->show(Quantity::Flow, $purge->value('flow'))} until the meter reads below "
+                ."{$this->show(Quantity::Oxygen, $purge->value('target'))}.",
+        ];
+    }
+
+    /** @return list<string> */
+    private function drill(Joint $joint): array
+    {
+        foreach ($this->joints->fittings as $placed) {
+            if ($placed->jointId === $joint->id) {
+                return [
+                    sprintf(
+                        'Mark %s: %s from its upstream end, %s %s from the throat line (%s round the outside).',
+                        $placed->pieceMark,
+                        $this->show(Quantity::Length, $placed->fromPieceStartMm),
+                        $this->show(Quantity::Angle, abs($placed->fromThroat->turnDeg)),
+                        $placed->fromThroat->turnDeg < 0 ? 'anticlockwise' : 'clockwise',
+                        $this->show(Quantity::Length, abs($placed->fromThroat->aroundMm)),
+                    ),
+                    sprintf(
+                        'Check the sensor’s body and lead clear everything, then pilot drill, step drill to %.0f mm, dress. '
+                            .'Sacrificial plug in the thread.',
+                        Bung::HOLE_MM,
+                    ),
+                ];
+            }
+        }
+
+        return [];
+    }
+
+    private function show(Quantity $quantity, float $value): string
+    {
+        return $quantity->show($value, $this->job->units);
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Cost;
+
+use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Cut\StockNeed;
+use UpsweptBead\Core\Joint\JointList;
+use UpsweptBead\Core\Shop\Shop;
+
+/** What a job takes by the shop's own rates: minutes at the bench, and money for material and minutes. */
+final readonly class Estimate
+{
+    private function __construct(public float $minutes, public float $material, public float $cost) {}
+
+    /**
+     * @param  list<StockNeed>  $stock
+     * @param  list<BenchStep>  $steps
+     */
+    public static function of(array $stock, JointList $joints, array $steps, Shop $shop): self
+    {
+        $minutes = self::minutes($joints, $steps, $shop);
+        $material = self::material($stock, $shop);
+
+        return new self($minutes, $material, $material + $minutes / 60 * $shop->rules->value('cost.hour'));
+    }
+
+    /**
+     * What the bench steps are planned to take, and the fitting of every joint.
+     *
+     * @param  list<BenchStep>  $steps
+     */
+    private static function minutes(JointList $joints, array $steps, Shop $shop): float
+    {
+        $seconds = array_sum(array_map(static fn (BenchStep $step): float => $step->seconds ?? 0.0, $steps));
+
+        return $seconds / 60 + count($joints->joints) * $shop->rules->value('cost.fit_minutes');
+    }
+
+    /** @param  list<StockNeed>  $stock */
+    private static function material(array $stock, Shop $shop): float
+    {
+        $perBar = $shop->rules->value('cost.tube_metre') * $shop->rules->value('cut.stock_length') / 1000;
+        $cost = 0.0;
+        foreach ($stock as $need) {
+            $cost += $need->needed * (isset($shop->catalogue->bends[$need->stockId]) ? $shop->rules->value('cost.bend') : $perBar);
+        }
+
+        return $cost;
+    }
+}

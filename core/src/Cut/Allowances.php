@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Cut;
+
+use UpsweptBead\Core\Reason\Figure;
+
+/**
+ * What a piece is cut longer by than it ends up in the run, in mm: left to trim at the trial fit, pulled short by its
+ * welds, and gone into the part that its end slips into.
+ */
+final readonly class Allowances
+{
+    public function __construct(public Figure $trim, public Figure $shrink, public Figure $slip) {}
+
+    public function totalMm(): float
+    {
+        return $this->slip->value + $this->trim->value + $this->shrink->value;
+    }
+}

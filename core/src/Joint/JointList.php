@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Joint;
+
+use UpsweptBead\Core\Cut\CutPlan;
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Reason\Notice;
+use UpsweptBead\Core\Shop\Shop;
+
+/** The third stage: every joint of a job, run by run in the order of flow, and the fittings on the sides of its tubes. */
+final readonly class JointList
+{
+    /**
+     * @param  list<Joint>  $joints
+     * @param  list<PlacedFitting>  $fittings
+     * @param  list<Notice>  $notices
+     */
+    private function __construct(public array $joints, public array $fittings, public array $notices) {}
+
+    public static function of(Job $job, Layout $layout, CutPlan $cut, Shop $shop): self
+    {
+        $joints = $fittings = $notices = [];
+        foreach ($layout->runs as $routed) {
+            $pieces = $cut->piecesOf($routed->spec->letter);
+            if ($pieces === []) {
+                continue;
+            }
+            $ofRun = new RunJoints($routed, $pieces, $job);
+            array_push($joints, ...$ofRun->joints());
+            array_push($fittings, ...$ofRun->fittings());
+            array_push($notices, ...Bung::notices($routed, $pieces, $job, $shop->rules));
+        }
+        $room = new SensorRoom($job, $layout, $shop->rules);
+
+        return new self($joints, $fittings, [...$notices, ...$room->notices($fittings)]);
+    }
+
+    /** @return list<Joint> in the order of flow, fittings last */
+    public function ofRun(string $letter): array
+    {
+        return array_values(array_filter($this->joints, static fn (Joint $joint): bool => $joint->run === $letter));
+    }
+
+    public function find(string $id): ?Joint
+    {
+        foreach ($this->joints as $joint) {
+            if ($joint->id === $id) {
+                return $joint;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<PlacedFitting> */
+    public function fittingsOf(string $letter): array
+    {
+        return array_values(array_filter($this->fittings, static fn (PlacedFitting $one): bool => $one->run === $letter));
+    }
+
+    /** @return list<Joint> those that are welded */
+    public function welds(): array
+    {
+        return array_values(array_filter($this->joints, static fn (Joint $joint): bool => $joint->type->isWelded()));
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Joint;
+
+/** What kind of joint it is; each has its own amperage rule and its own way of being purged. */
+enum JointType: string
+{
+    case Butt = 'butt';
+    case VBandButt = 'v-band-butt';
+    case FlangeSeal = 'flange-seal';
+    case FlangeFillet = 'flange-fillet';
+    case SlipFillet = 'slip-fillet';
+    case Slip = 'slip';
+    case Bung = 'bung';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Butt => 'Butt',
+            self::VBandButt => 'V-band butt',
+            self::FlangeSeal => 'Flange, inside seal pass',
+            self::FlangeFillet => 'Flange, outside fillet',
+            self::SlipFillet => 'Slip fillet at the collector',
+            self::Slip => 'Slip joint, not welded',
+            self::Bung => 'Bung fillet',
+        };
+    }
+
+    public function isFillet(): bool
+    {
+        return in_array($this, [self::FlangeSeal, self::FlangeFillet, self::SlipFillet, self::Bung], true);
+    }
+
+    /** A slip joint only slides together; everything else is a seam. */
+    public function isWelded(): bool
+    {
+        return $this !== self::Slip;
+    }
+
+    /** A fused seam inside needs no wire. */
+    public function isAutogenous(): bool
+    {
+        return $this === self::FlangeSeal;
+    }
+
+    /** Whether it joins a run to a part that stays: a flange, a ring, a collector. */
+    public function isAtPart(): bool
+    {
+        return ! in_array($this, [self::Butt, self::Bung], true);
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Joint;
+
+use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Geometry\Frame;
+use UpsweptBead\Core\Job\CollectorEntry;
+use UpsweptBead\Core\Job\EndKind;
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Job\RunEnd;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Run\Clocking;
+
+/** Names every joint of a run: its two ends, the butts between pieces, its way into a collector, the fittings on its side. */
+final readonly class RunJoints
+{
+    /** @param  non-empty-list<Piece>  $pieces */
+    public function __construct(private RoutedRun $routed, private array $pieces, private Job $job) {}
+
+    /** @return list<Joint> in the order of flow, fittings last */
+    public function joints(): array
+    {
+        $spec = $this->routed->spec;
+        [$first, $last] = [$this->pieces[0], $this->pieces[count($this->pieces) - 1]];
+        $joints = [];
+        foreach (self::typesAt($spec->start) as $type) {
+            $joints[] = $this->atPart($type, self::part($spec->start), $this->tube($first), 0.0, count($joints) + 1);
+        }
+        for ($i = 1; $i < count($this->pieces); $i++) {
+            [$before, $after] = [$this->tube($this->pieces[$i - 1]), $this->tube($this->pieces[$i])];
+            $joints[] = $this->atPart(JointType::Butt, $before, $after, $this->pieces[$i]->span->fromMm, count($joints) + 1);
+        }
+        $types = $spec->end->kind === EndKind::Open ? $this->typesIntoCollector() : self::typesAt($spec->end);
+        foreach ($types as $type) {
+            $joints[] = $this->atPart($type, $this->tube($last), self::part($spec->end), $this->routed->run->lengthMm(), count($joints) + 1);
+        }
+        foreach ($spec->fittings as $i => $fitting) {
+            $piece = $this->pieceAt($fitting->station->mm);
+            $joints[] = new Joint(
+                $this->fittingId($i),
+                $spec->letter,
+                JointType::Bung,
+                $this->tube($piece),
+                new Side($fitting->kind->label(), '304L', Bung::wallMm()),
+                Seam::round($fitting->station->mm, Bung::OD_MM, Bung::OD_MM, count($joints) + 1),
+            );
+        }
+
+        return $joints;
+    }
+
+    /** @return list<PlacedFitting> */
+    public function fittings(): array
+    {
+        $placed = [];
+        foreach ($this->routed->spec->fittings as $i => $fitting) {
+            $piece = $this->pieceAt($fitting->station->mm);
+            $frame = $this->routed->run->frameAt($fitting->station->mm);
+            $top = Frame::facing($frame->at, $frame->forward)->reference;
+            $turnDeg = $frame->turnDegTo($top) + $fitting->fromTopDeg;
+            $placed[] = new PlacedFitting(
+                $fitting,
+                $this->routed->spec->letter,
+                $this->fittingId($i),
+                $piece->mark,
+                $fitting->station->mm - $piece->span->fromMm,
+                Clocking::of($turnDeg - 360 * round($turnDeg / 360), $this->routed->tube->odMm),
+            );
+        }
+
+        return $placed;
+    }
+
+    /** @return list<JointType> none for an open end, two for a flange: seal inside, fillet outside */
+    private static function typesAt(RunEnd $end): array
+    {
+        return match ($end->kind) {
+            EndKind::VBand => [JointType::VBandButt],
+            EndKind::Flange => [JointType::FlangeSeal, JointType::FlangeFillet],
+            EndKind::Open => [],
+        };
+    }
+
+    /** @return list<JointType> */
+    private function typesIntoCollector(): array
+    {
+        return match ($this->job->collectorOf($this->routed->spec->letter)?->entry) {
+            CollectorEntry::Welded => [JointType::SlipFillet],
+            CollectorEntry::Slip => [JointType::Slip],
+            null => [],
+        };
+    }
+
+    private function atPart(JointType $type, Side $between, Side $and, float $stationMm, int $number): Joint
+    {
+        $tube = $this->routed->tube;
+        $letter = $this->routed->spec->letter;
+        $acrossMm = $type === JointType::FlangeSeal ? $tube->idMm() : $tube->odMm;
+
+        return new Joint("{$letter}J$number", $letter, $type, $between, $and, Seam::round($stationMm, $acrossMm, $tube->odMm, $number));
+    }
+
+    private function tube(Piece $piece): Side
+    {
+        return new Side($piece->mark, $this->job->metal, $this->routed->tube->wallMm);
+    }
+
+    private static function part(RunEnd $end): Side
+    {
+        return new Side($end->name, $end->metal, $end->wall->mm);
+    }
+
+    private function pieceAt(float $stationMm): Piece
+    {
+        foreach ($this->pieces as $piece) {
+            if ($stationMm <= $piece->span->toMm) {
+                return $piece;
+            }
+        }
+
+        return $this->pieces[count($this->pieces) - 1];
+    }
+
+    private function fittingId(int $i): string
+    {
+        return $this->routed->spec->letter.'B'.($i + 1);
+    }
+}

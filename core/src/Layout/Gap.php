@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Layout;
+
+use UpsweptBead\Core\Geometry\Vector;
+
+/** How near a run comes to another or to a keep-out, at the place where least is left of what is needed. */
+final readonly class Gap
+{
+    /**
+     * @param  string  $run  letter
+     * @param  string  $other  letter of a run, or name of a keep-out
+     * @param  float  $gapMm  surface to surface; negative where they run into each other
+     * @param  Vector  $from  on the run's centreline
+     * @param  ?Vector  $to  on the other run's, null for a keep-out
+     */
+    public function __construct(
+        public string $run,
+        public string $other,
+        public bool $isRun,
+        public float $gapMm,
+        public float $neededMm,
+        public Vector $from,
+        public ?Vector $to,
+    ) {}
+
+    public function isKept(): bool
+    {
+        // As much as the judge of the route format grants.
+        return $this->gapMm >= $this->neededMm - 0.05;
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Plan;
+
+use UpsweptBead\Core\Cost\Estimate;
+use UpsweptBead\Core\Job\Designs;
+use UpsweptBead\Core\Job\DesignSpec;
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Layout\Gap;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Run\Bend;
+use UpsweptBead\Core\Shop\RoutingLimits;
+use UpsweptBead\Core\Shop\Shop;
+
+/** One whole design beside others: planned in full, with what it takes and what it costs. */
+final readonly class Comparison
+{
+    private function __construct(public DesignSpec $design, public Plan $plan, public Estimate $estimate, private RoutingLimits $limits) {}
+
+    public static function of(Job $job, Shop $shop, DesignSpec $design): self
+    {
+        $plan = Planner::planInFull(Designs::taken($job, $design), $shop);
+
+        return new self(
+            $design,
+            $plan,
+            Estimate::of($plan->cut->stock, $plan->joints, $plan->steps, $shop),
+            $job->set->routing->on($shop->rules->routing()),
+        );
+    }
+
+    public function bends(): int
+    {
+        return count($this->allBends());
+    }
+
+    /** Bends that are not on the grid of preferred angles. */
+    public function oddAngles(): int
+    {
+        return count(array_filter($this->allBends(), fn (Bend $bend): bool => ! $this->limits->grid->isEven($bend->angleDeg)));
+    }
+
+    public function lengthMm(): float
+    {
+        return array_sum($this->lengths());
+    }
+
+    /** Longest less shortest run. */
+    public function spreadMm(): float
+    {
+        $lengths = $this->lengths();
+
+        return $lengths === [] ? 0.0 : max($lengths) - min($lengths);
+    }
+
+    public function massKg(): float
+    {
+        return array_sum(array_map(
+            fn (RoutedRun $one): float => $this->plan->cut->massKg($one->spec->letter),
+            $this->plan->layout->runs,
+        ));
+    }
+
+    public function tooTight(): int
+    {
+        return count(array_filter($this->plan->layout->gaps, static fn (Gap $gap): bool => ! $gap->isKept()));
+    }
+
+    /** Where least is left of what is needed. */
+    public function tightest(): ?Gap
+    {
+        return $this->plan->layout->gaps[0] ?? null;
+    }
+
+    public function openEnds(): int
+    {
+        $closed = array_filter($this->plan->layout->runs, static fn (RoutedRun $one): bool => $one->farEnd->isClosed());
+
+        return count($this->plan->job->runs) - count($closed);
+    }
+
+    /** @return list<Bend> */
+    private function allBends(): array
+    {
+        return array_merge(...array_map(static fn (RoutedRun $one): array => $one->run->bends, $this->plan->layout->runs));
+    }
+
+    /** @return list<float> */
+    private function lengths(): array
+    {
+        return array_map(static fn (RoutedRun $one): float => $one->run->lengthMm(), $this->plan->layout->runs);
+    }
+}

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Plan\Json;
+
+use UpsweptBead\Core\Cut\Bar;
+use UpsweptBead\Core\Cut\BentDonor;
+use UpsweptBead\Core\Cut\CutPlan;
+use UpsweptBead\Core\Cut\Nesting;
+use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Cut\StockNeed;
+use UpsweptBead\Core\Fit\FitPlan;
+use UpsweptBead\Core\Fit\FitStep;
+use UpsweptBead\Core\Fit\TightSeam;
+use UpsweptBead\Core\Layout\NutReach;
+use UpsweptBead\Core\Schedule\Schedule;
+use UpsweptBead\Core\Schedule\Slot;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Weld\ArgonAccount;
+use UpsweptBead\Core\Weld\JointSheet;
+use UpsweptBead\Core\Weld\WeldPlan;
+
+/** Writes the stages behind the routes, each over the whole job: cut, fit, weld and purge, schedule. */
+final readonly class StageWriter
+{
+    public function __construct(private FigureWriter $figures) {}
+
+    /** @return array<string, mixed> */
+    public function cut(CutPlan $cut): array
+    {
+        return [
+            'nestings' => array_map($this->nesting(...), $cut->nestings),
+            'stock' => array_map(self::need(...), $cut->stock),
+            'toBuy' => $cut->toBuy(),
+        ];
+    }
+
+    /** @return array{id: string, needed: int, onShelf: int, toBuy: int} */
+    public static function need(StockNeed $need): array
+    {
+        return ['id' => $need->stockId, 'needed' => $need->needed, 'onShelf' => $need->onShelf, 'toBuy' => $need->toBuy()];
+    }
+
+    /** @return array<string, mixed> */
+    public function fit(FitPlan $fit): array
+    {
+        return [
+            'letters' => $fit->letters,
+            'ordered' => $fit->insertion !== null,
+            'steps' => array_map(static fn (FitStep $step): array => [
+                'order' => $step->order,
+                'run' => $step->run,
+                'joint' => $step->jointId,
+                'brings' => $step->brings,
+                'to' => $step->to,
+                'why' => $step->why,
+            ], $fit->steps),
+            'tight' => array_map(fn (TightSeam $seam): array => [
+                'joint' => $seam->joint,
+                'other' => $seam->other,
+                'gap' => $this->figures->length($seam->gapMm),
+            ], $fit->tight),
+            'nuts' => array_map(fn (NutReach $nut): array => [
+                'name' => $nut->nut,
+                'swing' => $this->figures->plain(Quantity::Angle, $nut->swingDeg),
+                'inTheWay' => $nut->inTheWay,
+            ], $fit->nuts),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function weld(WeldPlan $weld): array
+    {
+        return ['sheets' => array_map($this->sheet(...), array_values($weld->sheets)), 'argon' => $this->argon($weld->argon)];
+    }
+
+    /** @return array<string, mixed> */
+    public function schedule(Schedule $schedule): array
+    {
+        $duration = fn (float $seconds): array => $this->figures->plain(Quantity::Duration, $seconds);
+
+        return [
+            'slots' => array_map(static fn (Slot $slot): array => [
+                'order' => $slot->order,
+                'joint' => $slot->joint->id,
+                'run' => $slot->joint->run,
+                'phase' => $slot->phase->value,
+                'phaseLabel' => $slot->phase->label(),
+                'why' => $slot->why,
+                'start' => $duration($slot->startS),
+                'wait' => $duration($slot->waitS()),
+            ], $schedule->slots),
+            'total' => $duration($schedule->totalS),
+            'waiting' => $duration($schedule->waitingS()),
+            'oneByOne' => $duration($schedule->oneByOneS),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function nesting(Nesting $nesting): array
+    {
+        return [
+            'tube' => $nesting->tubeId,
+            'leastBars' => $nesting->leastBars,
+            'bars' => array_map(fn (Bar $bar): array => [
+                'length' => $this->figures->length($bar->lengthMm),
+                'cuts' => array_map(
+                    fn (Piece $piece): array => ['mark' => $piece->mark, 'run' => $piece->run, ...$this->figures->length($piece->cutLengthMm())],
+                    $bar->pieces,
+                ),
+                'left' => $this->figures->length($bar->leftMm),
+            ], $nesting->bars),
+            'donors' => array_map(fn (BentDonor $donor): array => [
+                'stock' => $donor->stock->id,
+                'cuts' => array_map(
+                    static fn (Piece $piece): array => ['mark' => $piece->mark, 'run' => $piece->run],
+                    $donor->pieces,
+                ),
+                'left' => $this->figures->plain(Quantity::Angle, $donor->leftDeg),
+            ], $nesting->donors),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function sheet(JointSheet $sheet): array
+    {
+        $pose = $sheet->purge->pose;
+
+        return [
+            'joint' => $sheet->joint->id,
+            'run' => $sheet->joint->run,
+            'tacks' => [
+                'trial' => $sheet->tacks->trialDeg,
+                'full' => $sheet->tacks->fullDeg,
+                'length' => $this->figures->length($sheet->tacks->tackMm),
+            ],
+            'settings' => $this->figures->each([...$sheet->choices, ...$sheet->settings]),
+            'working' => array_map(fn (float $amps): array => $this->figures->plain(Quantity::Current, $amps), $sheet->workingA),
+            'purge' => $this->figures->each($sheet->purge->figures),
+            'pose' => [
+                'feedAtStart' => $pose->feedAtStart,
+                'trapped' => $this->figures->length($pose->trappedMm),
+                'stoodOnEnd' => $pose->stoodOnEnd,
+            ],
+            'warnings' => $sheet->warnings(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function argon(ArgonAccount $argon): array
+    {
+        $volume = fn (float $litres): array => $this->figures->plain(Quantity::Volume, $litres);
+
+        return [
+            'torch' => $volume($argon->torchL),
+            'purge' => $volume($argon->purgeL),
+            'total' => $volume($argon->torchL + $argon->purgeL),
+            'torchLeft' => $volume($argon->torchLeftL),
+            'purgeLeft' => $volume($argon->purgeLeftL),
+            'left' => $volume($argon->torchLeftL + $argon->purgeLeftL),
+            'room' => $volume($argon->roomL),
+            'enough' => $argon->isEnough(),
+        ];
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Plan;
+
+use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Bench\StepKind;
+use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Layout\RoutedRun;
+
+/** The next sensible thing to do with a job, and the stage it is done at. */
+final readonly class NextAction
+{
+    private function __construct(public string $stage, public string $group, public string $text) {}
+
+    /** @param  Progress|null  $progress null while nothing is released */
+    public static function of(Plan $plan, ?Progress $progress): self
+    {
+        return $progress === null ? self::planning($plan) : self::making($plan, $progress);
+    }
+
+    private static function planning(Plan $plan): self
+    {
+        $routed = array_map(static fn (RoutedRun $one): string => $one->spec->letter, $plan->layout->runs);
+        $all = array_map(static fn (RunSpec $run): string => $run->letter, $plan->job->runs);
+        $open = array_values(array_diff($all, $routed));
+        if ($open !== []) {
+            return new self('route', 'needs a route', count($open) === 1 ? "Find a way for run $open[0]" : sprintf('Find ways for %d runs', count($open)));
+        }
+        $problems = $plan->problems();
+        if ($plan->job->runs === [] || $problems !== []) {
+            $count = count($problems);
+
+            return $plan->job->runs === []
+                ? new self('survey', 'needs a survey', 'Enter the first run')
+                : new self('route', 'has problems', $count === 1 ? 'Solve 1 problem' : "Solve $count problems");
+        }
+
+        return new self('weld', 'ready to release', 'Look it over and release it');
+    }
+
+    private static function making(Plan $plan, Progress $progress): self
+    {
+        $next = $progress->next();
+        if ($next === null) {
+            return new self('handover', 'done', 'Hand over');
+        }
+        $buy = $plan->cut->toBuy();
+        if ($next->kind === StepKind::Prepare && $buy > 0) {
+            return new self('cut', 'stock missing', $buy === 1 ? 'Buy 1 piece of stock' : "Buy $buy pieces of stock");
+        }
+        $group = match ($next->kind) {
+            StepKind::Prepare => 'to cut and prepare',
+            StepKind::Tack, StepKind::FullTack => 'to tack',
+            StepKind::TrialFit => 'needs a trial fit',
+            StepKind::Purge, StepKind::Weld => 'ready to weld',
+            StepKind::Cool => 'waiting to cool',
+            StepKind::Inspect => 'to inspect',
+        };
+
+        return new self('bench', $group, $next->title);
+    }
+
+    /** Where the job stands on the rack, 0 first: work in hand before work to plan, what is done last. */
+    public function place(): int
+    {
+        return match ($this->stage) {
+            'bench' => 0,
+            'cut' => 1,
+            'weld' => 2,
+            'route' => 3,
+            'survey' => 4,
+            default => 5,
+        };
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Schedule;
+
+use UpsweptBead\Core\Fit\FitPlan;
+use UpsweptBead\Core\Joint\JointList;
+use UpsweptBead\Core\Schedule\Internal\Hot;
+use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Weld\JointSheet;
+use UpsweptBead\Core\Weld\WeldPlan;
+
+/**
+ * The sixth stage: every weld of the job in its turn, so that one cools while another is done. Built forwards for one
+ * welder with one purge: of what may come next, the first in the order of welding that need not wait; if all must wait,
+ * the one that waits least. A joint waits for its neighbours on the same run to cool, and before the runs are fitted
+ * together all of them wait: hands go there. Times are the planned ones, in seconds.
+ */
+final readonly class Schedule
+{
+    /** Two passes at one place of a run: their stations agree within this (mm). */
+    private const SAME_MM = 1.0;
+
+    /**
+     * @param  list<Slot>  $slots
+     * @param  array<string, float>  $last  joints measured when all is welded, with the seconds each still cools then
+     * @param  float  $oneByOneS  the time it would take if every joint were waited for
+     */
+    private function __construct(public array $slots, public array $last, public float $totalS, public float $oneByOneS) {}
+
+    public static function of(FitPlan $fit, JointList $joints, WeldPlan $weld, ShopRules $rules): self
+    {
+        $waiting = array_values(array_filter(
+            WeldOrder::of($fit, $joints),
+            static fn (Weld $one): bool => isset($weld->sheets[$one->joint->id]),
+        ));
+        $apartMm = $rules->value('schedule.apart');
+        $hot = new Hot;
+        $slots = [];
+        $nowS = 0.0;
+        while ($waiting !== []) {
+            $next = self::next($waiting, $hot, $apartMm, $nowS);
+            $one = $waiting[$next];
+            array_splice($waiting, $next, 1);
+            $checks = $hot->measure($hot->before($one, $apartMm), $nowS);
+            $nowS += array_sum($checks);
+            $slots[] = new Slot(count($slots) + 1, $one->joint, $one->phase, $one->why, $nowS, $checks);
+            $times = $weld->sheets[$one->joint->id]->times;
+            $nowS += $times->attendedS();
+            $hot->add($one, $nowS - $times->keepS + $times->coolS);
+        }
+        $last = $hot->measure($hot->all(), $nowS);
+
+        return new self($slots, $last, $nowS + array_sum($last), array_sum(array_map(
+            static fn (JointSheet $sheet): float => $sheet->times->oneByOneS(),
+            $weld->sheets,
+        )));
+    }
+
+    /** Seconds in which nothing can be done but wait. */
+    public function waitingS(): float
+    {
+        return array_sum($this->last) + array_sum(array_map(static fn (Slot $slot): float => $slot->waitS(), $this->slots));
+    }
+
+    /**
+     * Which of those that may come next is taken: the first that need not wait, else the one that waits least.
+     *
+     * @param  non-empty-list<Weld>  $waiting
+     */
+    private static function next(array $waiting, Hot $hot, float $apartMm, float $nowS): int
+    {
+        $best = 0;
+        $leastS = INF;
+        foreach ($waiting as $i => $one) {
+            if ($one->phase !== $waiting[0]->phase || self::isPreceded($one, array_slice($waiting, 0, $i))) {
+                continue;
+            }
+            $waitS = $hot->waitS($hot->before($one, $apartMm), $nowS);
+            if ($waitS < $leastS) {
+                [$best, $leastS] = [$i, $waitS];
+            }
+            if ($waitS <= 0.0) {
+                break;
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * Whether another pass at the same place comes before it, as a flange's inside does before its outside.
+     *
+     * @param  list<Weld>  $earlier
+     */
+    private static function isPreceded(Weld $weld, array $earlier): bool
+    {
+        foreach ($earlier as $one) {
+            if ($one->joint->run === $weld->joint->run && abs($one->joint->seam->stationMm - $weld->joint->seam->stationMm) < self::SAME_MM) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

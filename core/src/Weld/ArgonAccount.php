@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Weld;
+
+use UpsweptBead\Core\Purge\Purge;
+use UpsweptBead\Core\Shop\Bottle;
+use UpsweptBead\Core\Shop\BottleUse;
+
+/** Argon the job takes against what the bottles still give, in L of free gas. */
+final readonly class ArgonAccount
+{
+    private function __construct(
+        public float $torchL,
+        public float $purgeL,
+        public float $torchLeftL,
+        public float $purgeLeftL,
+        public float $roomL,
+    ) {}
+
+    /**
+     * @param  list<JointSheet>  $sheets
+     * @param  list<Bottle>  $bottles
+     */
+    public static function of(array $sheets, array $bottles): self
+    {
+        $torch = array_sum(array_map(static fn (JointSheet $sheet): float => $sheet->settings['torchArgon']->value, $sheets));
+        $purge = array_sum(array_map(static fn (JointSheet $sheet): float => $sheet->purge->value('argon'), $sheets));
+        $left = static fn (BottleUse $use): float => array_sum(array_map(
+            static fn (Bottle $bottle): float => $bottle->use === $use ? $bottle->usableL() : 0.0,
+            $bottles,
+        ));
+
+        return new self($torch, $purge, $left(BottleUse::Torch), $left(BottleUse::Purge), Purge::roomL($torch + $purge));
+    }
+
+    public function isEnough(): bool
+    {
+        return $this->torchL <= $this->torchLeftL && $this->purgeL <= $this->purgeLeftL;
+    }
+}

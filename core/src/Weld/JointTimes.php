@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Weld;
+
+/**
+ * How long one joint takes, in seconds: filling it with argon, welding it with all stops, keeping the purge on until its
+ * root may see air, and cooling from the end of the weld until it can be gone on with.
+ */
+final readonly class JointTimes
+{
+    public function __construct(public float $fillS, public float $weldS, public float $keepS, public float $coolS) {}
+
+    /** How long somebody stands at it; the rest of the cooling needs nobody. */
+    public function attendedS(): float
+    {
+        return $this->fillS + $this->weldS + $this->keepS;
+    }
+
+    /** How long it takes if nothing else is done meanwhile. */
+    public function oneByOneS(): float
+    {
+        return $this->fillS + $this->weldS + max($this->keepS, $this->coolS);
+    }
+}

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Weld;
+
+use UpsweptBead\Core\Fit\TackPattern;
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Purge\Purge;
+use UpsweptBead\Core\Purge\PurgePlan;
+use UpsweptBead\Core\Purge\PurgePose;
+use UpsweptBead\Core\Reason\Figure;
+use UpsweptBead\Core\Reason\Input;
+use UpsweptBead\Core\Reason\Reason;
+use UpsweptBead\Core\Reason\Source;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Stock\Metal;
+use UpsweptBead\Core\Units\Quantity;
+
+/** Fills in the weld and purge sheet of every joint of one run. */
+final readonly class Sheets
+{
+    private Metal $metal;
+
+    private PurgePose $pose;
+
+    public function __construct(private RoutedRun $routed, private Job $job, private Shop $shop)
+    {
+        $this->metal = $shop->catalogue->metal($job->metal);
+        $this->pose = PurgePose::of($routed->run, $routed->tube->idMm());
+    }
+
+    public function sheet(Joint $joint): JointSheet
+    {
+        $id = $joint->id;
+        [$overrides, $rules, $tube] = [$this->job->overrides, $this->shop->rules, $this->routed->tube];
+        $amps = $overrides->on(Amperage::figure($joint, $rules));
+        $pedal = $overrides->on(Amperage::pedal($amps, $id));
+        $cup = $overrides->on(Torch::cup($rules, $id));
+        $flow = $overrides->on(Torch::flow($cup, $id));
+        $postflow = $overrides->on(Torch::postflow($amps, $rules, $id));
+        $travel = $overrides->on($this->travel($id));
+        $arc = $this->arc($joint, $travel);
+        $stops = (int) ceil($joint->seam->lengthMm / $rules->value('weld.run_length'));
+        $heat = $this->heat($joint, $amps, $travel);
+        $weldS = $arc->value + $stops * $postflow->value;
+        $cooling = new Cooling($this->metal, $tube->metalAreaMm2(), $tube->wallMm, $rules->value('cool.ambient'));
+        $heatJ = $heat->value * 1000 * $joint->seam->lengthMm;
+        $keepS = $cooling->secondsTo($rules->value('purge.keep_until'), $heatJ);
+        $cool = $overrides->on($this->cool($id, $cooling->secondsTo($rules->value('cool.touch'), $heatJ), $heatJ));
+        $filler = $overrides->onChoice(Filler::alloy($joint, $this->shop->catalogue));
+        $purge = $this->purge($id, $weldS + $keepS);
+
+        return new JointSheet(
+            $joint,
+            TackPattern::forTube($joint->seam->odMm, $joint->between->wallMm),
+            ['filler' => $filler, 'tungsten' => $overrides->onChoice(Torch::tungsten($pedal, $id))],
+            [
+                'amps' => $amps,
+                'pedal' => $pedal,
+                ...($filler->value === Filler::NONE ? [] : ['wire' => $overrides->on(Filler::size($joint))]),
+                'cup' => $cup,
+                'flow' => $flow,
+                'preflow' => $overrides->on($this->preflow($id)),
+                'postflow' => $postflow,
+                'travel' => $travel,
+                'heat' => $heat,
+                'arc' => $arc,
+                'cool' => $cool,
+                'torchArgon' => $this->torchArgon($id, $flow, $arc, $postflow, $stops),
+            ],
+            Amperage::working($amps),
+            $purge,
+            new JointTimes($purge->value('fill'), $weldS, $keepS, $cool->value),
+        );
+    }
+
+    private function purge(string $id, float $holdS): PurgePlan
+    {
+        $volumeL = $this->routed->tube->boreAreaMm2() * $this->routed->run->lengthMm() * 1e-6;
+        $isHot = $this->job->purpose->isUpstreamOfTurbine();
+
+        return Purge::plan($id, $volumeL, $holdS, $isHot, $this->pose, $this->shop->rules, $this->job->overrides);
+    }
+
+    private function preflow(string $id): Figure
+    {
+        return $this->fromRule("weld.$id.preflow", 'Pre-flow', 'weld.preflow', 'Air is driven out of the cup before the arc starts.');
+    }
+
+    private function travel(string $id): Figure
+    {
+        return $this->fromRule("weld.$id.travel", 'Travel', 'weld.travel', 'Short runs of about an inch, ten to twelve dabs, then stop and hold the post-flow: the colour stays in the shielded zone.');
+    }
+
+    private function arc(Joint $joint, Figure $travel): Figure
+    {
+        return Figure::of("weld.$joint->id.arc", 'Arc time', Quantity::Duration, 60 * $joint->seam->lengthMm / $travel->value, new Reason(
+            'Length of the seam over the travel speed.',
+            [Input::of('Seam', Quantity::Length, $joint->seam->lengthMm), Input::of('Travel', Quantity::Travel, $travel->value)],
+            Source::geometry(),
+            'The shop’s logged arc times.',
+        ));
+    }
+
+    private function heat(Joint $joint, Figure $amps, Figure $travel): Figure
+    {
+        return Figure::of("weld.$joint->id.heat", 'Heat input', Quantity::Heat, Heat::inputKjMm($amps->value, $travel->value), new Reason(
+            'k·U·I/(1000·v) with k = 0.6 for TIG and U = 10 + 0.04·I.',
+            [Input::of('Amps', Quantity::Current, $amps->value), Input::word('Arc volts', sprintf('%.1f V', Heat::arcVolts($amps->value))), Input::of('Travel', Quantity::Travel, $travel->value)],
+            Source::published('EN 1011-1; IEC 60974-1'),
+            'Chill bars and clamped rings take heat away that this sum does not see.',
+        ));
+    }
+
+    private function cool(string $id, float $seconds, float $heatJ): Figure
+    {
+        $touch = $this->shop->rules->get('cool.touch');
+
+        return Figure::of("weld.$id.cool", 'Cool for about', Quantity::Duration, $seconds, new Reason(
+            'The seam’s heat spreads along the tube and leaves to still air; until a bare hand can rest on it: best colour, least pull.',
+            [Input::word('Heat in', sprintf('%.0f kJ', $heatJ / 1000)), Input::of('Wall', Quantity::Wall, $this->routed->tube->wallMm), $touch->asInput()],
+            Source::memory('Carslaw & Jaeger, Conduction of Heat in Solids'),
+            'A heat sink, a fan, or the shop’s logged temperatures. Below 175 °C is the code-type limit.',
+        ));
+    }
+
+    private function torchArgon(string $id, Figure $flow, Figure $arc, Figure $postflow, int $stops): Figure
+    {
+        return Figure::of("weld.$id.torchArgon", 'Torch argon', Quantity::Volume, $flow->value / 60 * ($arc->value + $stops * $postflow->value), new Reason(
+            'Torch flow for the arc time, and for the post-flow after every short run.',
+            [Input::of('Torch argon', Quantity::Flow, $flow->value), Input::of('Arc time', Quantity::Duration, $arc->value), Input::of('Stops', Quantity::Count, $stops), Input::of('Post-flow', Quantity::Duration, $postflow->value)],
+            Source::geometry(),
+        ));
+    }
+
+    private function fromRule(string $key, string $label, string $rule, string $why): Figure
+    {
+        $rule = $this->shop->rules->get($rule);
+
+        return Figure::of($key, $label, $rule->quantity, $rule->value, new Reason($why, [$rule->asInput()], $rule->source));
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Weld;
+
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Joint\JointList;
+use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Reason\Notice;
+use UpsweptBead\Core\Shop\Shop;
+
+/** The fifth stage: the sheet of every joint that is welded, and the argon that all of them take. */
+final readonly class WeldPlan
+{
+    /**
+     * @param  array<string, JointSheet>  $sheets  by joint, run by run in the order of flow
+     * @param  list<Notice>  $notices
+     */
+    private function __construct(public array $sheets, public ArgonAccount $argon, public array $notices) {}
+
+    public static function of(Job $job, Layout $layout, JointList $joints, Shop $shop): self
+    {
+        $sheets = $notices = [];
+        foreach ($layout->runs as $routed) {
+            $ofRun = null;
+            foreach ($joints->ofRun($routed->spec->letter) as $joint) {
+                if (! $joint->type->isWelded()) {
+                    continue;
+                }
+                $ofRun ??= new Sheets($routed, $job, $shop);
+                $sheets[$joint->id] = $ofRun->sheet($joint);
+                $filler = $sheets[$joint->id]->choices['filler'];
+                if ($filler->value === Filler::NONE && $joint->type !== JointType::FlangeSeal) {
+                    $notices[] = Notice::problem($routed->path, "Joint $joint->id: {$filler->reason->rule}");
+                }
+            }
+        }
+        $argon = ArgonAccount::of(array_values($sheets), $shop->bottles);
+        if ($sheets !== [] && $shop->bottles !== [] && ! $argon->isEnough()) {
+            $notices[] = Notice::caution('argon', 'The bottles on hand cannot finish this job; change or add one before starting.');
+        }
+
+        return new self($sheets, $argon, $notices);
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Fit\TightSeam;
+use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Reason\Notice;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\SomeHeader;
+
+/**
+ * Two straight-ish runs side by side, so far from axis to axis, the first with a seam behind its bend.
+ *
+ * @param  list<array<string, mixed>>  $fittings  of the first
+ * @param  list<array<string, mixed>>  $keepOuts
+ */
+function pairOfRuns(float $apartMm, array $fittings = [], array $keepOuts = []): Plan
+{
+    $document = SomeHeader::document();
+    $document['runs'] = array_slice($document['runs'], 0, 2);
+    foreach ([0, 1] as $i) {
+        $document['runs'][$i]['start']['at'] = [$i * $apartMm, 0, 0];
+        $document['runs'][$i]['start']['direction'] = [0, 1, 0];
+        $document['runs'][$i]['route'] = ['bends' => [['straight' => 150, 'rotation' => 0, 'angle' => 45, 'clr' => 50.8]], 'endStraight' => 300];
+    }
+    $document['runs'][0]['fittings'] = $fittings;
+    $document['set'] = ['collectors' => [], 'keepOuts' => $keepOuts, 'lengths' => []];
+
+    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+}
+
+/** @return list<string> */
+function sensorCautions(Plan $plan): array
+{
+    return array_values(array_filter(array_map(static fn (Notice $notice): string => $notice->message, $plan->notices()), static fn (string $text): bool => str_contains($text, 'room for its body') || str_contains($text, 'temperature probe')));
+}
+
+it('names seams that no cup reaches beside a neighbour, tightest first', function () {
+    // Tubes of 44.45 mm; 52 mm from axis to axis leave 7.55 mm, less than the 10 mm a small cup needs.
+    $seams = pairOfRuns(52)->fit->tight;
+    expect($seams)->not->toBe([])
+        ->and(array_map(static fn (TightSeam $seam): float => $seam->gapMm, $seams))->each->toBeLessThan(10.0)
+        ->and($seams[0]->gapMm)->toBeClose(7.55, 0, 0.4);
+});
+
+it('says nothing of seams with room for the cup', function () {
+    expect(pairOfRuns(60)->fit->tight)->toBe([]);
+});
+
+it('wants room for a sensor’s body and lead, off the tube', function () {
+    // Rearward of the first run stands the second: turned that way the body meets it, turned away it does not.
+    $towards = pairOfRuns(110, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => -90]]);
+    $away = pairOfRuns(110, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => 90]]);
+    $texts = [...sensorCautions($towards), ...sensorCautions($away)];
+    expect($texts)->toHaveCount(1)->and($texts[0])->toContain('90.0 mm of room')->toContain('run B is in the way');
+});
+
+it('sees a keep-out where the sensor would be', function () {
+    $box = ['name' => 'Heater pipe', 'kind' => 'other', 'shape' => 'box', 'at' => [0, 60, 90], 'size' => [60, 60, 40]];
+    expect(sensorCautions(pairOfRuns(200, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => 0]], [$box]))[0] ?? '')->toContain('Heater pipe is in the way');
+});
+
+it('wants a temperature probe 25 to 50 mm from its port', function (float $station, bool $isWell) {
+    // Common practice.
+    expect(sensorCautions(pairOfRuns(200, [['kind' => 'temperature-probe', 'station' => $station, 'fromTop' => 180]])) === [])->toBe($isWell);
+})->with(['too near' => [20.0, false], 'near' => [26.0, true], 'far' => [49.0, true], 'too far' => [60.0, false]]);

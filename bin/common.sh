@@ -5,7 +5,7 @@ ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 VAR=$ROOT/var
 PG_BIN=/usr/lib/postgresql/15/bin
 FPM=php-fpm8.2
-DEBIAN_PACKAGES=(php8.2-cli php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-intl php8.2-zip php8.2-gd php8.2-fpm php8.2-opcache nginx-light postgresql-15 chromium poppler-utils)
+DEBIAN_PACKAGES=(php8.2-cli php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-intl php8.2-zip php8.2-gd php8.2-fpm php8.2-opcache php8.2-apcu nginx-light postgresql-15 chromium poppler-utils)
 STARTED=()
 # For what runs long: searches gain from it, short commands lose by its warm-up.
 JIT=(-d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d opcache.jit_max_root_traces=4096 -d opcache.jit_max_side_traces=1024 -d opcache.jit_max_exit_counters=30000)
@@ -78,7 +78,7 @@ install_dependencies() {
         stamp=$(stamp_of "$ROOT/$folder/composer.json")
         if ! is_fresh "composer-${folder/./app}" "$stamp" || [ ! -f "$ROOT/$folder/vendor/autoload.php" ]; then
             say "Installing Composer packages ($folder)"
-            (cd "$ROOT/$folder" && composer install --no-progress --no-scripts >"$VAR/log/composer.log" 2>&1) || die_of "$VAR/log/composer.log" "composer install failed in $folder" "Check that the package registry can be reached, then start again."
+            (cd "$ROOT/$folder" && composer install --no-progress --no-scripts --optimize-autoloader >"$VAR/log/composer.log" 2>&1) || die_of "$VAR/log/composer.log" "composer install failed in $folder" "Check that the package registry can be reached, then start again."
             # Some packages unpack without world-read, and the web server runs as another account.
             chmod -R a+rX "$ROOT/$folder/vendor"
             set_stamp "composer-${folder/./app}" "$stamp"
@@ -212,6 +212,7 @@ DB_USERNAME=bead
 DB_PASSWORD=$(cat "$VAR/db-password")
 SESSION_DRIVER=database
 CACHE_STORE=database
+CACHE_LIMITER=apc
 QUEUE_CONNECTION=database
 LOG_CHANNEL=stderr
 DB_PERSISTENT=true

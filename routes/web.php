@@ -45,6 +45,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::get('/jobs/{job}/record.pdf', RecordController::class)->can('view', 'job');
     Route::put('/jobs/{job}/draft', [DraftController::class, 'update'])->can('update', 'job');
     Route::post('/jobs/{job}/preview', [DraftController::class, 'preview'])->can('view', 'job');
+    Route::post('/jobs/{job}/why', [DraftController::class, 'why'])->can('view', 'job');
     Route::post('/jobs/{job}/hand', HandController::class)->can('view', 'job');
     Route::post('/jobs/{job}/routes', [DraftController::class, 'routes'])->can('view', 'job');
     Route::post('/jobs/{job}/searches', [SearchController::class, 'store'])->can('update', 'job');

@@ -33,7 +33,7 @@ final readonly class JobView
             'revision' => self::revision($revision),
             'releasedNumber' => $job->released()?->number,
             'document' => $revision->document,
-            'plan' => PlanWriter::toArray($plan),
+            'plan' => PlanWriter::forScreens($plan),
             'units' => $plan->job->units->value,
             'next' => self::next($next),
             'bench' => $this->bench($job, $plan),

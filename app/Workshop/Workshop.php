@@ -25,16 +25,16 @@ final class Workshop
 {
     private ?Shop $shop = null;
 
-    public function __construct(private readonly StoredMeshes $meshes, private readonly KnownInsertions $insertions) {}
+    public function __construct(private readonly StoredMeshes $meshes, private readonly KnownInsertions $insertions, private readonly SharedMemo $memo) {}
 
     public function shop(): Shop
     {
         $stored = $this->shop === null ? ShopModel::query()->first() : null;
         if ($stored !== null) {
-            $this->shop = ShopReader::read($stored->document, new Problems)->withMeshes($this->meshes);
+            $this->shop = ShopReader::read($stored->document, new Problems)->withMeshes($this->meshes)->withMemo($this->memo);
         }
 
-        return $this->shop ??= Shop::bare()->withMeshes($this->meshes);
+        return $this->shop ??= Shop::bare()->withMeshes($this->meshes)->withMemo($this->memo);
     }
 
     /** A stored document was read without problems when it was saved; it is the same reader that reads it now. */

@@ -1,10 +1,12 @@
 @php
     /** @var array<string, mixed> $job */
     $head = $job['document']['job'];
-    $run = $job['plan']['runs'][0] ?? null;
+    $runs = array_values(array_filter($job['plan']['runs'], static fn (array $run): bool => $run['run'] !== null));
+    $sheets = array_column($job['plan']['weld']['sheets'], null, 'joint');
+    $tubes = implode(', ', array_unique(array_map(static fn (array $run): string => $run['tube']['name'] ?? '–', $runs)));
     $bench = $job['bench'];
     $read = static fn (string $step, string $measure): string => $bench === null ? '–' : (((array) $bench['readings'])[$step][$measure] ?? '–');
-    $joints = array_column($run['joints'] ?? [], null, 'id');
+    $joints = array_column(array_merge(...array_column($runs, 'joints')), null, 'id');
 @endphp
 <!DOCTYPE html>
 <html lang="en">
@@ -32,14 +34,14 @@
     <td><span class="l">Number</span><span class="n">{{ $head['number'] }}</span></td>
     <td><span class="l">Revision</span><span class="n">{{ $job['revision']['number'] }} {{ $job['revision']['status'] }}</span></td>
     <td><span class="l">Metal</span><span class="n">{{ $head['metal'] }}</span></td>
-    <td><span class="l">Tube</span><span class="n">{{ $run['tube']['name'] ?? '–' }}</span></td>
-    <td><span class="l">Length</span><span class="n">{{ $run['run']['length']['text'] ?? '–' }}</span></td>
-    <td><span class="l">Mass</span><span class="n">{{ $run['mass']['text'] ?? '–' }}</span></td>
-    <td><span class="l">Joints welded</span><span class="n">{{ $bench['jointsDone'] ?? 0 }} of {{ $job['plan']['jointCount'] }}</span></td>
+    <td><span class="l">Tube</span><span class="n">{{ $tubes === '' ? '–' : $tubes }}</span></td>
+    <td><span class="l">Runs</span><span class="n">{{ count($runs) }}</span></td>
+    <td><span class="l">Mass</span><span class="n">{{ $job['plan']['cut']['mass']['text'] }}</span></td>
+    <td><span class="l">Joints welded</span><span class="n">{{ $bench['jointsDone'] ?? 0 }} of {{ count($sheets) }}</span></td>
 </tr></table>
 
-@if($run !== null && $run['run'] !== null)
-<h2>Route: length, rotation, angle</h2>
+@foreach($runs as $run)
+<h2>Run {{ $run['letter'] }}@if($run['name'] !== ''), {{ $run['name'] }}@endif: {{ $run['run']['length']['text'] }}</h2>
 <table>
     <tr><th>Bend</th><th>Straight before</th><th>Turn</th><th>Bend</th><th>Radius</th></tr>
     @foreach($run['run']['bends'] as $i => $bend)
@@ -47,17 +49,19 @@
     @endforeach
     <tr class="n"><td>end</td><td>{{ $run['run']['endStraight']['text'] }}</td><td></td><td></td><td></td></tr>
 </table>
-<h2>Pieces</h2>
 <table>
     <tr><th>Piece</th><th>Stock</th><th>Cut length</th><th>Finished</th><th>Turn from the throat before</th></tr>
     @foreach($run['pieces'] as $piece)
     <tr><td>{{ $piece['mark'] }}</td><td class="n">{{ $piece['stock'] }}</td><td class="n">{{ $piece['cutLength']['text'] }}</td><td class="n">{{ $piece['length']['text'] }}</td><td class="n">@if($piece['clocking']){{ $piece['clocking']['turn']['text'] }} = {{ $piece['clocking']['around']['text'] }} {{ $piece['clocking']['way'] }}@else–@endif</td></tr>
     @endforeach
 </table>
+@endforeach
+@if($sheets !== [])
 <h2>Joints, in the order they are welded</h2>
 <table>
     <tr><th>Joint</th><th>Between</th><th>Filler</th><th>Amps plan</th><th>Amps used</th><th>Oxygen</th><th>Time</th><th>Gone on at</th></tr>
-    @foreach($run['sheets'] as $sheet)
+    @foreach($job['plan']['schedule']['slots'] as $slot)
+    @php($sheet = $sheets[$slot['joint']])
     <tr><td class="n">{{ $sheet['joint'] }}</td><td>{{ $joints[$sheet['joint']]['between'] }} to {{ $joints[$sheet['joint']]['and'] }}, {{ lcfirst($joints[$sheet['joint']]['typeLabel']) }}</td>
         <td class="n">{{ $sheet['settings']['filler']['text'] }}</td><td class="n">{{ $sheet['settings']['amps']['text'] }}</td>
         <td class="n">{{ $read('weld.'.$sheet['joint'], 'amps') }}</td><td class="n">{{ $read('purge.'.$sheet['joint'], 'oxygen') }}</td>

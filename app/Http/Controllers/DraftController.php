@@ -23,6 +23,7 @@ use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\Json\RouteWriter;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
+use UpsweptBead\Core\Units\UnitSystem;
 
 /** Live editing: a document goes in, the plan comes out; saved only through `update`. */
 final readonly class DraftController
@@ -45,7 +46,7 @@ final readonly class DraftController
         return new JsonResponse([
             'revision' => JobView::revision($revision),
             'document' => $revision->document,
-            'plan' => PlanWriter::toArray($plan),
+            'plan' => PlanWriter::forScreens($plan),
             'units' => $document->units->value,
             'next' => JobView::next($this->workshop->next($plan, $job)),
         ]);
@@ -55,6 +56,19 @@ final readonly class DraftController
     public function preview(ChangeRequest $request): JsonResponse
     {
         return new JsonResponse(['plan' => PlanWriter::sketch($this->workshop->sketch($request->document()))]);
+    }
+
+    /** The working of one figure of a document: the rule, what went into it, its source. */
+    public function why(ChangeRequest $request): JsonResponse
+    {
+        $document = $request->document();
+        $key = $request->string('figure')->toString();
+        $figure = $this->workshop->plan($document)->figure($key)
+            ?? throw ValidationException::withMessages(['figure' => sprintf('The plan has no figure "%s".', mb_substr($key, 0, 60))]);
+
+        $units = UnitSystem::tryFrom($request->string('units')->toString()) ?? $document->units;
+
+        return new JsonResponse(['reason' => (new FigureWriter($units))->reason($figure->reason)]);
     }
 
     /** Ways for one run of a document. */

@@ -12,11 +12,14 @@ use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\AssignmentMode;
+use UpsweptBead\Core\Job\CollectorEntry;
+use UpsweptBead\Core\Job\CollectorSpec;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\KeepOutKind;
 use UpsweptBead\Core\Job\SetWriter;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
+use UpsweptBead\Core\Survey\InletRing;
 use UpsweptBead\Core\Survey\KeepOutKit;
 use UpsweptBead\Core\Survey\KitField;
 use UpsweptBead\Core\Survey\RunEdits;
@@ -85,13 +88,14 @@ final readonly class SurveyController
     {
         $job = $request->document();
         $problems = new Problems;
-        $root = Node::wrap(['format' => 'collector', ...$request->only(['at', 'axis', 'turn', 'gap', 'runs', 'name', 'assignment'])], 'collector', null, $problems);
+        $root = Node::wrap(['format' => 'collector', ...$request->only(['at', 'axis', 'turn', 'gap', 'runs', 'name', 'assignment', 'entry'])], 'collector', null, $problems);
         $at = array_map(static fn (Node $one): float => $one->length($job->units)->mm, $root->at('at')->items(3));
         $axis = $root->at('axis')->direction();
         $turn = $root->at('turn')->quantity(Quantity::Angle, $job->units, 360);
         $gap = $root->at('gap')->length($job->units);
         $name = $root->at('name')->required(60);
         $mode = $root->at('assignment')->choice(AssignmentMode::class, AssignmentMode::Any);
+        $entry = $root->at('entry')->choice(CollectorEntry::class, CollectorEntry::Welded);
         $letters = array_map(static fn (Node $one): string => $one->required(2), $root->at('runs')->items(16));
         if ($gap->mm < 0 || count($at) !== 3) {
             $root->at($gap->mm < 0 ? 'gap' : 'at')->complain('out-of-range', $gap->mm < 0 ? 'must not be negative' : 'must be three lengths: rearward, right and up');
@@ -104,7 +108,10 @@ final readonly class SurveyController
             throw ValidationException::withMessages(['runs' => $tube === '' ? 'Name the runs that meet in it, by letter.' : $error->getMessage()]);
         }
 
-        return self::changed('runs', static fn (): CoreJob => RunEdits::collected($job, $name, $letters, new Vector($at[0], $at[1], $at[2]), $axis, $turn, $gap, $odMm, $mode));
+        $collector = new CollectorSpec($name, $letters, $mode, [], $entry);
+        $ring = new InletRing(new Vector($at[0], $at[1], $at[2]), $axis, $turn, $gap, $odMm);
+
+        return self::changed('runs', static fn (): CoreJob => RunEdits::collected($job, $collector, $ring));
     }
 
     public function scrolls(ChangeRequest $request): JsonResponse

@@ -61,6 +61,11 @@ final readonly class CutPlan
         return array_sum(array_map(static fn (Piece $piece): float => $piece->massKg, $this->piecesOf($letter)));
     }
 
+    public function totalKg(): float
+    {
+        return array_sum(array_map($this->massKg(...), array_keys($this->pieces)));
+    }
+
     public function toBuy(): int
     {
         return array_sum(array_map(static fn (StockNeed $need): int => $need->toBuy(), $this->stock));

@@ -27,7 +27,7 @@ final readonly class TightSeam
                 if ($joint->type !== JointType::Butt) {
                     continue;
                 }
-                $at = $routed->run->frameAt($joint->seam->stationMm)->at;
+                $at = $routed->line->frameAt($joint->seam->stationMm)->at;
                 foreach ($layout->runs as $other) {
                     $gapMm = $other === $routed ? INF
                         : $lines->least($other->spec->letter, $at) - ($joint->seam->odMm + $other->tube->odMm) / 2;

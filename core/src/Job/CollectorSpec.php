@@ -20,6 +20,16 @@ final readonly class CollectorSpec
     ) {}
 
     /**
+     * The same collector with another firing order.
+     *
+     * @param  list<string>  $firing  letters
+     */
+    public function firing(array $firing): self
+    {
+        return new self($this->name, $this->runs, $this->mode, $firing, $this->entry);
+    }
+
+    /**
      * The same collector with its runs in another order.
      *
      * @param  list<string>  $runs  letters

@@ -77,7 +77,7 @@ final readonly class Bung
     /** @return list<Notice> */
     private function upright(Fitting $fitting, string $path): array
     {
-        return abs($this->routed->run->frameAt($fitting->station->mm)->forward->z) > self::UPRIGHT
+        return abs($this->routed->line->frameAt($fitting->station->mm)->forward->z) > self::UPRIGHT
             ? [Notice::caution($path, 'The tube stands nearly upright here, so no side of it is the top.')]
             : [];
     }

@@ -6,8 +6,8 @@ namespace UpsweptBead\Core\Joint;
 
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Run\Centreline;
 use UpsweptBead\Core\Run\Segment;
-use UpsweptBead\Core\Run\TubeRun;
 
 /**
  * A joint seen end-on, looking with the flow: what lies where round it, in degrees clockwise from the index mark.
@@ -25,17 +25,17 @@ final readonly class JointFace
      */
     private function __construct(public ?float $upDeg, public ?float $nextThroatDeg) {}
 
-    public static function of(TubeRun $run, float $stationMm): self
+    public static function of(Centreline $line, float $stationMm): self
     {
-        $frame = $run->frameAt($stationMm);
+        $frame = $line->frameAt($stationMm);
         $isUpright = abs($frame->forward->z) > self::UPRIGHT;
 
-        return new self($isUpright ? null : $frame->turnDegTo(new Vector(0, 0, 1)), self::nextThroat($run, $stationMm, $frame));
+        return new self($isUpright ? null : $frame->turnDegTo(new Vector(0, 0, 1)), self::nextThroat($line, $stationMm, $frame));
     }
 
-    private static function nextThroat(TubeRun $run, float $stationMm, Frame $frame): ?float
+    private static function nextThroat(Centreline $line, float $stationMm, Frame $frame): ?float
     {
-        $next = array_values(array_filter($run->segments(), static fn (Segment $segment): bool => $segment->bendIndex !== null && $segment->fromMm >= $stationMm - 1e-6));
+        $next = array_values(array_filter($line->segments, static fn (Segment $segment): bool => $segment->bendIndex !== null && $segment->fromMm >= $stationMm - 1e-6));
 
         return $next === [] ? null : $frame->turnDegTo($next[0]->start->reference);
     }

@@ -57,7 +57,7 @@ final readonly class RunJoints
         $placed = [];
         foreach ($this->routed->spec->fittings as $i => $fitting) {
             $piece = $this->pieceAt($fitting->station->mm);
-            $frame = $this->routed->run->frameAt($fitting->station->mm);
+            $frame = $this->routed->line->frameAt($fitting->station->mm);
             $top = Frame::facing($frame->at, $frame->forward)->reference;
             $turnDeg = $frame->turnDegTo($top) + $fitting->fromTopDeg;
             $placed[] = new PlacedFitting(

@@ -64,7 +64,7 @@ final readonly class SensorRoom
     /** @return array<string, float> by what is in the way: how far out it is met first (mm) */
     private function inTheWay(RoutedRun $routed, PlacedFitting $placed, float $long): array
     {
-        $frame = $routed->run->frameAt($placed->fitting->station->mm);
+        $frame = $routed->line->frameAt($placed->fitting->station->mm);
         $out = $frame->reference->turnedAbout($frame->forward, $placed->fromThroat->turnDeg);
         $surface = $routed->tube->odMm / 2;
         // Most stand too far off to be met anywhere along it.

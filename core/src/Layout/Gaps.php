@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Layout;
 
 use UpsweptBead\Core\Geometry\Solid\KeepOut;
+use UpsweptBead\Core\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\AssignmentMode;
 use UpsweptBead\Core\Job\Job;
@@ -34,7 +35,22 @@ final readonly class Gaps
 
     private const LEAST_DEG = 1e-3;
 
-    public function __construct(private Job $job, private Shop $shop) {}
+    /** Remembered where nothing is near enough for a line. */
+    private const NONE = 'none';
+
+    /** The rules that gaps are measured by, as a text. */
+    private string $rules;
+
+    public function __construct(private Job $job, private Shop $shop)
+    {
+        $rules = $shop->rules;
+        $this->rules = implode(' ', [
+            $job->set->routing->gap->mm ?? $rules->value('clear.tube'),
+            $rules->value('clear.other'),
+            $rules->value('set.near_length'),
+            $rules->value('set.near_gap'),
+        ]);
+    }
 
     /**
      * @param  list<RoutedRun>  $runs
@@ -43,18 +59,22 @@ final readonly class Gaps
      */
     public function of(array $runs, array $solids): array
     {
-        $gaps = [];
         $ways = $this->ways($runs);
+        $wayKeys = array_map(self::wayKey(...), $ways);
+        $solidKeys = array_map($this->solidKey(...), $solids);
         $letters = array_keys($ways);
+        /** @var array<string, \Closure(): ?Gap> $asked */
+        $asked = [];
         foreach ($letters as $i => $letter) {
-            foreach ($solids as $solid) {
-                $gaps[] = $this->toSolid($letter, $ways[$letter], $solid);
+            foreach ($solids as $k => $solid) {
+                $asked[$this->key($wayKeys[$letter], $solidKeys[$k])] = fn (): ?Gap => $this->toSolid($letter, $ways[$letter], $solid);
             }
             foreach (array_slice($letters, $i + 1) as $other) {
-                $gaps[] = $this->between($letter, $ways[$letter], $other, $ways[$other]);
+                $asked[$this->key($wayKeys[$letter], $wayKeys[$other])]
+                    = fn (): ?Gap => $this->between($letter, $ways[$letter], $other, $ways[$other]);
             }
         }
-        $gaps = array_values(array_filter($gaps));
+        $gaps = array_values(array_filter($this->answered($asked)));
         usort($gaps, static fn (Gap $a, Gap $b): int => $a->gapMm - $a->neededMm <=> $b->gapMm - $b->neededMm);
 
         return $gaps;
@@ -74,6 +94,51 @@ final readonly class Gaps
         }
 
         return array_filter($ways);
+    }
+
+    /**
+     * @param  array<string, \Closure(): ?Gap>  $asked  by what the answer depends on
+     * @return array<string, ?Gap>
+     */
+    private function answered(array $asked): array
+    {
+        $gaps = $new = [];
+        $known = $this->shop->memo->recall(array_keys($asked));
+        foreach ($asked as $key => $measure) {
+            $remembered = $known[$key] ?? null;
+            if ($remembered instanceof Gap || $remembered === self::NONE) {
+                $gaps[$key] = $remembered === self::NONE ? null : $remembered;
+            } else {
+                $gaps[$key] = $measure();
+                $new[$key] = $gaps[$key] ?? self::NONE;
+            }
+        }
+        $this->shop->memo->keep($new);
+
+        return $gaps;
+    }
+
+    private function key(string $one, string $other): string
+    {
+        return 'gap-'.md5("$one $other $this->rules");
+    }
+
+    private static function wayKey(Way $way): string
+    {
+        return md5(serialize([
+            $way->span->port->id, $way->span->port->tube->odMm, $way->span->collector->id, $way->vertices, $way->radii,
+        ]));
+    }
+
+    private function solidKey(KeepOut $solid): string
+    {
+        if (! $solid instanceof MeshSolid) {
+            return md5(serialize($solid));
+        }
+        // A mesh is named by the fingerprint of its triangles.
+        $spec = array_column($this->job->set->keepOuts, null, 'name')[$solid->id] ?? null;
+
+        return md5(serialize([$spec, $solid->clearanceMm, $solid->exemptFirstMm, $solid->exemptLastMm]));
     }
 
     private function toSolid(string $letter, Way $way, KeepOut $solid): ?Gap

@@ -20,7 +20,7 @@ final readonly class Lines
     {
         $points = [];
         foreach ($runs as $one) {
-            $points[$one->spec->letter] = $one->run->centreline(self::EVERY_MM);
+            $points[$one->spec->letter] = $one->line->points(self::EVERY_MM);
         }
 
         return new self($points);

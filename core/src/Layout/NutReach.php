@@ -43,7 +43,7 @@ final readonly class NutReach
     {
         $points = [];
         foreach ($runs as $one) {
-            $points["run {$one->spec->letter}"] = [$one->run->centreline(self::EVERY_MM), $one->tube->odMm / 2];
+            $points["run {$one->spec->letter}"] = [$one->line->points(self::EVERY_MM), $one->tube->odMm / 2];
         }
         $nuts = [];
         foreach ($job->runs as $i => $run) {

@@ -57,10 +57,7 @@ final readonly class Comparison
 
     public function massKg(): float
     {
-        return array_sum(array_map(
-            fn (RoutedRun $one): float => $this->plan->cut->massKg($one->spec->letter),
-            $this->plan->layout->runs,
-        ));
+        return $this->plan->cut->totalKg();
     }
 
     public function tooTight(): int

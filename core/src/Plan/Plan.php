@@ -10,9 +10,12 @@ use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Reason\Choice;
+use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Reason\Severity;
 use UpsweptBead\Core\Schedule\Schedule;
+use UpsweptBead\Core\Survey\BoreFit;
 use UpsweptBead\Core\Survey\SurveyReport;
 use UpsweptBead\Core\Weld\WeldPlan;
 
@@ -55,6 +58,37 @@ final readonly class Plan
             $this->notices(),
             static fn (Notice $notice): bool => $notice->severity === Severity::Problem,
         ));
+    }
+
+    /** A proposed value by its key: an allowance of a piece, a setting of a joint, what a survey leads to. */
+    public function figure(string $key): Figure|Choice|null
+    {
+        foreach ($this->figures() as $figure) {
+            if ($figure->key === $key) {
+                return $figure;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return iterable<Figure|Choice> */
+    private function figures(): iterable
+    {
+        yield from $this->survey->tuning;
+        foreach ($this->job->runs as $spec) {
+            yield from BoreFit::figures($spec, $this->layout->tubes[$spec->letter] ?? null);
+        }
+        foreach ($this->cut->pieces as $pieces) {
+            foreach ($pieces as $piece) {
+                yield from [$piece->allowances->trim, $piece->allowances->shrink, $piece->allowances->slip];
+            }
+        }
+        foreach ($this->weld->sheets as $sheet) {
+            yield from $sheet->choices;
+            yield from $sheet->settings;
+            yield from $sheet->purge->figures;
+        }
     }
 
     public function step(string $id): ?BenchStep

@@ -100,34 +100,10 @@ final readonly class TubeRun
         return $frame->advanced($this->endStraightMm);
     }
 
-    /** Gives the frame at a distance along the centreline, held to the run's ends. */
+    /** The frame at a distance along the centreline, held to the run's ends; for many places lay it out once. */
     public function frameAt(float $stationMm): Frame
     {
-        foreach ($this->segments() as $segment) {
-            if ($stationMm <= $segment->toMm()) {
-                return $segment->frameAt(max($stationMm, 0.0));
-            }
-        }
-
-        return $this->end();
-    }
-
-    /**
-     * Gives points of the centreline from end to end, at most so far apart along it; every tangent point is one.
-     *
-     * @return non-empty-list<Vector>
-     */
-    public function centreline(float $everyMm): array
-    {
-        $points = [$this->start->at];
-        foreach ($this->segments() as $segment) {
-            $steps = max(1, (int) ceil($segment->lengthMm / $everyMm));
-            for ($i = 1; $i <= $steps; $i++) {
-                $points[] = $segment->frameAt($segment->fromMm + $segment->lengthMm * $i / $steps)->at;
-            }
-        }
-
-        return $points;
+        return Centreline::of($this)->frameAt($stationMm);
     }
 
     public function lengthMm(): float

@@ -22,6 +22,7 @@ final readonly class Shop
         public array $shelf,
         public array $bottles,
         public MeshStore $meshes = new NoMeshes,
+        public Memo $memo = new NoMemo,
     ) {}
 
     /** A shop that owns nothing yet and works by common practice. */
@@ -33,7 +34,13 @@ final readonly class Shop
     /** The same shop with a place to find meshes in. */
     public function withMeshes(MeshStore $meshes): self
     {
-        return new self($this->name, $this->rules, $this->catalogue, $this->shelf, $this->bottles, $meshes);
+        return new self($this->name, $this->rules, $this->catalogue, $this->shelf, $this->bottles, $meshes, $this->memo);
+    }
+
+    /** The same shop with a memory of what it worked out before. */
+    public function withMemo(Memo $memo): self
+    {
+        return new self($this->name, $this->rules, $this->catalogue, $this->shelf, $this->bottles, $this->meshes, $memo);
     }
 
     public function has(string $stockId): int

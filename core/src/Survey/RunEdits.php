@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Survey;
 
-use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\AssignmentMode;
 use UpsweptBead\Core\Job\CollectorSpec;
@@ -78,38 +77,40 @@ final readonly class RunEdits
         }
 
         return $job->with($runs, $job->set->collecting(
-            [...$job->set->collectors, ...array_map(static fn (CollectorSpec $one): CollectorSpec => new CollectorSpec("$one->name, other bank", self::letters($twin, $one->runs), $one->mode, self::letters($twin, $one->firing)), $job->set->collectors)],
+            [...$job->set->collectors, ...array_map(static fn (CollectorSpec $one): CollectorSpec => new CollectorSpec(
+                "$one->name, other bank",
+                self::letters($twin, $one->runs),
+                $one->mode,
+                self::letters($twin, $one->firing),
+                $one->entry,
+            ), $job->set->collectors)],
             [...$job->set->lengths, ...array_map(static fn (LengthSpec $one): LengthSpec => new LengthSpec(self::letters($twin, $one->runs), $one->target, $one->tolerancePercent), $job->set->lengths)],
         ));
     }
 
     /**
-     * Gives runs their inlets from one collector or turbine flange: tubes side by side in a ring about an axis, as close as the
-     * gap between them allows, r0 = (ρ + gap/2)/sin(π/N). The first stands so far round from straight up, the others follow
-     * clockwise, looking with the flow. Routes of runs whose end moved are dropped.
+     * Gives runs their inlets from one collector or turbine flange. Routes of runs whose end moved are dropped.
      *
-     * @param  list<string>  $letters  in their order round the axis
-     * @param  float  $odMm  of the tubes
+     * @param  CollectorSpec  $collector  with its runs in their order round the axis
      *
      * @throws \DomainException if there are not two runs at least, or one is not of this job
      */
-    public static function collected(Job $job, string $name, array $letters, Vector $at, Vector $axis, float $turnDeg, Length $gap, float $odMm, AssignmentMode $mode): Job
+    public static function collected(Job $job, CollectorSpec $collector, InletRing $ring): Job
     {
+        $letters = $collector->runs;
         $count = count($letters);
         if ($count < 2 || count(array_unique($letters)) !== $count || array_filter($letters, static fn (string $one): bool => $job->run($one) === null) !== []) {
             throw new \DomainException('Two runs of this job at least must meet in it, each named once: '.implode(', ', array_map(static fn (RunSpec $run): string => $run->letter, $job->runs)).'.');
         }
-        $radius = ($odMm / 2 + $gap->mm / 2) / sin(M_PI / $count);
-        $frame = Frame::facing($at, $axis);
         $runs = $job->runs;
         foreach ($runs as $i => $run) {
             $place = array_search($run->letter, $letters, true);
             if ($place === false) {
                 continue;
             }
-            $inlet = $at->plus($frame->reference->turnedAbout($frame->forward, $turnDeg + 360 * $place / $count)->times($radius));
-            $end = $run->end->moved(self::place($inlet), $axis);
-            $isSame = $run->end->frame()->at->distanceTo($end->frame()->at) < 0.01 && $run->end->direction->unit()->distanceTo($axis->unit()) < 1e-6;
+            $end = $run->end->moved(self::place($ring->inlet($place, $count)), $ring->axis);
+            $isSame = $run->end->frame()->at->distanceTo($end->frame()->at) < 0.01
+                && $run->end->direction->unit()->distanceTo($ring->axis->unit()) < 1e-6;
             $runs[$i] = new RunSpec($run->letter, $run->name, $run->tubeId, $run->start, $end, $isSame ? $run->route : null, $run->fittings);
         }
         $others = array_values(array_filter($job->set->collectors, static fn (CollectorSpec $one): bool => array_intersect($one->runs, $letters) === []));
@@ -120,7 +121,10 @@ final readonly class RunEdits
             $firing = $one->firing !== [] && array_diff($letters, $one->firing) === [] && count($one->firing) === $count ? $one->firing : $firing;
         }
 
-        return $job->with($runs, $job->set->collecting([...$others, new CollectorSpec($name, $letters, $mode, $mode === AssignmentMode::Cyclic ? $firing : [])]));
+        return $job->with($runs, $job->set->collecting([
+            ...$others,
+            $collector->firing($collector->mode === AssignmentMode::Cyclic ? $firing : []),
+        ]));
     }
 
     /**
@@ -151,8 +155,8 @@ final readonly class RunEdits
             $keep = static fn (array $letters): array => array_values(array_filter($one->runs, static fn (string $letter): bool => in_array($letter, $letters, true)));
             $collectors = $job->set->collectors;
             array_splice($collectors, $i, 1, [
-                new CollectorSpec("$one->name, first scroll", $keep($first), AssignmentMode::Any, []),
-                new CollectorSpec("$one->name, second scroll", $keep($second), AssignmentMode::Any, []),
+                new CollectorSpec("$one->name, first scroll", $keep($first), AssignmentMode::Any, [], $one->entry),
+                new CollectorSpec("$one->name, second scroll", $keep($second), AssignmentMode::Any, [], $one->entry),
             ]);
 
             return $job->with($job->runs, $job->set->collecting($collectors));

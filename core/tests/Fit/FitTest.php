@@ -14,6 +14,7 @@ use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Route\Insertion\Step;
 use UpsweptBead\Core\Run\Bend;
+use UpsweptBead\Core\Run\Centreline;
 use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
@@ -81,9 +82,9 @@ it('keeps the order of the survey where nobody worked out another', function () 
 it('says where up and the next throat line lie round a joint, from its index mark', function () {
     // A level run along x whose reference is straight up, a bend to its right, then a turn of 90° clockwise.
     $run = new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)), [new Bend(100, -90, 90, 76), new Bend(100, 90, 45, 76)], 50);
-    expect(JointFace::of($run, 50)->upDeg)->toBeClose(0.0, 0, 1e-9)->and(JointFace::of($run, 50)->nextThroatDeg)->toBeClose(-90.0)
-        ->and(JointFace::of($run, 250)->upDeg)->toBeClose(90.0)->and(JointFace::of($run, 250)->nextThroatDeg)->toBeClose(90.0)
-        ->and(JointFace::of($run, $run->lengthMm())->nextThroatDeg)->toBeNull();
+    expect(JointFace::of(Centreline::of($run), 50)->upDeg)->toBeClose(0.0, 0, 1e-9)->and(JointFace::of(Centreline::of($run), 50)->nextThroatDeg)->toBeClose(-90.0)
+        ->and(JointFace::of(Centreline::of($run), 250)->upDeg)->toBeClose(90.0)->and(JointFace::of(Centreline::of($run), 250)->nextThroatDeg)->toBeClose(90.0)
+        ->and(JointFace::of(Centreline::of($run), $run->lengthMm())->nextThroatDeg)->toBeNull();
     $upright = new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(0, 0, 1)), [], 50);
-    expect(JointFace::of($upright, 20)->upDeg)->toBeNull();
+    expect(JointFace::of(Centreline::of($upright), 20)->upDeg)->toBeNull();
 });

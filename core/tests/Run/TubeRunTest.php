@@ -5,6 +5,7 @@ declare(strict_types=1);
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Run\Bend;
+use UpsweptBead\Core\Run\Centreline;
 use UpsweptBead\Core\Run\Clocking;
 use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Stock\Catalogue;
@@ -124,7 +125,7 @@ it('measures a bend longer outside and shorter inside: (R ± D/2)·θ', function
 
 it('walks its centreline in steps no longer than asked, by every tangent point', function (int $seed) {
     $run = Some::run(Some::dice($seed), 3);
-    $points = $run->centreline(12.0);
+    $points = Centreline::of($run)->points(12.0);
     expect($points[0])->toEqual($run->start->at)->and($points[count($points) - 1]->distanceTo($run->end()->at))->toBeLessThan(1e-6);
     $length = 0.0;
     foreach (array_slice($points, 1) as $i => $point) {

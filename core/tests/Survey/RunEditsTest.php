@@ -4,13 +4,20 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\AssignmentMode;
+use UpsweptBead\Core\Job\CollectorSpec;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Job\RouteRow;
 use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Survey\InletRing;
 use UpsweptBead\Core\Survey\RunEdits;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 use UpsweptBead\Core\Units\Length;
+
+function ring(Vector $at): InletRing
+{
+    return new InletRing($at, new Vector(1, 0, -0.3), 45, Length::ofMm(2), 44.45);
+}
 
 /** @return array<string, RunSpec> */
 function byLetter(Job $job): array
@@ -84,7 +91,7 @@ it('says what a firing order must be', function () {
 it('sets inlets side by side in a ring about the collector’s axis, as close as the gap allows', function (int $count) {
     $job = SomeHeader::job();
     $letters = array_slice(['A', 'B', 'C', 'D'], 0, $count);
-    $set = RunEdits::collected($job, 'Merge', $letters, new Vector(500, 100, -300), new Vector(1, 0, -0.3), 45, Length::ofMm(2), 44.45, AssignmentMode::Any);
+    $set = RunEdits::collected($job, new CollectorSpec('Merge', $letters, AssignmentMode::Any, []), ring(new Vector(500, 100, -300)));
     $ends = array_map(static fn (string $letter): Vector => $set->run($letter)?->end->frame()->at ?? new Vector(0, 0, 0), $letters);
     for ($i = 0; $i < $count; $i++) {
         // Neighbours: a tube and a gap apart; all square to the axis.
@@ -96,12 +103,12 @@ it('sets inlets side by side in a ring about the collector’s axis, as close as
 })->with([2, 3, 4]);
 
 it('wants two runs of the job to meet', function (array $letters) {
-    expect(fn () => RunEdits::collected(SomeHeader::job(), 'Merge', $letters, new Vector(0, 0, 0), new Vector(1, 0, 0), 0, Length::ofMm(1), 44.45, AssignmentMode::Any))->toThrow(DomainException::class, 'Two runs');
+    expect(fn () => RunEdits::collected(SomeHeader::job(), new CollectorSpec('Merge', $letters, AssignmentMode::Any, []), ring(new Vector(0, 0, 0))))->toThrow(DomainException::class, 'Two runs');
 })->with([[['A']], [['A', 'A']], [['A', 'Q']]]);
 
 it('keeps the firing order of a collector that is moved', function () {
     $job = SomeHeader::job();
     $firing = $job->set->collectors[0]->firing;
-    $moved = RunEdits::collected($job, 'Collector', ['A', 'B', 'C', 'D'], new Vector(560, 170, -300), new Vector(1, 0, -0.3), 45, Length::ofMm(2), 44.45, AssignmentMode::Cyclic);
+    $moved = RunEdits::collected($job, new CollectorSpec('Collector', ['A', 'B', 'C', 'D'], AssignmentMode::Cyclic, []), ring(new Vector(560, 170, -300)));
     expect($firing)->not->toBe(['A', 'B', 'C', 'D'])->and($moved->set->collectors[0]->firing)->toBe($firing);
 });

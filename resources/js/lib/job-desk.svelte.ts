@@ -7,8 +7,10 @@ import type {
     NextAction,
     Pasted,
     Plan,
+    PlanFollowing,
     PlanSketch,
     Progress,
+    Reason,
     Revision,
     RouteDocument,
     RouteSearch,
@@ -37,6 +39,7 @@ export class JobDesk {
     plan = $state.raw<Plan>({} as Plan);
     revision = $state.raw<Revision>({} as Revision);
     index = $state(0);
+    only = $state<string | null>(null);
     selection = $state.raw<Selection>(null);
     errors = $state.raw<Record<string, string[]>>({});
     failure = $state('');
@@ -110,6 +113,39 @@ export class JobDesk {
         return `runs[${this.document.runs[this.index] ? this.index : 0}]`;
     }
 
+    /** The runs that Cut, Fit, Weld and Handover show: all of the job, or the one that is looked at alone. */
+    get shown(): RunPlan[] {
+        return this.only === null ? this.plan.runs : this.plan.runs.filter((run) => run.letter === this.only);
+    }
+
+    isShown(letter: string): boolean {
+        return this.only === null || this.only === letter;
+    }
+
+    /** Looks at one run alone, or at all of them again. */
+    filter(letter: string | null): void {
+        this.only = letter;
+        if (letter !== null) this.choose(letter);
+    }
+
+    /** The run that a joint or a piece belongs to. */
+    runOf(id: string): RunPlan | undefined {
+        return this.plan.runs.find(
+            (run) =>
+                run.joints.some((joint) => joint.id === id) || run.pieces.some((piece) => piece.mark === id),
+        );
+    }
+
+    /** Selects a joint or a piece wherever it is, with its run; a filter that hides it is lifted. */
+    look(selection: { kind: 'joint' | 'piece'; id: string }): void {
+        const run = this.runOf(selection.id);
+        if (run) {
+            this.choose(run.letter);
+            if (!this.isShown(run.letter)) this.only = null;
+        }
+        this.selection = selection;
+    }
+
     choose(letter: string): void {
         const index = this.document.runs.findIndex((one) => one.letter === letter);
         if (index < 0 || index === this.index) return;
@@ -168,6 +204,16 @@ export class JobDesk {
         });
     }
 
+    /** The working of a figure; a message where it cannot be had. */
+    async why(figure: string): Promise<Reason | string> {
+        const reply = await send<{ reason: Reason }>('POST', `/jobs/${this.view.id}/why`, {
+            document: this.document,
+            figure,
+            units: this.view.units,
+        });
+        return reply.ok ? reply.data.reason : reply.message;
+    }
+
     async findWays(letter: string): Promise<Answers | null> {
         await this.#settled;
         const reply = await send<Answers>('POST', `/jobs/${this.view.id}/routes`, {
@@ -181,11 +227,17 @@ export class JobDesk {
 
     /** In which order the runs as they stand can be put in whole; takes longer than a plan, so it is asked for apart. */
     async insertion(withStubs = false): Promise<Insertion | null> {
-        const reply = await send<{ insertion: Insertion | null }>('POST', `/jobs/${this.view.id}/insertion`, {
-            document: this.document,
-            withStubs,
-        });
-        return reply.ok ? reply.data.insertion : null;
+        const asked = this.document;
+        const reply = await send<{ insertion: Insertion | null; plan: PlanFollowing }>(
+            'POST',
+            `/jobs/${this.view.id}/insertion`,
+            { document: asked, withStubs },
+        );
+        if (!reply.ok) return null;
+        // The order of building follows it; later plans of the same routes know it by themselves.
+        if (asked === this.document && !this.plan.fit.ordered && reply.data.plan.fit.ordered)
+            this.plan = { ...this.plan, ...reply.data.plan };
+        return reply.data.insertion;
     }
 
     /** What pasted cells would become; changes nothing. */

@@ -69,6 +69,7 @@ export type CollectorDocument = {
     runs: string[];
     assignment: 'fixed' | 'any' | 'cyclic';
     firing: string[];
+    entry?: 'welded' | 'slip' | undefined;
 };
 
 export type DesignDocument = {

@@ -28,9 +28,11 @@ export type Figure = {
     quantity: string | null;
     value: number | null;
     text: string;
-    proposed: string;
-    reason: Reason;
-    override: { value: string; why: string } | null;
+    /** What was proposed, where a person overruled it. */
+    proposed?: string;
+    override?: { value: string; why: string };
+    /** Its working; figures of a plan are sent without it, and asked for it when they are opened. */
+    reason?: Reason;
 };
 
 export type Segment = {
@@ -81,6 +83,7 @@ export type Piece = {
     endPrep: string;
     trim: Figure;
     shrink: Figure;
+    slip: Figure;
     mass: Shown;
     marks: { label: string; outer: Shown; centre: Shown; inner: Shown }[];
     clocking: Clocking | null;
@@ -90,11 +93,13 @@ export type Joint = {
     id: string;
     type: string;
     typeLabel: string;
+    welded: boolean;
     between: string;
     and: string;
     station: number;
     seam: Shown;
     metals: string;
+    index: { long: number; short: number; text: string };
     up: number | null;
     nextThroat: number | null;
 };
@@ -111,9 +116,7 @@ export type PlacedFitting = {
 
 export type Sheet = {
     joint: string;
-    order: number;
-    why: string;
-    index: { long: number; short: number; text: string };
+    run: string;
     tacks: { trial: number[]; full: number[]; length: Shown };
     settings: Record<string, Figure>;
     working: [Shown, Shown];
@@ -140,15 +143,64 @@ export type RunPlan = {
     pieces: Piece[];
     joints: Joint[];
     fittings: PlacedFitting[];
-    nesting: {
-        leastBars: number;
-        bars: { length: Shown; cuts: (Shown & { mark: string })[]; left: Shown }[];
-        donors: { stock: string; marks: string[]; left: Shown }[];
-    } | null;
-    stock: { id: string; needed: number; onShelf: number; toBuy: number }[];
-    fitting: { order: number; joint: string; brings: string; to: string; why: string }[];
-    sheets: Sheet[];
 };
+
+/** What all pieces of one size of tube are cut from. */
+export type Nesting = {
+    tube: string;
+    leastBars: number;
+    bars: { length: Shown; cuts: (Shown & { mark: string; run: string })[]; left: Shown }[];
+    donors: { stock: string; cuts: { mark: string; run: string }[]; left: Shown }[];
+};
+
+export type StockNeed = { id: string; needed: number; onShelf: number; toBuy: number };
+
+export type CutPlan = { nestings: Nesting[]; stock: StockNeed[]; toBuy: number; mass: Shown };
+
+export type FitStep = {
+    order: number;
+    run: string;
+    joint: string;
+    brings: string;
+    to: string;
+    why: string;
+};
+
+export type FitPlan = {
+    /** The runs as they go in. */
+    letters: string[];
+    /** Whether that order was worked out; otherwise it is that of the survey. */
+    ordered: boolean;
+    steps: FitStep[];
+    tight: { joint: string; other: string; gap: Shown }[];
+    nuts: Nut[];
+};
+
+export type Argon = {
+    torch: Shown;
+    purge: Shown;
+    total: Shown;
+    torchLeft: Shown;
+    purgeLeft: Shown;
+    left: Shown;
+    room: Shown;
+    enough: boolean;
+};
+
+export type WeldPlan = { sheets: Sheet[]; argon: Argon };
+
+export type Slot = {
+    order: number;
+    joint: string;
+    run: string;
+    phase: string;
+    phaseLabel: string;
+    why: string;
+    start: Shown;
+    wait: Shown;
+};
+
+export type Schedule = { slots: Slot[]; total: Shown; waiting: Shown; oneByOne: Shown };
 
 export type Step = {
     id: string;
@@ -219,7 +271,6 @@ export type SetPlan = {
     lengths: LengthCheck[];
     style: SetStyle;
     rules: Record<RoutingLimit, Shown>;
-    seams: { joint: string; other: string; gap: Shown }[];
 };
 
 /** A nut of a flange, and how far a spanner swings on it. */
@@ -231,19 +282,11 @@ export type Plan = {
     runs: RunPlan[];
     set: SetPlan;
     tuning: Record<string, Figure>;
-    nuts: Nut[];
     jointCount: number;
-    argon: {
-        torch: Shown;
-        purge: Shown;
-        total: Shown;
-        torchLeft: Shown;
-        purgeLeft: Shown;
-        left: Shown;
-        room: Shown;
-        enough: boolean;
-    };
-    steps: Step[];
+    cut: CutPlan;
+    fit: FitPlan;
+    weld: WeldPlan;
+    schedule: Schedule;
     notices: Notice[];
 };
 
@@ -251,6 +294,9 @@ export type Plan = {
 export type PlanSketch = Pick<Plan, 'set' | 'notices'> & {
     runs: (Pick<RunPlan, 'letter'> & Partial<RunPlan>)[];
 };
+
+/** The stages that follow the order in which runs go in, once that has been worked out. */
+export type PlanFollowing = Pick<Plan, 'fit' | 'schedule' | 'notices'>;
 
 export type LogLine = { id: string; step: string; kind: string; note: string; by: string; at: string };
 

@@ -4,24 +4,32 @@
     import Button from '@/kit/button.svelte';
     import TextField from '@/kit/text-field.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { Figure } from '@/lib/plan';
+    import type { Figure, Reason } from '@/lib/plan';
 
-    type Props = { figure: Figure; desk?: JobDesk | undefined; big?: boolean; label?: boolean };
+    type Props = { figure: Figure; desk: JobDesk; big?: boolean; label?: boolean };
     let { figure, desk, big = false, label = false }: Props = $props();
 
     let open = $state(false);
     let value = $state('');
     let why = $state('');
-    const mayOverrule = $derived(desk?.isDraft === true);
+    let working = $state.raw<Reason | null>(null);
+    let failure = $state('');
+    const mayOverrule = $derived(desk.isDraft);
 
-    function show(isOpen: boolean): void {
+    async function show(isOpen: boolean): Promise<void> {
         open = isOpen;
         value = figure.override?.value ?? '';
         why = figure.override?.why ?? '';
+        if (!isOpen) return;
+        const key = figure.key;
+        const answer = figure.reason ?? (await desk.why(key));
+        if (key !== figure.key) return;
+        failure = typeof answer === 'string' ? answer : '';
+        working = typeof answer === 'string' ? null : answer;
     }
 
     async function overrule(next: string): Promise<void> {
-        await desk?.override(figure.key, next, why);
+        await desk.override(figure.key, next, why);
         open = false;
     }
 </script>
@@ -30,7 +38,7 @@
     <Popover.Trigger
         class="{figure.quantity === null
             ? 'font-mono'
-            : 'figure'} decoration-line hover:decoration-action rounded-[2px] text-left underline decoration-dotted underline-offset-4 {big
+            : 'figure'} tap decoration-line hover:decoration-action rounded-[2px] text-left underline decoration-dotted underline-offset-4 {big
             ? 'text-2xl font-medium'
             : ''}"
         aria-label="{figure.label}: {figure.text}{figure.override ? ', overruled' : ''}. Show the working."
@@ -56,20 +64,24 @@
                         : ''}
                 </p>
             {/if}
-            <p class="mt-2">{figure.reason.rule}</p>
-            {#if figure.reason.inputs.length > 0}
-                <dl class="border-line mt-2 border-t">
-                    {#each figure.reason.inputs as input (input.label)}
-                        <div class="border-line flex justify-between gap-3 border-b py-0.5">
-                            <dt class="text-quiet">{input.label}</dt>
-                            <dd class="figure">{input.text}</dd>
-                        </div>
-                    {/each}
-                </dl>
-            {/if}
-            <p class="text-quiet mt-2 text-sm">Source: {figure.reason.source}.</p>
-            {#if figure.reason.changes}
-                <p class="text-quiet text-sm">What changes it: {figure.reason.changes}</p>
+            {#if working}
+                <p class="mt-2">{working.rule}</p>
+                {#if working.inputs.length > 0}
+                    <dl class="border-line mt-2 border-t">
+                        {#each working.inputs as input (input.label)}
+                            <div class="border-line flex justify-between gap-3 border-b py-0.5">
+                                <dt class="text-quiet">{input.label}</dt>
+                                <dd class="figure">{input.text}</dd>
+                            </div>
+                        {/each}
+                    </dl>
+                {/if}
+                <p class="text-quiet mt-2 text-sm">Source: {working.source}.</p>
+                {#if working.changes}
+                    <p class="text-quiet text-sm">What changes it: {working.changes}</p>
+                {/if}
+            {:else}
+                <p class="text-quiet mt-2">{failure === '' ? 'Working it out…' : `✕ ${failure}`}</p>
             {/if}
             {#if mayOverrule}
                 <form

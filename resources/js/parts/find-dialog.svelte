@@ -31,20 +31,20 @@
                     <span class="key">{i + 1}</span>{stage}
                 </Command.Item>
             {/each}
-            {#each desk.run?.joints ?? [] as joint (joint.id)}
+            {#each desk.plan.runs.flatMap((run) => run.joints) as joint (joint.id)}
                 <Command.Item
                     class="data-selected:bg-wash flex gap-3 px-2 py-1.5"
                     value="{joint.id} {joint.typeLabel} {joint.between} {joint.and}"
-                    onSelect={() => take(() => (desk.selection = { kind: 'joint', id: joint.id }))}
+                    onSelect={() => take(() => desk.look({ kind: 'joint', id: joint.id }))}
                 >
                     <span class="figure">{joint.id}</span>{joint.typeLabel}: {joint.between} to {joint.and}
                 </Command.Item>
             {/each}
-            {#each desk.run?.pieces ?? [] as piece (piece.mark)}
+            {#each desk.plan.runs.flatMap((run) => run.pieces) as piece (piece.mark)}
                 <Command.Item
                     class="data-selected:bg-wash flex gap-3 px-2 py-1.5"
                     value="{piece.mark} piece {piece.stock}"
-                    onSelect={() => take(() => (desk.selection = { kind: 'piece', id: piece.mark }))}
+                    onSelect={() => take(() => desk.look({ kind: 'piece', id: piece.mark }))}
                 >
                     <span class="figure">{piece.mark}</span>{piece.stock}
                 </Command.Item>

@@ -13,7 +13,7 @@
         const plan = desk.plan;
         clearTimeout(timer);
         timer = setTimeout(async () => {
-            const answer = await desk.insertion(true);
+            const answer = await desk.insertion();
             if (plan === desk.plan) insertion = answer;
         }, 100);
         return () => clearTimeout(timer);
@@ -47,8 +47,7 @@
             </p>
         {/each}
         <p class="text-quiet mt-1 text-sm">
-            With a stub of each run on its flange. Held on a trial: the run that locates most first, tacked to
-            the collector to hold both.
+            Whole, past those already in place. Held on a trial: tacked to flange and collector, to hold both.
         </p>
     </section>
 {/if}

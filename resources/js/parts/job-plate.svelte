@@ -6,7 +6,7 @@
 
     const head = $derived(desk.document.job);
     const bench = $derived(desk.view.bench);
-    const argon = $derived(desk.plan.argon);
+    const argon = $derived(desk.plan.weld.argon);
     const size = $derived(desk.run?.tube?.name ?? '–');
     const state = $derived(
         desk.failure && desk.unsaved

@@ -5,18 +5,20 @@
 
     type Props = {
         joint: Joint;
-        sheet: Sheet;
+        sheet?: Sheet | undefined;
         fittings?: PlacedFitting[];
         tacks?: 'trial' | 'full';
         size?: number;
     };
     let { joint, sheet, fittings = [], tacks = 'full', size = 300 }: Props = $props();
 
-    const places = $derived(tacks === 'full' ? sheet.tacks.full : sheet.tacks.trial);
+    const places = $derived((tacks === 'full' ? sheet?.tacks.full : sheet?.tacks.trial) ?? []);
     const near = $derived(fittings.filter((one) => Math.abs(one.station - joint.station) < 120));
     const summary = $derived(
-        `Joint ${joint.id} looking with the flow. Index mark ${sheet.index.text} at the top. ` +
-            `Tacks in order at ${places.map((deg) => `${Math.round(deg)}°`).join(', ')}.`,
+        `Joint ${joint.id} looking with the flow. Index mark ${joint.index.text} at the top. ` +
+            (places.length > 0
+                ? `Tacks in order at ${places.map((deg) => `${Math.round(deg)}°`).join(', ')}.`
+                : 'It is not tacked.'),
     );
 </script>
 
@@ -39,7 +41,7 @@
         >
     {/each}
 
-    {#each strokes(sheet.index.long, sheet.index.short) as stroke (stroke.offset)}
+    {#each strokes(joint.index.long, joint.index.short) as stroke (stroke.offset)}
         <line
             x1={100 + stroke.offset}
             x2={100 + stroke.offset}

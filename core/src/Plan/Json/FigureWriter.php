@@ -15,7 +15,14 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** Writes proposed values with their working, as numbers in base units and as text in the person's units. */
 final readonly class FigureWriter
 {
-    public function __construct(public UnitSystem $units) {}
+    /** @param  bool  $withReasons  whether every figure brings its working along, or only says what it is called by */
+    public function __construct(public UnitSystem $units, private bool $withReasons = true) {}
+
+    /** The same in the same units, with every working: for the few figures that are read where they stand. */
+    public function withReasons(): self
+    {
+        return new self($this->units);
+    }
 
     /** @return array<string, mixed> */
     public function figure(Figure $figure): array
@@ -28,9 +35,8 @@ final readonly class FigureWriter
             'quantity' => $figure->quantity->value,
             'value' => $figure->value,
             'text' => $text,
-            'proposed' => $figure->override === null ? $text : $figure->quantity->show($figure->proposed, $this->units),
-            'reason' => $this->reason($figure->reason),
-            'override' => $this->override($figure->override),
+            ...($this->withReasons ? ['reason' => $this->reason($figure->reason)] : []),
+            ...$this->override($figure->override, fn (): string => $figure->quantity->show($figure->proposed, $this->units)),
         ];
     }
 
@@ -43,9 +49,8 @@ final readonly class FigureWriter
             'quantity' => null,
             'value' => null,
             'text' => $choice->value,
-            'proposed' => $choice->proposed,
-            'reason' => $this->reason($choice->reason),
-            'override' => $this->override($choice->override),
+            ...($this->withReasons ? ['reason' => $this->reason($choice->reason)] : []),
+            ...$this->override($choice->override, static fn (): string => $choice->proposed),
         ];
     }
 
@@ -71,7 +76,7 @@ final readonly class FigureWriter
     }
 
     /** @return array<string, mixed> */
-    private function reason(Reason $reason): array
+    public function reason(Reason $reason): array
     {
         return [
             'rule' => $reason->rule,
@@ -82,9 +87,15 @@ final readonly class FigureWriter
         ];
     }
 
-    /** @return array{value: string, why: string}|null */
-    private function override(?Override $override): ?array
+    /**
+     * @param  \Closure(): string  $proposed
+     * @return array<string, mixed> nothing where the proposal stands
+     */
+    private function override(?Override $override, \Closure $proposed): array
     {
-        return $override === null ? null : ['value' => $override->value, 'why' => $override->why];
+        return $override === null ? [] : [
+            'proposed' => $proposed(),
+            'override' => ['value' => $override->value, 'why' => $override->why],
+        ];
     }
 }

@@ -29,22 +29,37 @@ final readonly class PlanWriter
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> every figure with its working */
     public static function toArray(Plan $plan): array
     {
-        $figures = new FigureWriter($plan->job->units);
+        return [...self::plan($plan, new FigureWriter($plan->job->units)), 'steps' => self::steps($plan)];
+    }
+
+    /**
+     * For the screens: without the workings, which are most of a plan and asked for when a figure is opened, and without the
+     * steps, which the bench gets from the release it works by.
+     *
+     * @return array<string, mixed>
+     */
+    public static function forScreens(Plan $plan): array
+    {
+        return self::plan($plan, new FigureWriter($plan->job->units, false));
+    }
+
+    /** @return array<string, mixed> */
+    private static function plan(Plan $plan, FigureWriter $figures): array
+    {
         $stages = new StageWriter($figures);
 
         return [
             'runs' => (new RunWriter($figures, $plan->sketch))->runs(),
             'set' => (new SetPlanWriter($figures))->layout($plan->layout, $plan->job),
-            'tuning' => (object) $figures->each($plan->survey->tuning),
+            'tuning' => (object) $figures->withReasons()->each($plan->survey->tuning),
             'jointCount' => count($plan->joints->joints),
             'cut' => $stages->cut($plan->cut),
             'fit' => $stages->fit($plan->fit),
             'weld' => $stages->weld($plan->weld),
             'schedule' => $stages->schedule($plan->schedule),
-            'steps' => self::steps($plan),
             'notices' => self::notices($plan->notices()),
         ];
     }
@@ -61,7 +76,6 @@ final readonly class PlanWriter
         return [
             'fit' => $stages->fit($plan->fit),
             'schedule' => $stages->schedule($plan->schedule),
-            'steps' => self::steps($plan),
             'notices' => self::notices($plan->notices()),
         ];
     }

@@ -41,7 +41,7 @@ final readonly class RunWriter
     {
         return array_map(fn (RunSpec $spec): array => [
             ...$this->shape($spec),
-            'bore' => (object) $this->figures->each(BoreFit::figures($spec, $this->tubeOf($spec))),
+            'bore' => (object) $this->figures->withReasons()->each(BoreFit::figures($spec, $this->tubeOf($spec))),
             'pieces' => array_map($this->piece(...), $this->sketch->cut->piecesOf($spec->letter)),
         ], $this->sketch->job->runs);
     }
@@ -136,7 +136,7 @@ final readonly class RunWriter
     /** @return array<string, mixed> */
     private function joint(Joint $joint, RoutedRun $routed): array
     {
-        $face = JointFace::of($routed->run, $joint->seam->stationMm);
+        $face = JointFace::of($routed->line, $joint->seam->stationMm);
 
         return [
             'id' => $joint->id,

@@ -33,6 +33,7 @@ final readonly class StageWriter
             'nestings' => array_map($this->nesting(...), $cut->nestings),
             'stock' => array_map(self::need(...), $cut->stock),
             'toBuy' => $cut->toBuy(),
+            'mass' => $this->figures->plain(Quantity::Mass, $cut->totalKg()),
         ];
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Route\Looks;
 
 use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Run\Centreline;
 use UpsweptBead\Core\Run\TubeRun;
 
 /**
@@ -32,22 +33,21 @@ final readonly class Style
     public static function of(array $runs, array $odMm): self
     {
         $starts = array_values(array_map(static fn (TubeRun $run): array => [$run->start->at, $run->start->forward], $runs));
-        $lines = array_values(array_map(static fn (TubeRun $run): array => array_map(
-            static fn (int $i): Vector => $run->frameAt($run->lengthMm() * $i / self::STEPS)->at, range(0, self::STEPS),
-        ), $runs));
+        $laidOut = array_map(Centreline::of(...), $runs);
+        $lines = array_values(array_map(static fn (Centreline $line): array => $line->inSteps(self::STEPS), $laidOut));
         $ends = array_map(static fn (array $line): Vector => $line[self::STEPS], $lines);
 
         return new self(
             Row::of(array_column($starts, 0))->gapSpreadMm($lines, array_values($odMm)),
-            array_map(self::flatness(...), $runs),
+            array_map(self::flatness(...), $laidOut),
             Mirror::of($starts, $ends)?->errorMm($lines),
         );
     }
 
     /** Peak to valley from the plane that fits best: the axis with the least scatter, by turning the frame until none is left. */
-    private static function flatness(TubeRun $run): float
+    private static function flatness(Centreline $line): float
     {
-        $points = $run->centreline(self::EVERY_MM);
+        $points = $line->points(self::EVERY_MM);
         $normal = self::leastAxis($points);
         $heights = array_map(static fn (Vector $point): float => $point->dot($normal), $points);
 

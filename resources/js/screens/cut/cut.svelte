@@ -3,16 +3,19 @@
     import Ribbon from '@/parts/ribbon.svelte';
     import type { StageProps } from '../job/stages';
     import Nowhere from '../job/nowhere.svelte';
-    import Nesting from './nesting.svelte';
+    import Nestings from './nestings.svelte';
     import PieceDrawing from './piece-drawing.svelte';
+    import StockTable from './stock-table.svelte';
 
     let { desk, onstage }: StageProps = $props();
 
-    const run = $derived(desk.run);
+    const pieces = $derived(desk.shown.flatMap((run) => run.pieces));
     const chosen = $derived(
-        run?.pieces.find((piece) => desk.selection?.kind === 'piece' && piece.mark === desk.selection.id) ??
-            run?.pieces[0],
+        pieces.find((piece) => desk.selection?.kind === 'piece' && piece.mark === desk.selection.id) ??
+            pieces[0],
     );
+    const run = $derived(chosen ? desk.runOf(chosen.mark) : undefined);
+    const slips = $derived(pieces.some((piece) => (piece.slip.value ?? 0) > 0));
 </script>
 
 {#if run && chosen}
@@ -22,46 +25,62 @@
         onselect={(picked) => (desk.selection = picked)}
         pieceFact={(piece) => piece.cutLength.text}
     />
-    <div class="grid gap-2 lg:grid-cols-[1fr_26rem]">
-        <div class="space-y-2">
-            <section class="sheet overflow-x-auto" aria-label="Cut list">
-                <table class="table-plain">
+    <div class="grid gap-2 xl:grid-cols-[1fr_26rem]">
+        <div class="min-w-0 space-y-2">
+            <StockTable cut={desk.plan.cut} />
+            <section class="sheet" aria-label="Cut list">
+                <table class="table-plain table-stack">
                     <thead>
                         <tr
                             ><th>Piece</th><th>From</th><th class="num">Cut length</th><th class="num"
                                 >Finished</th
                             ><th class="num">Bend</th><th class="num">Turn</th><th class="num">Long by</th><th
                                 class="num">Shrink</th
-                            ><th class="num">Mass</th></tr
+                            >{#if slips}<th class="num">Goes in</th>{/if}<th class="num">Mass</th></tr
                         >
                     </thead>
                     <tbody>
-                        {#each run.pieces as piece (piece.mark)}
+                        {#each pieces as piece (piece.mark)}
                             <tr class={piece.mark === chosen.mark ? 'bg-wash' : ''}>
-                                <td>
+                                <td data-label="Piece">
                                     <button
                                         type="button"
-                                        class="heading underline decoration-dotted underline-offset-4"
-                                        onclick={() => (desk.selection = { kind: 'piece', id: piece.mark })}
+                                        class="heading tap underline decoration-dotted underline-offset-4"
+                                        onclick={() => desk.look({ kind: 'piece', id: piece.mark })}
                                         >{piece.mark}</button
                                     >
                                 </td>
-                                <td class="figure text-sm">{piece.stock}</td>
-                                <td class="figure num font-medium">{piece.cutLength.text}</td>
-                                <td class="figure num text-quiet">{piece.length.text}</td>
-                                <td class="figure num">{piece.isBend ? piece.angle.text : '–'}</td>
-                                <td class="figure num">{piece.clocking ? piece.clocking.turn.text : '–'}</td>
-                                <td class="num"><FigureCell figure={piece.trim} {desk} /></td>
-                                <td class="num"><FigureCell figure={piece.shrink} {desk} /></td>
-                                <td class="figure num">{piece.mass.text}</td>
+                                <td class="figure text-sm" data-label="From">{piece.stock}</td>
+                                <td class="figure num font-medium" data-label="Cut length"
+                                    >{piece.cutLength.text}</td
+                                >
+                                <td class="figure num text-quiet" data-label="Finished"
+                                    >{piece.length.text}</td
+                                >
+                                <td class="figure num" data-label="Bend"
+                                    >{piece.isBend ? piece.angle.text : '–'}</td
+                                >
+                                <td class="figure num" data-label="Turn"
+                                    >{piece.clocking ? piece.clocking.turn.text : '–'}</td
+                                >
+                                <td class="num" data-label="Long by"
+                                    ><FigureCell figure={piece.trim} {desk} /></td
+                                >
+                                <td class="num" data-label="Shrink"
+                                    ><FigureCell figure={piece.shrink} {desk} /></td
+                                >
+                                {#if slips}<td class="num" data-label="Goes in"
+                                        ><FigureCell figure={piece.slip} {desk} /></td
+                                    >{/if}
+                                <td class="figure num" data-label="Mass">{piece.mass.text}</td>
                             </tr>
                         {/each}
                     </tbody>
                 </table>
             </section>
-            <Nesting {run} />
+            <Nestings nestings={desk.plan.cut.nestings} only={desk.only} />
         </div>
-        <PieceDrawing piece={chosen} odMm={run.tube?.od.value ?? 50} />
+        <div class="min-w-0"><PieceDrawing piece={chosen} odMm={run.tube?.od.value ?? 50} /></div>
     </div>
 {:else}
     <Nowhere text="Pieces follow from a route that can be cut from stock." {onstage} />

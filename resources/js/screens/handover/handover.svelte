@@ -6,14 +6,29 @@
 
     let { desk, onstage }: StageProps = $props();
 
-    const run = $derived(desk.run);
+    const runs = $derived(desk.shown.filter((run) => run.run));
+    const run = $derived(
+        (desk.selection?.kind === 'joint' ? desk.runOf(desk.selection.id) : undefined) ?? runs[0],
+    );
     const bench = $derived(desk.view.bench);
     const used = (joint: string, step: string, measure: string) =>
         bench?.readings[`${step}.${joint}`]?.[measure] ?? '–';
+    const slots = $derived(desk.plan.schedule.slots.filter((slot) => desk.isShown(slot.run)));
+    const sheets = $derived(new Map(desk.plan.weld.sheets.map((sheet) => [sheet.joint, sheet])));
+    const joints = $derived(new Map(runs.flatMap((one) => one.joints).map((joint) => [joint.id, joint])));
+    const totals = $derived([
+        ['Tube', [...new Set(runs.map((one) => one.tube?.name ?? ''))].join(', ')],
+        [
+            runs.length > 1 ? 'Runs' : 'Length',
+            runs.length > 1 ? `${runs.length}` : (runs[0]?.run?.length.text ?? ''),
+        ],
+        ['Mass', desk.plan.cut.mass.text],
+        ['Joints welded', `${bench?.jointsDone ?? 0} of ${desk.plan.weld.sheets.length}`],
+    ]);
     const isDone = (joint: string) => bench?.done.includes(`weld.${joint}`) ?? false;
 </script>
 
-{#if run?.run && run.sheets.length > 0}
+{#if run?.run && slots.length > 0}
     <Ribbon
         {run}
         selection={desk.selection}
@@ -21,13 +36,13 @@
         jointDone={(joint) => isDone(joint.id)}
         jointFact={(joint) => (isDone(joint.id) ? used(joint.id, 'weld', 'amps') : '')}
     />
-    <div class="grid gap-2 lg:grid-cols-[1fr_24rem]">
-        <div class="space-y-2">
+    <div class="grid gap-2 xl:grid-cols-[1fr_24rem]">
+        <div class="min-w-0 space-y-2">
             <section
                 class="sheet grid grid-cols-2 gap-x-6 gap-y-1 p-3 sm:grid-cols-4"
                 aria-label="What is handed over"
             >
-                {#each [['Tube', run.tube?.name ?? ''], ['Length', run.run.length.text], ['Mass', run.mass.text], ['Joints welded', `${bench?.jointsDone ?? 0} of ${desk.plan.jointCount}`]] as [name, value] (name)}
+                {#each totals as [name, value] (name)}
                     <p>
                         <span class="label block">{name}</span><span class="figure text-xl font-medium"
                             >{value}</span
@@ -35,8 +50,8 @@
                     </p>
                 {/each}
             </section>
-            <section class="sheet overflow-x-auto" aria-label="Joints as welded">
-                <table class="table-plain">
+            <section class="sheet" aria-label="Joints as welded">
+                <table class="table-plain table-stack">
                     <thead>
                         <tr
                             ><th>Joint</th><th>Between</th><th>Filler</th><th class="num">Amps plan</th><th
@@ -47,17 +62,28 @@
                         >
                     </thead>
                     <tbody>
-                        {#each run.sheets as sheet (sheet.joint)}
-                            {@const joint = run.joints.find((one) => one.id === sheet.joint)}
-                            <tr class={desk.selection?.id === sheet.joint ? 'bg-wash' : ''}>
-                                <td class="figure">{isDone(sheet.joint) ? '✓' : '·'} {sheet.joint}</td>
-                                <td>{joint?.between} to {joint?.and}</td>
-                                <td class="figure">{sheet.settings['filler']?.text}</td>
-                                <td class="figure num">{sheet.settings['amps']?.text}</td>
-                                <td class="figure num font-medium">{used(sheet.joint, 'weld', 'amps')}</td>
-                                <td class="figure num">{used(sheet.joint, 'purge', 'oxygen')}</td>
-                                <td class="figure num">{used(sheet.joint, 'weld', 'seconds')}</td>
-                                <td class="figure num">{used(sheet.joint, 'cool', 'temperature')}</td>
+                        {#each slots as slot (slot.joint)}
+                            {@const joint = joints.get(slot.joint)}
+                            {@const settings = sheets.get(slot.joint)?.settings}
+                            <tr class={desk.selection?.id === slot.joint ? 'bg-wash' : ''}>
+                                <td class="figure" data-label="Joint"
+                                    >{isDone(slot.joint) ? '✓' : '·'} {slot.joint}</td
+                                >
+                                <td data-label="Between">{joint?.between} to {joint?.and}</td>
+                                <td class="figure" data-label="Filler">{settings?.['filler']?.text}</td>
+                                <td class="figure num" data-label="Amps plan">{settings?.['amps']?.text}</td>
+                                <td class="figure num font-medium" data-label="Amps used"
+                                    >{used(slot.joint, 'weld', 'amps')}</td
+                                >
+                                <td class="figure num" data-label="Oxygen"
+                                    >{used(slot.joint, 'purge', 'oxygen')}</td
+                                >
+                                <td class="figure num" data-label="Time"
+                                    >{used(slot.joint, 'weld', 'seconds')}</td
+                                >
+                                <td class="figure num" data-label="Gone on at"
+                                    >{used(slot.joint, 'cool', 'temperature')}</td
+                                >
                             </tr>
                         {/each}
                     </tbody>

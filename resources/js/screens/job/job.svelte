@@ -53,7 +53,8 @@
     }
 
     function step(by: number): void {
-        const ids = (desk.run?.joints ?? []).map((joint) => joint.id);
+        const runs = stage === 'survey' || stage === 'route' ? [desk.run] : desk.shown;
+        const ids = runs.flatMap((run) => run?.joints ?? []).map((joint) => joint.id);
         const at =
             desk.selection?.kind === 'joint' ? ids.indexOf(desk.selection.id) : by > 0 ? -1 : ids.length;
         const next = ids[Math.min(Math.max(at + by, 0), ids.length - 1)];
@@ -118,7 +119,7 @@
         </p>
     {/if}
     {#if desk.plan.runs.length > 1 && stage !== 'bench' && !(stage === 'route' && desk.plan.runs.some((run) => run.run))}
-        <RunTabs {desk} />
+        <RunTabs {desk} filters={stage !== 'survey' && stage !== 'route'} />
     {/if}
     <main class="flex min-h-0 grow flex-col gap-2">
         {#await screen}

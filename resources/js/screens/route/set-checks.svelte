@@ -29,7 +29,7 @@
     });
 
     const tightest = $derived(set.gaps.slice(0, 6));
-    const nuts = $derived(desk.plan.nuts);
+    const nuts = $derived(desk.plan.fit.nuts);
     const tightNut = $derived([...nuts].sort((a, b) => a.swing.value - b.swing.value)[0]);
 </script>
 
@@ -116,10 +116,10 @@
                 >
             </p>
         {/if}
-        {#if set.seams.length > 0}
+        {#if desk.plan.fit.tight.length > 0}
             <p class="mt-1">
                 <span class="label">Weld before they stand together</span>
-                {#each set.seams.slice(0, 6) as seam (seam.joint + seam.other)}
+                {#each desk.plan.fit.tight.slice(0, 6) as seam (seam.joint + seam.other)}
                     <button
                         type="button"
                         class="mr-3"
@@ -130,8 +130,8 @@
                         <span class="text-quiet text-sm">{seam.gap.text} from {seam.other}</span></button
                     >
                 {/each}
-                {#if set.seams.length > 6}<span class="text-quiet text-sm"
-                        >and {set.seams.length - 6} more</span
+                {#if desk.plan.fit.tight.length > 6}<span class="text-quiet text-sm"
+                        >and {desk.plan.fit.tight.length - 6} more</span
                     >{/if}
             </p>
         {/if}

@@ -85,7 +85,7 @@
     </div>
     <div class="flex flex-wrap items-baseline gap-x-5">
         {#each Object.values(fit) as figure (figure.key)}
-            <p title={figure.reason.rule}>
+            <p title={figure.reason?.rule}>
                 <span class="label">{figure.label}</span> <span class="figure">{figure.text}</span>
             </p>
         {/each}

@@ -24,7 +24,12 @@
     let axis = $state<number[]>([1, 0, 0]);
     let turn = $state('45');
     let gap = $state('2 mm');
+    const entries = [
+        { id: 'welded', name: 'slip in, welded all round' },
+        { id: 'slip', name: 'slip joint, not welded' },
+    ];
     let assignment = $state('any');
+    let entry = $state('welded');
     let errors = $state.raw<Errors>({});
     const error = (key: string) => errors[key]?.[0] ?? '';
 
@@ -47,6 +52,7 @@
         runs = letters.join(' ');
         name = there?.name ?? 'Collector';
         assignment = there?.assignment ?? 'any';
+        entry = there?.entry ?? 'welded';
         at = middle.map((mm) => lengthText(mm, desk.view.units));
         axis = (ends[0]?.forward ?? [1, 0, 0]).map((part) => Math.round(part * 1e4) / 1e4);
     }
@@ -63,6 +69,7 @@
             turn,
             gap,
             assignment,
+            entry,
         });
         if (Object.keys(errors).length === 0) open = false;
     }
@@ -94,6 +101,12 @@
             value={assignment}
             options={modes}
             onchange={(value) => (assignment = value)}
+        />
+        <SelectField
+            label="Runs enter it"
+            value={entry}
+            options={entries}
+            onchange={(value) => (entry = value)}
         />
         <fieldset class="sm:col-span-3">
             <legend class="label">Middle of the inlets, from the datum</legend>

@@ -1,7 +1,7 @@
 <script lang="ts">
-    import type { Plan } from '@/lib/plan';
+    import type { Argon } from '@/lib/plan';
 
-    type Props = { argon: Plan['argon'] };
+    type Props = { argon: Argon };
     let { argon }: Props = $props();
 
     const rows = $derived([

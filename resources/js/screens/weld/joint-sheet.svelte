@@ -3,8 +3,8 @@
     import type { Figure, Joint, Sheet } from '@/lib/plan';
     import FigureCell from '@/parts/figure-cell.svelte';
 
-    type Props = { joint: Joint; sheet: Sheet; desk: JobDesk };
-    let { joint, sheet, desk }: Props = $props();
+    type Props = { joint: Joint; sheet: Sheet; why: string; desk: JobDesk };
+    let { joint, sheet, why, desk }: Props = $props();
 
     const machine = [
         'pedal',
@@ -45,7 +45,7 @@
         <h2 class="heading">{joint.id} <span class="text-quiet font-normal">{joint.typeLabel}</span></h2>
         <span class="figure text-sm">{joint.metals}</span>
     </div>
-    <p class="text-quiet">{joint.between} to {joint.and}. {sheet.why}</p>
+    <p class="text-quiet">{joint.between} to {joint.and}. {why}</p>
     <div class="border-line my-2 grid grid-cols-3 gap-3 border-y py-2">
         {#each ['amps', 'filler', 'wire'] as name (name)}
             {#if sheet.settings[name]}

@@ -1,88 +1,53 @@
 <script lang="ts">
-    import FigureCell from '@/parts/figure-cell.svelte';
     import Ribbon from '@/parts/ribbon.svelte';
     import type { StageProps } from '../job/stages';
     import Nowhere from '../job/nowhere.svelte';
     import Argon from './argon.svelte';
     import JointSheet from './joint-sheet.svelte';
+    import WeldTable from './weld-table.svelte';
 
     let { desk, onstage }: StageProps = $props();
 
-    const run = $derived(desk.run);
-    const sheet = $derived(
-        run?.sheets.find((one) => desk.selection?.kind === 'joint' && one.joint === desk.selection.id) ??
-            run?.sheets[0],
+    const slots = $derived(desk.plan.schedule.slots.filter((slot) => desk.isShown(slot.run)));
+    const slot = $derived(
+        slots.find((one) => desk.selection?.kind === 'joint' && one.joint === desk.selection.id) ?? slots[0],
     );
-    const joint = $derived(run?.joints.find((one) => one.id === sheet?.joint));
-    const amps = (id: string) => run?.sheets.find((one) => one.joint === id)?.settings['amps']?.text ?? '';
-    const columns = [
-        ['amps', 'Amps'],
-        ['filler', 'Filler'],
-        ['wire', 'Wire'],
-        ['heat', 'Heat'],
-        ['cool', 'Cool'],
-    ] as const;
+    const run = $derived(slot ? desk.runOf(slot.joint) : undefined);
+    const sheets = $derived(new Map(desk.plan.weld.sheets.map((sheet) => [sheet.joint, sheet])));
+    const sheet = $derived(slot ? sheets.get(slot.joint) : undefined);
+    const joint = $derived(run?.joints.find((one) => one.id === slot?.joint));
+    const schedule = $derived(desk.plan.schedule);
 </script>
 
-{#if run && sheet && joint}
+{#if run && sheet && joint && slot}
     <Ribbon
         {run}
         selection={{ kind: 'joint', id: joint.id }}
         onselect={(picked) => (desk.selection = picked)}
-        jointFact={(one) => amps(one.id)}
+        jointFact={(one) => sheets.get(one.id)?.settings['amps']?.text ?? ''}
     />
-    <div class="grid gap-2 lg:grid-cols-[1fr_29rem]">
-        <div class="space-y-2">
-            <section class="sheet overflow-x-auto" aria-label="Welds in order">
-                <table class="table-plain">
-                    <thead>
-                        <tr
-                            ><th>Weld</th><th>Joint</th>{#each columns as [key, name] (key)}<th class="num"
-                                    >{name}</th
-                                >{/each}<th class="num">Purge</th></tr
-                        >
-                    </thead>
-                    <tbody>
-                        {#each run.sheets as one (one.joint)}
-                            {@const seam = run.joints.find((candidate) => candidate.id === one.joint)}
-                            <tr class={one.joint === joint.id ? 'bg-wash' : ''}>
-                                <td class="figure">{one.order}</td>
-                                <td>
-                                    <button
-                                        type="button"
-                                        class="text-left"
-                                        onclick={() => (desk.selection = { kind: 'joint', id: one.joint })}
-                                    >
-                                        <span class="figure underline decoration-dotted underline-offset-4"
-                                            >{one.joint}</span
-                                        >
-                                        <span class="text-quiet block text-sm leading-tight"
-                                            >{seam?.typeLabel}</span
-                                        >
-                                    </button>
-                                </td>
-                                {#each columns as [key] (key)}
-                                    <td class="num"
-                                        >{#if one.settings[key]}<FigureCell
-                                                figure={one.settings[key]}
-                                                {desk}
-                                            />{/if}</td
-                                    >
-                                {/each}
-                                <td class="num"
-                                    >{#if one.purge['fill']}<FigureCell
-                                            figure={one.purge['fill']}
-                                            {desk}
-                                        />{/if}</td
-                                >
-                            </tr>
-                        {/each}
-                    </tbody>
-                </table>
+    <div class="grid gap-2 xl:grid-cols-[1fr_29rem]">
+        <div class="min-w-0 space-y-2">
+            <section
+                class="sheet flex flex-wrap items-baseline gap-x-6 gap-y-1 p-3"
+                aria-label="Time at the torch"
+            >
+                <p>
+                    <span class="label block">At the torch, whole job</span>
+                    <span class="figure text-xl font-medium">{schedule.total.text}</span>
+                </p>
+                <p>
+                    <span class="label block">Of that waiting</span>
+                    <span class="figure text-xl font-medium">{schedule.waiting.text}</span>
+                </p>
+                <p class="text-quiet">
+                    {schedule.oneByOne.text} if every joint were waited for: one cools while another is welded.
+                </p>
             </section>
-            <Argon argon={desk.plan.argon} />
+            <WeldTable {desk} {slots} {sheets} chosen={slot.joint} />
+            <Argon argon={desk.plan.weld.argon} />
         </div>
-        <JointSheet {joint} {sheet} {desk} />
+        <div class="min-w-0"><JointSheet {joint} {sheet} why={slot.why} {desk} /></div>
     </div>
 {:else}
     <Nowhere text="Weld and purge sheets follow from a route that can be cut from stock." {onstage} />

@@ -1,0 +1,85 @@
+<script lang="ts">
+    import { ToggleGroup } from 'bits-ui';
+    import JointDial from '@/parts/joint-dial.svelte';
+    import type { Joint, RunPlan, Sheet } from '@/lib/plan';
+
+    type Props = { run: RunPlan; joint: Joint; sheet: Sheet | undefined };
+    let { run, joint, sheet }: Props = $props();
+
+    let tacks = $state<'trial' | 'full'>('full');
+    const bung = $derived(run.fittings.find((one) => one.joint === joint.id));
+    const piece = $derived(run.pieces.find((one) => one.mark === joint.and));
+    const last = $derived(run.pieces.at(-1));
+</script>
+
+{#snippet row(name: string, value: string, isFigure = true)}
+    <div class="flex flex-wrap justify-between gap-x-3">
+        <dt class="text-quiet">{name}</dt>
+        <dd class={isFigure ? 'figure' : ''}>{value}</dd>
+    </div>
+{/snippet}
+
+<section class="sheet min-w-0 self-start p-3" aria-label="Joint {joint.id}">
+    <div class="flex flex-wrap items-baseline justify-between gap-2">
+        <h2 class="heading">
+            {joint.id} <span class="text-quiet font-normal">{joint.typeLabel}</span>
+        </h2>
+        {#if sheet}
+            <ToggleGroup.Root
+                type="single"
+                value={tacks}
+                onValueChange={(value) => (tacks = value === 'trial' ? 'trial' : 'full')}
+                class="flex"
+                aria-label="Which tacks"
+            >
+                {#each ['trial', 'full'] as kind (kind)}
+                    <ToggleGroup.Item
+                        value={kind}
+                        class="label tap border-strong data-[state=on]:bg-ink data-[state=on]:text-paper border px-2 py-0.5 capitalize"
+                        >{kind} tacks</ToggleGroup.Item
+                    >
+                {/each}
+            </ToggleGroup.Root>
+        {/if}
+    </div>
+    <div class="flex justify-center">
+        <JointDial {joint} {sheet} fittings={run.fittings} {tacks} size={290} />
+    </div>
+    <p class="label text-center">
+        looking with the flow, {joint.between} → {joint.and} · strokes: index mark, on the throat line before
+    </p>
+    <dl class="mt-2 space-y-0.5">
+        {@render row('Index mark', joint.index.text, false)}
+        {#if piece?.clocking}
+            {@render row(
+                `Turn ${piece.mark}`,
+                `${piece.clocking.turn.text} = ${piece.clocking.around.text} ${piece.clocking.way}`,
+            )}
+        {/if}
+        {#if bung}
+            {@render row(`On ${bung.piece}, from its upstream end`, bung.fromPieceStart.text)}
+            {@render row(
+                'Round from the throat line',
+                `${bung.fromThroat.turn.text} = ${bung.fromThroat.around.text} ${bung.fromThroat.way}`,
+            )}
+        {/if}
+        {#if joint.type.startsWith('slip') && last}
+            {@render row(`${last.mark} goes in by`, last.slip.text)}
+        {/if}
+        {#if sheet}
+            {@render row(
+                'Tacks',
+                `${tacks === 'full' ? sheet.tacks.full.length : sheet.tacks.trial.length} × ${sheet.tacks.length.text}`,
+            )}
+        {/if}
+    </dl>
+    <p class="text-quiet mt-2 text-sm">
+        {#if !sheet}
+            Slides together and can be drawn apart again: a strap or a clamp holds it, no tack.
+        {:else if tacks === 'trial'}
+            Two close together on one side: it holds, and can still be hinged.
+        {:else}
+            Opposite pairs in turn; the last on the side the tube should move towards.
+        {/if}
+    </p>
+</section>

@@ -7,6 +7,7 @@ namespace App\Workshop;
 use App\Models\Job;
 use App\Models\LogEntry;
 use App\Models\Revision;
+use App\Models\RouteSearch;
 use UpsweptBead\Core\Bench\Deviation;
 use UpsweptBead\Core\Bench\JobRecord;
 use UpsweptBead\Core\Bench\Progress;
@@ -37,6 +38,7 @@ final readonly class JobView
             'units' => $plan->job->units->value,
             'next' => self::next($next),
             'bench' => $this->bench($job, $plan),
+            'search' => RouteSearch::query()->where('job_id', $job->id)->where('put_away', false)->max('id'),
         ];
     }
 

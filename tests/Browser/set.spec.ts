@@ -33,6 +33,18 @@ test('four ports and a collector become a header: find, compare, take, change by
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Take design 1' }).click();
     await saved(page);
+
+    // What was found stays, taken or not, through other stages and reloads, until it is put away.
+    await toStage(page, 'fit');
+    await toStage(page, 'route');
+    await expect(designs).toBeVisible();
+    await page.reload();
+    await expect(designs).toBeVisible();
+    await page.getByRole('button', { name: 'Put away' }).click();
+    await expect(designs).toBeHidden();
+    await page.reload();
+    await expect(page.getByRole('button', { name: 'Find other designs' })).toBeVisible();
+    await expect(designs).toBeHidden();
     const strips = page.getByRole('region', { name: 'All runs to one scale' });
     await expect(strips.getByRole('button')).toHaveCount(4);
     await expect(page.getByText('● Lengths equal')).toBeVisible();

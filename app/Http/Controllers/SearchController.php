@@ -53,7 +53,10 @@ final readonly class SearchController
 
     public function show(Job $job, int $search): JsonResponse
     {
-        return new JsonResponse(self::view(self::of($job, $search)));
+        $found = self::of($job, $search);
+        $now = JobWriter::toArray($this->workshop->read($job->load('revisions')->current()));
+
+        return new JsonResponse([...self::view($found), 'isStale' => self::asks($found->document) !== self::asks($now)]);
     }
 
     public function stop(Job $job, int $search): JsonResponse
@@ -62,6 +65,15 @@ final readonly class SearchController
         if ($found->state->isOpen()) {
             RouteSearch::query()->whereKey($found->id)->update(['stop_asked' => true]);
         }
+
+        return new JsonResponse(self::view($found->refresh()));
+    }
+
+    /** What was found is not shown any more; a search that is still running is stopped. */
+    public function putAway(Job $job, int $search): JsonResponse
+    {
+        $found = self::of($job, $search);
+        RouteSearch::query()->where('job_id', $job->id)->where('id', '<=', $found->id)->update(['put_away' => true, 'stop_asked' => true]);
 
         return new JsonResponse(self::view($found->refresh()));
     }
@@ -107,6 +119,6 @@ final readonly class SearchController
     /** @return array<string, mixed> */
     private static function view(RouteSearch $search): array
     {
-        return ['id' => $search->id, 'state' => $search->state->value, 'designs' => $search->designs, 'message' => $search->message];
+        return ['id' => $search->id, 'state' => $search->state->value, 'designs' => $search->designs, 'message' => $search->message, 'isStale' => false];
     }
 }

@@ -58,13 +58,14 @@ final readonly class BenchSteps
         return [
             ...$this->prepared(),
             ...$this->welded(Phase::Open),
+            ...$this->welding->cooled($this->openStillHot()),
             ...$this->tried(),
             ...($isSet ? [$this->fitting->trialTogether($this->fit->letters)] : []),
             ...array_map($this->fitting->fullTack(...), $this->fit->letters),
             ...$this->welded(Phase::Alone, Phase::Bench),
             ...($isSet ? [$this->fitting->refit($this->fit->letters)] : []),
             ...$this->welded(Phase::Together),
-            ...$this->welding->cooled($this->schedule->last),
+            ...$this->welding->cooled(array_diff_key($this->schedule->last, $this->openStillHot())),
             ...array_map($this->fitting->inspect(...), $this->fit->letters),
         ];
     }
@@ -78,6 +79,25 @@ final readonly class BenchSteps
         }
 
         return $steps;
+    }
+
+    /**
+     * Fittings that still cool when all of them are welded: they are measured before anybody tacks their runs.
+     *
+     * @return array<string, float> seconds by joint
+     */
+    private function openStillHot(): array
+    {
+        $open = $later = [];
+        foreach ($this->schedule->slots as $slot) {
+            if ($slot->phase === Phase::Open) {
+                $open[$slot->joint->id] = true;
+            } else {
+                $later += $slot->checks;
+            }
+        }
+
+        return array_intersect_key($later + $this->schedule->last, $open);
     }
 
     /** @return list<BenchStep> every run tacked from its datum outwards and tried in its place */
@@ -106,7 +126,8 @@ final readonly class BenchSteps
         $slots = array_values(array_filter($this->schedule->slots, static fn (Slot $slot): bool => in_array($slot->phase, $phases, true)));
         $steps = [];
         foreach ($slots as $i => $slot) {
-            array_push($steps, ...$this->welding->cooled($slot->checks), ...$this->welding->weld($slot, $slots[$i + 1] ?? null));
+            $checks = $slot->phase === Phase::Open ? $slot->checks : array_diff_key($slot->checks, $this->openStillHot());
+            array_push($steps, ...$this->welding->cooled($checks), ...$this->welding->weld($slot, $slots[$i + 1] ?? null));
         }
 
         return $steps;

@@ -74,6 +74,7 @@ final readonly class Planner
             $spec->end->frame(),
             $shop->catalogue->bendsFor($tube->id),
             $job->set->routing->on($shop->rules->routing()),
+            $shop->shelf,
         ));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route;
 
+use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\TubeRun;
 
 /** One buildable way: the run, and the figures answers are ranked by. */
@@ -11,11 +12,13 @@ final readonly class RouteAnswer
 {
     private const WORTH_SAYING_PERCENT = 3.0;
 
+    /** @param  array<string, int>  $toBuy  by stock id, what of it is not on the shelf */
     public function __construct(
         public TubeRun $run,
         public int $joints,
         public int $oddAngles,
         public float $lengthMm,
+        public array $toBuy = [],
     ) {}
 
     public function bends(): int
@@ -23,10 +26,24 @@ final readonly class RouteAnswer
         return count($this->run->bends);
     }
 
-    /** @return array{int, int, int, float} joints, bends, angles off the grid, length: the order of preference */
+    /**
+     * The order of preference: joints, bends, angles off the grid, length to a millimetre; where these are equal, what has
+     * not to be bought comes first, then the wider radius, which flows better and thins less.
+     *
+     * @return array{int, int, int, float, int, float, float}
+     */
     public function rank(): array
     {
-        return [$this->joints, $this->bends(), $this->oddAngles, round($this->lengthMm, 3)];
+        return [
+            $this->joints, $this->bends(), $this->oddAngles, round($this->lengthMm),
+            array_sum($this->toBuy), -$this->tightestMm(), round($this->lengthMm, 3),
+        ];
+    }
+
+    /** The least centreline radius (mm) of its bends; a straight tube has none that is too tight. */
+    private function tightestMm(): float
+    {
+        return $this->run->bends === [] ? INF : min(array_map(static fn (Bend $bend): float => $bend->clrMm, $this->run->bends));
     }
 
     /**

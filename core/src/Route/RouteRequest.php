@@ -11,8 +11,17 @@ use UpsweptBead\Core\Stock\BendStock;
 /** The question: a tube from a start frame to an end frame (both facing with the flow), from these bends, by these rules. */
 final readonly class RouteRequest
 {
-    /** @param  list<BendStock>  $stock */
-    public function __construct(public Frame $start, public Frame $end, public array $stock, public RoutingLimits $rules) {}
+    /**
+     * @param  list<BendStock>  $stock
+     * @param  array<array-key, int>  $shelf  pieces on the shelf by stock id
+     */
+    public function __construct(
+        public Frame $start,
+        public Frame $end,
+        public array $stock,
+        public RoutingLimits $rules,
+        public array $shelf = [],
+    ) {}
 
     /** @return list<array{float, float}> every stocked centreline radius (mm), smallest first, with the greatest angle (°) bought on it */
     public function radii(): array

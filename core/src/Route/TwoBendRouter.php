@@ -12,6 +12,7 @@ use UpsweptBead\Core\Route\Internal\TwoBendFamily;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\FarEnd;
 use UpsweptBead\Core\Run\Jointing;
+use UpsweptBead\Core\Run\PieceSpan;
 use UpsweptBead\Core\Run\TubeRun;
 
 /**
@@ -177,14 +178,38 @@ final readonly class TwoBendRouter
     private static function answer(RouteRequest $request, TubeRun $run): array
     {
         $end = FarEnd::of($run, $request->end);
-        $joints = Jointing::jointCount($run, $request->stock);
+        $spans = Jointing::of($run, $request->stock);
         $facesStart = $run->start->forward->angleDegTo($request->start->forward) < 1e-6;
-        if ($joints === null || ! $facesStart || $end->gapMm > 1e-6 || $end->angleDeg > 1e-6) {
+        if ($spans === null || ! $facesStart || $end->gapMm > 1e-6 || $end->angleDeg > 1e-6) {
             return [];
         }
         $odd = count(array_filter($run->bends, static fn (Bend $bend): bool => ! $request->rules->grid->isEven($bend->angleDeg)));
 
-        return [new RouteAnswer($run, $joints, $odd, $run->lengthMm())];
+        // Its two ends are joints as well.
+        return [new RouteAnswer($run, count($spans) + 1, $odd, $run->lengthMm(), self::toBuy($request, $spans))];
+    }
+
+    /**
+     * @param  list<PieceSpan>  $spans
+     * @return array<string, int> by stock id
+     */
+    private static function toBuy(RouteRequest $request, array $spans): array
+    {
+        $needed = [];
+        foreach ($spans as $span) {
+            $id = $span->donor->id ?? $request->stock[0]->tubeId ?? '';
+            // All straights of a run come out of one length.
+            $needed[$id] = $span->donor === null ? 1 : ($needed[$id] ?? 0) + 1;
+        }
+        $toBuy = [];
+        foreach ($needed as $id => $count) {
+            $missing = $count - ($request->shelf[$id] ?? 0);
+            if ($missing > 0) {
+                $toBuy[$id] = $missing;
+            }
+        }
+
+        return $toBuy;
     }
 
     /**

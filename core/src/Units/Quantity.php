@@ -49,6 +49,10 @@ enum Quantity: string
         if ($this === self::Temperature) {
             return self::celsius($text, $bare);
         }
+        if ($this === self::Angle && preg_match('/^([+-]?\s*\d{1,6}(?:\.\d+)?)\s*:\s*(\d{1,6}(?:\.\d+)?)$/', trim($text), $slope) === 1) {
+            // A slope as a level or a square shows it: so much across for so much along.
+            return rad2deg(atan2((float) str_replace(' ', '', $slope[1]), (float) $slope[2]));
+        }
         [$factors, $bareUnit, $accepted] = $this->table($bare);
 
         return QuantityText::toBase($text, $factors, $bareUnit, $this->value, $accepted);
@@ -88,7 +92,11 @@ enum Quantity: string
         $pressure = ['psi' => self::KPA_PER_PSI, 'bar' => 100.0, 'kpa' => 1.0, 'mbar' => 0.1];
 
         return match ($this) {
-            self::Angle => [['°' => 1.0, 'deg' => 1.0, 'rad' => 180 / M_PI], '°', '30, 30° or 30 deg'],
+            self::Angle => [
+                ['°' => 1.0, 'deg' => 1.0, 'deg.' => 1.0, 'degree' => 1.0, 'degrees' => 1.0, 'rad' => 180 / M_PI],
+                '°',
+                '30, 30°, 30 deg or a slope such as 1:8',
+            ],
             self::Current => [['a' => 1.0, 'amp' => 1.0, 'amps' => 1.0], 'a', '55 or 55 A'],
             self::Flow => [$flow, $inch ? 'cfh' : 'l/min', '15 cfh or 7 l/min'],
             self::Volume => [$volume, $inch ? 'ft³' : 'l', '150 ft³ or 4250 l'],

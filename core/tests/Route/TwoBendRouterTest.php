@@ -13,6 +13,7 @@ use UpsweptBead\Core\Route\RouteRequest;
 use UpsweptBead\Core\Route\TwoBendRouter;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\FarEnd;
+use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Shop\RoutingLimits;
 use UpsweptBead\Core\Tests\Support\Some;
 
@@ -187,4 +188,26 @@ it('says what an answer gives up against the best of the others', function () {
     expect($best->givesUp([$best]))->toBe([])
         ->and((new RouteAnswer($run, 6, 1, 1000))->givesUp([$best]))->toBe(['2 more joints', '1 odd angle', '25 % longer'])
         ->and((new RouteAnswer($run, 4, 0, 810))->givesUp([$best]))->toBe([]);
+});
+
+it('prefers what is on the shelf where all else is equal, then the wider radius', function () {
+    // The same offset with either radius: two bends of 45° in a plane, lengths within a millimetre by the straights between.
+    $bend = static fn (float $clrMm): TubeRun => new TubeRun(facing([0, 0, 0], [1, 0, 0]), [new Bend(50, 0, 45, $clrMm)], 50);
+    $tight = new RouteAnswer($bend(50.8), 3, 0, 400.2);
+    $wide = new RouteAnswer($bend(76.2), 3, 0, 400.4);
+    $bought = new RouteAnswer($bend(76.2), 3, 0, 400.1, ['B-R3-45' => 1]);
+    $ranked = [$bought, $tight, $wide];
+    usort($ranked, static fn (RouteAnswer $a, RouteAnswer $b): int => $a->rank() <=> $b->rank());
+    expect($ranked)->toBe([$wide, $tight, $bought]);
+});
+
+it('counts what a way takes against the shelf', function () {
+    $start = facing([0, 0, 0], [0, 1, 0]);
+    $end = facing([300, 300, 0], [1, 0, 0]);
+    $stock = Some::request($start, $end)->stock;
+    $none = TwoBendRouter::solve(new RouteRequest($start, $end, $stock, new RoutingLimits))->answers[0];
+    expect($none->toBuy)->not->toBe([]);
+    $all = TwoBendRouter::solve(new RouteRequest($start, $end, $stock, new RoutingLimits, array_fill_keys(array_keys($none->toBuy), 9)))->answers;
+    $same = array_values(array_filter($all, static fn (RouteAnswer $one): bool => $one->run == $none->run))[0];
+    expect($same->toBuy)->toBe([]);
 });

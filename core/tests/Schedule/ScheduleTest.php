@@ -37,8 +37,7 @@ function welded(Plan $plan): array
 }
 
 it('welds the bung while its piece is open, the butts, then the ends, a flange inside before outside', function () {
-    // AJ2 lies beside the bung, which is still hot, so AJ3 comes before it.
-    expect(welded(withBung()))->toBe(['AB1', 'AJ3', 'AJ2', 'AJ1', 'AJ4', 'AJ5'])
+    expect(welded(withBung()))->toBe(['AB1', 'AJ2', 'AJ3', 'AJ1', 'AJ4', 'AJ5'])
         ->and(welded(Some::plan()))->toBe(['AJ2', 'AJ3', 'AJ1', 'AJ4', 'AJ5']);
 });
 

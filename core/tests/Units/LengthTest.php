@@ -13,6 +13,8 @@ it('reads a length the way fabricators write it', function (string $written, flo
     ['1 5/8', 41.275], ['1-5/8"', 41.275], ['1 - 5/8 in', 41.275], ['1⅝"', 41.275], ['5/8', 15.875], ['½ in', 12.7],
     ['1.625in', 41.275], ['.065', 1.651], ['.065"', 1.651], ['65 thou', 1.651], ['16ga', 1.651], ['16 gauge', 1.651],
     ['41.3mm', 41.3], ['4.13 cm', 41.3], ['-3 1/2 in', -88.9], ['−2', -50.8], ['0', 0.0], ['2 ft', 609.6], ["2'", 609.6], ['  3 in ', 76.2],
+    // Feet and inches together, 27.5 in and so on.
+    ["2' 3 1/2\"", 698.5], ["2'3\"", 685.8], ['2 ft 3 1/2 in', 698.5], ['1′ 6″', 457.2], ["-1' 6", -457.2], ["-0' 6", -152.4], ["3'-½\"", 927.1], ['31 1/2', 800.1], ['31.5"', 800.1],
 ]);
 
 it('takes a bare number in the person’s own units', function () {
@@ -37,6 +39,9 @@ it('says what is wrong with a text and what would be accepted', function (string
     ['19ga', 'is out of range for a tube gauge'],
     ['99999 ft', 'at most 100 m'],
     ['1,5', 'is not a length'],
+    ["2' 14\"", 'whole feet, then less than 12 inches'],
+    ["2' 3 mm", 'whole feet, then less than 12 inches'],
+    ["2.5' 3", 'is not a length'],
     ['1e400', 'is not a length'],
     [str_repeat('9', 400), 'is not a length'],
 ]);

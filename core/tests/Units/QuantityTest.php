@@ -21,6 +21,11 @@ it('reads gas, heat, pressure and the rest in either system', function (Quantity
     [Quantity::Pressure, '150 bar', 15_000.0],
     [Quantity::Volume, '1 ft³', 28.316846592],
     [Quantity::Angle, '30 deg', 30.0],
+    [Quantity::Angle, '10°', 10.0],
+    [Quantity::Angle, '10 degrees', 10.0],
+    // A slope of one in eight: the angle whose tangent is 1/8.
+    [Quantity::Angle, '1:8', 7.125016],
+    [Quantity::Angle, '-1 : 1', -45.0],
     [Quantity::Angle, '−45°', -45.0],
     [Quantity::Duration, '1.5 min', 90.0],
     [Quantity::Current, '55 A', 55.0],

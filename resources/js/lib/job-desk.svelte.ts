@@ -1,4 +1,5 @@
 import { send } from './http';
+import { dropUnsaved, findUnsaved, keepUnsaved, type Unsaved } from './unsaved';
 import type {
     Answers,
     Insertion,
@@ -26,6 +27,7 @@ export type HandWish =
     | { do: 'length'; length: number }
     | { do: 'insert' | 'remove' | 'merge'; index: number }
     | { do: 'close' };
+export type SaveState = 'saved' | 'saving' | 'refused' | 'failed' | 'conflict' | 'released';
 export type Conflict = { message: string; document: JobDocument; latest: Revision };
 
 type Saved = { revision: Revision; document: JobDocument; plan: Plan; units: Units; next: NextAction };
@@ -45,14 +47,53 @@ export class JobDesk {
     failure = $state('');
     conflict = $state.raw<Conflict | null>(null);
     saving = $state(false);
+    /** What is on the desk is not what the server has. */
     unsaved = $state(false);
+    /** An edit that was kept from before, made on an older version than the one there is now. */
+    leftover = $state.raw<Unsaved | null>(null);
 
     #past = $state.raw<JobDocument[]>([]);
     #future = $state.raw<JobDocument[]>([]);
     #settled = Promise.resolve();
 
-    constructor(view: JobView) {
+    readonly #who: string;
+
+    constructor(view: JobView, who = '') {
+        this.#who = who;
         this.open(view);
+    }
+
+    /** What the plate says of the draft; true at all times. */
+    get saveState(): SaveState {
+        if (!this.isDraft) return 'released';
+        if (this.conflict) return 'conflict';
+        if (this.saving) return 'saving';
+        if (!this.unsaved) return 'saved';
+        return Object.keys(this.errors).length > 0 ? 'refused' : this.failure ? 'failed' : 'saving';
+    }
+
+    /** Puts an edit that never got to the server back on the desk; one made on an older version waits to be decided. */
+    takeUpUnsaved(): void {
+        const kept = this.isDraft ? findUnsaved(this.view.id, this.#who) : null;
+        if (!kept || JSON.stringify(kept.document) === JSON.stringify(this.document)) return;
+        if (kept.revision === this.revision.number && kept.version === this.revision.version) {
+            this.#past = [this.document];
+            this.document = kept.document;
+            void this.#save();
+        } else {
+            this.leftover = kept;
+        }
+    }
+
+    takeLeftover(): void {
+        const kept = this.leftover;
+        this.leftover = null;
+        if (kept) void this.replace(kept.document);
+    }
+
+    dropLeftover(): void {
+        this.leftover = null;
+        dropUnsaved(this.view.id);
     }
 
     /** Page props arrive as a reactive proxy; the desk works on plain values. */
@@ -252,11 +293,19 @@ export class JobDesk {
     /** Asks for whole designs; a worker of the server looks for them. */
     async searchSet(after?: number): Promise<RouteSearch | null> {
         await this.#settled;
-        return this.#ask('POST', 'searches', { document: this.document, after });
+        const search = await this.#ask('POST', 'searches', { document: this.document, after });
+        if (search) this.view = { ...this.view, search: search.id };
+        return search;
     }
 
     lookAtSearch(id: number): Promise<RouteSearch | null> {
         return this.#ask('GET', `searches/${id}`);
+    }
+
+    /** What was found is not shown again. */
+    async putAwaySearch(id: number): Promise<void> {
+        this.view = { ...this.view, search: null };
+        await this.#ask('POST', `searches/${id}/put-away`, {});
     }
 
     stopSearch(id: number): Promise<RouteSearch | null> {
@@ -329,6 +378,7 @@ export class JobDesk {
 
     keepTheirs(): void {
         if (!this.conflict) return;
+        dropUnsaved(this.view.id);
         this.document = this.conflict.document;
         this.revision = this.conflict.latest;
         this.conflict = null;
@@ -353,6 +403,13 @@ export class JobDesk {
     /** One save at a time; edits made meanwhile go out together with the next. */
     #save(): Promise<void> {
         this.unsaved = true;
+        keepUnsaved(this.view.id, {
+            who: this.#who,
+            revision: this.revision.number,
+            version: this.revision.version,
+            at: new Date().toISOString(),
+            document: this.document,
+        });
         this.#settled = this.#settled.then(() => (this.unsaved && !this.conflict ? this.#put() : undefined));
         return this.#settled;
     }
@@ -374,6 +431,7 @@ export class JobDesk {
             if (this.document === sent) {
                 this.document = reply.data.document;
                 this.unsaved = false;
+                if (!this.leftover) dropUnsaved(this.view.id);
             }
             return;
         }
@@ -382,11 +440,11 @@ export class JobDesk {
             this.conflict = { message: body.message, document: body.document, latest: body.latest };
         } else if (reply.status === 422) {
             this.errors = reply.errors;
-            this.failure = 'Not saved: see the marked fields.';
+            this.failure = '';
         } else {
-            this.failure = reply.message;
+            this.errors = {};
+            this.failure = `Not saved: ${reply.message}`;
         }
-        if (this.document === sent) this.unsaved = reply.status !== 422;
     }
 }
 

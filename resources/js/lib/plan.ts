@@ -330,11 +330,21 @@ export type JobView = {
     units: Units;
     next: NextAction;
     bench: BenchState | null;
+    /** The newest search for designs that was not put away. */
+    search: number | null;
 };
 
 export type Answers = {
     found: number;
-    answers: { givesUp: string; joints: number; oddAngles: number; run: TubeRun; route: RouteDocument }[];
+    answers: {
+        givesUp: string;
+        joints: number;
+        oddAngles: number;
+        /** What of it is on the shelf. */
+        shelf: string;
+        run: TubeRun;
+        route: RouteDocument;
+    }[];
     blocked: { constraint: string; by: number; alone: boolean; text: string; radii: [string, string] }[];
 };
 
@@ -375,6 +385,8 @@ export type RouteSearch = {
     state: 'queued' | 'running' | 'done' | 'stopped' | 'failed';
     designs: SearchDesign[];
     message: string;
+    /** Whether ends, tubes or keep-outs have changed since. */
+    isStale: boolean;
 };
 
 export type Catalogue = {

@@ -8,15 +8,16 @@
     const bench = $derived(desk.view.bench);
     const argon = $derived(desk.plan.weld.argon);
     const size = $derived(desk.run?.tube?.name ?? '–');
-    const state = $derived(
-        desk.failure && desk.unsaved
-            ? 'not saved'
-            : desk.saving || desk.unsaved
-              ? 'saving…'
-              : desk.isDraft
-                ? 'draft, saved'
-                : 'released',
-    );
+    const refused = $derived(Object.keys(desk.errors).length);
+    const states = $derived({
+        saved: 'draft, saved',
+        saving: 'saving…',
+        refused: `✕ not saved: ${refused} ${refused === 1 ? 'field' : 'fields'}`,
+        failed: '✕ not saved',
+        conflict: '✕ not saved: changed elsewhere',
+        released: 'released',
+    });
+    const isOff = $derived(['refused', 'failed', 'conflict'].includes(desk.saveState));
 </script>
 
 {#snippet cell(name: string, value: string, extra: string = '')}
@@ -43,7 +44,12 @@
         {@render cell('Rev', `${desk.revision.number}`)}
         <div class="border-line border-r px-3 py-1.5">
             <dt class="label leading-tight">State</dt>
-            <dd class="text-[0.9rem] leading-tight whitespace-nowrap" aria-live="polite">{state}</dd>
+            <dd
+                class="text-[0.9rem] leading-tight whitespace-nowrap {isOff ? 'text-stop font-medium' : ''}"
+                aria-live="polite"
+            >
+                {states[desk.saveState]}
+            </dd>
         </div>
         {@render cell('Metal', head.metal)}
         {@render cell('Size', size)}

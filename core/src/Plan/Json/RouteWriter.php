@@ -90,9 +90,17 @@ final readonly class RouteWriter
             'givesUp' => implode(', ', $answer->givesUp($among->answers)),
             'joints' => $answer->joints,
             'oddAngles' => $answer->oddAngles,
+            'shelf' => self::shelf($answer),
             'run' => $this->run($answer->run),
             'route' => JobWriter::route(RouteChoice::of($answer->run)),
         ];
+    }
+
+    private static function shelf(RouteAnswer $answer): string
+    {
+        $buy = array_map(static fn (string $id, int $count): string => "$count × $id", array_keys($answer->toBuy), $answer->toBuy);
+
+        return $buy === [] ? 'all on the shelf' : 'to buy: '.implode(', ', $buy);
     }
 
     /** Says in words what a constraint would have to give. */

@@ -19,8 +19,8 @@ final class Hot
     }
 
     /**
-     * Those that must be cool before a weld is begun: its neighbours on the same run; before the runs are fitted together
-     * all that were welded on the bench, as hands go there.
+     * Those that must be cool before a weld is begun: its neighbours on the same run; and all from before the runs were
+     * tacked, or fitted together again, as hands and rulers go there in between.
      *
      * @return list<string>
      */
@@ -30,12 +30,17 @@ final class Hot
         foreach ($this->joints as $id => [$hot]) {
             $isBeside = $hot->joint->run === $weld->joint->run
                 && abs($hot->joint->seam->stationMm - $weld->joint->seam->stationMm) <= $apartMm;
-            if ($isBeside || ($weld->phase === Phase::Together && $hot->phase !== Phase::Together)) {
+            if ($isBeside || self::isHandledBetween($hot->phase, $weld->phase)) {
                 $ids[] = $id;
             }
         }
 
         return $ids;
+    }
+
+    private static function isHandledBetween(Phase $earlier, Phase $later): bool
+    {
+        return $earlier !== $later && ($earlier === Phase::Open || $later === Phase::Together);
     }
 
     /** @return list<string> */

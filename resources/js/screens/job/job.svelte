@@ -8,10 +8,12 @@
     import { STAGES, type Catalogue, type JobView, type Stage } from '@/lib/plan';
     import { toggleTheme } from '@/lib/theme.svelte';
     import FindDialog from '@/parts/find-dialog.svelte';
+    import { runAt, stageOf } from '@/lib/places';
     import JobPlate from '@/parts/job-plate.svelte';
     import RunTabs from '@/parts/run-tabs.svelte';
     import KeysDialog from '@/parts/keys-dialog.svelte';
     import ConflictDialog from './conflict-dialog.svelte';
+    import SaveBar from './save-bar.svelte';
     import StageTabs from './stage-tabs.svelte';
     import { STAGE_SCREENS } from './stages';
 
@@ -19,11 +21,14 @@
         stage: Stage;
         job: JobView;
         catalogue: Catalogue;
-        person: { plans: boolean; logs: boolean };
+        person: { name: string; plans: boolean; logs: boolean };
     };
     let { stage, job, catalogue, person }: Props = $props();
 
-    const desk = new JobDesk(untrack(() => job));
+    const desk = new JobDesk(
+        untrack(() => job),
+        untrack(() => person.name),
+    );
     let keysOpen = $state(false);
     let findOpen = $state(false);
 
@@ -38,7 +43,29 @@
     // Coming back through the browser's history brings the props of then.
     onMount(() => {
         if (cameBack()) router.reload({ only: ['job'] });
+        if (person.plans) desk.takeUpUnsaved();
+        const online = () => {
+            if (desk.saveState === 'failed') void desk.retry();
+        };
+        window.addEventListener('online', online);
+        return () => window.removeEventListener('online', online);
     });
+
+    /** Goes to the screen that a refused field is on and puts the cursor there. */
+    async function showField(path: string): Promise<void> {
+        const run = runAt(path);
+        if (run !== null) desk.index = run;
+        goTo(stageOf(path, desk.document));
+        for (let tries = 0; tries < 40; tries++) {
+            const field = document.querySelector<HTMLElement>('main [aria-invalid="true"]');
+            if (field) {
+                field.scrollIntoView({ block: 'center' });
+                field.focus();
+                return;
+            }
+            await new Promise((resolve) => setTimeout(resolve, 50));
+        }
+    }
 
     const screen = $derived(STAGE_SCREENS[stage]());
 
@@ -112,12 +139,7 @@
             ><span class="key">?</span></Button
         >
     </StageTabs>
-    {#if desk.failure}
-        <p class="sheet border-stop text-stop flex items-center gap-3 border-2 px-3 py-2" role="alert">
-            ✕ {desk.failure}
-            {#if desk.unsaved}<Button onclick={() => desk.retry()}>Try again</Button>{/if}
-        </p>
-    {/if}
+    <SaveBar {desk} onfield={showField} />
     {#if desk.plan.runs.length > 1 && stage !== 'bench' && !(stage === 'route' && desk.plan.runs.some((run) => run.run))}
         <RunTabs {desk} filters={stage !== 'survey' && stage !== 'route'} />
     {/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
     // Whole designs, found by a worker of the server while this looks on.
-    import { onDestroy } from 'svelte';
+    import { onDestroy, onMount } from 'svelte';
     import Button from '@/kit/button.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import { designOf, keepDesign, keptAs, takeDesign } from '@/lib/designs';
@@ -38,14 +38,26 @@
         onpeek(search?.designs[i] ?? null);
     }
 
+    /** Taken or only looked at elsewhere, what was found stays until it is put away. */
     function use(design: SearchDesign): void {
-        clearTimeout(timer);
-        if (open && search) void desk.stopSearch(search.id);
-        search = null;
         onpeek(null);
         void takeDesign(desk, designOf(design, 'found'));
     }
 
+    function putAway(): void {
+        clearTimeout(timer);
+        if (search) void desk.putAwaySearch(search.id);
+        search = null;
+        onpeek(null);
+    }
+
+    onMount(async () => {
+        if (desk.view.search === null) return;
+        const found = await desk.lookAtSearch(desk.view.search);
+        // Nothing is drawn over the runs there are until somebody picks a design.
+        if (found && !search) search = found;
+        if (found && (found.state === 'queued' || found.state === 'running')) take(found);
+    });
     onDestroy(() => clearTimeout(timer));
 
     const inlets = (design: SearchDesign) =>
@@ -76,14 +88,19 @@
         </p>
     {:else if search}
         <Button onclick={() => search && find(search.id)}>Look further</Button>
-        <Button look="quiet" onclick={() => ((search = null), onpeek(null))}>Put away</Button>
+        <Button look="quiet" onclick={putAway}>Put away</Button>
     {/if}
 </div>
+{#if search?.isStale && search.designs.length > 0}
+    <p class="text-quiet">
+        △ Found before ends, tubes or keep-outs were changed; look again for designs that fit.
+    </p>
+{/if}
 {#if search?.message}
     <p class="sheet border-stop border-l-4 p-3" role="status">{search.message}</p>
 {/if}
 {#if search && search.designs.length > 0}
-    <section class="sheet overflow-x-auto" aria-label="Designs found">
+    <section class="sheet" aria-label="Designs found">
         <table class="table-plain">
             <thead>
                 <tr
@@ -137,4 +154,4 @@
         </table>
     </section>
 {/if}
-<CompareDialog {desk} {found} bind:open={comparing} ontaken={() => ((search = null), onpeek(null))} />
+<CompareDialog {desk} {found} bind:open={comparing} ontaken={() => onpeek(null)} />

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Bench\StepKind;
+use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+
+function bench(): Plan
+{
+    static $plan = null;
+
+    return $plan ??= Planner::planInFull(SomeRoutedSets::header([
+        'runs' => [0 => ['fittings' => [['kind' => 'temperature-probe', 'station' => '40 mm', 'fromTop' => 20]]]],
+    ]), Shop::bare());
+}
+
+/** @return array<string, int> the place of each step */
+function places(): array
+{
+    return array_flip(array_map(static fn (BenchStep $step): string => $step->id, bench()->steps));
+}
+
+it('takes every piece, joint and run to the bench once', function () {
+    $ids = array_map(static fn (BenchStep $step): string => $step->id, bench()->steps);
+    expect(array_unique($ids))->toHaveCount(count($ids));
+    foreach (array_merge(...array_values(bench()->cut->pieces)) as $piece) {
+        expect($ids)->toContain("prepare.$piece->mark");
+    }
+    foreach (bench()->joints->welds() as $joint) {
+        expect($ids)->toContain("purge.$joint->id", "weld.$joint->id", "cool.$joint->id");
+    }
+    foreach (bench()->fit->letters as $letter) {
+        expect($ids)->toContain("trial.$letter", "full.$letter", "inspect.$letter");
+    }
+});
+
+it('cuts, tries and tacks the runs as they go in', function () {
+    $at = places();
+    $letters = bench()->fit->letters;
+    foreach (array_slice($letters, 1) as $i => $letter) {
+        expect($at["trial.$letters[$i]"])->toBeLessThan($at["trial.$letter"])
+            ->and($at["prepare.{$letters[$i]}1"])->toBeLessThan($at["prepare.{$letter}1"]);
+    }
+});
+
+it('proves all runs together before any is finished, and fits them together again before they are tied', function () {
+    $at = places();
+    foreach (bench()->fit->letters as $letter) {
+        expect($at["trial.$letter"])->toBeLessThan($at['trial.set'])->and($at['trial.set'])->toBeLessThan($at["full.$letter"]);
+    }
+    foreach (bench()->joints->welds() as $joint) {
+        if ($joint->type->isAtPart()) {
+            expect($at["weld.$joint->id"])->toBeGreaterThan($at['refit.set']);
+        } elseif ($joint->id !== 'EB1') {
+            expect($at["weld.$joint->id"])->toBeLessThan($at['refit.set'])->toBeGreaterThan($at['trial.set']);
+        }
+    }
+});
+
+it('welds a fitting while its piece is open, and lets it cool before its run is tacked', function () {
+    $at = places();
+    expect($at['weld.EB1'])->toBeLessThan($at['cool.EB1'])->and($at['cool.EB1'])->toBeLessThan($at['tack.EJ1']);
+});
+
+it('asks for a wait only where there is nothing else to do, and never longer than the joint takes to cool', function () {
+    $waits = 0.0;
+    foreach (bench()->steps as $step) {
+        if ($step->kind === StepKind::Cool) {
+            expect($step->seconds ?? 0.0)->toBeLessThanOrEqual(bench()->weld->sheets[$step->subject]->times->coolS);
+            $waits += $step->seconds ?? 0.0;
+        }
+    }
+    expect($waits)->toBeClose(bench()->schedule->waitingS());
+});
+
+it('says what to do meanwhile', function () {
+    $during = array_merge(...array_map(static fn (BenchStep $step): array => $step->kind === StepKind::Weld ? $step->do : [], bench()->steps));
+    expect(array_filter($during, static fn (string $line): bool => str_starts_with($line, 'While it cools: ')))->not->toBe([]);
+});
+
+it('measures, then lets a hand be laid on it: a hand is no thermometer', function () {
+    $cool = bench()->step('cool.EB1');
+    expect($cool?->do[0])->toStartWith('Measure it')->and($cool?->measures[0]->planned)->toBe(45.0);
+});

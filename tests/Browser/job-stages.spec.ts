@@ -1,0 +1,50 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible } from './support';
+
+// Job 5 of the demo: five runs of weld elbows into one turbine flange, every route taken.
+test('cut, fit and weld show the whole job first, and one run as a filter', async ({ page }) => {
+    await page.goto('/jobs/5/cut');
+    const runs = page.getByRole('group', { name: 'Runs shown' });
+    await expect(runs.getByRole('button', { name: 'Whole job' })).toHaveAttribute('aria-pressed', 'true');
+    const list = page.getByRole('region', { name: 'Cut list' });
+    await expect(list.getByRole('button', { name: 'A1', exact: true })).toBeVisible();
+    await expect(list.getByRole('button', { name: 'E1', exact: true })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Stock for the job' })).toContainText('to buy');
+    await runs.getByRole('button', { name: /^C/ }).click();
+    await expect(list.getByRole('button', { name: 'C1', exact: true })).toBeVisible();
+    await expect(list.getByRole('button', { name: 'A1', exact: true })).toBeHidden();
+
+    // The filter goes along from stage to stage.
+    await page.keyboard.press('4');
+    const order = page.getByRole('region', { name: 'Order of building' });
+    await expect(order.getByRole('heading', { name: 'Run C' })).toBeVisible();
+    await expect(order.getByRole('heading', { name: 'Run A' })).toBeHidden();
+    await page.getByRole('button', { name: 'Whole job' }).click();
+    await expect(order.getByRole('heading', { name: 'Run A' })).toBeVisible();
+    // The order they go in is worked out and then part of the order of building.
+    await expect(order.getByText(/goes in first/)).toBeVisible();
+    await expect(order.getByText(/no torch gets there afterwards/).first()).toBeVisible();
+    await expectAccessible(page);
+
+    await page.keyboard.press('5');
+    const welds = page.getByRole('region', { name: 'Welds in order' });
+    for (const phase of ['before the runs stand together', 'on the bench', 'with the runs in place'])
+        await expect(welds.getByText(phase)).toBeVisible();
+    await expect(welds.getByText('Slip fillet at the collector').first()).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Time at the torch' })).toContainText(
+        'if every joint were waited for',
+    );
+    await expectAccessible(page);
+});
+
+test('a number opens its working, which comes from the server when it is opened', async ({ page }) => {
+    await page.goto('/jobs/5/weld');
+    const welds = page.getByRole('region', { name: 'Welds in order' });
+    await welds
+        .getByRole('button', { name: /^Amps: / })
+        .first()
+        .click();
+    const working = page.getByRole('dialog', { name: 'Working of Amps' });
+    await expect(working).toContainText('Amps for a full-penetration butt in this wall.');
+    await expect(working).toContainText('Source: common practice');
+});

@@ -5,7 +5,7 @@ export const SIGNED_IN = 'var/browser-signed-in.json';
 // The server is started by ./test, which also says where it listens.
 export default defineConfig({
     testDir: 'tests/Browser',
-    workers: 1,
+    workers: 2,
     fullyParallel: false,
     forbidOnly: Boolean(process.env['CI']),
     timeout: 60_000,
@@ -14,7 +14,19 @@ export default defineConfig({
     reporter: [['list']],
     projects: [
         { name: 'sign in', testMatch: 'sign-in.setup.ts' },
-        { name: 'screens', dependencies: ['sign in'], use: { storageState: SIGNED_IN } },
+        {
+            name: 'screens',
+            dependencies: ['sign in'],
+            testIgnore: /whole-path/,
+            use: { storageState: SIGNED_IN },
+        },
+        // Stops and starts the server, so it runs when all others are done.
+        {
+            name: 'whole path',
+            dependencies: ['screens'],
+            testMatch: /whole-path/,
+            use: { storageState: SIGNED_IN },
+        },
     ],
     use: {
         baseURL: process.env['BEAD_URL'] ?? 'http://127.0.0.1:8420',

@@ -60,7 +60,9 @@ function tooSmall(page: Page, least: number): Promise<string[]> {
             const isHidden =
                 box.width <= 1 || box.height <= 1 || getComputedStyle(element).visibility === 'hidden';
             if (isHidden || (element.tagName === 'A' && element.closest('p'))) continue;
-            if (Math.min(box.width, box.height) < least - 0.5)
+            // What is drawn to scale is as wide as it is long at the bench.
+            const width = element.closest('[data-to-scale]') ? Infinity : box.width;
+            if (Math.min(width, box.height) < least - 0.5)
                 found.push(
                     `${element.textContent?.trim() || element.getAttribute('aria-label')} ${Math.round(box.width)}×${Math.round(box.height)}`,
                 );

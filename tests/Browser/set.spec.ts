@@ -14,7 +14,7 @@ async function ownHeader(page: Page, number: string): Promise<number> {
 }
 
 test('four ports and a collector become a header: find, compare, take, change by hand', async ({ page }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(180_000);
     const job = await ownHeader(page, 'TB-0530');
     await page.goto(`/jobs/${job}/survey`);
     await expect(page.getByRole('group', { name: 'Runs together' })).toBeVisible();
@@ -28,8 +28,8 @@ test('four ports and a collector become a header: find, compare, take, change by
     await toStage(page, 'route');
     await page.getByRole('button', { name: 'Find a design' }).click();
     const designs = page.getByRole('region', { name: 'Designs found' });
-    await expect(designs).toBeVisible({ timeout: 20_000 });
-    await expect(page.getByRole('button', { name: 'Put away' })).toBeVisible({ timeout: 40_000 });
+    await expect(designs).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByRole('button', { name: 'Put away' })).toBeVisible({ timeout: 60_000 });
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Take design 1' }).click();
     await saved(page);

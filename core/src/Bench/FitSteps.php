@@ -166,7 +166,7 @@ final readonly class FitSteps
 
     private function tacks(Joint $joint): TackPattern
     {
-        return $this->weld->sheets[$joint->id]->tacks ?? TackPattern::forTube($joint->seam->odMm, $joint->between->wallMm);
+        return $this->weld->sheets[$joint->id]->tacks ?? TackPattern::forTube($joint->seam->odMm, $joint->thinnerMm());
     }
 
     private function joint(string $id): Joint

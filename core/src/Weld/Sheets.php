@@ -55,7 +55,7 @@ final readonly class Sheets
 
         return new JointSheet(
             $joint,
-            TackPattern::forTube($joint->seam->odMm, $joint->between->wallMm),
+            TackPattern::forTube($joint->seam->odMm, $joint->thinnerMm()),
             ['filler' => $filler, 'tungsten' => $overrides->onChoice(Torch::tungsten($pedal, $id))],
             [
                 'amps' => $amps,

@@ -38,7 +38,7 @@
     <Popover.Trigger
         class="{figure.quantity === null
             ? 'font-mono'
-            : 'figure'} tap decoration-line hover:decoration-action rounded-[2px] text-left underline decoration-dotted underline-offset-4 {big
+            : 'figure'} decoration-line hover:decoration-action rounded-[2px] text-left underline decoration-dotted underline-offset-4 {big
             ? 'text-2xl font-medium'
             : ''}"
         aria-label="{figure.label}: {figure.text}{figure.override ? ', overruled' : ''}. Show the working."

@@ -27,20 +27,22 @@
     </div>
 {/snippet}
 
-<header class="sheet flex items-stretch">
+<header class="sheet flex flex-wrap items-stretch sm:flex-nowrap">
     <a
         href="/"
-        class="border-line hover:bg-wash flex items-center gap-2 border-r px-3"
+        class="tap border-line hover:bg-wash flex items-center gap-2 border-r px-3"
         aria-label="Back to the rack"
     >
         <img src="/mark.svg" alt="" width="26" height="26" class="rounded-[2px] bg-white p-0.5" />
         <span class="font-label text-quiet text-sm">Rack</span>
     </a>
-    <div class="border-line min-w-0 shrink border-r px-3 py-1.5">
+    <div class="border-line min-w-0 shrink px-3 py-1.5 max-sm:grow sm:border-r">
         <p class="figure text-quiet text-[0.8rem] leading-tight">{head.number}</p>
         <h1 class="heading overflow-hidden leading-tight text-ellipsis whitespace-nowrap">{head.title}</h1>
     </div>
-    <dl class="flex min-w-0 grow items-stretch overflow-hidden">
+    <dl
+        class="border-line flex min-w-0 grow items-stretch overflow-hidden max-sm:w-full max-sm:flex-wrap max-sm:border-t"
+    >
         {@render cell('Rev', `${desk.revision.number}`)}
         <div class="border-line border-r px-3 py-1.5">
             <dt class="label leading-tight">State</dt>
@@ -63,7 +65,7 @@
     </dl>
     <button
         type="button"
-        class="bg-action text-on-action font-label flex flex-col items-start justify-center px-4 py-1 text-left hover:brightness-110"
+        class="bg-action text-on-action font-label flex min-w-0 flex-col max-sm:w-full items-start justify-center px-4 py-1 text-left hover:brightness-110"
         onclick={onnext}
     >
         <span class="text-[0.75rem] leading-tight opacity-90">Next · {desk.view.next.group}</span>

@@ -28,14 +28,14 @@
 </script>
 
 {#if run.run}
-    <section class="sheet px-3 pt-1 pb-2" aria-label="Run {run.letter} unrolled">
+    <section class="sheet px-3 pt-1 pb-2" aria-label="Run {run.letter} unrolled" data-to-scale>
         {#if run.fittings.length > 0}
-            <div class="relative h-6">
+            <div class="relative h-(--tap) max-sm:hidden">
                 {#each run.fittings as fitting (fitting.joint)}
                     {@const place = span(fitting.station, fitting.station, length)}
                     <button
                         type="button"
-                        class="figure absolute h-6 -translate-x-1/2 border px-1.5 text-[0.78rem] {isOn(
+                        class="figure absolute h-(--tap) -translate-x-1/2 border px-1.5 text-[0.78rem] {isOn(
                             'joint',
                             fitting.joint,
                         )
@@ -50,7 +50,7 @@
                 {/each}
             </div>
         {/if}
-        <div class="relative h-6">
+        <div class="relative h-(--tap) max-sm:hidden">
             {#each groups as group (group.station)}
                 <div
                     class="absolute flex gap-px"
@@ -60,7 +60,10 @@
                     {#each group.joints as joint (joint.id)}
                         <button
                             type="button"
-                            class="figure h-6 border px-1.5 text-[0.78rem] leading-5 {isOn('joint', joint.id)
+                            class="figure h-(--tap) border px-1.5 text-[0.78rem] leading-5 {isOn(
+                                'joint',
+                                joint.id,
+                            )
                                 ? 'bg-action text-on-action border-action'
                                 : 'border-strong bg-sheet hover:border-ink'}"
                             aria-pressed={isOn('joint', joint.id)}
@@ -74,7 +77,7 @@
                 </div>
             {/each}
         </div>
-        <div class="border-strong relative h-7 border-y">
+        <div class="border-strong relative h-[calc(var(--tap)+4px)] border-y">
             {#each segments as { segment, span: place, text, long } (segment.from)}
                 {#if segment.bend === null}
                     <span
@@ -112,11 +115,11 @@
                 ></span>
             {/each}
         </div>
-        <div class="relative h-6">
+        <div class="relative h-(--tap) max-sm:hidden">
             {#each run.pieces as piece (piece.mark)}
                 <button
                     type="button"
-                    class="absolute inset-y-0.5 overflow-hidden border-x text-left text-[0.85rem] whitespace-nowrap {isOn(
+                    class="absolute inset-y-0 min-w-0 overflow-hidden border-x text-left text-[0.85rem] whitespace-nowrap {isOn(
                         'piece',
                         piece.mark,
                     )

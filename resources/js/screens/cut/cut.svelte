@@ -45,7 +45,7 @@
                                 <td data-label="Piece">
                                     <button
                                         type="button"
-                                        class="heading tap underline decoration-dotted underline-offset-4"
+                                        class="heading underline decoration-dotted underline-offset-4"
                                         onclick={() => desk.look({ kind: 'piece', id: piece.mark })}
                                         >{piece.mark}</button
                                     >
@@ -70,7 +70,10 @@
                                     ><FigureCell figure={piece.shrink} {desk} /></td
                                 >
                                 {#if slips}<td class="num" data-label="Goes in"
-                                        ><FigureCell figure={piece.slip} {desk} /></td
+                                        >{#if piece.slip.value || piece.slip.override}<FigureCell
+                                                figure={piece.slip}
+                                                {desk}
+                                            />{:else}<span class="figure">–</span>{/if}</td
                                     >{/if}
                                 <td class="figure num" data-label="Mass">{piece.mass.text}</td>
                             </tr>

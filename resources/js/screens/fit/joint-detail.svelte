@@ -35,7 +35,7 @@
                 {#each ['trial', 'full'] as kind (kind)}
                     <ToggleGroup.Item
                         value={kind}
-                        class="label tap border-strong data-[state=on]:bg-ink data-[state=on]:text-paper border px-2 py-0.5 capitalize"
+                        class="label border-strong data-[state=on]:bg-ink data-[state=on]:text-paper border px-2 py-0.5 capitalize"
                         >{kind} tacks</ToggleGroup.Item
                     >
                 {/each}

@@ -107,13 +107,13 @@
                 <h2 class="heading">Record</h2>
                 <p class="text-quiet mt-1">Route, cut list, settings, readings and notes on paper.</p>
                 <a
-                    class="bg-action text-on-action font-label mt-3 block rounded-[2px] px-4 py-2.5 text-center text-lg font-semibold"
+                    class="tap bg-action text-on-action font-label mt-3 block rounded-[2px] px-4 py-2.5 text-center text-lg font-semibold"
                     href="/jobs/{desk.view.id}/record.pdf"
                     target="_blank"
                     rel="noopener">Record as PDF</a
                 >
                 <a
-                    class="border-strong font-label mt-2 block rounded-[2px] border px-4 py-2 text-center font-semibold"
+                    class="tap border-strong font-label mt-2 flex items-center justify-center rounded-[2px] border px-4 py-2 text-center font-semibold"
                     href="/jobs/{desk.view.id}/job.json">Job file</a
                 >
                 <p class="mt-2 text-sm">

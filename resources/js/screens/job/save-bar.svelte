@@ -21,7 +21,7 @@
                 <li class="flex flex-wrap items-baseline gap-x-3">
                     <button
                         type="button"
-                        class="tap text-action text-left underline"
+                        class="text-action text-left underline"
                         onclick={() => onfield(path)}>{nameOf(path, desk.document)}</button
                     >
                     <span>{messages[0]}</span>

@@ -11,7 +11,7 @@
 >
     <a
         href="/jobs/{job.id}/{job.next.stage}"
-        class="figure hover:text-action underline decoration-dotted underline-offset-4">{job.number}</a
+        class="tap figure hover:text-action inline-flex items-center underline decoration-dotted underline-offset-4">{job.number}</a
     >
     <div class="min-w-0">
         <p class="heading truncate">{job.title}</p>
@@ -29,7 +29,7 @@
     </div>
     <a
         href="/jobs/{job.id}/{job.next.stage}"
-        class="font-label border-action text-action hover:bg-wash rounded-[2px] border px-3 py-1.5 text-center font-semibold max-sm:col-span-3"
+        class="tap font-label border-action text-action hover:bg-wash inline-flex items-center justify-center rounded-[2px] border px-3 py-1.5 text-center font-semibold max-sm:col-span-3"
         >{job.next.text}</a
     >
 </li>

@@ -28,7 +28,8 @@
     <section class="sheet flex max-h-[32rem] flex-col" aria-label="Ways found">
         <p class="border-line border-b px-3 py-2">
             <span class="heading">{answers.found} ways</span>
-            <span class="text-quiet">fewest joints first, then even angles, length, what is on the shelf, wide bends</span
+            <span class="text-quiet"
+                >fewest joints first, then even angles, length, what is on the shelf, wide bends</span
             >
         </p>
         <ol class="divide-line divide-y overflow-auto">

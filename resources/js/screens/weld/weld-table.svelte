@@ -42,7 +42,7 @@
                     <td data-label="Joint">
                         <button
                             type="button"
-                            class="tap text-left"
+                            class="text-left"
                             onclick={() => desk.look({ kind: 'joint', id: slot.joint })}
                         >
                             <span class="figure underline decoration-dotted underline-offset-4"

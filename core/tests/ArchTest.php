@@ -29,7 +29,7 @@ const LAYERS = [
 
 it('is built in layers, each knowing only those before it', function () {
     $folder = dirname(__DIR__).'/src';
-    expect(array_map(basename(...), glob("$folder/*", GLOB_ONLYDIR) ?: []))->toEqualCanonicalizing(LAYERS)
+    expect(array_map(basename(...), (array) glob("$folder/*", GLOB_ONLYDIR)))->toEqualCanonicalizing(LAYERS)
         ->and(Layers::upwards($folder, 'UpsweptBead\Core', LAYERS))->toBe([]);
 });
 

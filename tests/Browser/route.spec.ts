@@ -26,7 +26,7 @@ test('a unit nobody knows is refused at its field, and the last good version sta
     const straight = page.getByLabel('Straight before, bend 1');
     await straight.fill('3 parsecs');
     await straight.press('Enter');
-    await expect(page.getByText(/"parsecs" in "3 parsecs" is not a unit of length/)).toBeVisible();
+    await expect(page.getByText(/✕ "parsecs" in "3 parsecs" is not a unit of length/)).toBeVisible();
     await expect(straight).toHaveAttribute('aria-invalid', 'true');
     const stored = await (await page.request.get(`/jobs/${job}/job.json`)).json();
     expect(JSON.stringify(stored)).not.toContain('parsecs');

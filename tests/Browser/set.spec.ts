@@ -115,7 +115,7 @@ test('what cannot be read of a keep-out is refused at its field', async ({ page 
     await page.getByRole('button', { name: /^Frame rail/ }).click();
     await page.getByLabel('along', { exact: true }).fill('very long');
     await page.getByLabel('along', { exact: true }).press('Enter');
-    await expect(page.getByText(/"very long" is not a length/)).toBeVisible();
+    await expect(page.getByText(/✕ "very long" is not a length/)).toBeVisible();
     await expect(page.getByLabel('along', { exact: true })).toHaveAttribute('aria-invalid', 'true');
     const stored = await (await page.request.get(`/jobs/${job}/job.json`)).json();
     expect(JSON.stringify(stored)).not.toContain('very long');

@@ -225,7 +225,7 @@ test('a port’s opening, where open ends may lie and which looks count are ente
     await expect(page.getByText(/At port A the way round is .* longer/)).toBeVisible();
     await page.getByLabel('Corner radius').fill('2 in');
     await page.keyboard.press('Tab');
-    await expect(page.getByText('must be no more than half of the shorter side')).toBeVisible();
+    await expect(page.getByText('✕ must be no more than half of the shorter side')).toBeVisible();
     await page.getByLabel('Corner radius').fill('1.3 in');
     await page.keyboard.press('Tab');
     await expect(page.getByText(/At port A the way round is/)).toBeHidden();

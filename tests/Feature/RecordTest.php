@@ -27,5 +27,5 @@ it('loads the made-up demo shop once, with one finished job', function () {
     $this->artisan('bead:demo')->expectsOutput('The demo data is there already.')->assertSuccessful();
     expect(Job::query()->count())->toBe(5)->and(LogEntry::query()->count())->toBeGreaterThan(20);
     $this->actingAs(User::query()->firstOrFail())->get('/')->assertInertia(fn (Page $page) => $page
-        ->where('jobs.0.next.group', 'ready to release')->where('jobs.1.next.group', 'needs a route')->where('jobs.2.next.group', 'needs a route')->where('jobs.3.next.group', 'needs a route')->where('jobs.4.next.group', 'done')->has('bottles', 2)->etc());
+        ->where('jobs.0.next.group', 'ready to release')->where('jobs.1.next.group', 'ready to release')->where('jobs.2.next.group', 'needs a route')->where('jobs.3.next.group', 'needs a route')->where('jobs.4.next.group', 'done')->has('bottles', 2)->etc());
 });

@@ -19,7 +19,7 @@ function bench(): Plan
 }
 
 /** @return array<string, int> the place of each step */
-function places(): array
+function benchPlaces(): array
 {
     return array_flip(array_map(static fn (BenchStep $step): string => $step->id, bench()->steps));
 }
@@ -39,7 +39,7 @@ it('takes every piece, joint and run to the bench once', function () {
 });
 
 it('cuts, tries and tacks the runs as they go in', function () {
-    $at = places();
+    $at = benchPlaces();
     $letters = bench()->fit->letters;
     foreach (array_slice($letters, 1) as $i => $letter) {
         expect($at["trial.$letters[$i]"])->toBeLessThan($at["trial.$letter"])
@@ -48,7 +48,7 @@ it('cuts, tries and tacks the runs as they go in', function () {
 });
 
 it('proves all runs together before any is finished, and fits them together again before they are tied', function () {
-    $at = places();
+    $at = benchPlaces();
     foreach (bench()->fit->letters as $letter) {
         expect($at["trial.$letter"])->toBeLessThan($at['trial.set'])->and($at['trial.set'])->toBeLessThan($at["full.$letter"]);
     }
@@ -62,7 +62,7 @@ it('proves all runs together before any is finished, and fits them together agai
 });
 
 it('welds a fitting while its piece is open, and lets it cool before its run is tacked', function () {
-    $at = places();
+    $at = benchPlaces();
     expect($at['weld.EB1'])->toBeLessThan($at['cool.EB1'])->and($at['cool.EB1'])->toBeLessThan($at['tack.EJ1']);
 });
 

@@ -24,7 +24,7 @@ it('reads ports as people paste them, in the units they write', function (string
 
 it('reads the inlet beside the port', function () {
     $row = PortsTable::read('Port 1,0,0,0,0,1,0,22 1/4,13,-17,1,0,-.05', UnitSystem::Inch)->rows[0];
-    expect($row->inletAt[0]->mm ?? 0)->toBeClose(22.25 * 25.4)->and($row->inletDirection)->toBe([1.0, 0.0, -0.05]);
+    expect($row->inletAt === null ? 0.0 : $row->inletAt[0]->mm)->toBeClose(22.25 * 25.4)->and($row->inletDirection)->toBe([1.0, 0.0, -0.05]);
 });
 
 it('says of each rejected line why, and keeps the others', function (string $line, string $why) {
@@ -53,7 +53,7 @@ it('writes runs so that they read back as they were', function () {
     $run = $plan->layout->runs[0]->run;
     $lines = array_map(static fn (string $line): array => str_getcsv($line, ',', '"', ''), array_slice(explode("\n", trim(RunTables::xyz($plan))), 1));
     $points = array_map(static fn (array $cells): Vector => new Vector((float) $cells[2], (float) $cells[3], (float) $cells[4]), $lines);
-    $clrs = array_map(floatval(...), array_values(array_filter(array_column($lines, 5))));
+    $clrs = array_map(floatval(...), array_values(array_filter(array_column($lines, 5), static fn (string $cell): bool => $cell !== '')));
     $back = TubeRun::fromXyz($points, $clrs, $run->start->reference);
     expect($back->lengthMm())->toBeClose($run->lengthMm(), 0, 0.01)
         ->and($back->bends[1]->rotationDeg)->toBeClose($run->bends[1]->rotationDeg, 0, 0.01);

@@ -208,6 +208,6 @@ it('counts what a way takes against the shelf', function () {
     $none = TwoBendRouter::solve(new RouteRequest($start, $end, $stock, new RoutingLimits))->answers[0];
     expect($none->toBuy)->not->toBe([]);
     $all = TwoBendRouter::solve(new RouteRequest($start, $end, $stock, new RoutingLimits, array_fill_keys(array_keys($none->toBuy), 9)))->answers;
-    $same = array_values(array_filter($all, static fn (RouteAnswer $one): bool => $one->run == $none->run))[0];
+    $same = array_values(array_filter($all, static fn (RouteAnswer $one): bool => serialize($one->run) === serialize($none->run)))[0];
     expect($same->toBuy)->toBe([]);
 });

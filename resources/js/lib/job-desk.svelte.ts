@@ -407,7 +407,6 @@ export class JobDesk {
             who: this.#who,
             revision: this.revision.number,
             version: this.revision.version,
-            at: new Date().toISOString(),
             document: this.document,
         });
         this.#settled = this.#settled.then(() => (this.unsaved && !this.conflict ? this.#put() : undefined));

@@ -13,9 +13,9 @@ export type Unsaved = {
 
 const key = (job: number) => `bead-unsaved-${job}`;
 
-export function keepUnsaved(job: number, unsaved: Unsaved): void {
+export function keepUnsaved(job: number, unsaved: Omit<Unsaved, 'at'>): void {
     try {
-        localStorage.setItem(key(job), JSON.stringify(unsaved));
+        localStorage.setItem(key(job), JSON.stringify({ ...unsaved, at: new Date().toISOString() }));
     } catch {
         // A full or closed store: the edit is still on the desk.
     }

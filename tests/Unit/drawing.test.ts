@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest';
+import type { Joint, Piece, RunPlan } from '@/lib/plan';
+import { spot, strokes } from '@/parts/dial';
+import { joinedByStation, pieceSpan, segmentSpans, span } from '@/parts/ribbon';
+import { outline } from '@/screens/cut/piece-outline';
+
+const points = (text: string) =>
+    text.split(' ').map((pair) => pair.split(',').map(Number) as [number, number]);
+const gone = (line: [number, number][]) =>
+    line.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - line[i]![0], y - line[i]![1]), 0);
+
+describe('the ribbon', () => {
+    const joint = (id: string, station: number, type = 'butt') => ({ id, station, type }) as Joint;
+    const run = {
+        run: {
+            length: { value: 200, text: '' },
+            segments: [
+                { bend: null, from: 0, length: 50 },
+                { bend: 0, from: 50, length: 100 },
+            ],
+            bends: [{ angle: { text: '45°' }, clr: { text: '3 in' }, rotation: { text: '0°' } }],
+        },
+    } as unknown as RunPlan;
+
+    it('is to scale', () => {
+        expect(span(50, 100, 200)).toEqual({ left: 25, width: 25 });
+        expect(pieceSpan({ from: 100, to: 200 } as Piece, run)).toEqual({ left: 50, width: 50 });
+        expect(segmentSpans(run).map((one) => [one.span.left, one.span.width, one.text])).toEqual([
+            [0, 25, ''],
+            [25, 50, '45°'],
+        ]);
+    });
+
+    it('does not fall over a run of no length', () => {
+        expect(Number.isFinite(span(0, 0, 0).left)).toBe(true);
+    });
+
+    it('puts the two passes of a flange together, and leaves out what sits on the side', () => {
+        const groups = joinedByStation([
+            joint('AJ1', 0),
+            joint('AJ2', 0.2),
+            joint('AJ3', 80),
+            joint('AB1', 60, 'bung'),
+        ]);
+        expect(groups.map((group) => group.joints.map((one) => one.id))).toEqual([['AJ1', 'AJ2'], ['AJ3']]);
+    });
+});
+
+describe('the drawing of a piece', () => {
+    it('draws a straight as long and as wide as it is', () => {
+        const shape = outline({ before: 0, after: 0, straight: 300, clr: 0, angle: 0, od: 76.2 });
+        const xs = points(shape.edge).map(([x]) => x);
+        const ys = points(shape.edge).map(([, y]) => y);
+        expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(300);
+        expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(76.2);
+        expect(shape.tangents).toEqual([]);
+    });
+
+    it('draws a bend whose centreline is legs and arc, and whose outside is longer by half a tube times the angle', () => {
+        const shape = outline({ before: 40, after: 60, straight: 0, clr: 114.3, angle: 90, od: 76.2 });
+        const arc = (114.3 * Math.PI) / 2;
+        expect(gone(points(shape.centre))).toBeCloseTo(40 + arc + 60, -0.5);
+        const edge = points(shape.edge);
+        const outer = gone(edge.slice(0, 49));
+        const inner = gone(edge.slice(49));
+        expect(outer - inner).toBeCloseTo((76.2 * Math.PI) / 2, -0.5);
+        expect(shape.cuts).toHaveLength(2);
+        expect(shape.tangents).toHaveLength(2);
+    });
+
+    it('turns a right angle by a right angle', () => {
+        const line = points(
+            outline({ before: 0, after: 50, straight: 0, clr: 100, angle: 90, od: 50 }).centre,
+        );
+        const [[x1, y1], [x2, y2]] = [line.at(-2)!, line.at(-1)!];
+        expect(x2 - x1).toBeCloseTo(0, 1);
+        expect(y2 - y1).toBeGreaterThan(0);
+    });
+});
+
+describe('the dial', () => {
+    it('counts clockwise from the top', () => {
+        expect(spot(0, 10)).toEqual({ x: 100, y: 90 });
+        expect(spot(90, 10).x).toBeCloseTo(110);
+        expect(spot(180, 10).y).toBeCloseTo(110);
+    });
+
+    it('sets the strokes of an index mark side by side about the top, long ones first', () => {
+        const mark = strokes(1, 2);
+        expect(mark.map((one) => one.offset)).toEqual([-5, 0, 5]);
+        expect(mark[0]!.length).toBeGreaterThan(mark[1]!.length);
+    });
+});

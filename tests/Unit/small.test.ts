@@ -1,0 +1,93 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { onKeys } from '@/lib/keys';
+import { lengthText } from '@/lib/length-text';
+import { newest } from '@/lib/newest';
+import { nameOf, runAt, stageOf } from '@/lib/places';
+import { someDocument } from './some-view';
+
+describe('keys', () => {
+    const press = (key: string, init: KeyboardEventInit = {}, target: HTMLElement = document.body) =>
+        target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...init }));
+    const j = vi.fn();
+    const undo = vi.fn();
+    document.body.addEventListener('keydown', onKeys({ j, 'mod+z': undo }));
+
+    beforeEach(() => {
+        j.mockClear();
+        undo.mockClear();
+        document.body.innerHTML = '';
+    });
+
+    it('works anywhere', () => {
+        press('j');
+        press('x');
+        expect(j).toHaveBeenCalledTimes(1);
+    });
+
+    it('takes Ctrl and Command for one', () => {
+        press('z', { ctrlKey: true });
+        press('Z', { metaKey: true });
+        press('z');
+        expect(undo).toHaveBeenCalledTimes(2);
+    });
+
+    it('leaves typing and dialogs alone', () => {
+        const input = document.body.appendChild(document.createElement('input'));
+        press('j', {}, input);
+        const dialog = document.body.appendChild(document.createElement('div'));
+        dialog.setAttribute('role', 'dialog');
+        press('j');
+        expect(j).not.toHaveBeenCalled();
+    });
+});
+
+describe('places of a document', () => {
+    const document = someDocument({
+        overrides: [
+            { figure: 'cut.A1.trim', value: '', why: '' },
+            { figure: 'weld.AJ1.amps', value: '', why: '' },
+        ],
+    });
+
+    it('lead to the stage that edits them', () => {
+        expect(
+            [
+                'runs[0].start.at[0]',
+                'runs[1].route.bends[0].angle',
+                'set.keepOuts[2].radius',
+                'set.routing.gap',
+                'job.title',
+                'overrides[0].value',
+                'overrides[1].value',
+            ].map((path) => stageOf(path, document)),
+        ).toEqual(['survey', 'route', 'survey', 'route', 'survey', 'cut', 'weld']);
+    });
+
+    it('have names that a person would use', () => {
+        expect(nameOf('runs[1].route.bends[0].angle', document)).toBe('run B, route, bends 1, angle');
+        expect(nameOf('runs[0].route.endStraight', document)).toBe('run A, route, end straight');
+        expect(nameOf('job.number', document)).toBe('job, number');
+        expect(runAt('runs[3].tube')).toBe(3);
+        expect(runAt('set')).toBeNull();
+    });
+});
+
+it('sends one wish at a time, and of those that came meanwhile only the newest', async () => {
+    const out: number[] = [];
+    let free = (): void => {};
+    const send = newest<number>(async (wish) => {
+        out.push(wish);
+        await new Promise<void>((resolve) => (free = resolve));
+    });
+    const all = [send(1), send(2), send(3)];
+    free();
+    await vi.waitFor(() => expect(out).toEqual([1, 3]));
+    free();
+    await Promise.all(all);
+    expect(out).toEqual([1, 3]);
+});
+
+it('writes a dragged place as a person would, with its unit', () => {
+    expect(lengthText(25.4, 'inch')).toBe('1.000 in');
+    expect(lengthText(25.44, 'metric')).toBe('25.4 mm');
+});

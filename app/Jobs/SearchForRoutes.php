@@ -56,13 +56,20 @@ final class SearchForRoutes implements ShouldQueue
             return;
         }
         $search->update(['state' => SearchState::Running]);
-        $job = JobReader::fromDecoded($search->document)->job ?? throw new \LogicException("Search $search->id holds a document that cannot be read.");
+        $job =
+            JobReader::fromDecoded($search->document)->job ??
+            throw new \LogicException("Search $search->id holds a document that cannot be read.");
         $this->run($search, $job, SetProblem::of($job, $workshop->shop()));
     }
 
     public function failed(?\Throwable $error): void
     {
-        RouteSearch::query()->whereKey($this->searchId)->update(['state' => SearchState::Failed, 'message' => 'The search broke off; nothing of the job was changed.']);
+        RouteSearch::query()
+            ->whereKey($this->searchId)
+            ->update([
+                'state' => SearchState::Failed,
+                'message' => 'The search broke off; nothing of the job was changed.',
+            ]);
     }
 
     private function run(RouteSearch $search, CoreJob $job, RouteProblem $problem): void
@@ -75,13 +82,19 @@ final class SearchForRoutes implements ShouldQueue
             $designs[is_int($design['seed'] ?? null) ? $design['seed'] : 0] = $design;
         }
         $last = null;
-        for ($seed = $search->first_seed; $seed < $search->first_seed + self::DESIGNS && ! $search->stop_asked; $seed++) {
+        for (
+            $seed = $search->first_seed;
+            $seed < $search->first_seed + self::DESIGNS && ! $search->stop_asked;
+            $seed++
+        ) {
             $take = function (SetAnswer $answer) use (&$designs, $seed, $search, $writer): bool {
                 $designs[$seed] = ['seed' => $seed, ...$writer->answer($answer)];
 
                 return $this->store($search, $designs);
             };
-            $last = (new SetSolver($problem, $seed, $now, $take, $this->watch($search, $now)))->solve($search->seconds / self::DESIGNS);
+            $last = (new SetSolver($problem, $seed, $now, $take, $this->watch($search, $now)))->solve(
+                $search->seconds / self::DESIGNS,
+            );
             if ($last->status === SetStatus::Infeasible) {
                 break;
             }
@@ -115,7 +128,9 @@ final class SearchForRoutes implements ShouldQueue
     /** @param  array<int, array<string, mixed>>  $designs */
     private function store(RouteSearch $search, array $designs): bool
     {
-        RouteSearch::query()->whereKey($search->id)->update(['designs' => json_encode(self::ranked($designs), JSON_THROW_ON_ERROR)]);
+        RouteSearch::query()
+            ->whereKey($search->id)
+            ->update(['designs' => json_encode(self::ranked($designs), JSON_THROW_ON_ERROR)]);
 
         return ! $search->stop_asked;
     }
@@ -141,8 +156,11 @@ final class SearchForRoutes implements ShouldQueue
         $near = is_array($answer['nearest'] ?? null) ? $answer['nearest'] : null;
         $by = is_array($near['by'] ?? null) && is_string($near['by']['text'] ?? null) ? $near['by']['text'] : '';
 
-        return 'Nothing was found, which proves nothing.'.($near === null || ! is_string($near['run'] ?? null) || ! is_string($near['other'] ?? null)
-            ? ' Try again with more time.'
-            : " The nearest miss: run {$near['run']}".($near['other'] === '' ? '' : " and {$near['other']}").", by $by.");
+        return 'Nothing was found, which proves nothing.'.
+            ($near === null || ! is_string($near['run'] ?? null) || ! is_string($near['other'] ?? null)
+                ? ' Try again with more time.'
+                : " The nearest miss: run {$near['run']}".
+                    ($near['other'] === '' ? '' : " and {$near['other']}").
+                    ", by $by.");
     }
 }

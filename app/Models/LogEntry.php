@@ -43,7 +43,15 @@ final class LogEntry extends Model
 
     public function toCore(): CoreEntry
     {
-        return new CoreEntry($this->id, $this->step, $this->kind, array_map(floatval(...), $this->readings), $this->note, $this->user->name, $this->made_at);
+        return new CoreEntry(
+            $this->id,
+            $this->step,
+            $this->kind,
+            array_map(floatval(...), $this->readings),
+            $this->note,
+            $this->user->name,
+            $this->made_at,
+        );
     }
 
     /**

@@ -21,14 +21,36 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class RouteSearch extends Model
 {
-    protected $fillable = ['job_id', 'user_id', 'state', 'document', 'seconds', 'designs', 'message', 'stop_asked', 'first_seed'];
+    protected $fillable = [
+        'job_id',
+        'user_id',
+        'state',
+        'document',
+        'seconds',
+        'designs',
+        'message',
+        'stop_asked',
+        'first_seed',
+    ];
 
     /** @var array<string, mixed> */
-    protected $attributes = ['state' => 'queued', 'designs' => '[]', 'message' => '', 'stop_asked' => false, 'first_seed' => 1];
+    protected $attributes = [
+        'state' => 'queued',
+        'designs' => '[]',
+        'message' => '',
+        'stop_asked' => false,
+        'first_seed' => 1,
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => SearchState::class, 'document' => 'array', 'designs' => 'array', 'seconds' => 'float', 'stop_asked' => 'boolean'];
+        return [
+            'state' => SearchState::class,
+            'document' => 'array',
+            'designs' => 'array',
+            'seconds' => 'float',
+            'stop_asked' => 'boolean',
+        ];
     }
 }

@@ -28,6 +28,9 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         Route::pattern('job', '[0-9]{1,12}');
         Route::model('job', Job::class);
-        RateLimiter::for('edits', static fn (Request $request): Limit => Limit::perMinute(3000)->by($request->session()->getId()));
+        RateLimiter::for(
+            'edits',
+            static fn (Request $request): Limit => Limit::perMinute(3000)->by($request->session()->getId()),
+        );
     }
 }

@@ -15,7 +15,9 @@ use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
-/** Takes entries from the bench. An entry with an id that is already there changes nothing, so sending twice is safe. */
+/**
+ * Takes entries from the bench. An entry with an id that is already there changes nothing, so sending twice is safe.
+ */
 final readonly class BenchLog
 {
     /**
@@ -25,10 +27,18 @@ final readonly class BenchLog
      */
     public function append(Job $job, Plan $plan, UnitSystem $units, User $by, array $entries): void
     {
-        $released = $job->released() ?? throw ValidationException::withMessages(['entries' => 'Nothing of this job is released yet; there is nothing to log against.']);
+        $released =
+            $job->released() ??
+            throw ValidationException::withMessages([
+                'entries' => 'Nothing of this job is released yet; there is nothing to log against.',
+            ]);
         $rows = [];
         foreach ($entries as $i => $entry) {
-            $step = $plan->step($entry['step']) ?? throw ValidationException::withMessages(["entries.$i.step" => sprintf('The released plan has no step "%s".', $entry['step'])]);
+            $step =
+                $plan->step($entry['step']) ??
+                throw ValidationException::withMessages([
+                    "entries.$i.step" => sprintf('The released plan has no step "%s".', $entry['step']),
+                ]);
             $rows[] = [
                 'id' => strtolower($entry['id']),
                 'job_id' => $job->id,
@@ -36,7 +46,10 @@ final readonly class BenchLog
                 'user_id' => $by->id,
                 'step' => $step->id,
                 'kind' => $entry['kind'],
-                'readings' => json_encode((object) self::readings($step, $entry['readings'], $units, "entries.$i.readings"), JSON_THROW_ON_ERROR),
+                'readings' => json_encode(
+                    (object) self::readings($step, $entry['readings'], $units, "entries.$i.readings"),
+                    JSON_THROW_ON_ERROR,
+                ),
                 'note' => $entry['note'],
                 'made_at' => Carbon::parse($entry['at']),
             ];
@@ -58,7 +71,9 @@ final readonly class BenchLog
                 $measure = $candidate->name === $name ? $candidate : $measure;
             }
             if ($measure === null) {
-                throw ValidationException::withMessages(["$path.$name" => sprintf('Step %s has no reading called "%s".', $step->id, $name)]);
+                throw ValidationException::withMessages([
+                    "$path.$name" => sprintf('Step %s has no reading called "%s".', $step->id, $name),
+                ]);
             }
             if (trim($text) === '') {
                 continue;

@@ -22,7 +22,12 @@ final readonly class Drafts
     {
         return DB::transaction(static function () use ($document): Job {
             $job = Job::query()->create(['number' => $document->number, 'title' => $document->title]);
-            Revision::query()->create(['job_id' => $job->id, 'number' => 1, 'status' => RevisionStatus::Draft, 'document' => JobWriter::toArray($document)]);
+            Revision::query()->create([
+                'job_id' => $job->id,
+                'number' => 1,
+                'status' => RevisionStatus::Draft,
+                'document' => JobWriter::toArray($document),
+            ]);
 
             return $job;
         });
@@ -52,7 +57,9 @@ final readonly class Drafts
             if ($problems !== []) {
                 throw new NotReleasable($problems);
             }
-            $draft->fill(['status' => RevisionStatus::Released, 'released_by' => $by->id, 'released_at' => now()])->save();
+            $draft
+                ->fill(['status' => RevisionStatus::Released, 'released_by' => $by->id, 'released_at' => now()])
+                ->save();
 
             return $draft;
         });

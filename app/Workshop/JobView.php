@@ -26,7 +26,9 @@ final readonly class JobView
     {
         $revision = $job->current();
         $document = $this->workshop->read($revision);
-        $plan = $revision->isDraft() ? $this->workshop->plan($document) : $this->workshop->planInFull($document, $shownIn);
+        $plan = $revision->isDraft()
+            ? $this->workshop->plan($document)
+            : $this->workshop->planInFull($document, $shownIn);
         $next = $this->workshop->next($plan, $job);
 
         return [
@@ -80,22 +82,35 @@ final readonly class JobView
             'stepsDone' => $progress->stepsDone(),
             'jointsDone' => $progress->jointsDone(),
             'readings' => (object) self::readings($plan, $progress),
-            'deviations' => array_map(static fn (Deviation $one): array => ['step' => $one->stepId, 'what' => $one->what], $record->deviations),
-            'log' => $job->log->map(static fn (LogEntry $entry): array => [
-                'id' => $entry->id,
-                'step' => $entry->step,
-                'kind' => $entry->kind->value,
-                'note' => $entry->note,
-                'by' => $entry->user->name,
-                'at' => $entry->made_at->toIso8601String(),
-            ])->values()->all(),
+            'deviations' => array_map(
+                static fn (Deviation $one): array => ['step' => $one->stepId, 'what' => $one->what],
+                $record->deviations,
+            ),
+            'log' => $job->log
+                ->map(
+                    static fn (LogEntry $entry): array => [
+                        'id' => $entry->id,
+                        'step' => $entry->step,
+                        'kind' => $entry->kind->value,
+                        'note' => $entry->note,
+                        'by' => $entry->user->name,
+                        'at' => $entry->made_at->toIso8601String(),
+                    ],
+                )
+                ->values()
+                ->all(),
         ];
     }
 
     /** @return array{number: int, status: string, version: int, releasedAt: string|null} */
     public static function revision(Revision $revision): array
     {
-        return ['number' => $revision->number, 'status' => $revision->status->value, 'version' => $revision->version, 'releasedAt' => $revision->released_at?->toIso8601String()];
+        return [
+            'number' => $revision->number,
+            'status' => $revision->status->value,
+            'version' => $revision->version,
+            'releasedAt' => $revision->released_at?->toIso8601String(),
+        ];
     }
 
     /** @return array<string, array<string, string>> readings as text, by step and measure */

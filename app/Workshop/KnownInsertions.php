@@ -15,8 +15,8 @@ use UpsweptBead\Core\Shop\Rule;
 use UpsweptBead\Core\Shop\Shop;
 
 /**
- * The orders in which runs go in, kept by what they depend on: they take up to seconds to work out, far too long for every
- * edit, and stay true for as long as neither a route nor what stands round it has changed.
+ * The orders in which runs go in, kept by what they depend on: they take up to seconds to work out, far too long for
+ * every edit, and stay true for as long as neither a route nor what stands round it has changed.
  */
 final readonly class KnownInsertions
 {

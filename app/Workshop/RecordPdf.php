@@ -17,7 +17,13 @@ final readonly class RecordPdf
     public function render(array $job): string
     {
         $scratch = storage_path('framework/cache');
-        $options = new Options(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'defaultFont' => 'DejaVu Sans', 'tempDir' => $scratch, 'fontCache' => $scratch]);
+        $options = new Options([
+            'isRemoteEnabled' => false,
+            'isPhpEnabled' => false,
+            'defaultFont' => 'DejaVu Sans',
+            'tempDir' => $scratch,
+            'fontCache' => $scratch,
+        ]);
         $pdf = new Dompdf($options);
         $pdf->loadHtml($this->views->make('record', ['job' => $job])->render(), 'UTF-8');
         $pdf->setPaper('a4');

@@ -6,7 +6,10 @@ namespace App\Workshop;
 
 use UpsweptBead\Core\Shop\Memo;
 
-/** Remembers in the memory that the web workers of one machine share; nothing where there is none, as on the command line. */
+/**
+ * Remembers in the memory that the web workers of one machine share; nothing where there is none, as on the command
+ * line.
+ */
 final readonly class SharedMemo implements Memo
 {
     private const KEEP_SECONDS = 3600;

@@ -9,8 +9,8 @@ use UpsweptBead\Core\Geometry\Mesh\MeshStore;
 use UpsweptBead\Core\Geometry\Mesh\TriangleMesh;
 
 /**
- * Meshes in the database, by the fingerprint of what they hold; each machine keeps a copy beside its other caches, as it
- * is read with every edit of a job that names it.
+ * Meshes in the database, by the fingerprint of what they hold; each machine keeps a copy beside its other caches, as
+ * it is read with every edit of a job that names it.
  */
 final class StoredMeshes implements MeshStore
 {
@@ -31,9 +31,10 @@ final class StoredMeshes implements MeshStore
     {
         $packed = $mesh->packed();
         $fingerprint = substr(hash('sha256', $packed), 0, 32);
-        DB::statement('insert into meshes (fingerprint, triangles, is_closed, packed, created_at, updated_at) values (?, ?, ?, decode(?, \'base64\'), now(), now()) on conflict do nothing', [
-            $fingerprint, $mesh->triangles(), $mesh->isClosed, base64_encode($packed),
-        ]);
+        DB::statement(
+            'insert into meshes (fingerprint, triangles, is_closed, packed, created_at, updated_at) values (?, ?, ?, decode(?, \'base64\'), now(), now()) on conflict do nothing',
+            [$fingerprint, $mesh->triangles(), $mesh->isClosed, base64_encode($packed)],
+        );
         $this->open[$fingerprint] = $mesh;
 
         return $fingerprint;

@@ -25,13 +25,19 @@ final class Workshop
 {
     private ?Shop $shop = null;
 
-    public function __construct(private readonly StoredMeshes $meshes, private readonly KnownInsertions $insertions, private readonly SharedMemo $memo) {}
+    public function __construct(
+        private readonly StoredMeshes $meshes,
+        private readonly KnownInsertions $insertions,
+        private readonly SharedMemo $memo,
+    ) {}
 
     public function shop(): Shop
     {
         $stored = $this->shop === null ? ShopModel::query()->first() : null;
         if ($stored !== null) {
-            $this->shop = ShopReader::read($stored->document, new Problems)->withMeshes($this->meshes)->withMemo($this->memo);
+            $this->shop = ShopReader::read($stored->document, new Problems())
+                ->withMeshes($this->meshes)
+                ->withMemo($this->memo);
         }
 
         return $this->shop ??= Shop::bare()->withMeshes($this->meshes)->withMemo($this->memo);
@@ -44,16 +50,27 @@ final class Workshop
             ?? throw new \LogicException("Revision $revision->id holds a document that cannot be read.");
     }
 
-    /** The plan as far as it is worked out with every edit: the order in which runs go in only where it is known already. */
+    /**
+     * The plan as far as it is worked out with every edit: the order in which runs go in only where it is known
+     * already.
+     */
     public function plan(CoreJob $job, ?UnitSystem $shownIn = null): Plan
     {
-        return Planner::plan($shownIn === null ? $job : $job->in($shownIn), $this->shop(), $this->insertions->find($job, $this->shop()));
+        return Planner::plan(
+            $shownIn === null ? $job : $job->in($shownIn),
+            $this->shop(),
+            $this->insertions->find($job, $this->shop()),
+        );
     }
 
     /** The plan with the order in which runs go in, worked out now if need be: what a release and the bench go by. */
     public function planInFull(CoreJob $job, ?UnitSystem $shownIn = null): Plan
     {
-        return Planner::plan($shownIn === null ? $job : $job->in($shownIn), $this->shop(), $this->insertions->get($job, $this->shop()));
+        return Planner::plan(
+            $shownIn === null ? $job : $job->in($shownIn),
+            $this->shop(),
+            $this->insertions->get($job, $this->shop()),
+        );
     }
 
     /** Only what is drawn and measured while something is dragged. */
@@ -64,12 +81,20 @@ final class Workshop
 
     public function progress(Plan $plan, Job $job): Progress
     {
-        return Progress::of($plan->steps, array_values($job->log->map(static fn (LogEntry $entry) => $entry->toCore())->all()));
+        return Progress::of(
+            $plan->steps,
+            array_values($job->log->map(static fn (LogEntry $entry) => $entry->toCore())->all()),
+        );
     }
 
-    /** What to do next: planning while there is a draft or nothing else, making once there is a release and no draft. */
+    /**
+     * What to do next: planning while there is a draft or nothing else, making once there is a release and no draft.
+     */
     public function next(Plan $plan, Job $job): NextAction
     {
-        return NextAction::of($plan, $job->draft() === null && $job->released() !== null ? $this->progress($plan, $job) : null);
+        return NextAction::of(
+            $plan,
+            $job->draft() === null && $job->released() !== null ? $this->progress($plan, $job) : null,
+        );
     }
 }

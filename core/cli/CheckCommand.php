@@ -24,7 +24,10 @@ final class CheckCommand extends JobCommand
             ], $plan->notices()));
         } else {
             foreach ($plan->notices() as $notice) {
-                $output->writeln("{$notice->severity->value} $notice->path: $notice->message", OutputInterface::OUTPUT_RAW);
+                $output->writeln(
+                    "{$notice->severity->value} $notice->path: $notice->message",
+                    OutputInterface::OUTPUT_RAW,
+                );
             }
             if ($plan->notices() === []) {
                 $output->writeln('Nothing wrong with this job.');

@@ -23,7 +23,13 @@ final readonly class FolderMeshes implements MeshStore
             return null;
         }
         try {
-            return MeshBuilder::build(StlReader::read((string) file_get_contents($file, false, null, 0, StlReader::MOST_BYTES + 1), 1.0, StlUp::Z));
+            return MeshBuilder::build(
+                StlReader::read(
+                    (string) file_get_contents($file, false, null, 0, StlReader::MOST_BYTES + 1),
+                    1.0,
+                    StlUp::Z,
+                ),
+            );
         } catch (UnusableStl) {
             return null;
         }

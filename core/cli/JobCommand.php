@@ -48,7 +48,12 @@ abstract class JobCommand extends Command
             return self::PROBLEMS;
         }
 
-        return $this->answer($reading->job, $shop->withMeshes(new FolderMeshes(dirname(self::option($input->getArgument('file')) ?? '.'))), $input, $output);
+        return $this->answer(
+            $reading->job,
+            $shop->withMeshes(new FolderMeshes(dirname(self::option($input->getArgument('file')) ?? '.'))),
+            $input,
+            $output,
+        );
     }
 
     abstract protected function answer(Job $job, Shop $shop, InputInterface $input, OutputInterface $output): int;
@@ -56,7 +61,13 @@ abstract class JobCommand extends Command
     /** @param  array<mixed>  $value */
     protected static function json(OutputInterface $output, array $value): void
     {
-        $output->writeln(json_encode($value, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $output->writeln(
+            json_encode(
+                $value,
+                JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+            ),
+            OutputInterface::OUTPUT_RAW,
+        );
     }
 
     protected static function option(mixed $value): ?string

@@ -54,14 +54,28 @@ final class PlanCommand extends JobCommand
             ));
             $this->pieces($plan->cut->piecesOf($letter), $units, $output);
         }
-        self::table($output, ['Stock', 'Needed', 'On shelf', 'To buy'], array_map(
-            static fn (StockNeed $need): array => [$need->stockId, $need->needed, $need->onShelf, $need->toBuy()],
-            $plan->cut->stock,
-        ));
-        self::table($output, ['Order', 'Joint', 'Brings', 'To', 'Why'], array_map(
-            static fn (FitStep $step): array => [$step->order, $step->jointId, $step->brings, $step->to, wordwrap($step->why, 60)],
-            $plan->fit->steps,
-        ));
+        self::table(
+            $output,
+            ['Stock', 'Needed', 'On shelf', 'To buy'],
+            array_map(
+                static fn (StockNeed $need): array => [$need->stockId, $need->needed, $need->onShelf, $need->toBuy()],
+                $plan->cut->stock,
+            ),
+        );
+        self::table(
+            $output,
+            ['Order', 'Joint', 'Brings', 'To', 'Why'],
+            array_map(
+                static fn (FitStep $step): array => [
+                    $step->order,
+                    $step->jointId,
+                    $step->brings,
+                    $step->to,
+                    wordwrap($step->why, 60),
+                ],
+                $plan->fit->steps,
+            ),
+        );
         $this->sheets($plan, $units, $output);
         if ($plan->steps !== []) {
             $output->writeln(sprintf(
@@ -81,32 +95,85 @@ final class PlanCommand extends JobCommand
     private function pieces(array $pieces, UnitSystem $units, OutputInterface $output): void
     {
         $show = static fn (float $mm): string => Quantity::Length->show($mm, $units);
-        self::table($output, ['Piece', 'Stock', 'Cut length', 'Bend', 'Legs', 'Turn', 'Marks outer / centre / inner'], array_map(static fn (Piece $piece): array => [
-            $piece->mark,
-            $piece->stockId,
-            $show($piece->cutLengthMm()),
-            $piece->isBend() ? Quantity::Angle->show($piece->angleDeg, $units) : '–',
-            $piece->isBend() ? $show($piece->span->legBeforeMm).' / '.$show($piece->span->legAfterMm) : '–',
-            $piece->clocking === null ? '–' : Quantity::Angle->show($piece->clocking->turnDeg, $units).' = '.$show($piece->clocking->aroundMm),
-            implode("\n", array_map(static fn (CutMark $mark): string => $show($mark->outerMm).' / '.$show($mark->centreMm).' / '.$show($mark->innerMm), $piece->marks)),
-        ], $pieces));
+        self::table(
+            $output,
+            ['Piece', 'Stock', 'Cut length', 'Bend', 'Legs', 'Turn', 'Marks outer / centre / inner'],
+            array_map(
+                static fn (Piece $piece): array => [
+                    $piece->mark,
+                    $piece->stockId,
+                    $show($piece->cutLengthMm()),
+                    $piece->isBend() ? Quantity::Angle->show($piece->angleDeg, $units) : '–',
+                    $piece->isBend()
+                        ? $show($piece->span->legBeforeMm).' / '.$show($piece->span->legAfterMm)
+                        : '–',
+                    $piece->clocking === null
+                        ? '–'
+                        : Quantity::Angle->show($piece->clocking->turnDeg, $units).
+                            ' = '.
+                            $show($piece->clocking->aroundMm),
+                    implode(
+                        "\n",
+                        array_map(
+                            static fn (CutMark $mark): string => $show($mark->outerMm).
+                                ' / '.
+                                $show($mark->centreMm).
+                                ' / '.
+                                $show($mark->innerMm),
+                            $piece->marks,
+                        ),
+                    ),
+                ],
+                $pieces,
+            ),
+        );
     }
 
     private function sheets(Plan $plan, UnitSystem $units, OutputInterface $output): void
     {
-        $headers = ['Weld', 'Joint', 'Type', 'When', 'Filler', 'Amps', 'Pedal', 'Torch', 'Post-flow', 'Heat', 'Purge', 'Vent', 'Cool'];
-        self::table($output, $headers, array_map(static function (Slot $slot) use ($plan, $units): array {
-            $sheet = $plan->weld->sheets[$slot->joint->id];
-            $text = static fn (Figure $figure): string => $figure->quantity->show($figure->value, $units);
-            $set = static fn (string $name): string => isset($sheet->settings[$name]) ? $text($sheet->settings[$name]) : '';
-            $purge = static fn (string $name): string => $text($sheet->purge->figures[$name]);
+        $headers = [
+            'Weld',
+            'Joint',
+            'Type',
+            'When',
+            'Filler',
+            'Amps',
+            'Pedal',
+            'Torch',
+            'Post-flow',
+            'Heat',
+            'Purge',
+            'Vent',
+            'Cool',
+        ];
+        self::table(
+            $output,
+            $headers,
+            array_map(static function (Slot $slot) use ($plan, $units): array {
+                $sheet = $plan->weld->sheets[$slot->joint->id];
+                $text = static fn (Figure $figure): string => $figure->quantity->show($figure->value, $units);
+                $set = static fn (string $name): string => isset($sheet->settings[$name])
+                    ? $text($sheet->settings[$name])
+                    : '';
+                $purge = static fn (string $name): string => $text($sheet->purge->figures[$name]);
 
-            return [
-                $slot->order, $slot->joint->id, $slot->joint->type->label(), $slot->phase->label(),
-                trim($sheet->choices['filler']->value.' '.$set('wire')), $set('amps'), $set('pedal'),
-                '#'.$set('cup').' '.$set('flow'), $set('postflow'), $set('heat'), $purge('fill'), $purge('vent'), $set('cool'),
-            ];
-        }, $plan->schedule->slots));
+                return [
+                    $slot->order,
+                    $slot->joint->id,
+                    $slot->joint->type->label(),
+                    $slot->phase->label(),
+                    trim($sheet->choices['filler']->value.' '.$set('wire')),
+                    $set('amps'),
+                    $set('pedal'),
+                    '#'.$set('cup').' '.$set('flow'),
+                    $set('postflow'),
+                    $set('heat'),
+                    $purge('fill'),
+                    $purge('vent'),
+                    $set('cool'),
+                ];
+            }, $plan->schedule->slots),
+        );
     }
 
     /**

@@ -38,27 +38,71 @@ final readonly class ProblemRoute
     public static function table(OutputInterface $output, SetAnswer $answer): void
     {
         if ($answer->status === SetStatus::Solved) {
-            $output->writeln(sprintf('Solved: objective %.2f, the first after %.2f s, this one after %.2f s.', $answer->objective, $answer->firstSeconds, $answer->bestSeconds));
-            $table = (new Table($output))->setHeaders(['Tube', 'Inlet', 'Length mm', 'Bends ° × radius mm', 'Straights mm']);
+            $output->writeln(
+                sprintf(
+                    'Solved: objective %.2f, the first after %.2f s, this one after %.2f s.',
+                    $answer->objective,
+                    $answer->firstSeconds,
+                    $answer->bestSeconds,
+                ),
+            );
+            $table = (new Table($output))->setHeaders([
+                'Tube',
+                'Inlet',
+                'Length mm',
+                'Bends ° × radius mm',
+                'Straights mm',
+            ]);
             foreach ($answer->ways as $way) {
-                $bends = array_map(static fn (float $angle, float $radius): string => sprintf('%.1f × %.1f', rad2deg($angle), $radius), $way->angles, $way->radii);
-                $table->addRow([$way->span->port->id, $way->span->inlet->id, sprintf('%.1f', $way->length), implode('  ', $bends), implode('  ', array_map(static fn (float $mm): string => sprintf('%.1f', $mm), $way->straights))]);
+                $bends = array_map(
+                    static fn (float $angle, float $radius): string => sprintf(
+                        '%.1f × %.1f',
+                        rad2deg($angle),
+                        $radius,
+                    ),
+                    $way->angles,
+                    $way->radii,
+                );
+                $table->addRow([
+                    $way->span->port->id,
+                    $way->span->inlet->id,
+                    sprintf('%.1f', $way->length),
+                    implode('  ', $bends),
+                    implode('  ', array_map(static fn (float $mm): string => sprintf('%.1f', $mm), $way->straights)),
+                ]);
             }
             $table->render();
 
             return;
         }
         foreach ($answer->reasons as $reason) {
-            $output->writeln(sprintf(
-                'Impossible: tube %s, %s%s, by %.1f %s. What would open it: %s.',
-                $reason->runner, $reason->what, $reason->by === null ? '' : " to $reason->by", $reason->amount, $reason->what === 'turn' ? '°' : 'mm', $reason->opens,
-            ), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                sprintf(
+                    'Impossible: tube %s, %s%s, by %.1f %s. What would open it: %s.',
+                    $reason->runner,
+                    $reason->what,
+                    $reason->by === null ? '' : " to $reason->by",
+                    $reason->amount,
+                    $reason->what === 'turn' ? '°' : 'mm',
+                    $reason->opens,
+                ),
+                OutputInterface::OUTPUT_RAW,
+            );
         }
         if ($answer->status === SetStatus::NotFound) {
             $near = $answer->nearest;
-            $output->writeln($near === null
-                ? 'Nothing was found, which proves nothing; try more seconds or another seed.'
-                : sprintf('Nothing was found, which proves nothing. The nearest miss: tube %s, %s %s, by %.1f mm.', $near->runner, $near->what, $near->other, $near->byMm), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                $near === null
+                    ? 'Nothing was found, which proves nothing; try more seconds or another seed.'
+                    : sprintf(
+                        'Nothing was found, which proves nothing. The nearest miss: tube %s, %s %s, by %.1f mm.',
+                        $near->runner,
+                        $near->what,
+                        $near->other,
+                        $near->byMm,
+                    ),
+                OutputInterface::OUTPUT_RAW,
+            );
         }
     }
 }

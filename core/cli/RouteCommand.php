@@ -33,10 +33,23 @@ final class RouteCommand extends JobCommand
     protected function configure(): void
     {
         parent::configure();
-        $this->getDefinition()->setArguments([new InputArgument('file', InputArgument::OPTIONAL, 'A job file (docs/job-file.md)')]);
+        $this->getDefinition()->setArguments([
+            new InputArgument('file', InputArgument::OPTIONAL, 'A job file (docs/job-file.md)'),
+        ]);
         $this->addOption('run', null, InputOption::VALUE_REQUIRED, 'Only this run, even if it has a route');
-        $this->addOption('problem', null, InputOption::VALUE_REQUIRED, 'A route problem (docs/route-problem.md) instead of a job');
-        $this->addOption('seconds', null, InputOption::VALUE_REQUIRED, 'How long to look for better answers to a problem', '3');
+        $this->addOption(
+            'problem',
+            null,
+            InputOption::VALUE_REQUIRED,
+            'A route problem (docs/route-problem.md) instead of a job',
+        );
+        $this->addOption(
+            'seconds',
+            null,
+            InputOption::VALUE_REQUIRED,
+            'How long to look for better answers to a problem',
+            '3',
+        );
         $this->addOption('seed', null, InputOption::VALUE_REQUIRED, 'The same seed does the same work', '1');
     }
 
@@ -46,7 +59,9 @@ final class RouteCommand extends JobCommand
         if ($file === null) {
             return parent::execute($input, $output);
         }
-        $seconds = filter_var($input->getOption('seconds'), FILTER_VALIDATE_FLOAT, ['options' => ['min_range' => 0.0, 'max_range' => 3600.0]]);
+        $seconds = filter_var($input->getOption('seconds'), FILTER_VALIDATE_FLOAT, [
+            'options' => ['min_range' => 0.0, 'max_range' => 3600.0],
+        ]);
         $seed = filter_var($input->getOption('seed'), FILTER_VALIDATE_INT);
         if ($seconds === false || $seed === false) {
             self::errors($output)->writeln('--seconds takes a number from 0 to 3600, --seed a whole number.');
@@ -81,9 +96,16 @@ final class RouteCommand extends JobCommand
     protected function answer(Job $job, Shop $shop, InputInterface $input, OutputInterface $output): int
     {
         $only = self::option($input->getOption('run'));
-        $runs = array_filter($job->runs, static fn (RunSpec $run): bool => $only === null ? $run->route === null : $run->letter === $only);
+        $runs = array_filter(
+            $job->runs,
+            static fn (RunSpec $run): bool => $only === null ? $run->route === null : $run->letter === $only,
+        );
         if ($runs === []) {
-            self::errors($output)->writeln($only === null ? 'Every run of this job has a route; name one with --run to look for others.' : 'The job has no such run.');
+            self::errors($output)->writeln(
+                $only === null
+                    ? 'Every run of this job has a route; name one with --run to look for others.'
+                    : 'The job has no such run.',
+            );
 
             return $only === null ? self::FINE : self::PROBLEMS;
         }
@@ -99,19 +121,29 @@ final class RouteCommand extends JobCommand
         }
         $writer = new RouteWriter(new FigureWriter($job->units));
         if ($input->getOption('json') === true) {
-            self::json($output, array_map(static fn (RouteAnswers $found): array => $writer->answers($found, PHP_INT_MAX), $answers));
+            self::json(
+                $output,
+                array_map(static fn (RouteAnswers $found): array => $writer->answers($found, PHP_INT_MAX), $answers),
+            );
         } else {
             foreach ($answers as $letter => $found) {
                 self::table($output, $letter, $found, $job->units, array_map($writer->sentence(...), $found->blocked));
             }
         }
 
-        return array_filter($answers, static fn (RouteAnswers $found): bool => $found->answers === []) === [] ? self::FINE : self::PROBLEMS;
+        return array_filter($answers, static fn (RouteAnswers $found): bool => $found->answers === []) === []
+            ? self::FINE
+            : self::PROBLEMS;
     }
 
     /** @param  list<string>  $blocked */
-    private static function table(OutputInterface $output, string $letter, RouteAnswers $found, UnitSystem $units, array $blocked): void
-    {
+    private static function table(
+        OutputInterface $output,
+        string $letter,
+        RouteAnswers $found,
+        UnitSystem $units,
+        array $blocked,
+    ): void {
         if ($found->answers === []) {
             $output->writeln("Run $letter: no way with two bends from stock.");
             foreach ($blocked as $line) {
@@ -120,10 +152,29 @@ final class RouteCommand extends JobCommand
 
             return;
         }
-        $output->writeln(sprintf('Run %s: %d ways, the best %d.', $letter, count($found->answers), min(self::SHOWN, count($found->answers))));
-        $table = (new Table($output))->setHeaders(['Joints', 'Off grid', 'Length', 'Straight · turn · bend × radius', 'End straight']);
+        $output->writeln(
+            sprintf(
+                'Run %s: %d ways, the best %d.',
+                $letter,
+                count($found->answers),
+                min(self::SHOWN, count($found->answers)),
+            ),
+        );
+        $table = (new Table($output))->setHeaders([
+            'Joints',
+            'Off grid',
+            'Length',
+            'Straight · turn · bend × radius',
+            'End straight',
+        ]);
         foreach (array_slice($found->answers, 0, self::SHOWN) as $answer) {
-            $table->addRow([$answer->joints, $answer->oddAngles, Quantity::Length->show($answer->lengthMm, $units), self::bends($answer, $units), Quantity::Length->show($answer->run->endStraightMm, $units)]);
+            $table->addRow([
+                $answer->joints,
+                $answer->oddAngles,
+                Quantity::Length->show($answer->lengthMm, $units),
+                self::bends($answer, $units),
+                Quantity::Length->show($answer->run->endStraightMm, $units),
+            ]);
         }
         $table->render();
     }

@@ -10,8 +10,8 @@ use UpsweptBead\Core\Route\Search\SetSolver;
 use UpsweptBead\Core\Route\Search\SetStatus;
 
 /**
- * One search on each of two processors, from seeds of their own, and the better answer of the two: how well one seed does is
- * much a matter of luck. Where PHP cannot fork, a single search.
+ * One search on each of two processors, from seeds of their own, and the better answer of the two: how well one seed
+ * does is much a matter of luck. Where PHP cannot fork, a single search.
  */
 final readonly class TwinSearch
 {
@@ -29,7 +29,10 @@ final readonly class TwinSearch
         }
         if ($child === 0) {
             fclose($pair[0]);
-            fwrite($pair[1], serialize([self::single($problem, $seconds, $seed + self::SECOND_SEED), memory_get_peak_usage()]));
+            fwrite(
+                $pair[1],
+                serialize([self::single($problem, $seconds, $seed + self::SECOND_SEED), memory_get_peak_usage()]),
+            );
             fclose($pair[1]);
             // Ended at once, with nothing of the parent's said twice.
             posix_kill(posix_getpid(), SIGKILL);
@@ -67,6 +70,14 @@ final readonly class TwinSearch
         }
         $best = $theirs->objective < $mine->objective - 1e-9 ? $theirs : $mine;
 
-        return new SetAnswer($best->status, $best->ways, $best->objective, $best->reasons, $best->nearest, min($mine->firstSeconds, $theirs->firstSeconds), $best->bestSeconds);
+        return new SetAnswer(
+            $best->status,
+            $best->ways,
+            $best->objective,
+            $best->reasons,
+            $best->nearest,
+            min($mine->firstSeconds, $theirs->firstSeconds),
+            $best->bestSeconds,
+        );
     }
 }

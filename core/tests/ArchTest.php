@@ -53,3 +53,16 @@ it('takes no time, chance or file but from its readers', function () {
     }
     expect($found)->toBe([]);
 });
+
+it('has lines of at most 120 columns, but for a sentence or a type that cannot be broken', function () {
+    $found = [];
+    foreach (Layers::files(dirname(__DIR__).'/src') as $file) {
+        foreach (explode("\n", (string) file_get_contents($file)) as $i => $line) {
+            $isWhole = preg_match('/^\s*\/?\*|[\'"][^\'"]{60,}[\'"]|[^\x00-\x7F]/u', $line) === 1;
+            if (mb_strlen($line) > 120 && ! $isWhole) {
+                $found[] = basename($file).':'.($i + 1);
+            }
+        }
+    }
+    expect($found)->toBe([]);
+});

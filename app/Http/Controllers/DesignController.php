@@ -35,7 +35,14 @@ final readonly class DesignController
         $writer = new SetPlanWriter(new FigureWriter($job->units));
         $all = array_slice([...($now === null ? [] : [$now]), ...$designs], 0, self::MOST);
 
-        return new JsonResponse(['designs' => array_map(fn (DesignSpec $one): array => $writer->comparison(Comparison::of($job, $this->workshop->shop(), $one)), $all)]);
+        return new JsonResponse([
+            'designs' => array_map(
+                fn (DesignSpec $one): array => $writer->comparison(
+                    Comparison::of($job, $this->workshop->shop(), $one),
+                ),
+                $all,
+            ),
+        ]);
     }
 
     public function take(ChangeRequest $request): JsonResponse
@@ -51,7 +58,12 @@ final readonly class DesignController
     {
         $problems = new Problems;
         $reader = new SetReader($job->units, array_map(static fn (RunSpec $run): string => $run->letter, $job->runs));
-        $designs = array_map($reader->design(...), Node::wrap(['format' => 'designs', 'designs' => $input], 'designs', null, $problems)->at('designs')->items(self::MOST));
+        $designs = array_map(
+            $reader->design(...),
+            Node::wrap(['format' => 'designs', 'designs' => $input], 'designs', null, $problems)
+                ->at('designs')
+                ->items(self::MOST),
+        );
         foreach ($problems->all() as $problem) {
             throw ValidationException::withMessages([$problem->path => $problem->message]);
         }

@@ -38,7 +38,9 @@ final readonly class DraftController
         } catch (StaleDraft $stale) {
             return self::stale($stale);
         } catch (UniqueConstraintViolationException) {
-            throw ValidationException::withMessages(['job.number' => "There is another job $document->number already."]);
+            throw ValidationException::withMessages([
+                'job.number' => "There is another job $document->number already.",
+            ]);
         }
 
         $plan = $this->workshop->plan($document);
@@ -63,8 +65,11 @@ final readonly class DraftController
     {
         $document = $request->document();
         $key = $request->string('figure')->toString();
-        $figure = $this->workshop->plan($document)->figure($key)
-            ?? throw ValidationException::withMessages(['figure' => sprintf('The plan has no figure "%s".', mb_substr($key, 0, 60))]);
+        $figure =
+            $this->workshop->plan($document)->figure($key) ??
+            throw ValidationException::withMessages([
+                'figure' => sprintf('The plan has no figure "%s".', mb_substr($key, 0, 60)),
+            ]);
 
         $units = UnitSystem::tryFrom($request->string('units')->toString()) ?? $document->units;
 

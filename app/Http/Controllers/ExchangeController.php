@@ -55,7 +55,12 @@ final readonly class ExchangeController
             abort(422, $error->getMessage());
         }
 
-        return new JsonResponse(RouteProblemWriter::toArray($problem), 200, ['Content-Disposition' => 'attachment; filename="'.self::safe("$job->number-route-problem.json").'"'], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE);
+        return new JsonResponse(
+            RouteProblemWriter::toArray($problem),
+            200,
+            ['Content-Disposition' => 'attachment; filename="'.self::safe("$job->number-route-problem.json").'"'],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE,
+        );
     }
 
     /** Says what pasted cells would become, and why some would not; changes nothing. */
@@ -63,29 +68,45 @@ final readonly class ExchangeController
     {
         $text = $request->string('text')->toString();
         if (strlen($text) > self::MOST_PASTED) {
-            throw ValidationException::withMessages(['text' => sprintf('This is %d bytes long; at most %d are read.', strlen($text), self::MOST_PASTED)]);
+            throw ValidationException::withMessages([
+                'text' => sprintf('This is %d bytes long; at most %d are read.', strlen($text), self::MOST_PASTED),
+            ]);
         }
         $table = PortsTable::read($text, $request->document()->units);
 
         return new JsonResponse([
-            'rows' => array_map(static fn (PortsRow $row): array => [
-                'line' => $row->line, 'name' => $row->name, 'at' => self::place($row->at), 'direction' => $row->direction,
-                'inletAt' => $row->inletAt === null ? null : self::place($row->inletAt), 'inletDirection' => $row->inletDirection,
-            ], $table->rows),
+            'rows' => array_map(
+                static fn (PortsRow $row): array => [
+                    'line' => $row->line,
+                    'name' => $row->name,
+                    'at' => self::place($row->at),
+                    'direction' => $row->direction,
+                    'inletAt' => $row->inletAt === null ? null : self::place($row->inletAt),
+                    'inletDirection' => $row->inletDirection,
+                ],
+                $table->rows,
+            ),
             'rejected' => $table->rejected,
         ]);
     }
 
-    /** Says what routes from elsewhere would become: tables of bends or of vertices, or an answer to the exported problem. */
+    /**
+     * Says what routes from elsewhere would become: tables of bends or of vertices, or an answer to the exported
+     * problem.
+     */
     public function readRoutes(ChangeRequest $request): JsonResponse
     {
         $text = $request->string('text')->toString();
         if (strlen($text) > self::MOST_PASTED) {
-            throw ValidationException::withMessages(['text' => sprintf('This is %d bytes long; at most %d are read.', strlen($text), self::MOST_PASTED)]);
+            throw ValidationException::withMessages([
+                'text' => sprintf('This is %d bytes long; at most %d are read.', strlen($text), self::MOST_PASTED),
+            ]);
         }
         $job = $request->document();
 
-        return new JsonResponse(str_starts_with(ltrim($text), '{') ? self::solution($text, $job) : self::tables($text, $job));
+        return new JsonResponse(
+            str_starts_with(ltrim($text), '{') ? self::solution($text, $job) : self::tables($text, $job),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -100,7 +121,10 @@ final readonly class ExchangeController
             }
         }
 
-        return ['design' => $runs === [] ? null : SetWriter::design(new DesignSpec('From a table', '', $runs)), 'rejected' => $read->rejected];
+        return [
+            'design' => $runs === [] ? null : SetWriter::design(new DesignSpec('From a table', '', $runs)),
+            'rejected' => $read->rejected,
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -114,7 +138,17 @@ final readonly class ExchangeController
 
         return $read instanceof DesignSpec
             ? ['design' => SetWriter::design($read), 'rejected' => []]
-            : ['design' => null, 'rejected' => array_map(static fn (Problem $problem): array => ['line' => 0, 'text' => $problem->path, 'why' => $problem->message], $read)];
+            : [
+                'design' => null,
+                'rejected' => array_map(
+                    static fn (Problem $problem): array => [
+                        'line' => 0,
+                        'text' => $problem->path,
+                        'why' => $problem->message,
+                    ],
+                    $read,
+                ),
+            ];
     }
 
     /**
@@ -133,7 +167,10 @@ final readonly class ExchangeController
 
     private static function csv(string $text, string $name): Response
     {
-        return new Response($text, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="'.self::safe($name).'"']);
+        return new Response($text, 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="'.self::safe($name).'"',
+        ]);
     }
 
     private static function safe(string $name): string

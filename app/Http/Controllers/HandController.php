@@ -15,7 +15,10 @@ use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Layout\ByHand;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
 
-/** A run changed by hand: what is done to it goes in, the route it leads to comes out, drawn and measured. Nothing is saved. */
+/**
+ * A run changed by hand: what is done to it goes in, the route it leads to comes out, drawn and measured. Nothing is
+ * saved.
+ */
 final readonly class HandController
 {
     public function __construct(private Workshop $workshop) {}
@@ -24,8 +27,13 @@ final readonly class HandController
     {
         $job = $request->document();
         $letter = $request->string('letter')->toString();
-        $problems = new Problems;
-        $wish = Node::wrap(['format' => 'hand', ...$request->only(['do', 'index', 'to', 'length'])], 'hand', null, $problems);
+        $problems = new Problems();
+        $wish = Node::wrap(
+            ['format' => 'hand', ...$request->only(['do', 'index', 'to', 'length'])],
+            'hand',
+            null,
+            $problems,
+        );
         try {
             $hand = ByHand::of($job, $this->workshop->shop(), $letter);
             $route = $this->changed($hand, $wish);
@@ -53,7 +61,9 @@ final readonly class HandController
             'insert' => $hand->insertBend($index()),
             'remove' => $hand->removeBend($index()),
             'merge' => $hand->mergeBend($index()),
-            default => throw new \DomainException('What is to be done must be one of vertex, length, close, insert, remove, merge.'),
+            default => throw new \DomainException(
+                'What is to be done must be one of vertex, length, close, insert, remove, merge.',
+            ),
         };
     }
 }

@@ -47,7 +47,10 @@ final readonly class JobController
     /** Begins a job from a document of its own format, or from a route problem. */
     public function store(ChangeRequest $request, Drafts $drafts): JsonResponse
     {
-        $document = $request->input('document.format') === RouteProblemReader::FORMAT ? $this->fromProblem($request->input('document')) : $request->document();
+        $document =
+            $request->input('document.format') === RouteProblemReader::FORMAT
+                ? $this->fromProblem($request->input('document'))
+                : $request->document();
         if (Job::query()->where('number', $document->number)->exists()) {
             throw ValidationException::withMessages(['job.number' => "There is a job $document->number already."]);
         }
@@ -84,13 +87,29 @@ final readonly class JobController
     private function catalogue(): array
     {
         return [
-            'tubes' => array_map(static fn (TubeSize $tube): array => ['id' => $tube->id, 'name' => $tube->name], array_values($this->workshop->shop()->catalogue->tubes)),
-            'metals' => array_map(static fn (Metal $metal): array => ['id' => $metal->id, 'name' => $metal->name], array_values($this->workshop->shop()->catalogue->metals)),
-            'keepOutKinds' => array_map(fn (KeepOutKind $kind): array => [
-                'id' => $kind->value, 'name' => $kind->label(),
-                'clearance' => Quantity::Length->show($this->workshop->shop()->rules->value($kind->rule()), UnitSystem::Metric),
-            ], KeepOutKind::cases()),
-            'purposes' => array_map(static fn (Purpose $purpose): array => ['id' => $purpose->value, 'name' => $purpose->label()], Purpose::cases()),
+            'tubes' => array_map(
+                static fn (TubeSize $tube): array => ['id' => $tube->id, 'name' => $tube->name],
+                array_values($this->workshop->shop()->catalogue->tubes),
+            ),
+            'metals' => array_map(
+                static fn (Metal $metal): array => ['id' => $metal->id, 'name' => $metal->name],
+                array_values($this->workshop->shop()->catalogue->metals),
+            ),
+            'keepOutKinds' => array_map(
+                fn (KeepOutKind $kind): array => [
+                    'id' => $kind->value,
+                    'name' => $kind->label(),
+                    'clearance' => Quantity::Length->show(
+                        $this->workshop->shop()->rules->value($kind->rule()),
+                        UnitSystem::Metric,
+                    ),
+                ],
+                KeepOutKind::cases(),
+            ),
+            'purposes' => array_map(
+                static fn (Purpose $purpose): array => ['id' => $purpose->value, 'name' => $purpose->label()],
+                Purpose::cases(),
+            ),
         ];
     }
 }

@@ -32,19 +32,34 @@ final readonly class MeshController
             'up' => ['required', Rule::enum(StlUp::class)],
         ]);
         $file = $request->file('file');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw ValidationException::withMessages(['file' => sprintf('No file arrived; an STL file of at most %d MB is taken.', StlReader::MOST_BYTES / 1_000_000)]);
+        if (! ($file instanceof UploadedFile) || ! $file->isValid()) {
+            throw ValidationException::withMessages([
+                'file' => sprintf(
+                    'No file arrived; an STL file of at most %d MB is taken.',
+                    StlReader::MOST_BYTES / 1_000_000,
+                ),
+            ]);
         }
         try {
-            $corners = StlReader::read($file->getContent(), self::MM_PER_UNIT[$request->string('unit')->toString()], StlUp::from($request->string('up')->toString()));
+            $corners = StlReader::read(
+                $file->getContent(),
+                self::MM_PER_UNIT[$request->string('unit')->toString()],
+                StlUp::from($request->string('up')->toString()),
+            );
         } catch (UnusableStl $error) {
             throw ValidationException::withMessages(['file' => $error->getMessage()]);
         }
         $mesh = MeshBuilder::build($corners);
 
-        return new JsonResponse([
-            'fingerprint' => $this->meshes->keep($mesh), 'triangles' => $mesh->triangles(), 'isClosed' => $mesh->isClosed, 'box' => $mesh->box(),
-        ], Response::HTTP_CREATED);
+        return new JsonResponse(
+            [
+                'fingerprint' => $this->meshes->keep($mesh),
+                'triangles' => $mesh->triangles(),
+                'isClosed' => $mesh->isClosed,
+                'box' => $mesh->box(),
+            ],
+            Response::HTTP_CREATED,
+        );
     }
 
     /** What is drawn of it: corners of triangles as 32-bit numbers. */

@@ -37,14 +37,21 @@ final readonly class SearchController
             throw ValidationException::withMessages(['document' => $error->getMessage()]);
         }
         // A newer wish for the same job takes the place of an older one.
-        RouteSearch::query()->where('job_id', $job->id)->whereIn('state', [SearchState::Queued, SearchState::Running])->update(['stop_asked' => true]);
+        RouteSearch::query()
+            ->where('job_id', $job->id)
+            ->whereIn('state', [SearchState::Queued, SearchState::Running])
+            ->update(['stop_asked' => true]);
         $earlier = $request->filled('after') ? self::of($job, $request->integer('after')) : null;
         $written = JobWriter::toArray($document);
         // Going on makes sense only for the same question.
         $goesOn = $earlier !== null && self::asks($earlier->document) === self::asks($written);
         $search = RouteSearch::query()->create([
-            'job_id' => $job->id, 'user_id' => $user->id, 'document' => $written, 'seconds' => self::SECONDS,
-            'designs' => $goesOn ? $earlier->designs : [], 'first_seed' => $goesOn ? $earlier->first_seed + SearchForRoutes::DESIGNS : 1,
+            'job_id' => $job->id,
+            'user_id' => $user->id,
+            'document' => $written,
+            'seconds' => self::SECONDS,
+            'designs' => $goesOn ? $earlier->designs : [],
+            'first_seed' => $goesOn ? $earlier->first_seed + SearchForRoutes::DESIGNS : 1,
         ]);
         SearchForRoutes::dispatch($search->id);
 
@@ -56,7 +63,10 @@ final readonly class SearchController
         $found = self::of($job, $search);
         $now = JobWriter::toArray($this->workshop->read($job->load('revisions')->current()));
 
-        return new JsonResponse([...self::view($found), 'isStale' => self::asks($found->document) !== self::asks($now)]);
+        return new JsonResponse([
+            ...self::view($found),
+            'isStale' => self::asks($found->document) !== self::asks($now),
+        ]);
     }
 
     public function stop(Job $job, int $search): JsonResponse
@@ -73,7 +83,10 @@ final readonly class SearchController
     public function putAway(Job $job, int $search): JsonResponse
     {
         $found = self::of($job, $search);
-        RouteSearch::query()->where('job_id', $job->id)->where('id', '<=', $found->id)->update(['put_away' => true, 'stop_asked' => true]);
+        RouteSearch::query()
+            ->where('job_id', $job->id)
+            ->where('id', '<=', $found->id)
+            ->update(['put_away' => true, 'stop_asked' => true]);
 
         return new JsonResponse(self::view($found->refresh()));
     }
@@ -119,6 +132,12 @@ final readonly class SearchController
     /** @return array<string, mixed> */
     private static function view(RouteSearch $search): array
     {
-        return ['id' => $search->id, 'state' => $search->state->value, 'designs' => $search->designs, 'message' => $search->message, 'isStale' => false];
+        return [
+            'id' => $search->id,
+            'state' => $search->state->value,
+            'designs' => $search->designs,
+            'message' => $search->message,
+            'isStale' => false,
+        ];
     }
 }

@@ -53,10 +53,16 @@ final readonly class SurveyController
     public function kit(ChangeRequest $request): JsonResponse
     {
         $job = $request->document();
-        $kind = KeepOutKind::tryFrom($request->string('kind')->toString()) ?? throw ValidationException::withMessages(['kind' => 'There is no such kind of keep-out.']);
-        $problems = new Problems;
+        $kind =
+            KeepOutKind::tryFrom($request->string('kind')->toString()) ??
+            throw ValidationException::withMessages(['kind' => 'There is no such kind of keep-out.']);
+        $problems = new Problems();
         $answers = $request->input('answers');
-        $made = KeepOutKit::make($job, $kind, Node::wrap(['format' => 'answers', ...(is_array($answers) ? $answers : [])], 'answers', null, $problems));
+        $made = KeepOutKit::make(
+            $job,
+            $kind,
+            Node::wrap(['format' => 'answers', ...is_array($answers) ? $answers : []], 'answers', null, $problems),
+        );
         self::refuse($problems);
 
         return new JsonResponse(['keepOut' => SetWriter::keepOut($made)]);
@@ -65,20 +71,38 @@ final readonly class SurveyController
     public function row(ChangeRequest $request): JsonResponse
     {
         $job = $request->document();
-        $problems = new Problems;
-        $root = Node::wrap(['format' => 'row', 'spacings' => $request->input('spacings'), 'axis' => $request->input('axis')], 'row', null, $problems);
-        $spacings = array_map(static fn (Node $one): Length => $one->length($job->units), $root->at('spacings')->items(15));
+        $problems = new Problems();
+        $root = Node::wrap(
+            ['format' => 'row', 'spacings' => $request->input('spacings'), 'axis' => $request->input('axis')],
+            'row',
+            null,
+            $problems,
+        );
+        $spacings = array_map(
+            static fn (Node $one): Length => $one->length($job->units),
+            $root->at('spacings')->items(15),
+        );
         $axis = $root->at('axis')->direction();
         self::refuse($problems);
 
-        return self::changed('spacings', static fn (): CoreJob => RunEdits::inRow($job, $request->string('letter')->toString(), $spacings, new Vector($axis->x, $axis->y, $axis->z)));
+        return self::changed(
+            'spacings',
+            static fn (): CoreJob => RunEdits::inRow(
+                $job,
+                $request->string('letter')->toString(),
+                $spacings,
+                new Vector($axis->x, $axis->y, $axis->z),
+            ),
+        );
     }
 
     public function mirror(ChangeRequest $request): JsonResponse
     {
         $job = $request->document();
-        $problems = new Problems;
-        $plane = Node::wrap(['format' => 'mirror', 'plane' => $request->input('plane')], 'mirror', null, $problems)->at('plane')->length($job->units);
+        $problems = new Problems();
+        $plane = Node::wrap(['format' => 'mirror', 'plane' => $request->input('plane')], 'mirror', null, $problems)
+            ->at('plane')
+            ->length($job->units);
         self::refuse($problems);
 
         return self::changed('plane', static fn (): CoreJob => RunEdits::mirrored($job, $plane));
@@ -87,8 +111,16 @@ final readonly class SurveyController
     public function collector(ChangeRequest $request): JsonResponse
     {
         $job = $request->document();
-        $problems = new Problems;
-        $root = Node::wrap(['format' => 'collector', ...$request->only(['at', 'axis', 'turn', 'gap', 'runs', 'name', 'assignment', 'entry'])], 'collector', null, $problems);
+        $problems = new Problems();
+        $root = Node::wrap(
+            [
+                'format' => 'collector',
+                ...$request->only(['at', 'axis', 'turn', 'gap', 'runs', 'name', 'assignment', 'entry']),
+            ],
+            'collector',
+            null,
+            $problems,
+        );
         $at = array_map(static fn (Node $one): float => $one->length($job->units)->mm, $root->at('at')->items(3));
         $axis = $root->at('axis')->direction();
         $turn = $root->at('turn')->quantity(Quantity::Angle, $job->units, 360);
@@ -98,14 +130,21 @@ final readonly class SurveyController
         $entry = $root->at('entry')->choice(CollectorEntry::class, CollectorEntry::Welded);
         $letters = array_map(static fn (Node $one): string => $one->required(2), $root->at('runs')->items(16));
         if ($gap->mm < 0 || count($at) !== 3) {
-            $root->at($gap->mm < 0 ? 'gap' : 'at')->complain('out-of-range', $gap->mm < 0 ? 'must not be negative' : 'must be three lengths: rearward, right and up');
+            $root
+                ->at($gap->mm < 0 ? 'gap' : 'at')
+                ->complain(
+                    'out-of-range',
+                    $gap->mm < 0 ? 'must not be negative' : 'must be three lengths: rearward, right and up',
+                );
         }
         self::refuse($problems);
         $tube = $job->run($letters[0] ?? '')->tubeId ?? '';
         try {
             $odMm = $this->workshop->shop()->catalogue->tube($tube)->odMm;
         } catch (UnknownStock $error) {
-            throw ValidationException::withMessages(['runs' => $tube === '' ? 'Name the runs that meet in it, by letter.' : $error->getMessage()]);
+            throw ValidationException::withMessages([
+                'runs' => $tube === '' ? 'Name the runs that meet in it, by letter.' : $error->getMessage(),
+            ]);
         }
 
         $collector = new CollectorSpec($name, $letters, $mode, [], $entry);
@@ -118,7 +157,14 @@ final readonly class SurveyController
     {
         $job = $request->document();
 
-        return self::changed('firing', static fn (): CoreJob => RunEdits::pairedScrolls($job, $request->string('collector')->toString(), $request->string('firing')->toString()));
+        return self::changed(
+            'firing',
+            static fn (): CoreJob => RunEdits::pairedScrolls(
+                $job,
+                $request->string('collector')->toString(),
+                $request->string('firing')->toString(),
+            ),
+        );
     }
 
     /** @throws ValidationException with everything that is wrong, under its field; nothing if nothing is */

@@ -21,7 +21,14 @@ final class ShareWithPages extends Middleware
             'person' => static function () use ($request): ?array {
                 $user = $request->user();
 
-                return $user instanceof User ? ['name' => $user->name, 'role' => $user->role->value, 'plans' => $user->role->plans(), 'logs' => $user->role->logs()] : null;
+                return $user instanceof User
+                    ? [
+                        'name' => $user->name,
+                        'role' => $user->role->value,
+                        'plans' => $user->role->plans(),
+                        'logs' => $user->role->logs(),
+                    ]
+                    : null;
             },
         ];
     }

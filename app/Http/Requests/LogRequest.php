@@ -44,7 +44,14 @@ final class LogRequest extends FormRequest
                 foreach (is_array($entry['readings'] ?? null) ? $entry['readings'] : [] as $name => $reading) {
                     $readings[(string) $name] = is_string($reading) ? $reading : '';
                 }
-                $entries[] = ['id' => $text('id'), 'step' => $text('step'), 'kind' => $text('kind'), 'readings' => $readings, 'note' => $text('note'), 'at' => $text('at')];
+                $entries[] = [
+                    'id' => $text('id'),
+                    'step' => $text('step'),
+                    'kind' => $text('kind'),
+                    'readings' => $readings,
+                    'note' => $text('note'),
+                    'at' => $text('at'),
+                ];
             }
         }
 

@@ -18,9 +18,9 @@ use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Weld\WeldPlan;
 
 /**
- * The last stage: the whole job laid out as one line of bench steps. All pieces are cut, fittings welded; run by run is
- * tacked and tried as they go in, then all together; each is tacked all round and welded on the bench; the runs are fitted
- * together again and tied to their parts; each is inspected.
+ * The last stage: the whole job laid out as one line of bench steps. All pieces are cut, fittings welded; run by run
+ * is tacked and tried as they go in, then all together; each is tacked all round and welded on the bench; the runs are
+ * fitted together again and tied to their parts; each is inspected.
  */
 final readonly class BenchSteps
 {
@@ -42,8 +42,15 @@ final readonly class BenchSteps
     }
 
     /** @return list<BenchStep> */
-    public static function of(Job $job, CutPlan $cut, JointList $joints, FitPlan $fit, WeldPlan $weld, Schedule $schedule, Shop $shop): array
-    {
+    public static function of(
+        Job $job,
+        CutPlan $cut,
+        JointList $joints,
+        FitPlan $fit,
+        WeldPlan $weld,
+        Schedule $schedule,
+        Shop $shop,
+    ): array {
         return (new self($cut, $joints, $fit, $schedule, $weld, $job, $shop))->steps();
     }
 
@@ -123,11 +130,21 @@ final readonly class BenchSteps
     /** @return list<BenchStep> what is welded in some phases, with what is measured before each */
     private function welded(Phase ...$phases): array
     {
-        $slots = array_values(array_filter($this->schedule->slots, static fn (Slot $slot): bool => in_array($slot->phase, $phases, true)));
+        $slots = array_values(
+            array_filter(
+                $this->schedule->slots,
+                static fn (Slot $slot): bool => in_array($slot->phase, $phases, true),
+            ),
+        );
         $steps = [];
         foreach ($slots as $i => $slot) {
-            $checks = $slot->phase === Phase::Open ? $slot->checks : array_diff_key($slot->checks, $this->openStillHot());
-            array_push($steps, ...$this->welding->cooled($checks), ...$this->welding->weld($slot, $slots[$i + 1] ?? null));
+            $checks =
+                $slot->phase === Phase::Open ? $slot->checks : array_diff_key($slot->checks, $this->openStillHot());
+            array_push(
+                $steps,
+                ...$this->welding->cooled($checks),
+                ...$this->welding->weld($slot, $slots[$i + 1] ?? null),
+            );
         }
 
         return $steps;

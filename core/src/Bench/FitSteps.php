@@ -18,7 +18,12 @@ use UpsweptBead\Core\Weld\WeldPlan;
 /** Bench steps of cutting, fitting, tacking and trying; and the last look. */
 final readonly class FitSteps
 {
-    public function __construct(private CutPlan $cut, private JointList $joints, private WeldPlan $weld, private Job $job) {}
+    public function __construct(
+        private CutPlan $cut,
+        private JointList $joints,
+        private WeldPlan $weld,
+        private Job $job,
+    ) {}
 
     public function prepare(Piece $piece): BenchStep
     {
@@ -32,22 +37,35 @@ final readonly class FitSteps
                 $this->length($mark->innerMm),
             );
         }
-        $do[] = sprintf('Ends: %s; %s. Deburr inside and out.', lcfirst($piece->startPrep->label()), lcfirst($piece->endPrep->label()));
+        $do[] = sprintf(
+            'Ends: %s; %s. Deburr inside and out.',
+            lcfirst($piece->startPrep->label()),
+            lcfirst($piece->endPrep->label()),
+        );
         $slipMm = $piece->allowances->slip->value;
         if ($slipMm > 0.0) {
             $do[] = "Scribe the depth line: the last {$this->length($slipMm)} of the finished piece go into the inlet.";
         }
         $do[] = 'Stainless-only brush, acetone, let dry. Mark the piece and the flow arrow.';
 
-        return new BenchStep("prepare.$piece->mark", StepKind::Prepare, $piece->mark, "Cut and prepare $piece->mark", $do, null, [
-            new Measure('length', 'Length as cut', Quantity::Length, $piece->cutLengthMm()),
-        ]);
+        return new BenchStep(
+            "prepare.$piece->mark",
+            StepKind::Prepare,
+            $piece->mark,
+            "Cut and prepare $piece->mark",
+            $do,
+            null,
+            [new Measure('length', 'Length as cut', Quantity::Length, $piece->cutLengthMm())],
+        );
     }
 
     public function tack(FitStep $step): BenchStep
     {
         $joint = $this->joint($step->jointId);
-        $do = ["Fit $step->brings to $step->to. $step->why", "Index mark across the joint: {$joint->seam->index->text()}."];
+        $do = [
+            "Fit $step->brings to $step->to. $step->why",
+            "Index mark across the joint: {$joint->seam->index->text()}.",
+        ];
         $turn = $joint->type->isAtPart() && $joint->seam->stationMm > 0.0 ? null : $this->turnInto($step);
         if ($turn !== null) {
             $do[] = $turn;
@@ -55,23 +73,41 @@ final readonly class FitSteps
         if ($joint->type === JointType::Slip) {
             $do[] = 'No tack: a strap or the clamp holds it.';
 
-            return new BenchStep("tack.$joint->id", StepKind::Tack, $joint->id, "Slide $joint->id together", $do, null, [
-                new Measure('depth', 'Depth it goes in', Quantity::Length, $this->slipMm($step)),
-            ]);
+            return new BenchStep(
+                "tack.$joint->id",
+                StepKind::Tack,
+                $joint->id,
+                "Slide $joint->id together",
+                $do,
+                null,
+                [new Measure('depth', 'Depth it goes in', Quantity::Length, $this->slipMm($step))],
+            );
         }
         $places = array_map(static fn (float $deg): string => $deg.'°', $this->tacks($joint)->trialDeg);
-        $do[] = sprintf('Two small tacks on one side, at %s from the mark: it holds, and still hinges.', implode(' and ', $places));
+        $do[] = sprintf(
+            'Two small tacks on one side, at %s from the mark: it holds, and still hinges.',
+            implode(' and ', $places),
+        );
 
-        return new BenchStep("tack.$joint->id", StepKind::Tack, $joint->id, "Tack $joint->id for the trial fit", $do, null, [
-            new Measure('gap', 'Widest gap', Quantity::Wall, 0.0),
-        ]);
+        return new BenchStep(
+            "tack.$joint->id",
+            StepKind::Tack,
+            $joint->id,
+            "Tack $joint->id for the trial fit",
+            $do,
+            null,
+            [new Measure('gap', 'Widest gap', Quantity::Wall, 0.0)],
+        );
     }
 
     /** @param  bool  $isInSet  whether other runs come to stand beside it; then they are tried together later */
     public function trial(string $letter, bool $isInSet): BenchStep
     {
         $do = $isInSet
-            ? ['Past the runs that are there already, in its place: gasket in, flange drawn up.', 'Trim the closing end to its line.']
+            ? [
+                'Past the runs that are there already, in its place: gasket in, flange drawn up.',
+                'Trim the closing end to its line.',
+            ]
             : [...self::lookingRound(), 'Trim the closing end to its line. Then strip.'];
 
         return new BenchStep("trial.$letter", StepKind::TrialFit, $letter, "Trial fit run $letter", $do, null, [
@@ -83,17 +119,27 @@ final readonly class FitSteps
     /** @param  list<string>  $letters */
     public function trialTogether(array $letters): BenchStep
     {
-        return new BenchStep('trial.set', StepKind::TrialFit, 'set', 'Trial fit runs '.implode(', ', $letters).' together', [
-            'All of them prove themselves together before any is finished.',
-            ...self::lookingRound(),
-            'Index marks across every joint, then cut loose and strip.',
-        ], null, [new Measure('clearance', 'Least clearance found', Quantity::Length, null)]);
+        return new BenchStep(
+            'trial.set',
+            StepKind::TrialFit,
+            'set',
+            'Trial fit runs '.implode(', ', $letters).' together',
+            [
+                'All of them prove themselves together before any is finished.',
+                ...self::lookingRound(),
+                'Index marks across every joint, then cut loose and strip.',
+            ],
+            null,
+            [new Measure('clearance', 'Least clearance found', Quantity::Length, null)],
+        );
     }
 
     public function fullTack(string $letter): BenchStep
     {
         $joints = $this->joints->ofRun($letter);
-        $butts = array_values(array_filter($joints, static fn (Joint $joint): bool => $joint->type === JointType::Butt));
+        $butts = array_values(
+            array_filter($joints, static fn (Joint $joint): bool => $joint->type === JointType::Butt),
+        );
         $tacks = $this->tacks($butts[0] ?? $joints[0]);
         $places = implode(', ', array_map(static fn (float $deg): string => $deg.'°', $tacks->fullDeg));
 

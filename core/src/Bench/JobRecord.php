@@ -36,8 +36,13 @@ final readonly class JobRecord
     }
 
     /** Only readings with a limit can deviate: amps, oxygen, going on hot, and the far end. */
-    private static function judge(BenchStep $step, Measure $measure, float $read, ShopRules $rules, UnitSystem $units): ?string
-    {
+    private static function judge(
+        BenchStep $step,
+        Measure $measure,
+        float $read,
+        ShopRules $rules,
+        UnitSystem $units,
+    ): ?string {
         $show = static fn (float $value): string => $measure->quantity->show($value, $units);
         $planned = $measure->planned ?? 0.0;
         $isOff = match ($measure->quantity) {
@@ -52,7 +57,12 @@ final readonly class JobRecord
         $stop = $rules->value('purge.stop');
 
         return $measure->quantity === Quantity::Oxygen && $read > $stop
-            ? sprintf('%s: %s, above %s where welding stops; look at the root.', $measure->label, $show($read), $show($stop))
+            ? sprintf(
+                '%s: %s, above %s where welding stops; look at the root.',
+                $measure->label,
+                $show($read),
+                $show($stop),
+            )
             : sprintf('%s: %s, planned %s.', $measure->label, $show($read), $show($planned));
     }
 }

@@ -13,7 +13,12 @@ final readonly class Progress
      * @param  array<string, array<string, float>>  $readings  what was read at each step, corrections included
      * @param  array<string, list<LogEntry>>  $notes
      */
-    private function __construct(private array $steps, public array $done, public array $readings, public array $notes) {}
+    private function __construct(
+        private array $steps,
+        public array $done,
+        public array $readings,
+        public array $notes,
+    ) {}
 
     /**
      * @param  list<BenchStep>  $steps  of the plan
@@ -65,7 +70,12 @@ final readonly class Progress
     /** Joints whose weld is logged as done. */
     public function jointsDone(): int
     {
-        return count(array_filter($this->steps, fn (BenchStep $step): bool => $step->kind === StepKind::Weld && $this->isDone($step->id)));
+        return count(
+            array_filter(
+                $this->steps,
+                fn (BenchStep $step): bool => $step->kind === StepKind::Weld && $this->isDone($step->id),
+            ),
+        );
     }
 
     public function reading(string $stepId, string $measure): ?float

@@ -35,7 +35,8 @@ enum StepKind: string
     {
         return match ($this) {
             self::Prepare => 'Rotating saw and disc: eyes and ears covered, no loose gloves at the blade. Grinding dust holds chromium. Acetone dry before any arc; never chlorinated cleaner.',
-            self::Tack, self::FullTack => 'Arc: eyes and skin covered, fume drawn off at the arc. Welding on a vehicle: battery off, fire watch and extinguisher at hand.',
+            self::Tack,
+            self::FullTack => 'Arc: eyes and skin covered, fume drawn off at the arc. Welding on a vehicle: battery off, fire watch and extinguisher at hand.',
             self::TrialFit => 'Tacks are not a support: strap the piece, and never be under it. Vehicle on stands, not on a jack.',
             self::Purge => 'Argon suffocates without warning and pools low: air the room, and never lean into a purged vessel or a pit.',
             self::Weld => 'Arc and hot metal. Chromium(VI) and nickel in the fume: draw it off at the arc.',

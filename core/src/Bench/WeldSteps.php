@@ -18,7 +18,12 @@ use UpsweptBead\Core\Weld\WeldPlan;
 /** Bench steps of purging, welding and letting cool. */
 final readonly class WeldSteps
 {
-    public function __construct(private JointList $joints, private WeldPlan $weld, private Job $job, private ShopRules $rules) {}
+    public function __construct(
+        private JointList $joints,
+        private WeldPlan $weld,
+        private Job $job,
+        private ShopRules $rules,
+    ) {}
 
     /**
      * @param  ?Slot  $next  what is welded after it
@@ -31,21 +36,36 @@ final readonly class WeldSteps
         [$purge, $set] = [$sheet->purge, $sheet->settings];
 
         return [
-            new BenchStep("purge.$joint->id", StepKind::Purge, $joint->id, "Purge for $joint->id", [
-                ...($joint->type === JointType::Bung ? $this->drill($joint) : []),
-                ...$this->feed($sheet),
-            ], $purge->value('fill'), [new Measure('oxygen', 'Oxygen at the vent', Quantity::Oxygen, $purge->value('target'))]),
-            new BenchStep("weld.$joint->id", StepKind::Weld, $joint->id, "Weld $joint->id: {$joint->between->name} to {$joint->and->name}", [
-                $slot->why,
-                "Turn the purge down to {$this->show(Quantity::Flow, $purge->value('hold'))}. Peel the tape where the torch goes.",
-                'Opposite quarters in turn, runs of about an inch, hold the post-flow.',
-                "Purge on until below {$this->show(Quantity::Temperature, $this->rules->value('purge.keep_until'))}.",
-                ...($next !== null && ! isset($next->checks[$joint->id]) ? ["While it cools: {$next->joint->id}."] : []),
-            ], $set['arc']->value, [
-                new Measure('amps', 'Amps used', Quantity::Current, $set['amps']->value),
-                new Measure('flow', 'Torch argon used', Quantity::Flow, $set['flow']->value),
-                new Measure('seconds', 'Time at the joint', Quantity::Duration, $set['arc']->value),
-            ]),
+            new BenchStep(
+                "purge.$joint->id",
+                StepKind::Purge,
+                $joint->id,
+                "Purge for $joint->id",
+                [...$joint->type === JointType::Bung ? $this->drill($joint) : [], ...$this->feed($sheet)],
+                $purge->value('fill'),
+                [new Measure('oxygen', 'Oxygen at the vent', Quantity::Oxygen, $purge->value('target'))],
+            ),
+            new BenchStep(
+                "weld.$joint->id",
+                StepKind::Weld,
+                $joint->id,
+                "Weld $joint->id: {$joint->between->name} to {$joint->and->name}",
+                [
+                    $slot->why,
+                    "Turn the purge down to {$this->show(Quantity::Flow, $purge->value('hold'))}. Peel the tape where the torch goes.",
+                    'Opposite quarters in turn, runs of about an inch, hold the post-flow.',
+                    "Purge on until below {$this->show(Quantity::Temperature, $this->rules->value('purge.keep_until'))}.",
+                    ...$next !== null && ! isset($next->checks[$joint->id])
+                        ? ["While it cools: {$next->joint->id}."]
+                        : [],
+                ],
+                $set['arc']->value,
+                [
+                    new Measure('amps', 'Amps used', Quantity::Current, $set['amps']->value),
+                    new Measure('flow', 'Torch argon used', Quantity::Flow, $set['flow']->value),
+                    new Measure('seconds', 'Time at the joint', Quantity::Duration, $set['arc']->value),
+                ],
+            ),
         ];
     }
 
@@ -59,12 +79,22 @@ final readonly class WeldSteps
     {
         $touch = $this->rules->value('cool.touch');
 
-        return array_map(fn (string $id, float $seconds): BenchStep => new BenchStep("cool.$id", StepKind::Cool, $id, "Let $id cool", [
-            "Measure it: go on below {$this->show(Quantity::Temperature, $touch)}, when a bare hand can rest on it.",
-            'Check the fit again before the next joint is tacked or welded.',
-        ], $seconds > 0.0 ? $seconds : null, [
-            new Measure('temperature', 'Temperature going on', Quantity::Temperature, $touch),
-        ]), array_map(strval(...), array_keys($checks)), $checks);
+        return array_map(
+            fn (string $id, float $seconds): BenchStep => new BenchStep(
+                "cool.$id",
+                StepKind::Cool,
+                $id,
+                "Let $id cool",
+                [
+                    "Measure it: go on below {$this->show(Quantity::Temperature, $touch)}, when a bare hand can rest on it.",
+                    'Check the fit again before the next joint is tacked or welded.',
+                ],
+                $seconds > 0.0 ? $seconds : null,
+                [new Measure('temperature', 'Temperature going on', Quantity::Temperature, $touch)],
+            ),
+            array_map(strval(...), array_keys($checks)),
+            $checks,
+        );
     }
 
     /** @return list<string> */
@@ -77,10 +107,11 @@ final readonly class WeldSteps
 
         return [
             "Dam the openings. Feed at the $feed end, vent at the $vent end, vent at least $ventMm.",
-            ...($pose->stoodOnEnd ? ['Stand the run on end so that the vent is its highest point.'] : []),
-            ...($pose->trappedMm > 0 ? ["A high point $trapped above the vent keeps air: give it a second vent, or turn the run."] : []),
-            "Tape every open joint. {$this->show(Quantity::Flow, $purge->value('flow'))} until the meter reads below "
-                ."{$this->show(Quantity::Oxygen, $purge->value('target'))}.",
+            ...$pose->stoodOnEnd ? ['Stand the run on end so that the vent is its highest point.'] : [],
+            ...$pose->trappedMm > 0
+                ? ["A high point $trapped above the vent keeps air: give it a second vent, or turn the run."]
+                : [],
+            "Tape every open joint. {$this->show(Quantity::Flow, $purge->value('flow'))} until the meter reads below "."{$this->show(Quantity::Oxygen, $purge->value('target'))}.",
         ];
     }
 
@@ -99,8 +130,8 @@ final readonly class WeldSteps
                         $this->show(Quantity::Length, abs($placed->fromThroat->aroundMm)),
                     ),
                     sprintf(
-                        'Check the sensor’s body and lead clear everything, then pilot drill, step drill to %.0f mm, dress. '
-                            .'Sacrificial plug in the thread.',
+                        'Check the sensor’s body and lead clear everything, then pilot drill, step drill to %.0f mm, dress. '.
+                            'Sacrificial plug in the thread.',
                         Bung::HOLE_MM,
                     ),
                 ];

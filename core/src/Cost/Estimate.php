@@ -44,7 +44,9 @@ final readonly class Estimate
         $perBar = $shop->rules->value('cost.tube_metre') * $shop->rules->value('cut.stock_length') / 1000;
         $cost = 0.0;
         foreach ($stock as $need) {
-            $cost += $need->needed * (isset($shop->catalogue->bends[$need->stockId]) ? $shop->rules->value('cost.bend') : $perBar);
+            $cost +=
+                $need->needed *
+                (isset($shop->catalogue->bends[$need->stockId]) ? $shop->rules->value('cost.bend') : $perBar);
         }
 
         return $cost;

@@ -10,5 +10,10 @@ use UpsweptBead\Core\Stock\BendStock;
 final readonly class BentDonor
 {
     /** @param  list<Piece>  $pieces */
-    public function __construct(public BendStock $stock, public array $pieces, public float $leftDeg, public int $freeLegs) {}
+    public function __construct(
+        public BendStock $stock,
+        public array $pieces,
+        public float $leftDeg,
+        public int $freeLegs,
+    ) {}
 }

@@ -11,5 +11,10 @@ namespace UpsweptBead\Core\Cut;
  */
 final readonly class CutMark
 {
-    public function __construct(public string $label, public float $outerMm, public float $centreMm, public float $innerMm) {}
+    public function __construct(
+        public string $label,
+        public float $outerMm,
+        public float $centreMm,
+        public float $innerMm,
+    ) {}
 }

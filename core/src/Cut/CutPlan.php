@@ -11,8 +11,8 @@ use UpsweptBead\Core\Run\Jointing;
 use UpsweptBead\Core\Shop\Shop;
 
 /**
- * The second stage: the pieces of every run, which bars and bends all of them together are cut from, and what of that has
- * to be bought. The shelf is counted once for the job, not once for each run.
+ * The second stage: the pieces of every run, which bars and bends all of them together are cut from, and what of that
+ * has to be bought. The shelf is counted once for the job, not once for each run.
  */
 final readonly class CutPlan
 {
@@ -25,7 +25,12 @@ final readonly class CutPlan
      * @param  list<StockNeed>  $stock
      * @param  list<Notice>  $notices
      */
-    private function __construct(public array $pieces, public array $nestings, public array $stock, public array $notices) {}
+    private function __construct(
+        public array $pieces,
+        public array $nestings,
+        public array $stock,
+        public array $notices,
+    ) {}
 
     public static function of(Job $job, Layout $layout, Shop $shop): self
     {

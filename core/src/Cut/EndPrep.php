@@ -14,7 +14,9 @@ enum EndPrep: string
     /** Wall from which a full bevel to a land is due (mm). */
     private const HEAVY_MM = 2.0;
 
-    /** For a butt: a land of about 0.8 mm on heavy wall, a light bevel on thin, where the vee places the molten metal. */
+    /**
+     * For a butt: a land of about 0.8 mm on heavy wall, a light bevel on thin, where the vee places the molten metal.
+     */
     public static function forButt(float $wallMm): self
     {
         return $wallMm >= self::HEAVY_MM ? self::BevelAndLand : self::LightBevel;

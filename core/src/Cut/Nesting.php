@@ -36,7 +36,9 @@ final readonly class Nesting
         usort($bent, static fn (Piece $a, Piece $b): int => $b->angleDeg <=> $a->angleDeg);
         [$bars, $tooLong] = self::bars($straight, $rules);
         $perBar = $rules->value('cut.stock_length') - $rules->value('cut.end_trim') + $rules->value('cut.kerf');
-        $needed = array_sum(array_map(static fn (Piece $piece): float => $piece->cutLengthMm() + $rules->value('cut.kerf'), $straight));
+        $needed = array_sum(
+            array_map(static fn (Piece $piece): float => $piece->cutLengthMm() + $rules->value('cut.kerf'), $straight),
+        );
 
         $leastBars = (int) ceil($needed / $perBar - 1e-9);
 
@@ -63,7 +65,11 @@ final readonly class Nesting
         /** @var list<Bar> $bars */
         $bars = [];
         $tooLong = [];
-        [$stockMm, $kerfMm, $trimMm] = [$rules->value('cut.stock_length'), $rules->value('cut.kerf'), $rules->value('cut.end_trim')];
+        [$stockMm, $kerfMm, $trimMm] = [
+            $rules->value('cut.stock_length'),
+            $rules->value('cut.kerf'),
+            $rules->value('cut.end_trim'),
+        ];
         foreach ($pieces as $piece) {
             $cutMm = $piece->cutLengthMm();
             if ($cutMm > $stockMm - $trimMm) {
@@ -101,7 +107,10 @@ final readonly class Nesting
             $legs = ($piece->span->legBeforeMm > 0 ? 1 : 0) + ($piece->span->legAfterMm > 0 ? 1 : 0);
             $usedDeg = $piece->angleDeg + rad2deg($kerfMm / $stock->clrMm);
             foreach ($donors as $i => $donor) {
-                $serves = $donor->stock->id === $stock->id && $donor->freeLegs >= $legs && $donor->leftDeg >= $piece->angleDeg;
+                $serves =
+                    $donor->stock->id === $stock->id &&
+                    $donor->freeLegs >= $legs &&
+                    $donor->leftDeg >= $piece->angleDeg;
                 if ($serves) {
                     $left = max(0.0, $donor->leftDeg - $usedDeg);
                     $donors[$i] = new BentDonor($stock, [...$donor->pieces, $piece], $left, $donor->freeLegs - $legs);

@@ -29,7 +29,11 @@ final readonly class Pieces
         $maker = new self($routed, $job, $shop);
 
         return array_map(
-            static fn (int $i): Piece => $maker->piece($routed->spec->letter.($i + 1), $spans[$i], $i === count($spans) - 1),
+            static fn (int $i): Piece => $maker->piece(
+                $routed->spec->letter.($i + 1),
+                $spans[$i],
+                $i === count($spans) - 1,
+            ),
             array_keys($spans),
         );
     }
@@ -70,28 +74,44 @@ final readonly class Pieces
         $spec = $this->routed->spec;
         $slips = $last && $spec->end->kind === EndKind::Open && $this->job->collectorOf($spec->letter) !== null;
 
-        return $this->job->overrides->on(Figure::of("cut.$mark.slip", 'Goes in by', Quantity::Length, $slips ? $rule->value : 0.0, new Reason(
-            $slips
-                ? 'The run is measured to the mouth of the inlet; the tube goes on into it by the depth of the slip.'
-                : 'Neither end of this piece slips into a part.',
-            [$rule->asInput()],
-            $rule->source,
-            'The depth of the inlets as they were measured.',
-        )));
+        return $this->job->overrides->on(
+            Figure::of(
+                "cut.$mark.slip",
+                'Goes in by',
+                Quantity::Length,
+                $slips ? $rule->value : 0.0,
+                new Reason(
+                    $slips
+                        ? 'The run is measured to the mouth of the inlet; the tube goes on into it by the depth of the slip.'
+                        : 'Neither end of this piece slips into a part.',
+                    [$rule->asInput()],
+                    $rule->source,
+                    'The depth of the inlets as they were measured.',
+                ),
+            ),
+        );
     }
 
     private function trim(string $mark, bool $hasStraightEnd): Figure
     {
         $rule = $this->shop->rules->get('cut.trim_allowance');
 
-        return $this->job->overrides->on(Figure::of("cut.$mark.trim", 'Cut long by', Quantity::Length, $hasStraightEnd ? $rule->value : 0.0, new Reason(
-            $hasStraightEnd
-                ? 'Cut long before the first trial fit, then sand down to the line: metal comes off, it does not go on.'
-                : 'Both ends of this piece lie in the bend; there is no straight to leave long, so it is cut to the mark.',
-            [$rule->asInput()],
-            $rule->source,
-            'The shop’s trim rule, or a straight end on the piece.',
-        )));
+        return $this->job->overrides->on(
+            Figure::of(
+                "cut.$mark.trim",
+                'Cut long by',
+                Quantity::Length,
+                $hasStraightEnd ? $rule->value : 0.0,
+                new Reason(
+                    $hasStraightEnd
+                        ? 'Cut long before the first trial fit, then sand down to the line: metal comes off, it does not go on.'
+                        : 'Both ends of this piece lie in the bend; there is no straight to leave long, so it is cut to the mark.',
+                    [$rule->asInput()],
+                    $rule->source,
+                    'The shop’s trim rule, or a straight end on the piece.',
+                ),
+            ),
+        );
     }
 
     private function shrink(string $mark, bool $butts): Figure
@@ -124,11 +144,26 @@ final readonly class Pieces
         $half = $this->routed->tube->odMm / 2;
         $marks = [];
         if ($span->legBeforeMm > 0) {
-            $marks[] = new CutMark('Leg before, back from the first tangent', $span->legBeforeMm, $span->legBeforeMm, $span->legBeforeMm);
+            $marks[] = new CutMark(
+                'Leg before, back from the first tangent',
+                $span->legBeforeMm,
+                $span->legBeforeMm,
+                $span->legBeforeMm,
+            );
         }
-        $marks[] = new CutMark('Bend, on from the first tangent', $bend->edgeMm($half), $bend->edgeMm(0), $bend->edgeMm(-$half));
+        $marks[] = new CutMark(
+            'Bend, on from the first tangent',
+            $bend->edgeMm($half),
+            $bend->edgeMm(0),
+            $bend->edgeMm(-$half),
+        );
         if ($span->legAfterMm > 0) {
-            $marks[] = new CutMark('Leg after, on from the second tangent', $span->legAfterMm, $span->legAfterMm, $span->legAfterMm);
+            $marks[] = new CutMark(
+                'Leg after, on from the second tangent',
+                $span->legAfterMm,
+                $span->legAfterMm,
+                $span->legAfterMm,
+            );
         }
 
         return $marks;

@@ -26,8 +26,13 @@ final readonly class Node
      *
      * @throws UnusableDocument if it is too large, not JSON, or of another format or version
      */
-    public static function open(string $json, string $format, ?int $version, Problems $problems, int $mostBytes = 2_000_000): self
-    {
+    public static function open(
+        string $json,
+        string $format,
+        ?int $version,
+        Problems $problems,
+        int $mostBytes = 2_000_000,
+    ): self {
         if (strlen($json) > $mostBytes) {
             throw UnusableDocument::tooLarge(strlen($json), $mostBytes);
         }
@@ -60,7 +65,10 @@ final readonly class Node
     {
         foreach (is_array($this->value) ? array_keys($this->value) : [] as $key) {
             if (! in_array($key, $keys, true)) {
-                $this->at((string) $key)->complain('unknown-field', 'is not a field of this format; here are known: '.implode(', ', $keys));
+                $this->at((string) $key)->complain(
+                    'unknown-field',
+                    'is not a field of this format; here are known: '.implode(', ', $keys),
+                );
             }
         }
 
@@ -93,7 +101,10 @@ final readonly class Node
             return [];
         }
 
-        return array_map(fn (int $i): self => new self($this->value[$i], "$this->path[$i]", $this->problems), array_keys($this->value));
+        return array_map(
+            fn (int $i): self => new self($this->value[$i], "$this->path[$i]", $this->problems),
+            array_keys($this->value),
+        );
     }
 
     /** @return array<array-key, self> PHP turns keys such as "1" into numbers */
@@ -117,7 +128,11 @@ final readonly class Node
         if ($this->value === null) {
             return $default;
         }
-        if (! is_string($this->value) || mb_strlen($this->value) > $most || preg_match('/[\x00-\x08\x0b-\x1f\x7f]/', $this->value) === 1) {
+        if (
+            ! is_string($this->value) ||
+            mb_strlen($this->value) > $most ||
+            preg_match('/[\x00-\x08\x0b-\x1f\x7f]/', $this->value) === 1
+        ) {
             $this->complain('not-a-text', "must be a text of at most $most characters without control characters");
 
             return $default;
@@ -142,7 +157,10 @@ final readonly class Node
             return Length::ofMm($this->finite((float) $this->value, 1e5));
         }
         if (! is_string($this->value)) {
-            $this->complain('not-a-length', 'must be millimetres as a number, or a text such as "1 5/8 in" or "41.3mm"');
+            $this->complain(
+                'not-a-length',
+                'must be millimetres as a number, or a text such as "1 5/8 in" or "41.3mm"',
+            );
 
             return Length::ofMm(0);
         }
@@ -229,7 +247,14 @@ final readonly class Node
     {
         $choice = is_string($this->value) ? $enum::tryFrom($this->value) : null;
         if ($choice === null && $this->value !== null) {
-            $this->complain('unknown-choice', 'must be one of '.implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases())));
+            $this->complain(
+                'unknown-choice',
+                'must be one of '.
+                    implode(
+                        ', ',
+                        array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases()),
+                    ),
+            );
         }
 
         return $choice ?? $default;
@@ -243,7 +268,10 @@ final readonly class Node
     private function finite(float $value, float $most): float
     {
         if (! is_finite($value) || abs($value) > $most) {
-            $this->complain('out-of-range', sprintf('must lie between −%s and %s', number_format($most), number_format($most)));
+            $this->complain(
+                'out-of-range',
+                sprintf('must lie between −%s and %s', number_format($most), number_format($most)),
+            );
 
             return 0.0;
         }

@@ -11,7 +11,9 @@ final class UnusableDocument extends \InvalidArgumentException implements CoreEr
 {
     public static function tooLarge(int $bytes, int $most): self
     {
-        return new self(sprintf('The file has %s bytes; at most %s are read.', number_format($bytes), number_format($most)));
+        return new self(
+            sprintf('The file has %s bytes; at most %s are read.', number_format($bytes), number_format($most)),
+        );
     }
 
     public static function notJson(string $why): self
@@ -26,6 +28,8 @@ final class UnusableDocument extends \InvalidArgumentException implements CoreEr
 
     public static function otherVersion(string $format, string $found, int $known): self
     {
-        return new self(sprintf('This %s file has version %s; this program reads version %d.', $format, $found, $known));
+        return new self(
+            sprintf('This %s file has version %s; this program reads version %d.', $format, $found, $known),
+        );
     }
 }

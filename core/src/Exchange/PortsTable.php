@@ -11,7 +11,8 @@ use UpsweptBead\Core\Units\UnitSystem;
 /**
  * Ports (and inlets) pasted from a spreadsheet or a CSV file, one line each: name, three lengths for the place, three
  * numbers for the direction, and if there are seven or more columns the same six for the inlet. Columns are parted by
- * tabs, semicolons or commas; a first line of headings is passed over. A line that cannot be read is told with its reason.
+ * tabs, semicolons or commas; a first line of headings is passed over. A line that cannot be read is told with its
+ * reason.
  */
 final readonly class PortsTable
 {
@@ -33,7 +34,11 @@ final readonly class PortsTable
             $line = mb_scrub($line);
             $cells = self::cells($line);
             if ($i >= self::MOST_LINES) {
-                $rejected[] = ['line' => $i + 1, 'text' => mb_substr($line, 0, 80), 'why' => sprintf('only the first %d lines are read', self::MOST_LINES)];
+                $rejected[] = [
+                    'line' => $i + 1,
+                    'text' => mb_substr($line, 0, 80),
+                    'why' => sprintf('only the first %d lines are read', self::MOST_LINES),
+                ];
                 break;
             }
             if ($cells === [] || $rows === [] && $rejected === [] && self::isHeading($cells)) {
@@ -41,7 +46,10 @@ final readonly class PortsTable
             }
             try {
                 $row = self::row($i + 1, $cells, $units);
-                $place = implode(' ', array_map(static fn (Length $one): string => sprintf('%.3f', $one->mm), $row->at));
+                $place = implode(
+                    ' ',
+                    array_map(static fn (Length $one): string => sprintf('%.3f', $one->mm), $row->at),
+                );
                 if (isset($seen[$place])) {
                     throw new \DomainException("stands at the same place as line {$seen[$place]}");
                 }
@@ -62,7 +70,10 @@ final readonly class PortsTable
     private static function cells(string $line): array
     {
         $delimiter = str_contains($line, "\t") ? "\t" : (str_contains($line, ';') ? ';' : ',');
-        $cells = array_map(static fn (?string $cell): string => trim((string) $cell), str_getcsv($line, $delimiter, '"', ''));
+        $cells = array_map(
+            static fn (?string $cell): string => trim((string) $cell),
+            str_getcsv($line, $delimiter, '"', ''),
+        );
 
         return implode('', $cells) === '' ? [] : $cells;
     }
@@ -84,7 +95,12 @@ final readonly class PortsTable
             array_pop($cells);
         }
         if (count($cells) !== 7 && count($cells) !== 13) {
-            throw new \DomainException(sprintf('has %d columns; a name, three lengths and three numbers are 7, with an inlet 13', count($cells)));
+            throw new \DomainException(
+                sprintf(
+                    'has %d columns; a name, three lengths and three numbers are 7, with an inlet 13',
+                    count($cells),
+                ),
+            );
         }
         $inlet = count($cells) === 13;
 
@@ -121,7 +137,9 @@ final readonly class PortsTable
         foreach ($cells as $cell) {
             $number = filter_var(str_replace(',', '.', $cell), FILTER_VALIDATE_FLOAT);
             if ($number === false || ! is_finite($number) || abs($number) > 1e6) {
-                throw new \DomainException(sprintf('"%s" is not a number for a direction, such as -0.2', mb_substr($cell, 0, 20)));
+                throw new \DomainException(
+                    sprintf('"%s" is not a number for a direction, such as -0.2', mb_substr($cell, 0, 20)),
+                );
             }
             $parts[] = $number;
         }

@@ -36,8 +36,8 @@ use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\UnitSystem;
 
 /**
- * Begins a job from a route problem of anywhere. What a job knows and a problem does not (flanges, metals) starts at the
- * usual; its tube is the catalogue's nearest in diameter that bends are stocked for, which the note says.
+ * Begins a job from a route problem of anywhere. What a job knows and a problem does not (flanges, metals) starts at
+ * the usual; its tube is the catalogue's nearest in diameter that bends are stocked for, which the note says.
  */
 final readonly class RouteProblemJob
 {
@@ -53,7 +53,12 @@ final readonly class RouteProblemJob
         foreach ($problem->ports as $port) {
             $tube = self::tube($port->tube, $catalogue);
             if (abs($tube->odMm - $port->tube->odMm) > 0.3) {
-                $notes[$port->tube->name] = sprintf('Tube "%s" of %.1f mm is taken as %s.', $port->tube->name, $port->tube->odMm, $tube->name);
+                $notes[$port->tube->name] = sprintf(
+                    'Tube "%s" of %.1f mm is taken as %s.',
+                    $port->tube->name,
+                    $port->tube->odMm,
+                    $tube->name,
+                );
             }
             $inlet = $inlets[$port->id];
             $runs[] = new RunSpec(
@@ -66,14 +71,43 @@ final readonly class RouteProblemJob
         $several = array_filter($problem->collectors, static fn (Collector $one): bool => count($one->runners) > 1);
 
         return new Job(
-            mb_substr($problem->name, 0, 40), mb_substr($problem->name, 0, 200), '', '', Purpose::Header, UnitSystem::Metric, '304L',
-            trim('From a route problem. '.implode(' ', $notes)), $runs, new Overrides([], UnitSystem::Metric),
+            mb_substr($problem->name, 0, 40),
+            mb_substr($problem->name, 0, 200),
+            '',
+            '',
+            Purpose::Header,
+            UnitSystem::Metric,
+            '304L',
+            trim('From a route problem. '.implode(' ', $notes)),
+            $runs,
+            new Overrides([], UnitSystem::Metric),
             new SetSpec(
-                array_values(array_map(static fn (Collector $one): CollectorSpec => self::collector($one, $letters, $inlets), $several)),
-                array_map(static fn (KeepOut $one): KeepOutSpec => self::keepOut($one, $problem->rules->clearanceMm), $problem->keepOuts),
-                array_map(static fn (LengthGroup $one): LengthSpec => new LengthSpec(array_map(static fn (string $id): string => $letters[$id], $one->runners), $one->targetMm === null ? null : Length::ofMm($one->targetMm), $one->tolerancePercent), $problem->lengths),
+                array_values(
+                    array_map(
+                        static fn (Collector $one): CollectorSpec => self::collector($one, $letters, $inlets),
+                        $several,
+                    ),
+                ),
+                array_map(
+                    static fn (KeepOut $one): KeepOutSpec => self::keepOut($one, $problem->rules->clearanceMm),
+                    $problem->keepOuts,
+                ),
+                array_map(
+                    static fn (LengthGroup $one): LengthSpec => new LengthSpec(
+                        array_map(static fn (string $id): string => $letters[$id], $one->runners),
+                        $one->targetMm === null ? null : Length::ofMm($one->targetMm),
+                        $one->tolerancePercent,
+                    ),
+                    $problem->lengths,
+                ),
                 [],
-                new RoutingSpec(Length::ofMm($problem->rules->limits->firstStraightMm), Length::ofMm($problem->rules->limits->innerStraightMm), Length::ofMm($problem->rules->limits->lastStraightMm), Length::ofMm($problem->rules->gapMm), min(4, $problem->rules->maxBends)),
+                new RoutingSpec(
+                    Length::ofMm($problem->rules->limits->firstStraightMm),
+                    Length::ofMm($problem->rules->limits->innerStraightMm),
+                    Length::ofMm($problem->rules->limits->lastStraightMm),
+                    Length::ofMm($problem->rules->gapMm),
+                    min(4, $problem->rules->maxBends),
+                ),
             ),
         );
     }
@@ -106,12 +140,27 @@ final readonly class RouteProblemJob
             }
         }
 
-        return new CollectorSpec($one->id, $ring, $one->mode, $one->mode === AssignmentMode::Cyclic ? array_map(static fn (string $port): string => $letters[$port], $one->runners) : []);
+        return new CollectorSpec(
+            $one->id,
+            $ring,
+            $one->mode,
+            $one->mode === AssignmentMode::Cyclic
+                ? array_map(static fn (string $port): string => $letters[$port], $one->runners)
+                : [],
+        );
     }
 
     private static function end(EndKind $kind, string $name, Vector $at, Vector $direction, TubeSize $tube): RunEnd
     {
-        return new RunEnd($kind, mb_substr($name, 0, 100), self::place($at), $direction, null, '304L', Length::ofMm($kind === EndKind::Flange ? 9.525 : $tube->wallMm));
+        return new RunEnd(
+            $kind,
+            mb_substr($name, 0, 100),
+            self::place($at),
+            $direction,
+            null,
+            '304L',
+            Length::ofMm($kind === EndKind::Flange ? 9.525 : $tube->wallMm),
+        );
     }
 
     private static function tube(TubeStock $stock, Catalogue $catalogue): TubeSize
@@ -122,7 +171,12 @@ final readonly class RouteProblemJob
                 continue;
             }
             // Of one diameter, the one with most of the radii.
-            $shared = count(array_filter($catalogue->bendsFor($tube->id), static fn ($bend): bool => $stock->bend($bend->clrMm) !== null));
+            $shared = count(
+                array_filter(
+                    $catalogue->bendsFor($tube->id),
+                    static fn ($bend): bool => $stock->bend($bend->clrMm) !== null,
+                ),
+            );
             $rank = [round(abs($tube->odMm - $stock->odMm), 1), -$shared];
             $best = $best === null || $rank < $best[0] ? [$rank, $tube] : $best;
         }
@@ -142,33 +196,112 @@ final readonly class RouteProblemJob
         $name = mb_substr($solid->id, 0, 60);
 
         return match (true) {
-            $solid instanceof HalfSpace => new KeepOutSpec($name, $kind, KeepOutShape::HalfSpace, self::place($solid->point), $solid->normal, $one, $one, $one[0], $clearance, ''),
+            $solid instanceof HalfSpace => new KeepOutSpec(
+                $name,
+                $kind,
+                KeepOutShape::HalfSpace,
+                self::place($solid->point),
+                $solid->normal,
+                $one,
+                $one,
+                $one[0],
+                $clearance,
+                '',
+            ),
             $solid instanceof Box => self::box($solid, $name, $kind, $clearance),
-            $solid instanceof Cylinder => new KeepOutSpec($name, $kind, KeepOutShape::Cylinder, self::place($solid->from), new Vector(1, 0, 0), self::place($solid->to), $one, Length::ofMm($solid->radiusMm), $clearance, ''),
-            $solid instanceof Capsule => new KeepOutSpec($name, $kind, KeepOutShape::Capsule, self::place($solid->from), new Vector(1, 0, 0), self::place($solid->to), $one, Length::ofMm($solid->radiusMm), $clearance, ''),
+            $solid instanceof Cylinder => new KeepOutSpec(
+                $name,
+                $kind,
+                KeepOutShape::Cylinder,
+                self::place($solid->from),
+                new Vector(1, 0, 0),
+                self::place($solid->to),
+                $one,
+                Length::ofMm($solid->radiusMm),
+                $clearance,
+                '',
+            ),
+            $solid instanceof Capsule => new KeepOutSpec(
+                $name,
+                $kind,
+                KeepOutShape::Capsule,
+                self::place($solid->from),
+                new Vector(1, 0, 0),
+                self::place($solid->to),
+                $one,
+                Length::ofMm($solid->radiusMm),
+                $clearance,
+                '',
+            ),
             default => throw new \LogicException('The format has no such keep-out.'),
         };
     }
 
-    /** A job's box has its second edge level; one that is turned otherwise is taken with the edges that fit, or as large as holds it. */
+    /**
+     * A job's box has its second edge level; one that is turned otherwise is taken with the edges that fit, or as
+     * large as holds it.
+     */
     private static function box(Box $box, string $name, KeepOutKind $kind, Length $clearance): KeepOutSpec
     {
         foreach ([[0, 1, 2], [1, 0, 2], [2, 0, 1], [0, 2, 1], [1, 2, 0], [2, 1, 0]] as [$x, $y, $z]) {
             $axes = KeepOutSpec::axes($box->axes[$x]);
             if (abs($axes[1]->dot($box->axes[$y])) > 0.99999) {
-                return self::boxSpec($box, $name, $kind, $clearance, $box->axes[$x], [$box->halfMm[$x], $box->halfMm[$y], $box->halfMm[$z]], '');
+                return self::boxSpec(
+                    $box,
+                    $name,
+                    $kind,
+                    $clearance,
+                    $box->axes[$x],
+                    [$box->halfMm[$x], $box->halfMm[$y], $box->halfMm[$z]],
+                    '',
+                );
             }
         }
         $axes = KeepOutSpec::axes($box->axes[0]);
-        $half = array_map(static fn (Vector $axis): float => array_sum(array_map(static fn (Vector $edge, float $half): float => abs($edge->dot($axis)) * $half, $box->axes, $box->halfMm)), $axes);
+        $half = array_map(
+            static fn (Vector $axis): float => array_sum(
+                array_map(
+                    static fn (Vector $edge, float $half): float => abs($edge->dot($axis)) * $half,
+                    $box->axes,
+                    $box->halfMm,
+                ),
+            ),
+            $axes,
+        );
 
-        return self::boxSpec($box, $name, $kind, $clearance, $box->axes[0], [$half[0], $half[1], $half[2]], 'A level box round one that is turned.');
+        return self::boxSpec(
+            $box,
+            $name,
+            $kind,
+            $clearance,
+            $box->axes[0],
+            [$half[0], $half[1], $half[2]],
+            'A level box round one that is turned.',
+        );
     }
 
     /** @param  array{float, float, float}  $half */
-    private static function boxSpec(Box $box, string $name, KeepOutKind $kind, Length $clearance, Vector $direction, array $half, string $note): KeepOutSpec
-    {
-        return new KeepOutSpec($name, $kind, KeepOutShape::Box, self::place($box->centre), $direction, self::place($box->centre), [Length::ofMm(2 * $half[0]), Length::ofMm(2 * $half[1]), Length::ofMm(2 * $half[2])], Length::ofMm(1), $clearance, $note);
+    private static function boxSpec(
+        Box $box,
+        string $name,
+        KeepOutKind $kind,
+        Length $clearance,
+        Vector $direction,
+        array $half,
+        string $note,
+    ): KeepOutSpec {
+        return new KeepOutSpec(
+            $name,
+            $kind,
+            KeepOutShape::Box,
+            self::place($box->centre),
+            $direction,
+            self::place($box->centre),
+            [Length::ofMm(2 * $half[0]), Length::ofMm(2 * $half[1]), Length::ofMm(2 * $half[2])],
+            Length::ofMm(1),
+            $clearance,
+            $note,
+        );
     }
 
     /** @return array{Length, Length, Length} */

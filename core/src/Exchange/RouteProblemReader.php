@@ -46,13 +46,31 @@ final readonly class RouteProblemReader
     {
         $problems = new Problems;
         $root = Node::open($json, self::FORMAT, null, $problems);
-        $root->only(['name', 'title', 'difficulty', 'notes', 'tubes', 'rules', 'ports', 'collectors', 'keepouts', 'lengths']);
+        $root->only([
+            'name',
+            'title',
+            'difficulty',
+            'notes',
+            'tubes',
+            'rules',
+            'ports',
+            'collectors',
+            'keepouts',
+            'lengths',
+        ]);
         $tubes = array_map(self::tube(...), $root->at('tubes')->entries(20));
         $rules = self::rules($root->at('rules'));
         $ports = self::ports($root->at('ports'), $tubes);
         $collectors = self::collectors($root->at('collectors'), $ports);
-        $keepOuts = $root->at('keepouts')->isMissing() ? [] : array_map(self::keepOut(...), $root->at('keepouts')->items(self::MOST_KEEP_OUTS));
-        $lengths = $root->at('lengths')->isMissing() ? [] : array_map(static fn (Node $node): LengthGroup => self::group($node, $ports), $root->at('lengths')->items(self::MOST_PORTS));
+        $keepOuts = $root->at('keepouts')->isMissing()
+            ? []
+            : array_map(self::keepOut(...), $root->at('keepouts')->items(self::MOST_KEEP_OUTS));
+        $lengths = $root->at('lengths')->isMissing()
+            ? []
+            : array_map(
+                static fn (Node $node): LengthGroup => self::group($node, $ports),
+                $root->at('lengths')->items(self::MOST_PORTS),
+            );
         if ($ports === [] || $collectors === []) {
             $root->at($ports === [] ? 'ports' : 'collectors')->complain('missing', 'must have one entry at least');
         }
@@ -60,7 +78,14 @@ final readonly class RouteProblemReader
 
         return $wrong !== [] || $ports === [] || $collectors === []
             ? $wrong
-            : new RouteProblem($root->at('name')->text('', 200), $rules, $ports, $collectors, array_values(array_filter($keepOuts)), $lengths);
+            : new RouteProblem(
+                $root->at('name')->text('', 200),
+                $rules,
+                $ports,
+                $collectors,
+                array_values(array_filter($keepOuts)),
+                $lengths,
+            );
     }
 
     private static function tube(Node $node): TubeStock
@@ -77,14 +102,30 @@ final readonly class RouteProblemReader
         }
         $slash = strrpos($node->path, '.');
 
-        return new TubeStock(substr($node->path, $slash === false ? 0 : $slash + 1), self::positive($node->at('od')), $bends);
+        return new TubeStock(
+            substr($node->path, $slash === false ? 0 : $slash + 1),
+            self::positive($node->at('od')),
+            $bends,
+        );
     }
 
     private static function rules(Node $node): SetRules
     {
-        $node->only(['min_angle', 'max_bends', 'first_straight', 'inner_straight', 'last_straight', 'gap', 'clearance', 'angle_step', 'angle_window']);
-        $plain = new SetRules;
-        $read = static fn (string $key, float $default): float => $node->at($key)->isMissing() ? $default : self::notNegative($node->at($key));
+        $node->only([
+            'min_angle',
+            'max_bends',
+            'first_straight',
+            'inner_straight',
+            'last_straight',
+            'gap',
+            'clearance',
+            'angle_step',
+            'angle_window',
+        ]);
+        $plain = new SetRules();
+        $read = static fn (string $key, float $default): float => $node->at($key)->isMissing()
+            ? $default
+            : self::notNegative($node->at($key));
 
         $limits = $plain->limits;
 
@@ -117,7 +158,12 @@ final readonly class RouteProblemReader
             $id = $node->at('id')->required(40);
             $tube = $tubes[$node->at('tube')->required(40)] ?? null;
             if ($tube === null) {
-                $node->at('tube')->complain('unknown-tube', 'is not the name of one of the tubes: '.implode(', ', array_keys($tubes)));
+                $node
+                    ->at('tube')
+                    ->complain(
+                        'unknown-tube',
+                        'is not the name of one of the tubes: '.implode(', ', array_keys($tubes)),
+                    );
 
                 continue;
             }
@@ -154,12 +200,21 @@ final readonly class RouteProblemReader
             [$mode, $runners, $fixed] = self::assignment($node->at('assignment'), $inlets);
             foreach ($runners as $runner) {
                 if (! in_array($runner, $known, true) || isset($served[$runner])) {
-                    $node->at('assignment')->complain('bad-runner', isset($served[$runner]) ? "names the port $runner, which has its place already" : "names no port of this problem: $runner");
+                    $node
+                        ->at('assignment')
+                        ->complain(
+                            'bad-runner',
+                            isset($served[$runner])
+                                ? "names the port $runner, which has its place already"
+                                : "names no port of this problem: $runner",
+                        );
                 }
                 $served[$runner] = true;
             }
             if (count($runners) > count($inlets)) {
-                $node->at('assignment')->complain('too-many', sprintf('has %d tubes for %d inlets', count($runners), count($inlets)));
+                $node
+                    ->at('assignment')
+                    ->complain('too-many', sprintf('has %d tubes for %d inlets', count($runners), count($inlets)));
             }
             $near = $node->at('near');
             $collectors[] = new Collector(
@@ -183,7 +238,10 @@ final readonly class RouteProblemReader
     {
         $node->only(['mode', 'map', 'runners', 'order']);
         $mode = $node->at('mode')->choice(AssignmentMode::class, AssignmentMode::Any);
-        $names = static fn (Node $list): array => array_map(static fn (Node $one): string => $one->required(40), $list->items(self::MOST_PORTS));
+        $names = static fn (Node $list): array => array_map(
+            static fn (Node $one): string => $one->required(40),
+            $list->items(self::MOST_PORTS),
+        );
         if ($mode !== AssignmentMode::Fixed) {
             return [$mode, $names($node->at($mode === AssignmentMode::Any ? 'runners' : 'order')), []];
         }
@@ -212,12 +270,27 @@ final readonly class RouteProblemReader
         if ($type === 'halfspace') {
             $node->only([...$common, 'point', 'normal']);
 
-            return new HalfSpace($id, self::point($node->at('point')), self::direction($node->at('normal')), $clearance, $first, $last);
+            return new HalfSpace(
+                $id,
+                self::point($node->at('point')),
+                self::direction($node->at('normal')),
+                $clearance,
+                $first,
+                $last,
+            );
         }
         if ($type === 'box') {
             $node->only([...$common, 'centre', 'size', 'axes']);
 
-            return new Box($id, self::point($node->at('centre')), self::axes($node->at('axes')), self::halves($node->at('size')), $clearance, $first, $last);
+            return new Box(
+                $id,
+                self::point($node->at('centre')),
+                self::axes($node->at('axes')),
+                self::halves($node->at('size')),
+                $clearance,
+                $first,
+                $last,
+            );
         }
         if ($type !== 'cylinder' && $type !== 'capsule') {
             $node->at('type')->complain('unknown-choice', 'must be one of halfspace, box, cylinder, capsule');
@@ -242,7 +315,10 @@ final readonly class RouteProblemReader
     private static function group(Node $node, array $ports): LengthGroup
     {
         $node->only(['runners', 'target', 'tol_pct']);
-        $runners = array_map(static fn (Node $one): string => $one->required(40), $node->at('runners')->items(self::MOST_PORTS));
+        $runners = array_map(
+            static fn (Node $one): string => $one->required(40),
+            $node->at('runners')->items(self::MOST_PORTS),
+        );
         foreach (array_diff($runners, array_map(static fn (Port $port): string => $port->id, $ports)) as $unknown) {
             $node->at('runners')->complain('bad-runner', "names no port of this problem: $unknown");
         }
@@ -279,7 +355,10 @@ final readonly class RouteProblemReader
             return $own;
         }
         $axes = array_map(self::direction(...), $node->items(3));
-        if (count($axes) !== 3 || max(abs($axes[0]->dot($axes[1])), abs($axes[1]->dot($axes[2])), abs($axes[2]->dot($axes[0]))) > 1e-3) {
+        if (
+            count($axes) !== 3 ||
+            max(abs($axes[0]->dot($axes[1])), abs($axes[1]->dot($axes[2])), abs($axes[2]->dot($axes[0]))) > 1e-3
+        ) {
             $node->complain('not-square', 'must be three directions that are square to each other');
 
             return $own;

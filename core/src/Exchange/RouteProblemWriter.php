@@ -29,7 +29,14 @@ final readonly class RouteProblemWriter
         foreach ($problem->ports as $port) {
             $tubes[$port->tube->name] = [
                 'od' => $port->tube->odMm,
-                'bends' => array_map(static fn (StockBend $bend): array => ['radius' => $bend->radiusMm, 'max_angle' => $bend->maxAngleDeg, 'leg' => $bend->legMm], $port->tube->bends),
+                'bends' => array_map(
+                    static fn (StockBend $bend): array => [
+                        'radius' => $bend->radiusMm,
+                        'max_angle' => $bend->maxAngleDeg,
+                        'leg' => $bend->legMm,
+                    ],
+                    $port->tube->bends,
+                ),
             ];
         }
         $rules = $problem->rules;
@@ -40,14 +47,40 @@ final readonly class RouteProblemWriter
             ...self::notes($problem),
             'tubes' => $tubes,
             'rules' => [
-                'min_angle' => $rules->limits->minAngleDeg, 'max_bends' => $rules->maxBends, 'first_straight' => $rules->limits->firstStraightMm,
-                'inner_straight' => $rules->limits->innerStraightMm, 'last_straight' => $rules->limits->lastStraightMm, 'gap' => $rules->gapMm,
-                'clearance' => $rules->clearanceMm, 'angle_step' => $rules->limits->grid->stepDeg, 'angle_window' => $rules->limits->grid->windowDeg,
+                'min_angle' => $rules->limits->minAngleDeg,
+                'max_bends' => $rules->maxBends,
+                'first_straight' => $rules->limits->firstStraightMm,
+                'inner_straight' => $rules->limits->innerStraightMm,
+                'last_straight' => $rules->limits->lastStraightMm,
+                'gap' => $rules->gapMm,
+                'clearance' => $rules->clearanceMm,
+                'angle_step' => $rules->limits->grid->stepDeg,
+                'angle_window' => $rules->limits->grid->windowDeg,
             ],
-            'ports' => array_map(static fn (Port $port): array => ['id' => $port->id, 'at' => $port->at->toArray(), 'dir' => $port->direction->toArray(), 'tube' => $port->tube->name], $problem->ports),
+            'ports' => array_map(
+                static fn (Port $port): array => [
+                    'id' => $port->id,
+                    'at' => $port->at->toArray(),
+                    'dir' => $port->direction->toArray(),
+                    'tube' => $port->tube->name,
+                ],
+                $problem->ports,
+            ),
             'collectors' => array_map(self::collector(...), $problem->collectors),
-            'keepouts' => array_map(self::keepOut(...), array_values(array_filter($problem->keepOuts, static fn (KeepOut $one): bool => ! $one instanceof MeshSolid))),
-            'lengths' => array_map(static fn (LengthGroup $group): array => ['runners' => $group->runners, 'target' => $group->targetMm, 'tol_pct' => $group->tolerancePercent], $problem->lengths),
+            'keepouts' => array_map(
+                self::keepOut(...),
+                array_values(
+                    array_filter($problem->keepOuts, static fn (KeepOut $one): bool => ! ($one instanceof MeshSolid)),
+                ),
+            ),
+            'lengths' => array_map(
+                static fn (LengthGroup $group): array => [
+                    'runners' => $group->runners,
+                    'target' => $group->targetMm,
+                    'tol_pct' => $group->tolerancePercent,
+                ],
+                $problem->lengths,
+            ),
         ];
     }
 
@@ -58,9 +91,18 @@ final readonly class RouteProblemWriter
      */
     private static function notes(RouteProblem $problem): array
     {
-        $meshes = array_map(static fn (KeepOut $one): string => $one->id, array_filter($problem->keepOuts, static fn (KeepOut $one): bool => $one instanceof MeshSolid));
+        $meshes = array_map(
+            static fn (KeepOut $one): string => $one->id,
+            array_filter($problem->keepOuts, static fn (KeepOut $one): bool => $one instanceof MeshSolid),
+        );
 
-        return $meshes === [] ? [] : ['notes' => 'Left out, as they are meshes: '.implode(', ', $meshes).'. Measure an answer against them before it is built.'];
+        return $meshes === []
+            ? []
+            : [
+                'notes' => 'Left out, as they are meshes: '.
+                    implode(', ', $meshes).
+                    '. Measure an answer against them before it is built.',
+            ];
     }
 
     /** @return array<string, mixed> */
@@ -70,9 +112,22 @@ final readonly class RouteProblemWriter
 
         return [
             'id' => $one->id,
-            'inlets' => array_map(static fn (Inlet $inlet): array => ['id' => $inlet->id, 'at' => $inlet->at->toArray(), 'dir' => $inlet->direction->toArray()], $one->inlets),
+            'inlets' => array_map(
+                static fn (Inlet $inlet): array => [
+                    'id' => $inlet->id,
+                    'at' => $inlet->at->toArray(),
+                    'dir' => $inlet->direction->toArray(),
+                ],
+                $one->inlets,
+            ),
             'assignment' => match ($one->mode) {
-                AssignmentMode::Fixed => ['mode' => 'fixed', 'map' => (object) array_combine($one->runners, array_map(static fn (int $place): string => $ids[$place], $one->fixed))],
+                AssignmentMode::Fixed => [
+                    'mode' => 'fixed',
+                    'map' => (object) array_combine(
+                        $one->runners,
+                        array_map(static fn (int $place): string => $ids[$place], $one->fixed),
+                    ),
+                ],
                 AssignmentMode::Any => ['mode' => 'any', 'runners' => $one->runners],
                 AssignmentMode::Cyclic => ['mode' => 'cyclic', 'order' => $one->runners],
             },
@@ -84,14 +139,28 @@ final readonly class RouteProblemWriter
     private static function keepOut(KeepOut $solid): array
     {
         $shape = match (true) {
-            $solid instanceof HalfSpace => ['type' => 'halfspace', 'point' => $solid->point->toArray(), 'normal' => $solid->normal->toArray()],
+            $solid instanceof HalfSpace => [
+                'type' => 'halfspace',
+                'point' => $solid->point->toArray(),
+                'normal' => $solid->normal->toArray(),
+            ],
             $solid instanceof Box => [
                 'type' => 'box', 'centre' => $solid->centre->toArray(),
                 'size' => array_map(static fn (float $half): float => 2 * $half, $solid->halfMm),
                 'axes' => array_map(static fn (Vector $axis): array => $axis->toArray(), $solid->axes),
             ],
-            $solid instanceof Cylinder => ['type' => 'cylinder', 'from' => $solid->from->toArray(), 'to' => $solid->to->toArray(), 'radius' => $solid->radiusMm],
-            $solid instanceof Capsule => ['type' => 'capsule', 'from' => $solid->from->toArray(), 'to' => $solid->to->toArray(), 'radius' => $solid->radiusMm],
+            $solid instanceof Cylinder => [
+                'type' => 'cylinder',
+                'from' => $solid->from->toArray(),
+                'to' => $solid->to->toArray(),
+                'radius' => $solid->radiusMm,
+            ],
+            $solid instanceof Capsule => [
+                'type' => 'capsule',
+                'from' => $solid->from->toArray(),
+                'to' => $solid->to->toArray(),
+                'radius' => $solid->radiusMm,
+            ],
             default => throw new \LogicException('There is no such kind of keep-out in the format.'),
         };
 

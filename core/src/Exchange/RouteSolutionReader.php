@@ -15,7 +15,9 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Run\TubeRun;
 
-/** Reads an answer in the open route solution format (docs/route-problem.md) as a design for the job it was asked for. */
+/**
+ * Reads an answer in the open route solution format (docs/route-problem.md) as a design for the job it was asked for.
+ */
 final readonly class RouteSolutionReader
 {
     /**
@@ -51,7 +53,10 @@ final readonly class RouteSolutionReader
         $spec = $job->run($node->at('id')->required(60));
         $end = $job->run($node->at('inlet')->required(60))?->end;
         if ($spec === null || $end === null) {
-            $node->complain('unknown-run', 'its id and its inlet must be runs of this job, as the exported problem names them');
+            $node->complain(
+                'unknown-run',
+                'its id and its inlet must be runs of this job, as the exported problem names them',
+            );
 
             return null;
         }
@@ -66,7 +71,10 @@ final readonly class RouteSolutionReader
             return null;
         }
         if ($run->start->forward->angleDegTo($start->forward) > 0.5) {
-            $node->complain('off-axis', sprintf('leaves its port %.1f° off its direction', $run->start->forward->angleDegTo($start->forward)));
+            $node->complain(
+                'off-axis',
+                sprintf('leaves its port %.1f° off its direction', $run->start->forward->angleDegTo($start->forward)),
+            );
 
             return null;
         }

@@ -35,7 +35,12 @@ final readonly class RouteSolutionWriter
             ], static fn (mixed $value): bool => $value !== null), $answer->reasons);
         }
         if ($answer->nearest !== null) {
-            $written['nearest'] = ['runner' => $answer->nearest->runner, 'other' => $answer->nearest->other, 'what' => $answer->nearest->what, 'by' => round($answer->nearest->byMm, 2)];
+            $written['nearest'] = [
+                'runner' => $answer->nearest->runner,
+                'other' => $answer->nearest->other,
+                'what' => $answer->nearest->what,
+                'by' => round($answer->nearest->byMm, 2),
+            ];
         }
 
         return $written;
@@ -49,7 +54,10 @@ final readonly class RouteSolutionWriter
         return [
             'id' => $way->span->port->id,
             'inlet' => $way->span->inlet->id,
-            'vertices' => array_map(static fn (array $point): array => array_map(static fn (float $x): float => round($x, 6), $point), array_chunk($inner, 3)),
+            'vertices' => array_map(
+                static fn (array $point): array => array_map(static fn (float $x): float => round($x, 6), $point),
+                array_chunk($inner, 3),
+            ),
             'radii' => $way->radii,
             'length' => round($way->length, 3),
             'angles' => array_map(static fn (float $angle): float => round(rad2deg($angle), 3), $way->angles),

@@ -7,7 +7,10 @@ namespace UpsweptBead\Core\Exchange;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Run\TubeRun;
 
-/** The runs of a plan as plain CSV for a bender or a drawing: length–rotation–angle, or vertices. Millimetres and degrees. */
+/**
+ * The runs of a plan as plain CSV for a bender or a drawing: length–rotation–angle, or vertices. Millimetres and
+ * degrees.
+ */
 final readonly class RunTables
 {
     /** @param  ?string  $only  a run's letter, null for all */
@@ -16,7 +19,15 @@ final readonly class RunTables
         $lines = ['run,bend,straight_mm,rotation_deg,angle_deg,clr_mm'];
         foreach (self::runs($plan, $only) as $letter => $run) {
             foreach ($run->bends as $i => $bend) {
-                $lines[] = sprintf('%s,%d,%.3f,%.4f,%.4f,%.3f', $letter, $i + 1, $bend->straightMm, $bend->rotationDeg, $bend->angleDeg, $bend->clrMm);
+                $lines[] = sprintf(
+                    '%s,%d,%.3f,%.4f,%.4f,%.3f',
+                    $letter,
+                    $i + 1,
+                    $bend->straightMm,
+                    $bend->rotationDeg,
+                    $bend->angleDeg,
+                    $bend->clrMm,
+                );
             }
             $lines[] = sprintf('%s,end,%.3f,,,', $letter, $run->endStraightMm);
         }
@@ -35,7 +46,15 @@ final readonly class RunTables
         foreach (self::runs($plan, $only) as $letter => $run) {
             foreach ($run->toXyz() as $i => $point) {
                 $clr = $run->bends[$i - 1] ?? null;
-                $lines[] = sprintf('%s,%d,%.3f,%.3f,%.3f,%s', $letter, $i, $point->x, $point->y, $point->z, $clr === null ? '' : sprintf('%.3f', $clr->clrMm));
+                $lines[] = sprintf(
+                    '%s,%d,%.3f,%.3f,%.3f,%s',
+                    $letter,
+                    $i,
+                    $point->x,
+                    $point->y,
+                    $point->z,
+                    $clr === null ? '' : sprintf('%.3f', $clr->clrMm),
+                );
             }
         }
 

@@ -15,9 +15,10 @@ use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
 /**
- * Reads runs as plain tables, the way RunTables writes them: length–rotation–angle (`run,bend,straight,rotation,angle,clr`,
- * closing with a line whose bend is `end`) or vertices (`run,point,x,y,z,clr`). A heading may end in `_mm`, `_in` or `_deg`;
- * without one a bare number is in the job's units. Cells are parted by tabs, semicolons or commas.
+ * Reads runs as plain tables, the way RunTables writes them: length–rotation–angle
+ * (`run,bend,straight,rotation,angle,clr`, closing with a line whose bend is `end`) or vertices
+ * (`run,point,x,y,z,clr`). A heading may end in `_mm`, `_in` or `_deg`; without one a bare number is in the job's
+ * units. Cells are parted by tabs, semicolons or commas.
  */
 final readonly class RunTablesReader
 {
@@ -52,7 +53,10 @@ final readonly class RunTablesReader
                 $why = sprintf('only the first %d lines are read', self::MOST_LINES);
             } elseif ($columns === null) {
                 $columns = self::columns($cells);
-                $why = $columns === null ? 'the first line must name the columns: run,bend,straight,rotation,angle,clr or run,point,x,y,z,clr' : null;
+                $why =
+                    $columns === null
+                        ? 'the first line must name the columns: run,bend,straight,rotation,angle,clr or run,point,x,y,z,clr'
+                        : null;
             } elseif (count($cells) < 4) {
                 $why = 'has too few cells';
             } elseif ($this->job->run($cells[0]) === null) {
@@ -70,9 +74,16 @@ final readonly class RunTablesReader
         $routes = [];
         foreach ($rows as $letter => $some) {
             try {
-                $routes[$letter] = $columns !== null && $columns['isLra'] ? $this->lra($some, $columns['units']) : $this->xyz($letter, $some, $columns['units'] ?? []);
+                $routes[$letter] =
+                    $columns !== null && $columns['isLra']
+                        ? $this->lra($some, $columns['units'])
+                        : $this->xyz($letter, $some, $columns['units'] ?? []);
             } catch (BadLine $bad) {
-                $rejected[] = ['line' => $bad->atLine, 'text' => mb_substr($bad->text, 0, 80), 'why' => $bad->getMessage()];
+                $rejected[] = [
+                    'line' => $bad->atLine,
+                    'text' => mb_substr($bad->text, 0, 80),
+                    'why' => $bad->getMessage(),
+                ];
             }
         }
 
@@ -112,7 +123,10 @@ final readonly class RunTablesReader
         }
         [$number, $line] = $rows[count($rows) - 1];
 
-        return new RouteChoice($bends, $end ?? throw new BadLine($number, $line, 'its run has no line "end" with the last straight'));
+        return new RouteChoice(
+            $bends,
+            $end ?? throw new BadLine($number, $line, 'its run has no line "end" with the last straight'),
+        );
     }
 
     /**
@@ -125,15 +139,24 @@ final readonly class RunTablesReader
     {
         $points = $clrs = [];
         foreach ($rows as $i => $row) {
-            $points[] = new Vector($this->length($row, 2, $units['x'])->mm, $this->length($row, 3, $units['y'])->mm, $this->length($row, 4, $units['z'])->mm);
+            $points[] = new Vector(
+                $this->length($row, 2, $units['x'])->mm,
+                $this->length($row, 3, $units['y'])->mm,
+                $this->length($row, 4, $units['z'])->mm,
+            );
             if ($i > 0 && $i < count($rows) - 1) {
                 $clrs[] = $this->length($row, 5, $units['clr'])->mm;
             }
         }
-        $start = $this->job->run($letter)?->start->frame() ?? throw new \LogicException('The run was looked up before.');
+        $start =
+            $this->job->run($letter)?->start->frame() ?? throw new \LogicException('The run was looked up before.');
         [$number, $line] = $rows[0];
         if ($points[0]->distanceTo($start->at) > self::AT_PORT_MM) {
-            throw new BadLine($number, $line, sprintf('starts %.1f mm from the port of its run', $points[0]->distanceTo($start->at)));
+            throw new BadLine(
+                $number,
+                $line,
+                sprintf('starts %.1f mm from the port of its run', $points[0]->distanceTo($start->at)),
+            );
         }
         try {
             $run = TubeRun::fromXyz($points, $clrs, $start->reference);
@@ -141,7 +164,14 @@ final readonly class RunTablesReader
             throw new BadLine($number, $line, lcfirst($error->getMessage()));
         }
         if ($run->start->forward->angleDegTo($start->forward) > 0.5) {
-            throw new BadLine($number, $line, sprintf('leaves %.1f° off the direction of its port', $run->start->forward->angleDegTo($start->forward)));
+            throw new BadLine(
+                $number,
+                $line,
+                sprintf(
+                    'leaves %.1f° off the direction of its port',
+                    $run->start->forward->angleDegTo($start->forward),
+                ),
+            );
         }
 
         return RouteChoice::of($run);
@@ -183,7 +213,10 @@ final readonly class RunTablesReader
      */
     private static function columns(array $cells): ?array
     {
-        $names = array_map(static fn (string $cell): string => (string) preg_replace('/[_ ](mm|in|deg)$/', '', strtolower($cell)), $cells);
+        $names = array_map(
+            static fn (string $cell): string => (string) preg_replace('/[_ ](mm|in|deg)$/', '', strtolower($cell)),
+            $cells,
+        );
         foreach ([[self::LRA, true], [self::XYZ, false]] as [$known, $isLra]) {
             if (array_slice($names, 0, 6) === $known) {
                 $units = [];
@@ -204,7 +237,10 @@ final readonly class RunTablesReader
         foreach (["\t", ';'] as $mark) {
             if (str_contains($line, $mark)) {
                 // Where commas do not part the cells they are decimal.
-                return array_map(static fn (string $cell): string => str_replace(',', '.', trim($cell)), explode($mark, $line));
+                return array_map(
+                    static fn (string $cell): string => str_replace(',', '.', trim($cell)),
+                    explode($mark, $line),
+                );
             }
         }
 

@@ -11,8 +11,8 @@ use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Insertion\Step;
 
 /**
- * The order in which a whole job is fitted, common practice: fittings on the side first, while their inside is in reach;
- * then run by run as they can go in, each from its datum outwards with the closing piece last.
+ * The order in which a whole job is fitted, common practice: fittings on the side first, while their inside is in
+ * reach; then run by run as they can go in, each from its datum outwards with the closing piece last.
  */
 final readonly class BuildOrder
 {
@@ -75,15 +75,21 @@ final readonly class BuildOrder
     private function run(string $letter): array
     {
         // A flange is fitted once; its outside fillet is a second pass, not a second move.
-        $joints = array_values(array_filter(
-            $this->joints->ofRun($letter),
-            static fn (Joint $joint): bool => $joint->type !== JointType::Bung && $joint->type !== JointType::FlangeFillet,
-        ));
+        $joints = array_values(
+            array_filter(
+                $this->joints->ofRun($letter),
+                static fn (Joint $joint): bool => $joint->type !== JointType::Bung &&
+                    $joint->type !== JointType::FlangeFillet,
+            ),
+        );
 
-        return array_map(fn (int $i): array => [
-            $joints[$i],
-            $this->goingIn($letter, $i).$this->why($joints[$i], $i, count($joints)).$this->room($joints[$i]),
-        ], array_keys($joints));
+        return array_map(
+            fn (int $i): array => [
+                $joints[$i],
+                $this->goingIn($letter, $i).$this->why($joints[$i], $i, count($joints)).$this->room($joints[$i]),
+            ],
+            array_keys($joints),
+        );
     }
 
     private function why(Joint $joint, int $i, int $count): string
@@ -125,13 +131,16 @@ final readonly class BuildOrder
 
     private static function how(Step $step): string
     {
-        return $step->along->value.($step->tip === null ? '' : sprintf(', tipped by %.0f° on the way', $step->tip->deg));
+        return $step->along->value.
+            ($step->tip === null ? '' : sprintf(', tipped by %.0f° on the way', $step->tip->deg));
     }
 
     private function room(Joint $joint): string
     {
         $seam = $this->tight[$joint->id] ?? null;
 
-        return $seam === null ? '' : " Weld it before run $seam->other stands beside it: no torch gets there afterwards.";
+        return $seam === null
+            ? ''
+            : " Weld it before run $seam->other stands beside it: no torch gets there afterwards.";
     }
 }

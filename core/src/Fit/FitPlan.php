@@ -17,8 +17,8 @@ use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Survey\Surroundings;
 
 /**
- * The fourth stage: one order of building for the whole job, the seams that must be welded before the runs stand together,
- * and how far a spanner swings on each nut once they do.
+ * The fourth stage: one order of building for the whole job, the seams that must be welded before the runs stand
+ * together, and how far a spanner swings on each nut once they do.
  */
 final readonly class FitPlan
 {
@@ -74,11 +74,14 @@ final readonly class FitPlan
         return array_map(static function (Stuck $stuck) use ($job): Notice {
             $index = array_search($stuck->tube, array_map(static fn ($run): string => $run->letter, $job->runs), true);
 
-            return Notice::caution("runs[$index].route", sprintf(
-                'Run %s can be put in whole neither before nor after the others; most in its way: %s. Fit it in two parts, or change its route.',
-                $stuck->tube,
-                implode(', ', $stuck->by),
-            ));
+            return Notice::caution(
+                "runs[$index].route",
+                sprintf(
+                    'Run %s can be put in whole neither before nor after the others; most in its way: %s. Fit it in two parts, or change its route.',
+                    $stuck->tube,
+                    implode(', ', $stuck->by),
+                ),
+            );
         }, $insertion->stuck ?? []);
     }
 }

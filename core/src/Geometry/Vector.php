@@ -74,7 +74,9 @@ final readonly class Vector
     {
         [$cos, $sin] = [cos(deg2rad($angleDeg)), sin(deg2rad($angleDeg))];
 
-        return $this->times($cos)->plus($axis->cross($this)->times($sin))->plus($axis->times($axis->dot($this) * (1 - $cos)));
+        return $this->times($cos)
+            ->plus($axis->cross($this)->times($sin))
+            ->plus($axis->times($axis->dot($this) * (1 - $cos)));
     }
 
     /** Gives the part of this vector that is square to a unit direction. */

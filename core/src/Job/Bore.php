@@ -20,7 +20,13 @@ final readonly class Bore
      * @param  Length  $corner  radius of the corners of a rectangle
      * @param  float  $turnDeg  of its height from straight up, clockwise looking with the flow
      */
-    public function __construct(public BoreShape $shape, public Length $width, public Length $height, public Length $corner, public float $turnDeg = 0.0) {}
+    public function __construct(
+        public BoreShape $shape,
+        public Length $width,
+        public Length $height,
+        public Length $corner,
+        public float $turnDeg = 0.0,
+    ) {}
 
     public function areaMm2(): float
     {
@@ -61,7 +67,10 @@ final readonly class Bore
         $up = $frame->reference->turnedAbout($frame->forward, $this->turnDeg);
         $right = $up->turnedAbout($frame->forward, 90);
 
-        return array_map(static fn (array $xy): Vector => $frame->at->plus($right->times($xy[0]))->plus($up->times($xy[1])), $this->edge());
+        return array_map(
+            static fn (array $xy): Vector => $frame->at->plus($right->times($xy[0]))->plus($up->times($xy[1])),
+            $this->edge(),
+        );
     }
 
     /** @return list<array{float, float}> right and up of its middle, mm */
@@ -76,7 +85,9 @@ final readonly class Bore
             BoreShape::Rectangle => [$this->corner->mm, $this->corner->mm, $h],
         };
         $edge = [];
-        foreach ([[1, 1, $top, 0], [-1, 1, $top, 90], [-1, -1, $foot, 180], [1, -1, $foot, 270]] as [$x, $y, $radius, $from]) {
+        foreach (
+            [[1, 1, $top, 0], [-1, 1, $top, 90], [-1, -1, $foot, 180], [1, -1, $foot, 270]] as [$x, $y, $radius, $from]
+        ) {
             $steps = $radius > 0.0 ? intdiv(self::POINTS, 4) : 0;
             for ($i = 0; $i <= $steps; $i++) {
                 $angle = deg2rad($from + ($steps > 0 ? 90 * $i / $steps : 0));

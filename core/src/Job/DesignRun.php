@@ -11,5 +11,10 @@ use UpsweptBead\Core\Units\Length;
 final readonly class DesignRun
 {
     /** @param  array{Length, Length, Length}  $at  where it ends */
-    public function __construct(public string $letter, public array $at, public Vector $direction, public RouteChoice $route) {}
+    public function __construct(
+        public string $letter,
+        public array $at,
+        public Vector $direction,
+        public RouteChoice $route,
+    ) {}
 }

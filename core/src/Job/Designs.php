@@ -12,13 +12,18 @@ final readonly class Designs
     private const SAME_MM = 0.01;
 
     /**
-     * The job with a design in place: every run of it gets its route and goes to its end. The ends of a collector stay in
-     * their order round it, so its runs are named in the order of their new ends.
+     * The job with a design in place: every run of it gets its route and goes to its end. The ends of a collector stay
+     * in their order round it, so its runs are named in the order of their new ends.
      */
     public static function taken(Job $job, DesignSpec $design): Job
     {
         $byLetter = array_column($design->runs, null, 'letter');
-        $runs = array_map(static fn (RunSpec $run): RunSpec => isset($byLetter[$run->letter]) ? self::changed($run, $byLetter[$run->letter], $job) : $run, $job->runs);
+        $runs = array_map(
+            static fn (RunSpec $run): RunSpec => isset($byLetter[$run->letter])
+                ? self::changed($run, $byLetter[$run->letter], $job)
+                : $run,
+            $job->runs,
+        );
         $after = array_column($runs, null, 'letter');
         $collectors = [];
         foreach ($job->set->collectors as $one) {
@@ -26,7 +31,11 @@ final readonly class Designs
             foreach ($one->runs as $letter) {
                 $place = $job->run($letter)?->end->frame()->at;
                 foreach ($one->runs as $candidate) {
-                    if ($place !== null && ! in_array($candidate, $order, true) && $after[$candidate]->end->frame()->at->distanceTo($place) < self::SAME_MM) {
+                    if (
+                        $place !== null &&
+                        ! in_array($candidate, $order, true) &&
+                        $after[$candidate]->end->frame()->at->distanceTo($place) < self::SAME_MM
+                    ) {
                         $order[] = $candidate;
                         break;
                     }

@@ -14,5 +14,10 @@ final readonly class FlangeBolts
      * @param  float  $turnDeg  of the first from straight up, clockwise looking with the flow
      * @param  Length  $flats  across the flats of the nut
      */
-    public function __construct(public int $count, public Length $circle, public float $turnDeg, public Length $flats) {}
+    public function __construct(
+        public int $count,
+        public Length $circle,
+        public float $turnDeg,
+        public Length $flats,
+    ) {}
 }

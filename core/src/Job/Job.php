@@ -37,13 +37,29 @@ final readonly class Job
      */
     public function with(array $runs, SetSpec $set): self
     {
-        return new self($this->number, $this->title, $this->customer, $this->vehicle, $this->purpose, $this->units, $this->metal, $this->note, $runs, $this->overrides, $set, $this->engine);
+        return new self(
+            $this->number,
+            $this->title,
+            $this->customer,
+            $this->vehicle,
+            $this->purpose,
+            $this->units,
+            $this->metal,
+            $this->note,
+            $runs,
+            $this->overrides,
+            $set,
+            $this->engine,
+        );
     }
 
     /** Puts a route in place of a run's own. */
     public function routed(string $letter, ?RouteChoice $route): self
     {
-        $runs = array_map(static fn (RunSpec $run): RunSpec => $run->letter === $letter ? $run->routed($route) : $run, $this->runs);
+        $runs = array_map(
+            static fn (RunSpec $run): RunSpec => $run->letter === $letter ? $run->routed($route) : $run,
+            $this->runs,
+        );
 
         return $this->with($runs, $this->set);
     }
@@ -74,6 +90,19 @@ final readonly class Job
     /** The same job shown in other units; every length carries its own unit, so no size changes. */
     public function in(UnitSystem $units): self
     {
-        return new self($this->number, $this->title, $this->customer, $this->vehicle, $this->purpose, $units, $this->metal, $this->note, $this->runs, new Overrides($this->overrides->all, $this->units), $this->set, $this->engine);
+        return new self(
+            $this->number,
+            $this->title,
+            $this->customer,
+            $this->vehicle,
+            $this->purpose,
+            $units,
+            $this->metal,
+            $this->note,
+            $this->runs,
+            new Overrides($this->overrides->all, $this->units),
+            $this->set,
+            $this->engine,
+        );
     }
 }

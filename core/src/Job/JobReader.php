@@ -65,7 +65,9 @@ final readonly class JobReader
             $head->at('note')->text(),
             $runs,
             new Overrides(array_map(self::override(...), $overrides), $units),
-            (new SetReader($units, array_map(static fn (RunSpec $run): string => $run->letter, $runs)))->read($root->at('set')),
+            (new SetReader($units, array_map(static fn (RunSpec $run): string => $run->letter, $runs)))->read(
+                $root->at('set'),
+            ),
             $root->at('engine')->isMissing() ? null : $reader->engine($root->at('engine')),
         );
 
@@ -87,7 +89,10 @@ final readonly class JobReader
             $this->end($node->at('start')),
             $this->end($node->at('end')),
             $node->at('route')->isMissing() ? null : $this->routes->read($node->at('route')),
-            array_map($this->fitting(...), $node->at('fittings')->isMissing() ? [] : $node->at('fittings')->items(self::MOST_FITTINGS)),
+            array_map(
+                $this->fitting(...),
+                $node->at('fittings')->isMissing() ? [] : $node->at('fittings')->items(self::MOST_FITTINGS),
+            ),
         );
     }
 
@@ -125,7 +130,12 @@ final readonly class JobReader
             $node->at('count')->complain('out-of-range', 'must be 2 studs at least and 12 at most');
         }
 
-        return new FlangeBolts(max(2, $count), $this->positive($node->at('circle')), $node->at('turn')->quantity(Quantity::Angle, $this->units, 360), $this->positive($node->at('flats')));
+        return new FlangeBolts(
+            max(2, $count),
+            $this->positive($node->at('circle')),
+            $node->at('turn')->quantity(Quantity::Angle, $this->units, 360),
+            $this->positive($node->at('flats')),
+        );
     }
 
     private function bore(Node $node): Bore
@@ -133,16 +143,33 @@ final readonly class JobReader
         $node->only(['shape', 'width', 'height', 'corner', 'turn']);
         $shape = $node->at('shape')->choice(BoreShape::class, BoreShape::Round);
         $width = $this->positive($node->at('width'));
-        $height = $node->at('height')->isMissing() || $shape === BoreShape::Round ? $width : $this->positive($node->at('height'));
-        $corner = $node->at('corner')->isMissing() || $shape !== BoreShape::Rectangle ? Length::ofMm(0) : $this->routes->notNegative($node->at('corner'));
+        $height =
+            $node->at('height')->isMissing() || $shape === BoreShape::Round
+                ? $width
+                : $this->positive($node->at('height'));
+        $corner =
+            $node->at('corner')->isMissing() || $shape !== BoreShape::Rectangle
+                ? Length::ofMm(0)
+                : $this->routes->notNegative($node->at('corner'));
         if ($shape === BoreShape::D && $height->mm < $width->mm / 2) {
-            $node->at('height')->complain('out-of-range', 'must be half the width at least: the half circle of a D is as wide as its foot');
+            $node
+                ->at('height')
+                ->complain(
+                    'out-of-range',
+                    'must be half the width at least: the half circle of a D is as wide as its foot',
+                );
         }
         if (2 * $corner->mm > min($width->mm, $height->mm)) {
             $node->at('corner')->complain('out-of-range', 'must be no more than half of the shorter side');
         }
 
-        return new Bore($shape, $width, $height, $corner, $node->at('turn')->isMissing() ? 0.0 : $node->at('turn')->quantity(Quantity::Angle, $this->units, 360));
+        return new Bore(
+            $shape,
+            $width,
+            $height,
+            $corner,
+            $node->at('turn')->isMissing() ? 0.0 : $node->at('turn')->quantity(Quantity::Angle, $this->units, 360),
+        );
     }
 
     private function engine(Node $node): EngineSpec
@@ -162,7 +189,10 @@ final readonly class JobReader
     {
         $value = $node->number();
         if ($value < $least || $value > $most) {
-            $node->complain('out-of-range', sprintf('must lie between %s and %s %s', number_format($least), number_format($most), $what));
+            $node->complain(
+                'out-of-range',
+                sprintf('must lie between %s and %s %s', number_format($least), number_format($most), $what),
+            );
 
             return $least;
         }
@@ -197,7 +227,11 @@ final readonly class JobReader
     {
         $node->only(['figure', 'value', 'why']);
 
-        return new Override($node->at('figure')->required(100), $node->at('value')->required(60), $node->at('why')->text('', 300));
+        return new Override(
+            $node->at('figure')->required(100),
+            $node->at('value')->required(60),
+            $node->at('why')->text('', 300),
+        );
     }
 
     /** @param  list<RunSpec>  $runs */

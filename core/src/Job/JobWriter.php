@@ -36,7 +36,11 @@ final readonly class JobWriter
             'runs' => array_map(self::run(...), $job->runs),
             'set' => SetWriter::toArray($job->set),
             'overrides' => array_map(
-                static fn (Override $override): array => ['figure' => $override->figure, 'value' => $override->value, 'why' => $override->why],
+                static fn (Override $override): array => [
+                    'figure' => $override->figure,
+                    'value' => $override->value,
+                    'why' => $override->why,
+                ],
                 $job->overrides->all,
             ),
         ];
@@ -44,7 +48,10 @@ final readonly class JobWriter
 
     public static function toJson(Job $job): string
     {
-        return json_encode(self::toArray($job), JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+        return json_encode(
+            self::toArray($job),
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        )."\n";
     }
 
     /** @return array<string, mixed> */
@@ -104,10 +111,17 @@ final readonly class JobWriter
             ...($end->up === null ? [] : ['up' => $end->up->toArray()]),
             'metal' => $end->metal,
             'wall' => $end->wall->entered(),
-            ...($end->bolts === null ? [] : ['bolts' => [
-                'count' => $end->bolts->count, 'circle' => $end->bolts->circle->entered(), 'turn' => $end->bolts->turnDeg, 'flats' => $end->bolts->flats->entered(),
-            ]]),
-            ...($end->bore === null ? [] : ['bore' => self::bore($end->bore)]),
+            ...$end->bolts === null
+                ? []
+                : [
+                    'bolts' => [
+                        'count' => $end->bolts->count,
+                        'circle' => $end->bolts->circle->entered(),
+                        'turn' => $end->bolts->turnDeg,
+                        'flats' => $end->bolts->flats->entered(),
+                    ],
+                ],
+            ...$end->bore === null ? [] : ['bore' => self::bore($end->bore)],
         ];
     }
 }

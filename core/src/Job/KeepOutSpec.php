@@ -50,11 +50,42 @@ final readonly class KeepOutSpec
         $last = $this->kind->isExemptAtInlet() ? $exemptMm : 0.0;
 
         return match ($this->shape) {
-            KeepOutShape::HalfSpace => new HalfSpace($this->name, self::point($this->at), $this->direction->unit(), $clearance, $first, $last),
-            KeepOutShape::Box => new Box($this->name, self::point($this->at), self::axes($this->direction), [$this->size[0]->mm / 2, $this->size[1]->mm / 2, $this->size[2]->mm / 2], $clearance, $first, $last),
-            KeepOutShape::Cylinder => new Cylinder($this->name, self::point($this->at), self::point($this->to), $this->radius->mm, $clearance, $first, $last),
+            KeepOutShape::HalfSpace => new HalfSpace(
+                $this->name,
+                self::point($this->at),
+                $this->direction->unit(),
+                $clearance,
+                $first,
+                $last,
+            ),
+            KeepOutShape::Box => new Box(
+                $this->name,
+                self::point($this->at),
+                self::axes($this->direction),
+                [$this->size[0]->mm / 2, $this->size[1]->mm / 2, $this->size[2]->mm / 2],
+                $clearance,
+                $first,
+                $last,
+            ),
+            KeepOutShape::Cylinder => new Cylinder(
+                $this->name,
+                self::point($this->at),
+                self::point($this->to),
+                $this->radius->mm,
+                $clearance,
+                $first,
+                $last,
+            ),
             KeepOutShape::Mesh => $this->mesh($meshes, $clearance, $first, $last),
-            KeepOutShape::Capsule => new Capsule($this->name, self::point($this->at), self::point($this->to), $this->radius->mm, $clearance, $first, $last),
+            KeepOutShape::Capsule => new Capsule(
+                $this->name,
+                self::point($this->at),
+                self::point($this->to),
+                $this->radius->mm,
+                $clearance,
+                $first,
+                $last,
+            ),
         };
     }
 
@@ -62,7 +93,17 @@ final readonly class KeepOutSpec
     {
         $mesh = $this->mesh === null ? null : $meshes->find($this->mesh);
 
-        return $mesh === null ? null : new MeshSolid($this->name, $mesh, self::point($this->at), self::axes($this->direction), $clearanceMm, $firstMm, $lastMm);
+        return $mesh === null
+            ? null
+            : new MeshSolid(
+                $this->name,
+                $mesh,
+                self::point($this->at),
+                self::axes($this->direction),
+                $clearanceMm,
+                $firstMm,
+                $lastMm,
+            );
     }
 
     /**

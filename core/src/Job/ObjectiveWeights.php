@@ -6,7 +6,9 @@ namespace UpsweptBead\Core\Job;
 
 use UpsweptBead\Core\Geometry\Vector;
 
-/** What one design is preferred to another for: the weights of the objective. The first four are summed over the tubes. */
+/**
+ * What one design is preferred to another for: the weights of the objective. The first four are summed over the tubes.
+ */
 final readonly class ObjectiveWeights
 {
     /** A bend this far out of the chosen planes counts in full, degrees; below the second, as if it lay in one. */
@@ -44,14 +46,23 @@ final readonly class ObjectiveWeights
     }
 
     /**
-     * The same, with looks that count too: a bend in no chosen plane nearly as much as one bend more, as do 20 mm of uneven
-     * gaps, or 30 mm by which banks do not mirror each other. The weights come from trials.
+     * The same, with looks that count too: a bend in no chosen plane nearly as much as one bend more, as do 20 mm of
+     * uneven gaps, or 30 mm by which banks do not mirror each other. The weights come from trials.
      *
      * @param  list<Vector>  $planes
      */
     public function withLooks(array $planes, bool $evenGaps, bool $mirrored): self
     {
-        return new self($this->perBend, $this->perOddAngle, $this->per45Deg, $this->per500Mm, $planes, $this->perBendOffPlane, $evenGaps ? 0.5 : 0.0, $mirrored ? 0.3 : 0.0);
+        return new self(
+            $this->perBend,
+            $this->perOddAngle,
+            $this->per45Deg,
+            $this->per500Mm,
+            $planes,
+            $this->perBendOffPlane,
+            $evenGaps ? 0.5 : 0.0,
+            $mirrored ? 0.3 : 0.0,
+        );
     }
 
     /**
@@ -66,11 +77,17 @@ final readonly class ObjectiveWeights
         }
         $cost = 0.0;
         for ($i = 3; $i < count($units); $i += 3) {
-            $normal = (new Vector($units[$i - 3], $units[$i - 2], $units[$i - 1]))->cross(new Vector($units[$i], $units[$i + 1], $units[$i + 2]));
+            $normal = (new Vector($units[$i - 3], $units[$i - 2], $units[$i - 1]))->cross(
+                new Vector($units[$i], $units[$i + 1], $units[$i + 2]),
+            );
             $size = max($normal->length(), 1e-9);
-            $best = max(array_map(static fn (Vector $plane): float => abs($normal->dot($plane)) / $size, $this->planes));
+            $best = max(
+                array_map(static fn (Vector $plane): float => abs($normal->dot($plane)) / $size, $this->planes),
+            );
             $offDeg = rad2deg(acos(min(1.0, $best)));
-            $cost += $this->perBendOffPlane * max(0.0, min(1.0, ($offDeg - self::IN_DEG) / (self::OUT_DEG - self::IN_DEG)));
+            $cost +=
+                $this->perBendOffPlane *
+                max(0.0, min(1.0, ($offDeg - self::IN_DEG) / (self::OUT_DEG - self::IN_DEG)));
         }
 
         return $cost;

@@ -6,9 +6,16 @@ namespace UpsweptBead\Core\Job;
 
 use UpsweptBead\Core\Units\Length;
 
-/** What a class, the road or the vehicle asks of where an exhaust ends: no less and no more along an axis of the datum. */
+/**
+ * What a class, the road or the vehicle asks of where an exhaust ends: no less and no more along an axis of the datum.
+ */
 final readonly class OutletLimit
 {
     /** @param  string  $name  what it is for, in the words of the rule book or the shop */
-    public function __construct(public string $name, public OutletAxis $axis, public ?Length $least, public ?Length $most) {}
+    public function __construct(
+        public string $name,
+        public OutletAxis $axis,
+        public ?Length $least,
+        public ?Length $most,
+    ) {}
 }

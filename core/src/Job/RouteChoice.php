@@ -16,7 +16,9 @@ final readonly class RouteChoice
     /** @param  list<RouteRow>  $rows */
     public function __construct(public array $rows, public Length $endStraight, public bool $endLocked = false) {}
 
-    /** Takes over a computed run; lengths to a thousandth of a millimetre, angles to a hundred-thousandth of a degree. */
+    /**
+     * Takes over a computed run; lengths to a thousandth of a millimetre, angles to a hundred-thousandth of a degree.
+     */
     public static function of(TubeRun $run): self
     {
         return new self(
@@ -46,7 +48,11 @@ final readonly class RouteChoice
         }
         $end = Length::ofMm(round($run->endStraightMm, 3));
 
-        return new self($rows, abs($end->mm - $this->endStraight->mm) < 1e-3 ? $this->endStraight : $end, $this->endLocked);
+        return new self(
+            $rows,
+            abs($end->mm - $this->endStraight->mm) < 1e-3 ? $this->endStraight : $end,
+            $this->endLocked,
+        );
     }
 
     public function locks(): Locks
@@ -65,7 +71,15 @@ final readonly class RouteChoice
     {
         return new TubeRun(
             $start,
-            array_map(static fn (RouteRow $row): Bend => new Bend($row->straight->mm, $row->rotationDeg, $row->angleDeg, $row->clr->mm), $this->rows),
+            array_map(
+                static fn (RouteRow $row): Bend => new Bend(
+                    $row->straight->mm,
+                    $row->rotationDeg,
+                    $row->angleDeg,
+                    $row->clr->mm,
+                ),
+                $this->rows,
+            ),
             $this->endStraight->mm,
         );
     }

@@ -7,13 +7,19 @@ namespace UpsweptBead\Core\Job;
 use UpsweptBead\Core\Units\Length;
 
 /**
- * One bend of a chosen route as it stands in the job: lengths as the person wrote them, angles in degrees; `locked` names the
- * values that closing the far end must leave alone.
+ * One bend of a chosen route as it stands in the job: lengths as the person wrote them, angles in degrees; `locked`
+ * names the values that closing the far end must leave alone.
  */
 final readonly class RouteRow
 {
     public const LOCKABLE = ['straight', 'rotation', 'angle'];
 
     /** @param  list<string>  $locked */
-    public function __construct(public Length $straight, public float $rotationDeg, public float $angleDeg, public Length $clr, public array $locked = []) {}
+    public function __construct(
+        public Length $straight,
+        public float $rotationDeg,
+        public float $angleDeg,
+        public Length $clr,
+        public array $locked = [],
+    ) {}
 }

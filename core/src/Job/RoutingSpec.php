@@ -40,11 +40,23 @@ final readonly class RoutingSpec
 
     public function weights(): ObjectiveWeights
     {
-        return ObjectiveWeights::of($this->prefer)->withLooks(array_map(static fn (BendPlane $plane): Vector => $plane->normal(), $this->planes), $this->evenGaps, $this->mirrored);
+        return ObjectiveWeights::of($this->prefer)->withLooks(
+            array_map(static fn (BendPlane $plane): Vector => $plane->normal(), $this->planes),
+            $this->evenGaps,
+            $this->mirrored,
+        );
     }
 
     public function isEmpty(): bool
     {
-        return $this->firstStraight === null && $this->innerStraight === null && $this->lastStraight === null && $this->gap === null && $this->maxBends === null && $this->prefer === Preference::FewBends && $this->planes === [] && ! $this->evenGaps && ! $this->mirrored;
+        return $this->firstStraight === null &&
+            $this->innerStraight === null &&
+            $this->lastStraight === null &&
+            $this->gap === null &&
+            $this->maxBends === null &&
+            $this->prefer === Preference::FewBends &&
+            $this->planes === [] &&
+            ! $this->evenGaps &&
+            ! $this->mirrored;
     }
 }

@@ -27,12 +27,32 @@ final readonly class RunEnd
     /** @param  array{Length, Length, Length}  $at */
     public function moved(array $at, Vector $direction): self
     {
-        return new self($this->kind, $this->name, $at, $direction, $this->up, $this->metal, $this->wall, $this->bolts, $this->bore);
+        return new self(
+            $this->kind,
+            $this->name,
+            $at,
+            $direction,
+            $this->up,
+            $this->metal,
+            $this->wall,
+            $this->bolts,
+            $this->bore,
+        );
     }
 
     public function renamed(string $name): self
     {
-        return new self($this->kind, $name, $this->at, $this->direction, $this->up, $this->metal, $this->wall, $this->bolts, $this->bore);
+        return new self(
+            $this->kind,
+            $name,
+            $this->at,
+            $this->direction,
+            $this->up,
+            $this->metal,
+            $this->wall,
+            $this->bolts,
+            $this->bore,
+        );
     }
 
     /**
@@ -45,7 +65,10 @@ final readonly class RunEnd
         $nuts = [];
         $frame = $this->frame();
         for ($i = 0; $this->bolts !== null && $i < $this->bolts->count; $i++) {
-            $out = $frame->reference->turnedAbout($frame->forward, $this->bolts->turnDeg + 360 * $i / $this->bolts->count);
+            $out = $frame->reference->turnedAbout(
+                $frame->forward,
+                $this->bolts->turnDeg + (360 * $i) / $this->bolts->count,
+            );
             $nuts[] = [$frame->at->plus($out->times($this->bolts->circle->mm / 2)), $out];
         }
 
@@ -54,6 +77,10 @@ final readonly class RunEnd
 
     public function frame(): Frame
     {
-        return Frame::facing(new Vector($this->at[0]->mm, $this->at[1]->mm, $this->at[2]->mm), $this->direction, $this->up);
+        return Frame::facing(
+            new Vector($this->at[0]->mm, $this->at[1]->mm, $this->at[2]->mm),
+            $this->direction,
+            $this->up,
+        );
     }
 }

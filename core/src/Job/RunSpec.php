@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-/** One run of tube as surveyed: its letter, its stock, its two ends, the route taken if any, what is welded on its side. */
+/**
+ * One run of tube as surveyed: its letter, its stock, its two ends, the route taken if any, what is welded on its
+ * side.
+ */
 final readonly class RunSpec
 {
     /** @param  list<Fitting>  $fittings */

@@ -28,16 +28,24 @@ final readonly class SetReader
             return new SetSpec;
         }
         $node->only(['collectors', 'keepOuts', 'lengths', 'designs', 'routing', 'outlets']);
-        $list = static fn (string $key, int $most): array => $node->at($key)->isMissing() ? [] : $node->at($key)->items($most);
+        $list = static fn (string $key, int $most): array => $node->at($key)->isMissing()
+            ? []
+            : $node->at($key)->items($most);
         $keepOuts = array_map($this->keepOut(...), $list('keepOuts', self::MOST_KEEP_OUTS));
         $names = array_map(static fn (KeepOutSpec $one): string => $one->name, $keepOuts);
         if (count(array_unique($names)) !== count($names)) {
             $node->at('keepOuts')->complain('double-name', 'has two entries of one name; each needs its own');
         }
         $collectors = array_map($this->collector(...), $list('collectors', self::MOST_GROUPS));
-        $this->refuseTwice($node->at('collectors'), array_merge(...array_map(static fn (CollectorSpec $one): array => $one->runs, $collectors)));
+        $this->refuseTwice(
+            $node->at('collectors'),
+            array_merge(...array_map(static fn (CollectorSpec $one): array => $one->runs, $collectors)),
+        );
         $lengths = array_map($this->lengths(...), $list('lengths', self::MOST_GROUPS));
-        $this->refuseTwice($node->at('lengths'), array_merge(...array_map(static fn (LengthSpec $one): array => $one->runs, $lengths)));
+        $this->refuseTwice(
+            $node->at('lengths'),
+            array_merge(...array_map(static fn (LengthSpec $one): array => $one->runs, $lengths)),
+        );
 
         $designs = array_map($this->design(...), $list('designs', self::MOST_DESIGNS));
         $names = array_map(static fn (DesignSpec $one): string => $one->name, $designs);
@@ -46,7 +54,11 @@ final readonly class SetReader
         }
 
         return new SetSpec(
-            $collectors, $keepOuts, $lengths, $designs, $node->at('routing')->isMissing() ? new RoutingSpec : $this->routing($node->at('routing')),
+            $collectors,
+            $keepOuts,
+            $lengths,
+            $designs,
+            $node->at('routing')->isMissing() ? new RoutingSpec() : $this->routing($node->at('routing')),
             array_map($this->outlet(...), $list('outlets', self::MOST_GROUPS)),
         );
     }
@@ -54,7 +66,9 @@ final readonly class SetReader
     private function outlet(Node $node): OutletLimit
     {
         $node->only(['name', 'axis', 'least', 'most']);
-        $length = fn (string $key): ?Length => $node->at($key)->isMissing() ? null : $node->at($key)->length($this->units);
+        $length = fn (string $key): ?Length => $node->at($key)->isMissing()
+            ? null
+            : $node->at($key)->length($this->units);
         [$least, $most] = [$length('least'), $length('most')];
         if ($least === null && $most === null) {
             $node->at('least')->complain('missing', 'is missing, and so is the most; one of them must be given');
@@ -62,20 +76,42 @@ final readonly class SetReader
             $node->at('most')->complain('out-of-range', 'must be no less than the least');
         }
 
-        return new OutletLimit($node->at('name')->required(100), $node->at('axis')->choice(OutletAxis::class, OutletAxis::Rearward), $least, $most);
+        return new OutletLimit(
+            $node->at('name')->required(100),
+            $node->at('axis')->choice(OutletAxis::class, OutletAxis::Rearward),
+            $least,
+            $most,
+        );
     }
 
     private function routing(Node $node): RoutingSpec
     {
-        $node->only(['firstStraight', 'innerStraight', 'lastStraight', 'gap', 'maxBends', 'prefer', 'planes', 'evenGaps', 'mirrored']);
+        $node->only([
+            'firstStraight',
+            'innerStraight',
+            'lastStraight',
+            'gap',
+            'maxBends',
+            'prefer',
+            'planes',
+            'evenGaps',
+            'mirrored',
+        ]);
         $lengths = new RouteReader($this->units);
-        $length = static fn (string $key): ?Length => $node->at($key)->isMissing() ? null : $lengths->notNegative($node->at($key));
+        $length = static fn (string $key): ?Length => $node->at($key)->isMissing()
+            ? null
+            : $lengths->notNegative($node->at($key));
         $bends = $node->at('maxBends')->isMissing() ? null : (int) $node->at('maxBends')->number(12);
         if ($bends !== null && ($bends < 1 || $bends > 4)) {
             $node->at('maxBends')->complain('out-of-range', 'must be 1 to 4; more are for routes by hand');
         }
 
-        $planes = $node->at('planes')->isMissing() ? [] : array_map(static fn (Node $one): BendPlane => $one->choice(BendPlane::class, BendPlane::Level), $node->at('planes')->items(3));
+        $planes = $node->at('planes')->isMissing()
+            ? []
+            : array_map(
+                static fn (Node $one): BendPlane => $one->choice(BendPlane::class, BendPlane::Level),
+                $node->at('planes')->items(3),
+            );
         $isAsked = static fn (string $key): bool => ! $node->at($key)->isMissing() && $node->at($key)->boolean();
 
         return new RoutingSpec(
@@ -99,7 +135,12 @@ final readonly class SetReader
     {
         $node->only(['letter', 'at', 'direction', 'route']);
 
-        return new DesignRun($node->at('letter')->required(2), $this->point($node->at('at')), $node->at('direction')->direction(), (new RouteReader($this->units))->read($node->at('route')));
+        return new DesignRun(
+            $node->at('letter')->required(2),
+            $this->point($node->at('at')),
+            $node->at('direction')->direction(),
+            (new RouteReader($this->units))->read($node->at('route')),
+        );
     }
 
     private function collector(Node $node): CollectorSpec
@@ -109,7 +150,9 @@ final readonly class SetReader
         $runs = $this->runs($node->at('runs'));
         $firing = $node->at('firing')->isMissing() ? [] : $this->runs($node->at('firing'));
         if ($mode === AssignmentMode::Cyclic && array_diff($runs, $firing) !== array_diff($firing, $runs)) {
-            $node->at('firing')->complain('bad-order', 'must name each run of the collector once: '.implode(', ', $runs));
+            $node
+                ->at('firing')
+                ->complain('bad-order', 'must name each run of the collector once: '.implode(', ', $runs));
         }
 
         return new CollectorSpec(
@@ -131,7 +174,10 @@ final readonly class SetReader
         if ($bar && hypot(hypot($to[0]->mm - $at[0]->mm, $to[1]->mm - $at[1]->mm), $to[2]->mm - $at[2]->mm) < 1e-3) {
             $node->at('to')->complain('no-length', 'must be another point than the first end');
         }
-        $size = $shape === KeepOutShape::Box ? $this->point($node->at('size')) : [Length::ofMm(1), Length::ofMm(1), Length::ofMm(1)];
+        $size =
+            $shape === KeepOutShape::Box
+                ? $this->point($node->at('size'))
+                : [Length::ofMm(1), Length::ofMm(1), Length::ofMm(1)];
         foreach ($size as $i => $edge) {
             if ($edge->mm <= 0) {
                 $node->at('size')->complain('not-positive', 'must be three edges above 0');
@@ -155,7 +201,9 @@ final readonly class SetReader
             $node->at('kind')->choice(KeepOutKind::class, KeepOutKind::Other),
             $shape,
             $at,
-            $shape === KeepOutShape::HalfSpace || ! $node->at('direction')->isMissing() ? $node->at('direction')->direction() : new Vector(1, 0, 0),
+            $shape === KeepOutShape::HalfSpace || ! $node->at('direction')->isMissing()
+                ? $node->at('direction')->direction()
+                : new Vector(1, 0, 0),
             $to,
             $size,
             $radius,

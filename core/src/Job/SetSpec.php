@@ -29,6 +29,13 @@ final readonly class SetSpec
      */
     public function collecting(array $collectors, ?array $lengths = null): self
     {
-        return new self($collectors, $this->keepOuts, $lengths ?? $this->lengths, $this->designs, $this->routing, $this->outlets);
+        return new self(
+            $collectors,
+            $this->keepOuts,
+            $lengths ?? $this->lengths,
+            $this->designs,
+            $this->routing,
+            $this->outlets,
+        );
     }
 }

@@ -18,33 +18,51 @@ final readonly class SetWriter
                 ...($one->entry === CollectorEntry::Welded ? [] : ['entry' => $one->entry->value]),
             ], $set->collectors),
             'keepOuts' => array_map(self::keepOut(...), $set->keepOuts),
-            'lengths' => array_map(static fn (LengthSpec $one): array => [
-                'runs' => $one->runs, 'target' => $one->target === null ? null : $one->target->entered(), 'tolerance' => $one->tolerancePercent,
-            ], $set->lengths),
-            ...($set->routing->isEmpty() ? [] : ['routing' => self::routing($set->routing)]),
-            ...($set->outlets === [] ? [] : ['outlets' => array_map(static fn (OutletLimit $one): array => [
-                'name' => $one->name, 'axis' => $one->axis->value,
-                ...($one->least === null ? [] : ['least' => $one->least->entered()]),
-                ...($one->most === null ? [] : ['most' => $one->most->entered()]),
-            ], $set->outlets)]),
-            ...($set->designs === [] ? [] : ['designs' => array_map(self::design(...), $set->designs)]),
+            'lengths' => array_map(
+                static fn (LengthSpec $one): array => [
+                    'runs' => $one->runs,
+                    'target' => $one->target === null ? null : $one->target->entered(),
+                    'tolerance' => $one->tolerancePercent,
+                ],
+                $set->lengths,
+            ),
+            ...$set->routing->isEmpty() ? [] : ['routing' => self::routing($set->routing)],
+            ...$set->outlets === []
+                ? []
+                : [
+                    'outlets' => array_map(
+                        static fn (OutletLimit $one): array => [
+                            'name' => $one->name,
+                            'axis' => $one->axis->value,
+                            ...$one->least === null ? [] : ['least' => $one->least->entered()],
+                            ...$one->most === null ? [] : ['most' => $one->most->entered()],
+                        ],
+                        $set->outlets,
+                    ),
+                ],
+            ...$set->designs === [] ? [] : ['designs' => array_map(self::design(...), $set->designs)],
         ];
     }
 
     /** @return array<string, mixed> */
     private static function routing(RoutingSpec $one): array
     {
-        return array_filter([
-            'firstStraight' => $one->firstStraight?->entered(),
-            'innerStraight' => $one->innerStraight?->entered(),
-            'lastStraight' => $one->lastStraight?->entered(),
-            'gap' => $one->gap?->entered(),
-            'maxBends' => $one->maxBends,
-            'prefer' => $one->prefer->value,
-            'planes' => $one->planes === [] ? null : array_map(static fn (BendPlane $plane): string => $plane->value, $one->planes),
-            'evenGaps' => $one->evenGaps ? true : null,
-            'mirrored' => $one->mirrored ? true : null,
-        ], static fn (mixed $value): bool => $value !== null);
+        return array_filter(
+            [
+                'firstStraight' => $one->firstStraight?->entered(),
+                'innerStraight' => $one->innerStraight?->entered(),
+                'lastStraight' => $one->lastStraight?->entered(),
+                'gap' => $one->gap?->entered(),
+                'maxBends' => $one->maxBends,
+                'prefer' => $one->prefer->value,
+                'planes' => $one->planes === []
+                        ? null
+                        : array_map(static fn (BendPlane $plane): string => $plane->value, $one->planes),
+                'evenGaps' => $one->evenGaps ? true : null,
+                'mirrored' => $one->mirrored ? true : null,
+            ],
+            static fn (mixed $value): bool => $value !== null,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -70,9 +88,16 @@ final readonly class SetWriter
             'kind' => $one->kind->value,
             'shape' => $one->shape->value,
             'at' => array_map(static fn (Length $length): string|float => $length->entered(), $one->at),
-            ...($one->shape->isBar() ? ['to' => array_map(static fn (Length $length): string|float => $length->entered(), $one->to), 'radius' => $one->radius->entered()] : ['direction' => $one->direction->toArray()]),
-            ...($one->shape === KeepOutShape::Box ? ['size' => array_map(static fn (Length $length): string|float => $length->entered(), $one->size)] : []),
-            ...($one->mesh === null ? [] : ['mesh' => $one->mesh]),
+            ...$one->shape->isBar()
+                ? [
+                    'to' => array_map(static fn (Length $length): string|float => $length->entered(), $one->to),
+                    'radius' => $one->radius->entered(),
+                ]
+                : ['direction' => $one->direction->toArray()],
+            ...$one->shape === KeepOutShape::Box
+                ? ['size' => array_map(static fn (Length $length): string|float => $length->entered(), $one->size)]
+                : [],
+            ...$one->mesh === null ? [] : ['mesh' => $one->mesh],
             'clearance' => $one->clearance === null ? null : $one->clearance->entered(),
             'note' => $one->note,
         ];

@@ -28,7 +28,12 @@ final readonly class Bung
     private const UPRIGHT = 0.98;
 
     /** @param  list<Piece>  $pieces */
-    private function __construct(private RoutedRun $routed, private array $pieces, private Job $job, private ShopRules $rules) {}
+    private function __construct(
+        private RoutedRun $routed,
+        private array $pieces,
+        private Job $job,
+        private ShopRules $rules,
+    ) {}
 
     public static function wallMm(): float
     {
@@ -45,11 +50,14 @@ final readonly class Bung
         $notices = [];
         foreach ($routed->spec->fittings as $i => $fitting) {
             $path = "$routed->path.fittings[$i]";
-            array_push($notices, ...$bungs->along($fitting, "$path.station"), ...$bungs->upright($fitting, "$path.fromTop"), ...(
-                $fitting->kind === FittingKind::TemperatureProbe
+            array_push(
+                $notices,
+                ...$bungs->along($fitting, "$path.station"),
+                ...$bungs->upright($fitting, "$path.fromTop"),
+                ...$fitting->kind === FittingKind::TemperatureProbe
                     ? $bungs->probe($fitting, "$path.station")
-                    : $bungs->lean($fitting, "$path.fromTop")
-            ));
+                    : $bungs->lean($fitting, "$path.fromTop"),
+            );
         }
 
         return $notices;
@@ -64,7 +72,10 @@ final readonly class Bung
         foreach ([0.0, ...array_map(static fn (Piece $piece): float => $piece->span->toMm, $this->pieces)] as $joint) {
             $off = abs($station - $joint);
             if ($off < $clear) {
-                $notices[] = Notice::problem($path, "The bung sits {$this->show($off)} from a joint; it needs {$this->show($clear)}.");
+                $notices[] = Notice::problem(
+                    $path,
+                    "The bung sits {$this->show($off)} from a joint; it needs {$this->show($clear)}.",
+                );
             }
         }
         $beyond = $station - $this->routed->run->lengthMm();
@@ -88,12 +99,19 @@ final readonly class Bung
         $station = $fitting->station->mm;
         [$least, $most] = [$this->rules->value('egt.least'), $this->rules->value('egt.most')];
 
-        return $station >= $least && $station <= $most ? [] : [Notice::caution($path, sprintf(
-            'A temperature probe sits %s to %s from its port, where every cylinder is measured alike; this one %s.',
-            $this->show($least),
-            $this->show($most),
-            $this->show($station),
-        ))];
+        return $station >= $least && $station <= $most
+            ? []
+            : [
+                Notice::caution(
+                    $path,
+                    sprintf(
+                        'A temperature probe sits %s to %s from its port, where every cylinder is measured alike; this one %s.',
+                        $this->show($least),
+                        $this->show($most),
+                        $this->show($station),
+                    ),
+                ),
+            ];
     }
 
     /** @return list<Notice> */
@@ -102,11 +120,15 @@ final readonly class Bung
         $off = abs($fitting->fromTopDeg - 360 * round($fitting->fromTopDeg / 360));
 
         return match (true) {
-            $off > $this->rules->value('bung.most_off_top') => [Notice::problem(
-                $path,
-                'A sensor in the lower half fills with condensate; keep it between 9 and 3 o’clock over the top.',
-            )],
-            $off > $this->rules->value('bung.best_off_top') => [Notice::caution($path, 'A sensor sits best between 10 and 2 o’clock.')],
+            $off > $this->rules->value('bung.most_off_top') => [
+                Notice::problem(
+                    $path,
+                    'A sensor in the lower half fills with condensate; keep it between 9 and 3 o’clock over the top.',
+                ),
+            ],
+            $off > $this->rules->value('bung.best_off_top') => [
+                Notice::caution($path, 'A sensor sits best between 10 and 2 o’clock.'),
+            ],
             default => [],
         };
     }

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Joint;
 
 /**
- * The mark scribed across a joint so that its pieces only go together one way: long strokes worth five, then short ones.
+ * The mark scribed across a joint so that its pieces only go together one way: long strokes worth five, then short
+ * ones.
  *
  * Every joint of a run has its own, so a piece cannot be put back at the wrong joint either.
  */

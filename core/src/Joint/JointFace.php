@@ -30,12 +30,21 @@ final readonly class JointFace
         $frame = $line->frameAt($stationMm);
         $isUpright = abs($frame->forward->z) > self::UPRIGHT;
 
-        return new self($isUpright ? null : $frame->turnDegTo(new Vector(0, 0, 1)), self::nextThroat($line, $stationMm, $frame));
+        return new self(
+            $isUpright ? null : $frame->turnDegTo(new Vector(0, 0, 1)),
+            self::nextThroat($line, $stationMm, $frame),
+        );
     }
 
     private static function nextThroat(Centreline $line, float $stationMm, Frame $frame): ?float
     {
-        $next = array_values(array_filter($line->segments, static fn (Segment $segment): bool => $segment->bendIndex !== null && $segment->fromMm >= $stationMm - 1e-6));
+        $next = array_values(
+            array_filter(
+                $line->segments,
+                static fn (Segment $segment): bool => $segment->bendIndex !== null &&
+                    $segment->fromMm >= $stationMm - 1e-6,
+            ),
+        );
 
         return $next === [] ? null : $frame->turnDegTo($next[0]->start->reference);
     }

@@ -10,7 +10,9 @@ use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Shop\Shop;
 
-/** The third stage: every joint of a job, run by run in the order of flow, and the fittings on the sides of its tubes. */
+/**
+ * The third stage: every joint of a job, run by run in the order of flow, and the fittings on the sides of its tubes.
+ */
 final readonly class JointList
 {
     /**
@@ -58,7 +60,9 @@ final readonly class JointList
     /** @return list<PlacedFitting> */
     public function fittingsOf(string $letter): array
     {
-        return array_values(array_filter($this->fittings, static fn (PlacedFitting $one): bool => $one->run === $letter));
+        return array_values(
+            array_filter($this->fittings, static fn (PlacedFitting $one): bool => $one->run === $letter),
+        );
     }
 
     /** @return list<Joint> those that are welded */

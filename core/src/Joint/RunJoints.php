@@ -13,7 +13,10 @@ use UpsweptBead\Core\Job\RunEnd;
 use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Run\Clocking;
 
-/** Names every joint of a run: its two ends, the butts between pieces, its way into a collector, the fittings on its side. */
+/**
+ * Names every joint of a run: its two ends, the butts between pieces, its way into a collector, the fittings on its
+ * side.
+ */
 final readonly class RunJoints
 {
     /** @param  non-empty-list<Piece>  $pieces */
@@ -30,11 +33,23 @@ final readonly class RunJoints
         }
         for ($i = 1; $i < count($this->pieces); $i++) {
             [$before, $after] = [$this->tube($this->pieces[$i - 1]), $this->tube($this->pieces[$i])];
-            $joints[] = $this->atPart(JointType::Butt, $before, $after, $this->pieces[$i]->span->fromMm, count($joints) + 1);
+            $joints[] = $this->atPart(
+                JointType::Butt,
+                $before,
+                $after,
+                $this->pieces[$i]->span->fromMm,
+                count($joints) + 1,
+            );
         }
         $types = $spec->end->kind === EndKind::Open ? $this->typesIntoCollector() : self::typesAt($spec->end);
         foreach ($types as $type) {
-            $joints[] = $this->atPart($type, $this->tube($last), self::part($spec->end), $this->routed->run->lengthMm(), count($joints) + 1);
+            $joints[] = $this->atPart(
+                $type,
+                $this->tube($last),
+                self::part($spec->end),
+                $this->routed->run->lengthMm(),
+                count($joints) + 1,
+            );
         }
         foreach ($spec->fittings as $i => $fitting) {
             $piece = $this->pieceAt($fitting->station->mm);
@@ -99,7 +114,14 @@ final readonly class RunJoints
         $letter = $this->routed->spec->letter;
         $acrossMm = $type === JointType::FlangeSeal ? $tube->idMm() : $tube->odMm;
 
-        return new Joint("{$letter}J$number", $letter, $type, $between, $and, Seam::round($stationMm, $acrossMm, $tube->odMm, $number));
+        return new Joint(
+            "{$letter}J$number",
+            $letter,
+            $type,
+            $between,
+            $and,
+            Seam::round($stationMm, $acrossMm, $tube->odMm, $number),
+        );
     }
 
     private function tube(Piece $piece): Side

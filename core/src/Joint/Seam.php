@@ -5,12 +5,17 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Joint;
 
 /**
- * Where a seam lies and how long it is, in mm: its station along the run, its length once round, and the outside diameter
- * of what it goes round; with the mark that is scribed across it.
+ * Where a seam lies and how long it is, in mm: its station along the run, its length once round, and the outside
+ * diameter of what it goes round; with the mark that is scribed across it.
  */
 final readonly class Seam
 {
-    public function __construct(public float $stationMm, public float $lengthMm, public float $odMm, public IndexMark $index) {}
+    public function __construct(
+        public float $stationMm,
+        public float $lengthMm,
+        public float $odMm,
+        public IndexMark $index,
+    ) {}
 
     public static function round(float $stationMm, float $acrossMm, float $odMm, int $number): self
     {

@@ -92,10 +92,13 @@ final readonly class SensorRoom
     /** @return list<RoutedRun> */
     private function runsWithin(RoutedRun $but, Vector $at, float $far): array
     {
-        return array_values(array_filter(
-            $this->layout->runs,
-            fn (RoutedRun $one): bool => $one !== $but && $this->lines->least($one->spec->letter, $at) < $one->tube->odMm / 2 + $far,
-        ));
+        return array_values(
+            array_filter(
+                $this->layout->runs,
+                fn (RoutedRun $one): bool => $one !== $but &&
+                    $this->lines->least($one->spec->letter, $at) < $one->tube->odMm / 2 + $far,
+            ),
+        );
     }
 
     /** @return list<KeepOut> */

@@ -15,7 +15,10 @@ use UpsweptBead\Core\Run\Locks;
 use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Shop\Shop;
 
-/** One run of a job, changed by hand with the core holding the far end where it can. Each change gives the route it leads to. */
+/**
+ * One run of a job, changed by hand with the core holding the far end where it can. Each change gives the route it
+ * leads to.
+ */
 final readonly class ByHand
 {
     private TubeRun $run;
@@ -24,8 +27,14 @@ final readonly class ByHand
 
     private Bounds $bounds;
 
-    private function __construct(private RouteChoice $route, Frame $start, Frame $target, private Job $job, private Shop $shop, private string $tubeId)
-    {
+    private function __construct(
+        private RouteChoice $route,
+        Frame $start,
+        Frame $target,
+        private Job $job,
+        private Shop $shop,
+        private string $tubeId,
+    ) {
         $this->run = $route->from($start);
         $this->target = $target;
         $this->bounds = $this->boundsOf($this->run);
@@ -34,7 +43,9 @@ final readonly class ByHand
     /** @throws \DomainException if there is no such run, or it has no route yet */
     public static function of(Job $job, Shop $shop, string $letter): self
     {
-        $spec = $job->run($letter) ?? throw new \DomainException(sprintf('The job has no run "%s".', mb_substr($letter, 0, 10)));
+        $spec =
+            $job->run($letter) ??
+            throw new \DomainException(sprintf('The job has no run "%s".', mb_substr($letter, 0, 10)));
         $route = $spec->route ?? throw new \DomainException("Run $letter has no route to change yet.");
 
         return new self($route, $spec->start->frame(), $spec->end->frame(), $job, $shop, $spec->tubeId);
@@ -49,20 +60,27 @@ final readonly class ByHand
     /** Brings the far end to its place with what is not locked; as near as it gets if it cannot. */
     public function close(): RouteChoice
     {
-        return $this->route->changedTo(Closing::of($this->run, $this->target, $this->route->locks(), $this->bounds)->run);
+        return $this->route->changedTo(
+            Closing::of($this->run, $this->target, $this->route->locks(), $this->bounds)->run,
+        );
     }
 
     /** Makes the run so long, as near as it gets, with the far end in place and what is locked left alone. */
     public function bringToLength(float $mm): RouteChoice
     {
-        return $this->route->changedTo(Closing::of($this->run, $this->target, $this->route->locks(), $this->bounds, $mm)->run);
+        return $this->route->changedTo(
+            Closing::of($this->run, $this->target, $this->route->locks(), $this->bounds, $mm)->run,
+        );
     }
 
     /** @throws \DomainException if that leg takes no bend */
     public function insertBend(int $leg): RouteChoice
     {
-        $like = $this->run->bends[max(0, $leg - 1)] ?? $this->run->bends[0] ?? null;
-        $clrMm = $like->clrMm ?? $this->shop->catalogue->bendsFor($this->tubeId)[0]->clrMm ?? throw new \DomainException('There are no bends for this tube.');
+        $like = $this->run->bends[max(0, $leg - 1)] ?? ($this->run->bends[0] ?? null);
+        $clrMm =
+            $like->clrMm ??
+            ($this->shop->catalogue->bendsFor($this->tubeId)[0]->clrMm ??
+                throw new \DomainException('There are no bends for this tube.'));
 
         return $this->route->changedTo(Vertices::inserted($this->run, $this->target, $this->bounds, $leg, $clrMm));
     }
@@ -75,7 +93,9 @@ final readonly class ByHand
     public function removeBend(int $bend): RouteChoice
     {
         if (! isset($this->run->bends[$bend])) {
-            throw new \DomainException(sprintf('The run has %d bends; there is no bend %d.', count($this->run->bends), $bend + 1));
+            throw new \DomainException(
+                sprintf('The run has %d bends; there is no bend %d.', count($this->run->bends), $bend + 1),
+            );
         }
         $bends = $this->run->bends;
         array_splice($bends, $bend, 1);
@@ -89,7 +109,9 @@ final readonly class ByHand
         return $this->settled(Vertices::merged($this->run, $first));
     }
 
-    /** Closed again by what is left, if that can be done; otherwise as it came, with the far end telling what it lacks. */
+    /**
+     * Closed again by what is left, if that can be done; otherwise as it came, with the far end telling what it lacks.
+     */
     private function settled(TubeRun $run): RouteChoice
     {
         $closing = Closing::of($run, $this->target, new Locks, $this->boundsOf($run));
@@ -99,7 +121,11 @@ final readonly class ByHand
 
     private function boundsOf(TubeRun $run): Bounds
     {
-        return Bounds::of($run, $this->shop->catalogue->bendsFor($this->tubeId), $this->job->set->routing->on($this->shop->rules->routing()));
+        return Bounds::of(
+            $run,
+            $this->shop->catalogue->bendsFor($this->tubeId),
+            $this->job->set->routing->on($this->shop->rules->routing()),
+        );
     }
 
     /** The job with that route in place. */

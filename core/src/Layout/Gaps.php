@@ -67,7 +67,11 @@ final readonly class Gaps
         $asked = [];
         foreach ($letters as $i => $letter) {
             foreach ($solids as $k => $solid) {
-                $asked[$this->key($wayKeys[$letter], $solidKeys[$k])] = fn (): ?Gap => $this->toSolid($letter, $ways[$letter], $solid);
+                $asked[$this->key($wayKeys[$letter], $solidKeys[$k])] = fn (): ?Gap => $this->toSolid(
+                    $letter,
+                    $ways[$letter],
+                    $solid,
+                );
             }
             foreach (array_slice($letters, $i + 1) as $other) {
                 $asked[$this->key($wayKeys[$letter], $wayKeys[$other])]
@@ -159,7 +163,15 @@ final readonly class Gaps
         }
         $needed = $solid->clearanceMm ?? $other;
 
-        return new Gap($letter, $solid->id, false, $needed - $worst->shortMm, $needed, self::point($way, $worst->piece, $worst->share), null);
+        return new Gap(
+            $letter,
+            $solid->id,
+            false,
+            $needed - $worst->shortMm,
+            $needed,
+            self::point($way, $worst->piece, $worst->share),
+            null,
+        );
     }
 
     private function between(string $letter, Way $way, string $other, Way $beside): ?Gap
@@ -210,7 +222,10 @@ final readonly class Gaps
         return new Vector(...FreeWay::from($way)->point($piece, $share));
     }
 
-    /** A run as it stands, whether it meets its end or not; null where it is straight, or turns so far that it has no vertices. */
+    /**
+     * A run as it stands, whether it meets its end or not; null where it is straight, or turns so far that it has no
+     * vertices.
+     */
     private function way(RoutedRun $one): ?Way
     {
         $bends = $clrs = [];
@@ -235,13 +250,22 @@ final readonly class Gaps
         $near = [$rules->value('set.near_length'), $rules->value('set.near_gap')];
         $span = new Span(
             0,
-            new Port($letter, $one->run->start->at, $one->run->start->forward, new TubeStock($letter, $one->tube->odMm, $bends)),
+            new Port(
+                $letter,
+                $one->run->start->at,
+                $one->run->start->forward,
+                new TubeStock($letter, $one->tube->odMm, $bends),
+            ),
             $inlet,
             new Collector($name, [$inlet], AssignmentMode::Fixed, [$letter], [0], ...$near),
             SetProblem::rules($this->job, $this->shop),
         );
         $inner = array_slice($one->run->toXyz(), 1, -1);
 
-        return Way::of($span, array_merge(...array_map(static fn (Vector $vertex): array => $vertex->toArray(), $inner)), $clrs);
+        return Way::of(
+            $span,
+            array_merge(...array_map(static fn (Vector $vertex): array => $vertex->toArray(), $inner)),
+            $clrs,
+        );
     }
 }

@@ -20,8 +20,8 @@ use UpsweptBead\Core\Survey\Surroundings;
 use UpsweptBead\Core\Units\Quantity;
 
 /**
- * The first stage: where every run of a job lies, the gaps that leaves between runs and to what they must keep clear of,
- * and how their lengths agree.
+ * The first stage: where every run of a job lies, the gaps that leaves between runs and to what they must keep clear
+ * of, and how their lengths agree.
  */
 final readonly class Layout
 {
@@ -66,7 +66,12 @@ final readonly class Layout
         $solids = Surroundings::inPlace($job, $shop);
         $gaps = (new Gaps($job, $shop))->of($runs, $solids);
         $lengths = LengthCheck::all($job, $runs);
-        array_push($notices, ...self::meshes($job, $solids), ...self::gapNotices($job, $gaps), ...LengthCheck::notices($job, $lengths));
+        array_push(
+            $notices,
+            ...self::meshes($job, $solids),
+            ...self::gapNotices($job, $gaps),
+            ...LengthCheck::notices($job, $lengths),
+        );
         $letters = array_map(static fn (RoutedRun $one): string => $one->spec->letter, $runs);
 
         return new self($runs, $tubes, $solids, $gaps, $lengths, Style::of(
@@ -76,8 +81,8 @@ final readonly class Layout
     }
 
     /**
-     * In which order the runs can be put in whole; null until every one of several has its route. Apart from the layout, as
-     * it takes too long to be worked out with every edit.
+     * In which order the runs can be put in whole; null until every one of several has its route. Apart from the
+     * layout, as it takes too long to be worked out with every edit.
      *
      * @param  bool  $withStubs  with a short stub of every run standing on its flange from the first
      */
@@ -88,7 +93,11 @@ final readonly class Layout
             return null;
         }
 
-        return Insertion::of($ways, Surroundings::goingIn($job, $shop), $withStubs ? $shop->rules->value('fit.stub') : 0.0);
+        return Insertion::of(
+            $ways,
+            Surroundings::goingIn($job, $shop),
+            $withStubs ? $shop->rules->value('fit.stub') : 0.0,
+        );
     }
 
     public function run(string $letter): ?RoutedRun
@@ -125,9 +134,13 @@ final readonly class Layout
                 continue;
             }
             $what = $gap->isRun ? "run $gap->other" : $gap->other;
-            $notices[] = $gap->gapMm < 0
-                ? Notice::problem('set', "Run $gap->run runs into $what, by {$show(-$gap->gapMm)}.")
-                : Notice::caution('set', "Run $gap->run passes $what at {$show($gap->gapMm)}; {$show($gap->neededMm)} is needed.");
+            $notices[] =
+                $gap->gapMm < 0
+                    ? Notice::problem('set', "Run $gap->run runs into $what, by {$show(-$gap->gapMm)}.")
+                    : Notice::caution(
+                        'set',
+                        "Run $gap->run passes $what at {$show($gap->gapMm)}; {$show($gap->neededMm)} is needed.",
+                    );
         }
 
         return $notices;

@@ -15,7 +15,12 @@ final readonly class LengthCheck
      * @param  array<string, float>  $lengthsMm  by letter
      * @param  float  $commonMm  the target, or the middle of what there is
      */
-    public function __construct(public array $lengthsMm, public float $commonMm, public float $toleranceMm, public bool $hasTarget) {}
+    public function __construct(
+        public array $lengthsMm,
+        public float $commonMm,
+        public float $toleranceMm,
+        public bool $hasTarget,
+    ) {}
 
     /**
      * @param  list<RoutedRun>  $runs
@@ -64,7 +69,9 @@ final readonly class LengthCheck
 
     public function worstMm(): float
     {
-        return $this->lengthsMm === [] ? 0.0 : max(array_map(fn (float $length): float => abs($length - $this->commonMm), $this->lengthsMm));
+        return $this->lengthsMm === []
+            ? 0.0
+            : max(array_map(fn (float $length): float => abs($length - $this->commonMm), $this->lengthsMm));
     }
 
     public function holds(): bool

@@ -13,7 +13,10 @@ use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Survey\NutRoom;
 use UpsweptBead\Core\Units\Quantity;
 
-/** How far a spanner can be swung on one nut of a flange once everything is in place. A socket's room is kept free by NutRoom. */
+/**
+ * How far a spanner can be swung on one nut of a flange once everything is in place. A socket's room is kept free by
+ * NutRoom.
+ */
 final readonly class NutReach
 {
     private const EVERY_DEG = 10;
@@ -32,7 +35,12 @@ final readonly class NutReach
      * @param  float  $swingDeg  the widest swing free of everything, 360 all round
      * @param  list<string>  $inTheWay  runs and keep-outs that end the swing
      */
-    private function __construct(public string $nut, public string $path, public float $swingDeg, public array $inTheWay) {}
+    private function __construct(
+        public string $nut,
+        public string $path,
+        public float $swingDeg,
+        public array $inTheWay,
+    ) {}
 
     /**
      * @param  list<RoutedRun>  $runs
@@ -47,9 +55,21 @@ final readonly class NutReach
         }
         $nuts = [];
         foreach ($job->runs as $i => $run) {
-            foreach ([['start', '', $run->start, 1.0], ['end', 'end ', $run->end, -1.0]] as [$side, $which, $end, $off]) {
+            foreach (
+                [['start', '', $run->start, 1.0], ['end', 'end ', $run->end, -1.0]] as [$side, $which, $end, $off]
+            ) {
                 foreach ($end->nuts() as $k => [$at, $out]) {
-                    $nuts[] = self::swung("{$which}nut $run->letter".($k + 1), "runs[$i].$side.bolts", $end, $at, $out, $off, $points, $solids, $rules);
+                    $nuts[] = self::swung(
+                        "{$which}nut $run->letter".($k + 1),
+                        "runs[$i].$side.bolts",
+                        $end,
+                        $at,
+                        $out,
+                        $off,
+                        $points,
+                        $solids,
+                        $rules,
+                    );
                 }
             }
         }
@@ -63,34 +83,59 @@ final readonly class NutReach
      */
     public static function notices(array $nuts, Job $job, ShopRules $rules): array
     {
-        return array_values(array_filter(array_map(static fn (self $nut): ?Notice => $nut->notice($job, $rules), $nuts)));
+        return array_values(
+            array_filter(array_map(static fn (self $nut): ?Notice => $nut->notice($job, $rules), $nuts)),
+        );
     }
 
     private function notice(Job $job, ShopRules $rules): ?Notice
     {
         $need = $rules->value('clear.spanner_swing');
 
-        return $this->swingDeg >= $need ? null : Notice::caution($this->path, sprintf(
-            'A spanner on %s swings %s; %s is needed to turn it on. In its way: %s. Plan for a socket, or a spanner with a swivel head.',
-            $this->nut, Quantity::Angle->show($this->swingDeg, $job->units), Quantity::Angle->show($need, $job->units), implode(', ', $this->inTheWay),
-        ));
+        return $this->swingDeg >= $need
+            ? null
+            : Notice::caution(
+                $this->path,
+                sprintf(
+                    'A spanner on %s swings %s; %s is needed to turn it on. In its way: %s. Plan for a socket, or a spanner with a swivel head.',
+                    $this->nut,
+                    Quantity::Angle->show($this->swingDeg, $job->units),
+                    Quantity::Angle->show($need, $job->units),
+                    implode(', ', $this->inTheWay),
+                ),
+            );
     }
 
     /**
      * @param  array<string, array{list<Vector>, float}>  $tubes  points of each centreline and its radius
      * @param  list<KeepOut>  $solids
      */
-    private static function swung(string $name, string $path, RunEnd $end, Vector $at, Vector $out, float $off, array $tubes, array $solids, ShopRules $rules): self
-    {
+    private static function swung(
+        string $name,
+        string $path,
+        RunEnd $end,
+        Vector $at,
+        Vector $out,
+        float $off,
+        array $tubes,
+        array $solids,
+        ShopRules $rules,
+    ): self {
         $frame = $end->frame();
         $flats = $end->bolts->flats->mm ?? 0.0;
         $nut = $at->plus($frame->forward->times($off * self::OFF * $flats));
         $length = $flats * $rules->value('clear.spanner_length');
         // What the nut itself stands on or in ends no swing: the flange is flat.
-        $standing = array_filter($solids, static fn (KeepOut $solid): bool => $solid->distance($nut->x, $nut->y, $nut->z) > $flats);
+        $standing = array_filter(
+            $solids,
+            static fn (KeepOut $solid): bool => $solid->distance($nut->x, $nut->y, $nut->z) > $flats,
+        );
         $near = [];
         foreach ($tubes as $what => [$points, $radius]) {
-            $within = array_filter($points, static fn (Vector $point): bool => $point->distanceTo($nut) < $length + $radius + $flats);
+            $within = array_filter(
+                $points,
+                static fn (Vector $point): bool => $point->distanceTo($nut) < $length + $radius + $flats,
+            );
             if ($within !== []) {
                 $near[$what] = [$within, $radius + self::SHANK * $flats];
             }
@@ -98,7 +143,14 @@ final readonly class NutReach
         $free = $blocks = [];
         for ($turn = 0; $turn < 360; $turn += self::EVERY_DEG) {
             $along = $out->turnedAbout($frame->forward, $turn);
-            $what = self::blocking($nut->plus($along->times($flats)), $along, $length - $flats, $flats, $near, $standing);
+            $what = self::blocking(
+                $nut->plus($along->times($flats)),
+                $along,
+                $length - $flats,
+                $flats,
+                $near,
+                $standing,
+            );
             $free[] = $what === null;
             $blocks[$what ?? ''] = true;
         }
@@ -111,8 +163,14 @@ final readonly class NutReach
      * @param  array<string, array{array<int, Vector>, float}>  $near
      * @param  array<int, KeepOut>  $solids
      */
-    private static function blocking(Vector $from, Vector $along, float $length, float $flats, array $near, array $solids): ?string
-    {
+    private static function blocking(
+        Vector $from,
+        Vector $along,
+        float $length,
+        float $flats,
+        array $near,
+        array $solids,
+    ): ?string {
         foreach ($near as $what => [$points, $need]) {
             foreach ($points as $point) {
                 $across = $point->minus($from);
@@ -124,7 +182,10 @@ final readonly class NutReach
         }
         foreach ($solids as $solid) {
             $u = $along->times($length);
-            if ($solid->along($from->x, $from->y, $from->z, $u->x, $u->y, $u->z, self::SHANK * $flats)[0] < self::SHANK * $flats) {
+            if (
+                $solid->along($from->x, $from->y, $from->z, $u->x, $u->y, $u->z, self::SHANK * $flats)[0] <
+                self::SHANK * $flats
+            ) {
                 return $solid->id;
             }
         }

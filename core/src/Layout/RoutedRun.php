@@ -10,7 +10,9 @@ use UpsweptBead\Core\Run\FarEnd;
 use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Stock\TubeSize;
 
-/** One run of the survey with the tube it is made of and the route it takes; `path` is its place in the job document. */
+/**
+ * One run of the survey with the tube it is made of and the route it takes; `path` is its place in the job document.
+ */
 final readonly class RoutedRun
 {
     public Centreline $line;

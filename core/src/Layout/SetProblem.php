@@ -37,10 +37,21 @@ final readonly class SetProblem
             throw new \OutOfBoundsException('The job has no runs yet.');
         }
 
-        return new RouteProblem($job->number, self::rules($job, $shop), $ports, $collectors, Surroundings::inPlace($job, $shop), array_map(
-            static fn (LengthSpec $one): LengthGroup => new LengthGroup($one->runs, $one->target?->mm, $one->tolerancePercent),
-            $job->set->lengths,
-        ));
+        return new RouteProblem(
+            $job->number,
+            self::rules($job, $shop),
+            $ports,
+            $collectors,
+            Surroundings::inPlace($job, $shop),
+            array_map(
+                static fn (LengthSpec $one): LengthGroup => new LengthGroup(
+                    $one->runs,
+                    $one->target?->mm,
+                    $one->tolerancePercent,
+                ),
+                $job->set->lengths,
+            ),
+        );
     }
 
     public static function rules(Job $job, Shop $shop): SetRules
@@ -60,7 +71,11 @@ final readonly class SetProblem
         $byRadius = [];
         foreach ($shop->catalogue->bendsFor($tubeId) as $bend) {
             $known = $byRadius[(string) $bend->clrMm] ?? null;
-            $byRadius[(string) $bend->clrMm] = new StockBend($bend->clrMm, max($bend->angleDeg, $known->maxAngleDeg ?? 0.0), min(self::leg($bend), $known->legMm ?? INF));
+            $byRadius[(string) $bend->clrMm] = new StockBend(
+                $bend->clrMm,
+                max($bend->angleDeg, $known->maxAngleDeg ?? 0.0),
+                min(self::leg($bend), $known->legMm ?? INF),
+            );
         }
         if ($byRadius === []) {
             throw UnknownStock::noBendsFor($tubeId);
@@ -76,7 +91,12 @@ final readonly class SetProblem
 
     private static function port(RunSpec $run, Shop $shop): Port
     {
-        return new Port($run->letter, $run->start->frame()->at, $run->start->direction->unit(), self::tube($run->tubeId, $shop));
+        return new Port(
+            $run->letter,
+            $run->start->frame()->at,
+            $run->start->direction->unit(),
+            self::tube($run->tubeId, $shop),
+        );
     }
 
     /** @return list<Collector> the surveyed ones, and one for each run that ends alone */
@@ -95,12 +115,25 @@ final readonly class SetProblem
             }
             if ($inlets !== []) {
                 $runners = $one->mode === AssignmentMode::Cyclic ? $one->firing : $one->runs;
-                $collectors[] = new Collector($one->name, $inlets, $one->mode, $runners, array_keys($one->runs), ...$near);
+                $collectors[] = new Collector(
+                    $one->name,
+                    $inlets,
+                    $one->mode,
+                    $runners,
+                    array_keys($one->runs),
+                    ...$near,
+                );
             }
         }
         foreach ($job->runs as $run) {
             if (! in_array($run->letter, $placed, true)) {
-                $collectors[] = new Collector("end of $run->letter", [self::inlet($run->letter, $run->end)], AssignmentMode::Fixed, [$run->letter], [0]);
+                $collectors[] = new Collector(
+                    "end of $run->letter",
+                    [self::inlet($run->letter, $run->end)],
+                    AssignmentMode::Fixed,
+                    [$run->letter],
+                    [0],
+                );
             }
         }
 

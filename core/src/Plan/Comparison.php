@@ -17,7 +17,12 @@ use UpsweptBead\Core\Shop\Shop;
 /** One whole design beside others: planned in full, with what it takes and what it costs. */
 final readonly class Comparison
 {
-    private function __construct(public DesignSpec $design, public Plan $plan, public Estimate $estimate, private RoutingLimits $limits) {}
+    private function __construct(
+        public DesignSpec $design,
+        public Plan $plan,
+        public Estimate $estimate,
+        private RoutingLimits $limits,
+    ) {}
 
     public static function of(Job $job, Shop $shop, DesignSpec $design): self
     {
@@ -39,7 +44,9 @@ final readonly class Comparison
     /** Bends that are not on the grid of preferred angles. */
     public function oddAngles(): int
     {
-        return count(array_filter($this->allBends(), fn (Bend $bend): bool => ! $this->limits->grid->isEven($bend->angleDeg)));
+        return count(
+            array_filter($this->allBends(), fn (Bend $bend): bool => ! $this->limits->grid->isEven($bend->angleDeg)),
+        );
     }
 
     public function lengthMm(): float
@@ -81,7 +88,9 @@ final readonly class Comparison
     /** @return list<Bend> */
     private function allBends(): array
     {
-        return array_merge(...array_map(static fn (RoutedRun $one): array => $one->run->bends, $this->plan->layout->runs));
+        return array_merge(
+            ...array_map(static fn (RoutedRun $one): array => $one->run->bends, $this->plan->layout->runs),
+        );
     }
 
     /** @return list<float> */

@@ -26,7 +26,11 @@ final readonly class NextAction
         $all = array_map(static fn (RunSpec $run): string => $run->letter, $plan->job->runs);
         $open = array_values(array_diff($all, $routed));
         if ($open !== []) {
-            return new self('route', 'needs a route', count($open) === 1 ? "Find a way for run $open[0]" : sprintf('Find ways for %d runs', count($open)));
+            return new self(
+                'route',
+                'needs a route',
+                count($open) === 1 ? "Find a way for run $open[0]" : sprintf('Find ways for %d runs', count($open)),
+            );
         }
         $problems = $plan->problems();
         if ($plan->job->runs === [] || $problems !== []) {

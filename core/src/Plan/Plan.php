@@ -48,7 +48,12 @@ final readonly class Plan
     /** @return list<Notice> of all stages, in their order */
     public function notices(): array
     {
-        return [...$this->survey->notices, ...$this->sketch->notices(), ...$this->fit->notices, ...$this->weld->notices];
+        return [
+            ...$this->survey->notices,
+            ...$this->sketch->notices(),
+            ...$this->fit->notices,
+            ...$this->weld->notices,
+        ];
     }
 
     /** @return list<Notice> what stops a release */

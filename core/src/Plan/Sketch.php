@@ -13,7 +13,12 @@ use UpsweptBead\Core\Reason\Notice;
 /** The first stages of a plan, route, pieces and joints: all that is drawn and measured while something is dragged. */
 final readonly class Sketch
 {
-    public function __construct(public Job $job, public Layout $layout, public CutPlan $cut, public JointList $joints) {}
+    public function __construct(
+        public Job $job,
+        public Layout $layout,
+        public CutPlan $cut,
+        public JointList $joints,
+    ) {}
 
     /** @return list<Notice> */
     public function notices(): array

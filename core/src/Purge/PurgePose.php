@@ -63,7 +63,11 @@ final readonly class PurgePose
      */
     private static function held(array $frames, float $boreMm, Vector $up, bool $stood): self
     {
-        $heights = array_map(static fn (Frame $frame): float => $frame->at->dot($up) + $boreMm / 2 * sqrt(max(0.0, 1 - $frame->forward->dot($up) ** 2)), $frames);
+        $heights = array_map(
+            static fn (Frame $frame): float => $frame->at->dot($up) +
+                ($boreMm / 2) * sqrt(max(0.0, 1 - $frame->forward->dot($up) ** 2)),
+            $frames,
+        );
         [$first, $last] = [$heights[0], $heights[count($heights) - 1]];
         $above = max($heights) - max($first, $last);
 

@@ -10,7 +10,12 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** One thing a rule was fed with: a number with its kind, or a word. */
 final readonly class Input
 {
-    private function __construct(public string $label, private ?Quantity $quantity, private float $value, private string $word) {}
+    private function __construct(
+        public string $label,
+        private ?Quantity $quantity,
+        private float $value,
+        private string $word,
+    ) {}
 
     public static function of(string $label, Quantity $quantity, float $value): self
     {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Reason;
 
-/** Why a proposed value is what it is: the rule in words, what it was fed with, its source, and what would change it. */
+/**
+ * Why a proposed value is what it is: the rule in words, what it was fed with, its source, and what would change it.
+ */
 final readonly class Reason
 {
     /** @param  list<Input>  $inputs */

@@ -18,7 +18,11 @@ enum Constraint: string
 
     public function isAngle(): bool
     {
-        return in_array($this, [self::FirstBendGreatest, self::SecondBendGreatest, self::FirstBendLeast, self::SecondBendLeast], true);
+        return in_array(
+            $this,
+            [self::FirstBendGreatest, self::SecondBendGreatest, self::FirstBendLeast, self::SecondBendLeast],
+            true,
+        );
     }
 
     public function label(): string
@@ -33,5 +37,10 @@ enum Constraint: string
             self::SecondBendLeast => 'the least angle of the second bend',
             self::Stock => 'the stock of bends',
         };
+    }
+
+    public function isLeastAngle(): bool
+    {
+        return $this === self::FirstBendLeast || $this === self::SecondBendLeast;
     }
 }

@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Route;
 use UpsweptBead\Core\Geometry\Frame;
 
 /**
- * How two ends lie to each other before anything is routed: distance, the turn between their axes, how far the axes miss
- * each other, and the fewest bends that could join them.
+ * How two ends lie to each other before anything is routed: distance, the turn between their axes, how far the axes
+ * miss each other, and the fewest bends that could join them.
  */
 final readonly class EndsRelation
 {
@@ -16,7 +16,12 @@ final readonly class EndsRelation
 
     private const NOTHING_DEG = 0.05;
 
-    private function __construct(public float $distanceMm, public float $turnDeg, public float $missMm, public int $leastBends) {}
+    private function __construct(
+        public float $distanceMm,
+        public float $turnDeg,
+        public float $missMm,
+        public int $leastBends,
+    ) {}
 
     public static function of(Frame $start, Frame $end): self
     {

@@ -27,8 +27,8 @@ final readonly class RouteAnswer
     }
 
     /**
-     * The order of preference: joints, bends, angles off the grid, length to a millimetre; where these are equal, what has
-     * not to be bought comes first, then the wider radius, which flows better and thins less.
+     * The order of preference: joints, bends, angles off the grid, length to a millimetre; where these are equal, what
+     * has not to be bought comes first, then the wider radius, which flows better and thins less.
      *
      * @return array{int, int, int, float, int, float, float}
      */
@@ -43,7 +43,9 @@ final readonly class RouteAnswer
     /** The least centreline radius (mm) of its bends; a straight tube has none that is too tight. */
     private function tightestMm(): float
     {
-        return $this->run->bends === [] ? INF : min(array_map(static fn (Bend $bend): float => $bend->clrMm, $this->run->bends));
+        return $this->run->bends === []
+            ? INF
+            : min(array_map(static fn (Bend $bend): float => $bend->clrMm, $this->run->bends));
     }
 
     /**
@@ -56,7 +58,8 @@ final readonly class RouteAnswer
     {
         $all = [$this, ...$others];
         $joints = $this->joints - min(array_map(static fn (self $other): int => $other->joints, $all));
-        $longer = 100 * ($this->lengthMm / min(array_map(static fn (self $other): float => $other->lengthMm, $all)) - 1);
+        $longer =
+            100 * ($this->lengthMm / min(array_map(static fn (self $other): float => $other->lengthMm, $all)) - 1);
 
         return array_values(array_filter([
             $joints > 0 ? $joints.' more '.($joints === 1 ? 'joint' : 'joints') : '',

@@ -8,7 +8,10 @@ use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Shop\RoutingLimits;
 use UpsweptBead\Core\Stock\BendStock;
 
-/** The question: a tube from a start frame to an end frame (both facing with the flow), from these bends, by these rules. */
+/**
+ * The question: a tube from a start frame to an end frame (both facing with the flow), from these bends, by these
+ * rules.
+ */
 final readonly class RouteRequest
 {
     /**

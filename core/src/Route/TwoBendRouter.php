@@ -97,10 +97,16 @@ final readonly class TwoBendRouter
                     }
                 }
             }
-            $found[] = self::shortest($family, static fn (float $q): ?Legs => $family->at($family->pFor($first, $q), $q));
+            $found[] = self::shortest(
+                $family,
+                static fn (float $q): ?Legs => $family->at($family->pFor($first, $q), $q),
+            );
         }
         foreach ($request->rules->grid->between($request->rules->minAngleDeg, $family->secondMaxDeg) as $second) {
-            $found[] = self::shortest($family, static fn (float $p): ?Legs => $family->at($p, $family->qFor($second, $p)));
+            $found[] = self::shortest(
+                $family,
+                static fn (float $p): ?Legs => $family->at($p, $family->qFor($second, $p)),
+            );
         }
         $found = array_values(array_filter($found, static fn (?Legs $legs): bool => $legs !== null));
         $anywhere = $found === [] ? self::shortestOfAll($family) : null;
@@ -123,7 +129,11 @@ final readonly class TwoBendRouter
         [$best, $at] = [null, 0.0];
         for ($i = 0; $i <= self::SAMPLES; $i++) {
             $legs = $curve($i * $step);
-            if ($legs !== null && $family->isBuildable($legs) && ($best === null || $legs->lengthMm < $best->lengthMm)) {
+            if (
+                $legs !== null &&
+                $family->isBuildable($legs) &&
+                ($best === null || $legs->lengthMm < $best->lengthMm)
+            ) {
                 [$best, $at] = [$legs, $i * $step];
             }
         }
@@ -143,7 +153,10 @@ final readonly class TwoBendRouter
     private static function shortestOfAll(TwoBendFamily $family): ?Legs
     {
         $step = $family->reachMm() / self::COARSE;
-        $for = static fn (float $p): ?Legs => self::shortest($family, static fn (float $q): ?Legs => $family->at($p, $q));
+        $for = static fn (float $p): ?Legs => self::shortest(
+            $family,
+            static fn (float $q): ?Legs => $family->at($p, $q),
+        );
         $best = null;
         for ($i = 0; $i <= self::COARSE; $i++) {
             $best = self::shorter($best, $for($i * $step));
@@ -167,7 +180,14 @@ final readonly class TwoBendRouter
      */
     private static function through(RouteRequest $request, array $vertices, array $clrsMm): array
     {
-        return self::answer($request, TubeRun::fromXyz([$request->start->at, ...$vertices, $request->end->at], $clrsMm, $request->start->reference));
+        return self::answer(
+            $request,
+            TubeRun::fromXyz(
+                [$request->start->at, ...$vertices, $request->end->at],
+                $clrsMm,
+                $request->start->reference,
+            ),
+        );
     }
 
     /**
@@ -183,7 +203,9 @@ final readonly class TwoBendRouter
         if ($spans === null || ! $facesStart || $end->gapMm > 1e-6 || $end->angleDeg > 1e-6) {
             return [];
         }
-        $odd = count(array_filter($run->bends, static fn (Bend $bend): bool => ! $request->rules->grid->isEven($bend->angleDeg)));
+        $odd = count(
+            array_filter($run->bends, static fn (Bend $bend): bool => ! $request->rules->grid->isEven($bend->angleDeg)),
+        );
 
         // Its two ends are joints as well.
         return [new RouteAnswer($run, count($spans) + 1, $odd, $run->lengthMm(), self::toBuy($request, $spans))];
@@ -231,7 +253,13 @@ final readonly class TwoBendRouter
     {
         $parts = [sprintf('%.1f', $answer->lengthMm)];
         foreach ($answer->run->bends as $bend) {
-            $parts[] = sprintf('%.1f/%.1f/%.2f/%.1f', $bend->straightMm, abs($bend->rotationDeg) < 0.05 ? 0 : $bend->rotationDeg, $bend->angleDeg, $bend->clrMm);
+            $parts[] = sprintf(
+                '%.1f/%.1f/%.2f/%.1f',
+                $bend->straightMm,
+                abs($bend->rotationDeg) < 0.05 ? 0 : $bend->rotationDeg,
+                $bend->angleDeg,
+                $bend->clrMm,
+            );
         }
 
         return implode(' ', $parts);

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Run;
 
 /**
- * The bend angles a shop likes to work with: whole multiples of a step, in degrees. An angle within the window of one counts
- * as even; any other is odd and has to be cut and marked by itself.
+ * The bend angles a shop likes to work with: whole multiples of a step, in degrees. An angle within the window of one
+ * counts as even; any other is odd and has to be cut and marked by itself.
  */
 final readonly class AngleGrid
 {

@@ -38,6 +38,11 @@ final readonly class Bend
 
     public function with(?float $straightMm = null, ?float $rotationDeg = null): self
     {
-        return new self($straightMm ?? $this->straightMm, $rotationDeg ?? $this->rotationDeg, $this->angleDeg, $this->clrMm);
+        return new self(
+            $straightMm ?? $this->straightMm,
+            $rotationDeg ?? $this->rotationDeg,
+            $this->angleDeg,
+            $this->clrMm,
+        );
     }
 }

@@ -11,7 +11,12 @@ use UpsweptBead\Core\Geometry\Vector;
 final readonly class Centreline
 {
     /** @param  list<Segment>  $segments  in the order of flow */
-    private function __construct(public array $segments, public Frame $start, public Frame $end, public float $lengthMm) {}
+    private function __construct(
+        public array $segments,
+        public Frame $start,
+        public Frame $end,
+        public float $lengthMm,
+    ) {}
 
     public static function of(TubeRun $run): self
     {

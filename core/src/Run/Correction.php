@@ -4,10 +4,18 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Run;
 
-/** One change to a run and the far end it would leave: a turn (°) before bend `index`, or a trim (mm) of straight `index`. */
+/**
+ * One change to a run and the far end it would leave: a turn (°) before bend `index`, or a trim (mm) of straight
+ * `index`.
+ */
 final readonly class Correction
 {
-    public function __construct(public CorrectionKind $kind, public int $index, public float $amount, public FarEnd $leaves) {}
+    public function __construct(
+        public CorrectionKind $kind,
+        public int $index,
+        public float $amount,
+        public FarEnd $leaves,
+    ) {}
 
     public function badness(): float
     {

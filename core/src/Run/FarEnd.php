@@ -13,7 +13,9 @@ use UpsweptBead\Core\Geometry\Frame;
  */
 final readonly class FarEnd
 {
-    /** Ten millimetres of gap are taken to be as bad as one degree when one trade is to be weighed against the other. */
+    /**
+     * Ten millimetres of gap are taken to be as bad as one degree when one trade is to be weighed against the other.
+     */
     private const MM_PER_DEG = 10.0;
 
     /** Below these a far end is closed: a tenth of what a tape can show. */
@@ -59,7 +61,13 @@ final readonly class FarEnd
         $gap = $target->at->minus($end->at);
         $along = $gap->dot($target->forward);
 
-        return new self($gap->length(), $end->forward->angleDegTo($target->forward), $along, $gap->squareTo($target->forward)->length(), null);
+        return new self(
+            $gap->length(),
+            $end->forward->angleDegTo($target->forward),
+            $along,
+            $gap->squareTo($target->forward)->length(),
+            null,
+        );
     }
 
     /** @return list<Correction> the best turn at every joint and the best trim of every straight */
@@ -69,23 +77,43 @@ final readonly class FarEnd
         $frame = $run->start;
         foreach ([...$run->bends, null] as $i => $bend) {
             $trimmed = self::withTrim($run, $i, $frame->forward->dot($target->at->minus($run->end()->at)));
-            $corrections[] = new Correction(CorrectionKind::Trim, $i, $trimmed->straightsMm()[$i] - $run->straightsMm()[$i], self::measure($trimmed, $target));
+            $corrections[] = new Correction(
+                CorrectionKind::Trim,
+                $i,
+                $trimmed->straightsMm()[$i] - $run->straightsMm()[$i],
+                self::measure($trimmed, $target),
+            );
             if ($bend !== null) {
                 $turnDeg = self::bestTurnDeg($run->end(), $target, $frame);
-                $corrections[] = new Correction(CorrectionKind::Turn, $i, $turnDeg, self::measure(self::withTurn($run, $i, $turnDeg), $target));
-                $frame = $frame->advanced($bend->straightMm)->turned($bend->rotationDeg)->bent($bend->clrMm, $bend->angleDeg);
+                $corrections[] = new Correction(
+                    CorrectionKind::Turn,
+                    $i,
+                    $turnDeg,
+                    self::measure(self::withTurn($run, $i, $turnDeg), $target),
+                );
+                $frame = $frame
+                    ->advanced($bend->straightMm)
+                    ->turned($bend->rotationDeg)
+                    ->bent($bend->clrMm, $bend->angleDeg);
             }
         }
 
         return $corrections;
     }
 
-    /** The turn about one axis that brings point and direction closest together: one-axis least squares, closed form. */
+    /**
+     * The turn about one axis that brings point and direction closest together: one-axis least squares, closed form.
+     */
     private static function bestTurnDeg(Frame $end, Frame $target, Frame $joint): float
     {
         $weight = (self::MM_PER_DEG * 180 / M_PI) ** 2;
         [$sin, $cos] = [0.0, 0.0];
-        foreach ([[$end->at->minus($joint->at), $target->at->minus($joint->at), 1.0], [$end->forward, $target->forward, $weight]] as [$from, $to, $w]) {
+        foreach (
+            [
+                [$end->at->minus($joint->at), $target->at->minus($joint->at), 1.0],
+                [$end->forward, $target->forward, $weight],
+            ] as [$from, $to, $w]
+        ) {
             [$from, $to] = [$from->squareTo($joint->forward), $to->squareTo($joint->forward)];
             $sin += $w * $joint->forward->dot($from->cross($to));
             $cos += $w * $from->dot($to);

@@ -18,7 +18,10 @@ final readonly class Jointing
     /** Straights shorter than this are taken as nothing (mm). */
     private const NOTHING_MM = 0.01;
 
-    /** Leg left on a bend that meets a straight piece: a joint is rounder and easier to reach on a straight than at a tangent. */
+    /**
+     * Leg left on a bend that meets a straight piece: a joint is rounder and easier to reach on a straight than at a
+     * tangent.
+     */
     private const STUB_MM = 25.4;
 
     /** A straight piece shorter than this is not made for the sake of a stub (mm). */
@@ -89,7 +92,14 @@ final readonly class Jointing
 
     private static function extended(PieceSpan $span, float $mm): PieceSpan
     {
-        return new PieceSpan($span->fromMm, $span->toMm + $mm, $span->bendIndex, $span->donor, $span->legBeforeMm, $span->legAfterMm + $mm);
+        return new PieceSpan(
+            $span->fromMm,
+            $span->toMm + $mm,
+            $span->bendIndex,
+            $span->donor,
+            $span->legBeforeMm,
+            $span->legAfterMm + $mm,
+        );
     }
 
     /**

@@ -60,7 +60,12 @@ final readonly class TubeRun
         foreach ($this->segments() as $segment) {
             if ($segment->bendIndex !== null) {
                 if ($segment->angleDeg >= 179.999) {
-                    throw new \DomainException(sprintf('Bend %d turns half a turn or more and has no vertex; give it as LRA.', $segment->bendIndex + 1));
+                    throw new \DomainException(
+                        sprintf(
+                            'Bend %d turns half a turn or more and has no vertex; give it as LRA.',
+                            $segment->bendIndex + 1,
+                        ),
+                    );
                 }
                 $points[] = $segment->start->advanced($this->bends[$segment->bendIndex]->setbackMm())->at;
             }
@@ -94,7 +99,10 @@ final readonly class TubeRun
     {
         $frame = $this->start;
         foreach ($this->bends as $bend) {
-            $frame = $frame->advanced($bend->straightMm)->turned($bend->rotationDeg)->bent($bend->clrMm, $bend->angleDeg);
+            $frame = $frame
+                ->advanced($bend->straightMm)
+                ->turned($bend->rotationDeg)
+                ->bent($bend->clrMm, $bend->angleDeg);
         }
 
         return $frame->advanced($this->endStraightMm);
@@ -108,7 +116,9 @@ final readonly class TubeRun
 
     public function lengthMm(): float
     {
-        return array_sum(array_map(static fn (Bend $bend): float => $bend->straightMm + $bend->arcMm(), $this->bends)) + $this->endStraightMm;
+        return array_sum(
+            array_map(static fn (Bend $bend): float => $bend->straightMm + $bend->arcMm(), $this->bends),
+        ) + $this->endStraightMm;
     }
 
     public function turningDeg(): float

@@ -27,7 +27,12 @@ final readonly class Schedule
      * @param  array<string, float>  $last  joints measured when all is welded, with the seconds each still cools then
      * @param  float  $oneByOneS  the time it would take if every joint were waited for
      */
-    private function __construct(public array $slots, public array $last, public float $totalS, public float $oneByOneS) {}
+    private function __construct(
+        public array $slots,
+        public array $last,
+        public float $totalS,
+        public float $oneByOneS,
+    ) {}
 
     public static function of(FitPlan $fit, JointList $joints, WeldPlan $weld, ShopRules $rules): self
     {
@@ -61,7 +66,8 @@ final readonly class Schedule
     /** Seconds in which nothing can be done but wait. */
     public function waitingS(): float
     {
-        return array_sum($this->last) + array_sum(array_map(static fn (Slot $slot): float => $slot->waitS(), $this->slots));
+        return array_sum($this->last) +
+            array_sum(array_map(static fn (Slot $slot): float => $slot->waitS(), $this->slots));
     }
 
     /**
@@ -97,7 +103,10 @@ final readonly class Schedule
     private static function isPreceded(Weld $weld, array $earlier): bool
     {
         foreach ($earlier as $one) {
-            if ($one->joint->run === $weld->joint->run && abs($one->joint->seam->stationMm - $weld->joint->seam->stationMm) < self::SAME_MM) {
+            if (
+                $one->joint->run === $weld->joint->run &&
+                abs($one->joint->seam->stationMm - $weld->joint->seam->stationMm) < self::SAME_MM
+            ) {
                 return true;
             }
         }

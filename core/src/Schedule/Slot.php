@@ -7,8 +7,9 @@ namespace UpsweptBead\Core\Schedule;
 use UpsweptBead\Core\Joint\Joint;
 
 /**
- * One weld in its turn. `startS` is when it is begun and `waitS` how long nobody can go on before it, in seconds; `checks`
- * are welded joints whose temperature is measured first, each with the seconds it still has to cool when it comes up.
+ * One weld in its turn. `startS` is when it is begun and `waitS` how long nobody can go on before it, in seconds;
+ * `checks` are welded joints whose temperature is measured first, each with the seconds it still has to cool when it
+ * comes up.
  */
 final readonly class Slot
 {

@@ -11,14 +11,19 @@ use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
 
 /**
- * The order in which the joints of a whole job are welded, common practice: fittings while their piece is open; seams that
- * no torch reaches once the runs stand together; the other butts on the bench, every other one so that neighbours cool;
- * at last what ties the runs to flanges and collectors, a flange inside before outside, hopping between ports.
+ * The order in which the joints of a whole job are welded, common practice: fittings while their piece is open; seams
+ * that no torch reaches once the runs stand together; the other butts on the bench, every other one so that neighbours
+ * cool; at last what ties the runs to flanges and collectors, a flange inside before outside, hopping between ports.
  */
 final readonly class WeldOrder
 {
     /** What ties a run to a part, in the order it is done. */
-    private const AT_PARTS = [JointType::VBandButt, JointType::FlangeSeal, JointType::FlangeFillet, JointType::SlipFillet];
+    private const AT_PARTS = [
+        JointType::VBandButt,
+        JointType::FlangeSeal,
+        JointType::FlangeFillet,
+        JointType::SlipFillet,
+    ];
 
     private function __construct(private FitPlan $fit, private JointList $joints) {}
 
@@ -100,7 +105,9 @@ final readonly class WeldOrder
     /** @return list<Joint> */
     private function ofType(string $letter, JointType $type): array
     {
-        return array_values(array_filter($this->joints->ofRun($letter), static fn (Joint $joint): bool => $joint->type === $type));
+        return array_values(
+            array_filter($this->joints->ofRun($letter), static fn (Joint $joint): bool => $joint->type === $type),
+        );
     }
 
     /**

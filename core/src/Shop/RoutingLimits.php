@@ -6,7 +6,10 @@ namespace UpsweptBead\Core\Shop;
 
 use UpsweptBead\Core\Run\AngleGrid;
 
-/** What every route must respect, alone or in a set: least straights in mm, the least angle worth a bend and the even angles. */
+/**
+ * What every route must respect, alone or in a set: least straights in mm, the least angle worth a bend and the even
+ * angles.
+ */
 final readonly class RoutingLimits
 {
     public function __construct(

@@ -34,13 +34,29 @@ final readonly class Shop
     /** The same shop with a place to find meshes in. */
     public function withMeshes(MeshStore $meshes): self
     {
-        return new self($this->name, $this->rules, $this->catalogue, $this->shelf, $this->bottles, $meshes, $this->memo);
+        return new self(
+            $this->name,
+            $this->rules,
+            $this->catalogue,
+            $this->shelf,
+            $this->bottles,
+            $meshes,
+            $this->memo,
+        );
     }
 
     /** The same shop with a memory of what it worked out before. */
     public function withMemo(Memo $memo): self
     {
-        return new self($this->name, $this->rules, $this->catalogue, $this->shelf, $this->bottles, $this->meshes, $memo);
+        return new self(
+            $this->name,
+            $this->rules,
+            $this->catalogue,
+            $this->shelf,
+            $this->bottles,
+            $this->meshes,
+            $memo,
+        );
     }
 
     public function has(string $stockId): int

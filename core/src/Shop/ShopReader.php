@@ -26,7 +26,12 @@ final readonly class ShopReader
      */
     public static function read(mixed $document, Problems $problems): Shop
     {
-        $root = Node::wrap($document, self::FORMAT, self::VERSION, $problems)->only(['name', 'rules', 'shelf', 'bottles']);
+        $root = Node::wrap($document, self::FORMAT, self::VERSION, $problems)->only([
+            'name',
+            'rules',
+            'shelf',
+            'bottles',
+        ]);
         $rules = ShopRules::shipped();
         foreach ($root->at('rules')->isMissing() ? [] : $root->at('rules')->entries(100) as $key => $node) {
             try {
@@ -43,7 +48,10 @@ final readonly class ShopReader
             }
             $shelf[$id] = (int) $node->number(10_000);
         }
-        $bottles = array_map(self::bottle(...), $root->at('bottles')->isMissing() ? [] : $root->at('bottles')->items(20));
+        $bottles = array_map(
+            self::bottle(...),
+            $root->at('bottles')->isMissing() ? [] : $root->at('bottles')->items(20),
+        );
 
         return new Shop($root->at('name')->required(), $rules, $catalogue, $shelf, $bottles);
     }

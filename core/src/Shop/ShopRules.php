@@ -23,7 +23,13 @@ final readonly class ShopRules
         $rules = [];
         foreach (Table::rows(dirname(__DIR__, 2).'/data/rules.csv') as $row) {
             $quantity = Quantity::from($row['quantity']);
-            $rules[$row['key']] = new Rule($row['key'], $row['label'], $quantity, $quantity->parse($row['value'], UnitSystem::Metric), Table::source($row));
+            $rules[$row['key']] = new Rule(
+                $row['key'],
+                $row['label'],
+                $quantity,
+                $quantity->parse($row['value'], UnitSystem::Metric),
+                Table::source($row),
+            );
         }
 
         return new self($rules);
@@ -38,7 +44,13 @@ final readonly class ShopRules
     public function with(string $key, string $text, UnitSystem $units): self
     {
         $rule = $this->get($key);
-        $own = new Rule($key, $rule->label, $rule->quantity, $rule->quantity->parse($text, $units), new Source(SourceKind::Shop));
+        $own = new Rule(
+            $key,
+            $rule->label,
+            $rule->quantity,
+            $rule->quantity->parse($text, $units),
+            new Source(SourceKind::Shop),
+        );
 
         return new self([...$this->rules, $key => $own]);
     }

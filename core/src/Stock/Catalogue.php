@@ -7,7 +7,10 @@ namespace UpsweptBead\Core\Stock;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Stock\Internal\Table;
 
-/** Every tube, pipe, bend, elbow and metal that can be named in a job, and the wire that joins them, from the reference tables. */
+/**
+ * Every tube, pipe, bend, elbow and metal that can be named in a job, and the wire that joins them, from the reference
+ * tables.
+ */
 final readonly class Catalogue
 {
     /**
@@ -37,7 +40,14 @@ final readonly class Catalogue
         $tubes = $bends = [];
         foreach (['tubes.csv' => false, 'pipes.csv' => true] as $file => $isPipe) {
             foreach (Table::rows("$folder/$file") as $row) {
-                $tubes[$row['id']] = new TubeSize($row['id'], $row['name'], (float) $row['od_mm'], (float) $row['wall_mm'], $isPipe, Table::source($row));
+                $tubes[$row['id']] = new TubeSize(
+                    $row['id'],
+                    $row['name'],
+                    (float) $row['od_mm'],
+                    (float) $row['wall_mm'],
+                    $isPipe,
+                    Table::source($row),
+                );
             }
         }
         foreach (['bends.csv', 'elbows.csv'] as $file) {
@@ -54,7 +64,14 @@ final readonly class Catalogue
             $byTube[$bend->tubeId][] = $bend;
         }
         foreach ($byTube as &$some) {
-            usort($some, static fn (BendStock $a, BendStock $b): int => [$a->clrMm, $a->angleDeg, $a->id] <=> [$b->clrMm, $b->angleDeg, $b->id]);
+            usort(
+                $some,
+                static fn (BendStock $a, BendStock $b): int => [$a->clrMm, $a->angleDeg, $a->id] <=> [
+                    $b->clrMm,
+                    $b->angleDeg,
+                    $b->id,
+                ],
+            );
         }
 
         return new self($tubes, $bends, self::metals($folder), self::fillers($folder), $byTube);
@@ -64,7 +81,10 @@ final readonly class Catalogue
     public function fillerFor(string $metal, string $other): ?FillerRow
     {
         foreach ($this->fillers as $row) {
-            if ([$row->metalA, $row->metalB] === [$metal, $other] || [$row->metalB, $row->metalA] === [$metal, $other]) {
+            if (
+                [$row->metalA, $row->metalB] === [$metal, $other] ||
+                [$row->metalB, $row->metalA] === [$metal, $other]
+            ) {
                 return $row;
             }
         }
@@ -90,7 +110,13 @@ final readonly class Catalogue
     private static function fillers(string $folder): array
     {
         return array_map(
-            static fn (array $row): FillerRow => new FillerRow($row['metal_a'], $row['metal_b'], $row['filler'], $row['note'], Table::source($row)),
+            static fn (array $row): FillerRow => new FillerRow(
+                $row['metal_a'],
+                $row['metal_b'],
+                $row['filler'],
+                $row['note'],
+                Table::source($row),
+            ),
             Table::rows("$folder/fillers.csv"),
         );
     }
@@ -117,7 +143,11 @@ final readonly class Catalogue
     private function near(string $id): array
     {
         $ids = array_keys($this->tubes);
-        usort($ids, static fn (string $a, string $b): int => levenshtein(substr($id, 0, 40), $a) <=> levenshtein(substr($id, 0, 40), $b));
+        usort(
+            $ids,
+            static fn (string $a, string $b): int => levenshtein(substr($id, 0, 40), $a) <=>
+                levenshtein(substr($id, 0, 40), $b),
+        );
 
         return array_slice($ids, 0, 3);
     }

@@ -18,7 +18,14 @@ final readonly class TubeSize
         public Source $source,
     ) {
         if ($odMm <= 0 || $wallMm <= 0 || $wallMm >= $odMm / 2) {
-            throw new \DomainException(sprintf('Tube %s: a wall of %.2f mm does not fit an outside diameter of %.2f mm; it must be above 0 and below half the diameter.', $id, $wallMm, $odMm));
+            throw new \DomainException(
+                sprintf(
+                    'Tube %s: a wall of %.2f mm does not fit an outside diameter of %.2f mm; it must be above 0 and below half the diameter.',
+                    $id,
+                    $wallMm,
+                    $odMm,
+                ),
+            );
         }
     }
 

@@ -29,7 +29,7 @@ final readonly class EndChecks
         $checks = new self($job, $shop);
         $notices = $checks->bores();
         foreach ($job->runs as $i => $run) {
-            array_push($notices, ...($checks->isOutlet($run) ? $checks->outlet($run, "runs[$i].end.at") : []));
+            array_push($notices, ...$checks->isOutlet($run) ? $checks->outlet($run, "runs[$i].end.at") : []);
         }
 
         return $notices;
@@ -47,7 +47,13 @@ final readonly class EndChecks
         }
 
         return array_map(
-            static fn (string $message): Notice => Notice::caution($paths[$message], sprintf($message, (count($ports[$message]) > 1 ? 'ports ' : 'port ').implode(', ', $ports[$message]))),
+            static fn (string $message): Notice => Notice::caution(
+                $paths[$message],
+                sprintf(
+                    $message,
+                    (count($ports[$message]) > 1 ? 'ports ' : 'port ').implode(', ', $ports[$message]),
+                ),
+            ),
             array_keys($ports),
         );
     }
@@ -79,7 +85,9 @@ final readonly class EndChecks
 
     private function isOutlet(RunSpec $run): bool
     {
-        $collected = array_merge(...array_map(static fn (CollectorSpec $one): array => $one->runs, $this->job->set->collectors));
+        $collected = array_merge(
+            ...array_map(static fn (CollectorSpec $one): array => $one->runs, $this->job->set->collectors),
+        );
 
         return $run->end->kind === EndKind::Open && ! in_array($run->letter, $collected, true);
     }
@@ -88,14 +96,24 @@ final readonly class EndChecks
     private function outlet(RunSpec $run, string $path): array
     {
         $end = $run->end->frame();
-        $notices = array_map(fn (OutletLimit $limit): ?Notice => $this->limited($run->letter, $end->at, $limit, $path), $this->job->set->outlets);
+        $notices = array_map(
+            fn (OutletLimit $limit): ?Notice => $this->limited($run->letter, $end->at, $limit, $path),
+            $this->job->set->outlets,
+        );
         $jet = $this->shop->rules->value('outlet.jet');
         foreach (Surroundings::surveyed($this->job, $this->shop) as $solid) {
             // What the end stands beside is no matter of where it blows.
-            for ($ahead = self::STEP_MM; $ahead <= $jet && $solid->atLeast($end->at->x, $end->at->y, $end->at->z) > 0.0; $ahead += self::STEP_MM) {
+            for (
+                $ahead = self::STEP_MM;
+                $ahead <= $jet && $solid->atLeast($end->at->x, $end->at->y, $end->at->z) > 0.0;
+                $ahead += self::STEP_MM
+            ) {
                 $at = $end->at->plus($end->forward->times($ahead));
                 if ($solid->distance($at->x, $at->y, $at->z) <= 0.0) {
-                    $notices[] = Notice::caution($path, "The open end of run $run->letter blows at $solid->id, {$this->show($ahead)} ahead of it. Turn it away, or shield what is there.");
+                    $notices[] = Notice::caution(
+                        $path,
+                        "The open end of run $run->letter blows at $solid->id, {$this->show($ahead)} ahead of it. Turn it away, or shield what is there.",
+                    );
                     break;
                 }
             }
@@ -108,10 +126,32 @@ final readonly class EndChecks
     {
         $place = $limit->axis->of($at);
         if ($limit->least !== null && $place < $limit->least->mm - 0.05) {
-            return Notice::caution($path, sprintf('%s: the open end of run %s lies %s %s; it must be %s or more, so it is %s short.', $limit->name, $letter, $this->show($place), $limit->axis->value, $this->show($limit->least->mm), $this->show($limit->least->mm - $place)));
+            return Notice::caution(
+                $path,
+                sprintf(
+                    '%s: the open end of run %s lies %s %s; it must be %s or more, so it is %s short.',
+                    $limit->name,
+                    $letter,
+                    $this->show($place),
+                    $limit->axis->value,
+                    $this->show($limit->least->mm),
+                    $this->show($limit->least->mm - $place),
+                ),
+            );
         }
         if ($limit->most !== null && $place > $limit->most->mm + 0.05) {
-            return Notice::caution($path, sprintf('%s: the open end of run %s lies %s %s; no more than %s is allowed, so it is %s over.', $limit->name, $letter, $this->show($place), $limit->axis->value, $this->show($limit->most->mm), $this->show($place - $limit->most->mm)));
+            return Notice::caution(
+                $path,
+                sprintf(
+                    '%s: the open end of run %s lies %s %s; no more than %s is allowed, so it is %s over.',
+                    $limit->name,
+                    $letter,
+                    $this->show($place),
+                    $limit->axis->value,
+                    $this->show($limit->most->mm),
+                    $this->show($place - $limit->most->mm),
+                ),
+            );
         }
 
         return null;

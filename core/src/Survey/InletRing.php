@@ -9,8 +9,8 @@ use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Units\Length;
 
 /**
- * The inlets of a collector or turbine flange: tubes side by side in a ring about an axis, as close as the gap between them
- * allows. The first stands so far round from straight up, the others follow clockwise, looking with the flow.
+ * The inlets of a collector or turbine flange: tubes side by side in a ring about an axis, as close as the gap between
+ * them allows. The first stands so far round from straight up, the others follow clockwise, looking with the flow.
  */
 final readonly class InletRing
 {
@@ -18,7 +18,13 @@ final readonly class InletRing
      * @param  Vector  $at  the middle of the inlets, mm
      * @param  float  $odMm  of the tubes
      */
-    public function __construct(public Vector $at, public Vector $axis, public float $turnDeg, public Length $gap, public float $odMm) {}
+    public function __construct(
+        public Vector $at,
+        public Vector $axis,
+        public float $turnDeg,
+        public Length $gap,
+        public float $odMm,
+    ) {}
 
     /** Where one of so many inlets stands; r0 = (ρ + gap/2)/sin(π/N), ρ the tube's radius. */
     public function inlet(int $place, int $count): Vector

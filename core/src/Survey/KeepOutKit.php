@@ -15,8 +15,8 @@ use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\Quantity;
 
 /**
- * Ready shapes for the things that stand round an exhaust: from the few sizes a person measures on each kind to the solid
- * that no tube may come near. What can be told from the ports and inlets already surveyed is proposed from them.
+ * Ready shapes for the things that stand round an exhaust: from the few sizes a person measures on each kind to the
+ * solid that no tube may come near. What can be told from the ports and inlets already surveyed is proposed from them.
  *
  * The sizes proposed are common practice; every one is asked for.
  */
@@ -33,7 +33,14 @@ final readonly class KeepOutKit
     {
         $kit = new self($job);
 
-        return array_map(static fn (KeepOutKind $kind): array => ['kind' => $kind, 'says' => self::says($kind), 'fields' => $kit->fields($kind)], KeepOutKind::cases());
+        return array_map(
+            static fn (KeepOutKind $kind): array => [
+                'kind' => $kind,
+                'says' => self::says($kind),
+                'fields' => $kit->fields($kind),
+            ],
+            KeepOutKind::cases(),
+        );
     }
 
     /** Makes the solid from what was asked; what is wrong is noted at the field. */
@@ -63,39 +70,64 @@ final readonly class KeepOutKit
     /** @return list<KitField> */
     private function fields(KeepOutKind $kind): array
     {
-        $near = $this->middle(array_map(static fn (RunSpec $run): Vector => $run->start->frame()->at, $this->job->runs));
+        $near = $this->middle(
+            array_map(static fn (RunSpec $run): Vector => $run->start->frame()->at, $this->job->runs),
+        );
 
         return match ($kind) {
             KeepOutKind::Block => [],
             KeepOutKind::Collector => [KitField::length('length', 'Length of the body', 150)],
-            KeepOutKind::Ground => [KitField::length('level', 'Level of the ground, up from the datum', $near->z - 500)],
+            KeepOutKind::Ground => [
+                KitField::length('level', 'Level of the ground, up from the datum', $near->z - 500),
+            ],
             KeepOutKind::Tyre => [
-                KitField::point('at', 'Middle of the wheel, straight ahead', $near->plus(new Vector(-300, 300, -300))),
-                KitField::length('diameter', 'Diameter of the tyre', 600), KitField::length('width', 'Width', 205),
-                KitField::angle('lock', 'Lock each way', 35), KitField::length('bump', 'Travel up', 80), KitField::length('droop', 'Travel down', 80),
+                KitField::point(
+                    'at',
+                    'Middle of the wheel, straight ahead',
+                    $near->plus(new Vector(-300, 300, -300)),
+                ),
+                KitField::length('diameter', 'Diameter of the tyre', 600),
+                KitField::length('width', 'Width', 205),
+                KitField::angle('lock', 'Lock each way', 35),
+                KitField::length('bump', 'Travel up', 80),
+                KitField::length('droop', 'Travel down', 80),
             ],
             KeepOutKind::NutAndSocket => [
-                KitField::point('at', 'Face the nut sits on', $near), KitField::direction('out', 'The socket comes off along', $this->outward()),
-                KitField::length('flats', 'Across the flats', 13), KitField::length('straight', 'Straight room', 60),
+                KitField::point('at', 'Face the nut sits on', $near),
+                KitField::direction('out', 'The socket comes off along', $this->outward()),
+                KitField::length('flats', 'Across the flats', 13),
+                KitField::length('straight', 'Straight room', 60),
             ],
             KeepOutKind::PlugAndSocket => [
-                KitField::point('at', 'Seat of the plug', $near), KitField::direction('out', 'The plug comes out along', $this->outward()),
-                KitField::length('diameter', 'Over the boot or the socket', 25), KitField::length('straight', 'Straight room', 150),
+                KitField::point('at', 'Seat of the plug', $near),
+                KitField::direction('out', 'The plug comes out along', $this->outward()),
+                KitField::length('diameter', 'Over the boot or the socket', 25),
+                KitField::length('straight', 'Straight room', 150),
             ],
             KeepOutKind::OilDrain => [
-                KitField::point('at', 'Flange of the drain', $near), KitField::length('diameter', 'Over the hose', 25), KitField::length('length', 'Down to', 200),
+                KitField::point('at', 'Flange of the drain', $near),
+                KitField::length('diameter', 'Over the hose', 25),
+                KitField::length('length', 'Down to', 200),
             ],
             KeepOutKind::Steering, KeepOutKind::Line, KeepOutKind::Starter => [
-                KitField::point('at', 'One end', $near->plus(new Vector(0, 200, -150))), KitField::point('to', 'Other end', $near->plus(new Vector(300, 200, -200))),
-                KitField::length('diameter', 'Diameter', match ($kind) {
-                    KeepOutKind::Steering => 19.05,
-                    KeepOutKind::Starter => 90,
-                    default => 10,
-                }),
+                KitField::point('at', 'One end', $near->plus(new Vector(0, 200, -150))),
+                KitField::point('to', 'Other end', $near->plus(new Vector(300, 200, -200))),
+                KitField::length(
+                    'diameter',
+                    'Diameter',
+                    match ($kind) {
+                        KeepOutKind::Steering => 19.05,
+                        KeepOutKind::Starter => 90,
+                        default => 10,
+                    },
+                ),
             ],
             default => [
-                KitField::point('at', 'Its middle', $near->plus(new Vector(150, 300, -250))), KitField::direction('along', 'Its length runs', new Vector(1, 0, 0)),
-                KitField::length('length', 'Length', 600), KitField::length('across', 'Across', 60), KitField::length('high', 'High', 60),
+                KitField::point('at', 'Its middle', $near->plus(new Vector(150, 300, -250))),
+                KitField::direction('along', 'Its length runs', new Vector(1, 0, 0)),
+                KitField::length('length', 'Length', 600),
+                KitField::length('across', 'Across', 60),
+                KitField::length('high', 'High', 60),
             ],
         };
     }
@@ -108,36 +140,86 @@ final readonly class KeepOutKit
                 $points = array_map(static fn (RunSpec $run): Vector => $run->start->frame()->at, $this->job->runs);
                 usort($points, static fn (Vector $a, Vector $b): int => $b->dot($deepest) <=> $a->dot($deepest));
 
-                return $this->spec($kind, KeepOutShape::HalfSpace, $points[0] ?? new Vector(0, 0, 0), direction: $deepest);
+                return $this->spec(
+                    $kind,
+                    KeepOutShape::HalfSpace,
+                    $points[0] ?? new Vector(0, 0, 0),
+                    direction: $deepest,
+                );
             case KeepOutKind::Ground:
-                return $this->spec($kind, KeepOutShape::HalfSpace, new Vector(0, 0, $answers->length('level')), direction: new Vector(0, 0, 1));
+                return $this->spec(
+                    $kind,
+                    KeepOutShape::HalfSpace,
+                    new Vector(0, 0, $answers->length('level')),
+                    direction: new Vector(0, 0, 1),
+                );
             case KeepOutKind::Collector:
                 [$at, $axis, $radius] = $this->inlets();
 
-                return $this->spec($kind, KeepOutShape::Cylinder, $at, to: $at->plus($axis->times($answers->positive('length'))), radiusMm: $radius);
+                return $this->spec(
+                    $kind,
+                    KeepOutShape::Cylinder,
+                    $at,
+                    to: $at->plus($axis->times($answers->positive('length'))),
+                    radiusMm: $radius,
+                );
             case KeepOutKind::Tyre:
                 return $this->tyre($answers);
             case KeepOutKind::NutAndSocket:
                 // Across the corners of a hexagon.
                 $radius = $answers->positive('flats') / sqrt(3);
 
-                return $this->spec($kind, KeepOutShape::Cylinder, $answers->point('at'), to: $answers->point('at')->plus($answers->direction('out')->times($answers->positive('straight'))), radiusMm: $radius);
+                return $this->spec(
+                    $kind,
+                    KeepOutShape::Cylinder,
+                    $answers->point('at'),
+                    to: $answers
+                        ->point('at')
+                        ->plus($answers->direction('out')->times($answers->positive('straight'))),
+                    radiusMm: $radius,
+                );
             case KeepOutKind::PlugAndSocket:
-                return $this->spec($kind, KeepOutShape::Cylinder, $answers->point('at'), to: $answers->point('at')->plus($answers->direction('out')->times($answers->positive('straight'))), radiusMm: $answers->positive('diameter') / 2);
+                return $this->spec(
+                    $kind,
+                    KeepOutShape::Cylinder,
+                    $answers->point('at'),
+                    to: $answers
+                        ->point('at')
+                        ->plus($answers->direction('out')->times($answers->positive('straight'))),
+                    radiusMm: $answers->positive('diameter') / 2,
+                );
             case KeepOutKind::OilDrain:
-                return $this->spec($kind, KeepOutShape::Cylinder, $answers->point('at'), to: $answers->point('at')->plus(new Vector(0, 0, -$answers->positive('length'))), radiusMm: $answers->positive('diameter') / 2);
+                return $this->spec(
+                    $kind,
+                    KeepOutShape::Cylinder,
+                    $answers->point('at'),
+                    to: $answers->point('at')->plus(new Vector(0, 0, -$answers->positive('length'))),
+                    radiusMm: $answers->positive('diameter') / 2,
+                );
             case KeepOutKind::Steering:
             case KeepOutKind::Line:
             case KeepOutKind::Starter:
-                return $this->spec($kind, $kind === KeepOutKind::Starter ? KeepOutShape::Cylinder : KeepOutShape::Capsule, $answers->point('at'), to: $answers->other('to', 'at'), radiusMm: $answers->positive('diameter') / 2);
+                return $this->spec(
+                    $kind,
+                    $kind === KeepOutKind::Starter ? KeepOutShape::Cylinder : KeepOutShape::Capsule,
+                    $answers->point('at'),
+                    to: $answers->other('to', 'at'),
+                    radiusMm: $answers->positive('diameter') / 2,
+                );
             default:
-                return $this->spec($kind, KeepOutShape::Box, $answers->point('at'), direction: $answers->direction('along'), sizeMm: [$answers->positive('length'), $answers->positive('across'), $answers->positive('high')]);
+                return $this->spec(
+                    $kind,
+                    KeepOutShape::Box,
+                    $answers->point('at'),
+                    direction: $answers->direction('along'),
+                    sizeMm: [$answers->positive('length'), $answers->positive('across'), $answers->positive('high')],
+                );
         }
     }
 
     /**
-     * A wheel turned to lock: its tread reaches half its diameter fore and aft at the most, half its width askew included,
-     * and sideways by what a rectangle turned by the lock reaches. Box over the travel.
+     * A wheel turned to lock: its tread reaches half its diameter fore and aft at the most, half its width askew
+     * included, and sideways by what a rectangle turned by the lock reaches. Box over the travel.
      */
     private function tyre(KitAnswers $answers): KeepOutSpec
     {
@@ -150,17 +232,44 @@ final readonly class KeepOutKit
         $along = $lock >= atan2($half, $radius) ? hypot($radius, $half) : $radius * cos($lock) + $half * sin($lock);
         $across = $lock >= atan2($radius, $half) ? hypot($radius, $half) : $radius * sin($lock) + $half * cos($lock);
 
-        return $this->spec(KeepOutKind::Tyre, KeepOutShape::Box, $answers->point('at')->plus(new Vector(0, 0, ($up - $down) / 2)),
+        return $this->spec(
+            KeepOutKind::Tyre,
+            KeepOutShape::Box,
+            $answers->point('at')->plus(new Vector(0, 0, ($up - $down) / 2)),
             sizeMm: [2 * $along, 2 * $across, 2 * $radius + $up + $down],
-            note: sprintf('Tyre %s over %s wide, lock %.0f° each way, travel %s up and %s down.', $this->show(2 * $radius), $this->show(2 * $half), rad2deg($lock), $this->show($up), $this->show($down)));
+            note: sprintf(
+                'Tyre %s over %s wide, lock %.0f° each way, travel %s up and %s down.',
+                $this->show(2 * $radius),
+                $this->show(2 * $half),
+                rad2deg($lock),
+                $this->show($up),
+                $this->show($down),
+            ),
+        );
     }
 
     /** @param  array{float, float, float}  $sizeMm */
-    private function spec(KeepOutKind $kind, KeepOutShape $shape, Vector $at, ?Vector $direction = null, ?Vector $to = null, float $radiusMm = 1.0, array $sizeMm = [1.0, 1.0, 1.0], string $note = ''): KeepOutSpec
-    {
+    private function spec(
+        KeepOutKind $kind,
+        KeepOutShape $shape,
+        Vector $at,
+        ?Vector $direction = null,
+        ?Vector $to = null,
+        float $radiusMm = 1.0,
+        array $sizeMm = [1.0, 1.0, 1.0],
+        string $note = '',
+    ): KeepOutSpec {
         return new KeepOutSpec(
-            $this->freeName($kind), $kind, $shape, self::lengths($at), $direction ?? new Vector(1, 0, 0), self::lengths($to ?? $at),
-            [Length::ofMm($sizeMm[0]), Length::ofMm($sizeMm[1]), Length::ofMm($sizeMm[2])], Length::ofMm($radiusMm), null, $note,
+            $this->freeName($kind),
+            $kind,
+            $shape,
+            self::lengths($at),
+            $direction ?? new Vector(1, 0, 0),
+            self::lengths($to ?? $at),
+            [Length::ofMm($sizeMm[0]), Length::ofMm($sizeMm[1]), Length::ofMm($sizeMm[2])],
+            Length::ofMm($radiusMm),
+            null,
+            $note,
         );
     }
 
@@ -190,8 +299,13 @@ final readonly class KeepOutKit
     private function inlets(): array
     {
         $letters = array_merge(...array_map(static fn ($one): array => $one->runs, $this->job->set->collectors));
-        $ends = array_filter($this->job->runs, static fn (RunSpec $run): bool => $letters === [] || in_array($run->letter, $letters, true));
-        $middle = $this->middle(array_values(array_map(static fn (RunSpec $run): Vector => $run->end->frame()->at, $ends)));
+        $ends = array_filter(
+            $this->job->runs,
+            static fn (RunSpec $run): bool => $letters === [] || in_array($run->letter, $letters, true),
+        );
+        $middle = $this->middle(
+            array_values(array_map(static fn (RunSpec $run): Vector => $run->end->frame()->at, $ends)),
+        );
         $axis = new Vector(0, 0, 0);
         $radius = 0.0;
         foreach ($ends as $run) {

@@ -10,7 +10,9 @@ use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
-/** What a person answered to a kit's fields; what cannot be used is noted at its field and read as something harmless. */
+/**
+ * What a person answered to a kit's fields; what cannot be used is noted at its field and read as something harmless.
+ */
 final readonly class KitAnswers
 {
     public function __construct(private Node $answers, private UnitSystem $units) {}

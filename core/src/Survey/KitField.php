@@ -10,7 +10,12 @@ use UpsweptBead\Core\Geometry\Vector;
 final readonly class KitField
 {
     /** @param  list<float>  $proposed  one number, or three */
-    private function __construct(public string $key, public string $label, public string $kind, public array $proposed) {}
+    private function __construct(
+        public string $key,
+        public string $label,
+        public string $kind,
+        public array $proposed,
+    ) {}
 
     public static function length(string $key, string $label, float $mm): self
     {

@@ -33,7 +33,9 @@ final readonly class NutRoom
         $frame = $end->frame();
         foreach ($end->nuts() as $i => [$at]) {
             $rooms[] = new Cylinder(
-                $name.($i + 1), $at, $at->plus($frame->forward->times($off * $shop->rules->value('clear.socket_length'))),
+                $name.($i + 1),
+                $at,
+                $at->plus($frame->forward->times($off * $shop->rules->value('clear.socket_length'))),
                 // A hexagon across its corners.
                 ($end->bolts->flats->mm ?? 0.0) / sqrt(3), $shop->rules->value('clear.tool'),
             );

@@ -15,14 +15,16 @@ use UpsweptBead\Core\Job\RunEnd;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Units\Length;
 
-/** Changes to the runs of a survey that save measuring: ports in a row, the other bank, scrolls paired by firing order. */
+/**
+ * Changes to the runs of a survey that save measuring: ports in a row, the other bank, scrolls paired by firing order.
+ */
 final readonly class RunEdits
 {
     private const MOST_RUNS = 16;
 
     /**
-     * Sets ports in a row, each so far from the one before along an axis; runs that are missing are made like the first, ends
-     * included. Routes of moved runs are dropped, as they do not start there any more.
+     * Sets ports in a row, each so far from the one before along an axis; runs that are missing are made like the
+     * first, ends included. Routes of moved runs are dropped, as they do not start there any more.
      *
      * @param  list<Length>  $spacings  one for each port after the first
      *
@@ -45,19 +47,37 @@ final readonly class RunEdits
             if ($there === null) {
                 $letter = self::freeLetters($taken, 1)[0];
                 $taken[] = $letter;
-                $there = new RunSpec($letter, '', $like->tubeId, $like->start->renamed(sprintf('Port %d', $from + 2 + $i)), $like->end, null, []);
+                $there = new RunSpec(
+                    $letter,
+                    '',
+                    $like->tubeId,
+                    $like->start->renamed(sprintf('Port %d', $from + 2 + $i)),
+                    $like->end,
+                    null,
+                    [],
+                );
             }
             $moved = $there->start->moved(self::place($at), $like->start->direction);
-            $isSame = $there->start->frame()->at->distanceTo($at) < 0.01 && $there->start->direction->unit()->distanceTo($like->start->direction->unit()) < 1e-6;
-            $runs[$from + 1 + $i] = new RunSpec($there->letter, $there->name, $there->tubeId, $moved, $there->end, $isSame ? $there->route : null, $there->fittings);
+            $isSame =
+                $there->start->frame()->at->distanceTo($at) < 0.01 &&
+                $there->start->direction->unit()->distanceTo($like->start->direction->unit()) < 1e-6;
+            $runs[$from + 1 + $i] = new RunSpec(
+                $there->letter,
+                $there->name,
+                $there->tubeId,
+                $moved,
+                $there->end,
+                $isSame ? $there->route : null,
+                $there->fittings,
+            );
         }
 
         return $job->with(array_values($runs), $job->set);
     }
 
     /**
-     * Adds the other bank: every run of the job mirrored in an upright plane that runs fore and aft, with its route (a turn
-     * one way becomes the same turn the other way), its collectors and its groups of lengths.
+     * Adds the other bank: every run of the job mirrored in an upright plane that runs fore and aft, with its route (a
+     * turn one way becomes the same turn the other way), its collectors and its groups of lengths.
      *
      * @param  Length  $plane  how far right of the datum the plane stands
      *
@@ -71,21 +91,45 @@ final readonly class RunEdits
         $runs = $job->runs;
         foreach ($job->runs as $run) {
             $runs[] = new RunSpec(
-                $twin[$run->letter], $run->name === '' ? '' : "$run->name, other bank", $run->tubeId,
-                self::otherSide($run->start, $plane), self::otherSide($run->end, $plane), self::otherRoute($run), $run->fittings,
+                $twin[$run->letter],
+                $run->name === '' ? '' : "$run->name, other bank",
+                $run->tubeId,
+                self::otherSide($run->start, $plane),
+                self::otherSide($run->end, $plane),
+                self::otherRoute($run),
+                $run->fittings,
             );
         }
 
-        return $job->with($runs, $job->set->collecting(
-            [...$job->set->collectors, ...array_map(static fn (CollectorSpec $one): CollectorSpec => new CollectorSpec(
-                "$one->name, other bank",
-                self::letters($twin, $one->runs),
-                $one->mode,
-                self::letters($twin, $one->firing),
-                $one->entry,
-            ), $job->set->collectors)],
-            [...$job->set->lengths, ...array_map(static fn (LengthSpec $one): LengthSpec => new LengthSpec(self::letters($twin, $one->runs), $one->target, $one->tolerancePercent), $job->set->lengths)],
-        ));
+        return $job->with(
+            $runs,
+            $job->set->collecting(
+                [
+                    ...$job->set->collectors,
+                    ...array_map(
+                        static fn (CollectorSpec $one): CollectorSpec => new CollectorSpec(
+                            "$one->name, other bank",
+                            self::letters($twin, $one->runs),
+                            $one->mode,
+                            self::letters($twin, $one->firing),
+                            $one->entry,
+                        ),
+                        $job->set->collectors,
+                    ),
+                ],
+                [
+                    ...$job->set->lengths,
+                    ...array_map(
+                        static fn (LengthSpec $one): LengthSpec => new LengthSpec(
+                            self::letters($twin, $one->runs),
+                            $one->target,
+                            $one->tolerancePercent,
+                        ),
+                        $job->set->lengths,
+                    ),
+                ],
+            ),
+        );
     }
 
     /**
@@ -99,8 +143,16 @@ final readonly class RunEdits
     {
         $letters = $collector->runs;
         $count = count($letters);
-        if ($count < 2 || count(array_unique($letters)) !== $count || array_filter($letters, static fn (string $one): bool => $job->run($one) === null) !== []) {
-            throw new \DomainException('Two runs of this job at least must meet in it, each named once: '.implode(', ', array_map(static fn (RunSpec $run): string => $run->letter, $job->runs)).'.');
+        if (
+            $count < 2 ||
+            count(array_unique($letters)) !== $count ||
+            array_filter($letters, static fn (string $one): bool => $job->run($one) === null) !== []
+        ) {
+            throw new \DomainException(
+                'Two runs of this job at least must meet in it, each named once: '.
+                    implode(', ', array_map(static fn (RunSpec $run): string => $run->letter, $job->runs)).
+                    '.',
+            );
         }
         $runs = $job->runs;
         foreach ($runs as $i => $run) {
@@ -109,16 +161,33 @@ final readonly class RunEdits
                 continue;
             }
             $end = $run->end->moved(self::place($ring->inlet($place, $count)), $ring->axis);
-            $isSame = $run->end->frame()->at->distanceTo($end->frame()->at) < 0.01
-                && $run->end->direction->unit()->distanceTo($ring->axis->unit()) < 1e-6;
-            $runs[$i] = new RunSpec($run->letter, $run->name, $run->tubeId, $run->start, $end, $isSame ? $run->route : null, $run->fittings);
+            $isSame =
+                $run->end->frame()->at->distanceTo($end->frame()->at) < 0.01 &&
+                $run->end->direction->unit()->distanceTo($ring->axis->unit()) < 1e-6;
+            $runs[$i] = new RunSpec(
+                $run->letter,
+                $run->name,
+                $run->tubeId,
+                $run->start,
+                $end,
+                $isSame ? $run->route : null,
+                $run->fittings,
+            );
         }
-        $others = array_values(array_filter($job->set->collectors, static fn (CollectorSpec $one): bool => array_intersect($one->runs, $letters) === []));
+        $others = array_values(
+            array_filter(
+                $job->set->collectors,
+                static fn (CollectorSpec $one): bool => array_intersect($one->runs, $letters) === [],
+            ),
+        );
 
         // Moved, a collector keeps the firing order that was entered for it.
         $firing = $letters;
         foreach ($job->set->collectors as $one) {
-            $firing = $one->firing !== [] && array_diff($letters, $one->firing) === [] && count($one->firing) === $count ? $one->firing : $firing;
+            $firing =
+                $one->firing !== [] && array_diff($letters, $one->firing) === [] && count($one->firing) === $count
+                    ? $one->firing
+                    : $firing;
         }
 
         return $job->with($runs, $job->set->collecting([
@@ -128,9 +197,9 @@ final readonly class RunEdits
     }
 
     /**
-     * Splits a collector into the two scrolls of a turbine, every other cylinder of the firing order to each, so that pulses
-     * in one scroll are as far apart as they can be (firing 1-3-4-2: 1 with 4, 3 with 2, a turn of the crank apart). Within a
-     * scroll any run may take any inlet.
+     * Splits a collector into the two scrolls of a turbine, every other cylinder of the firing order to each, so that
+     * pulses in one scroll are as far apart as they can be (firing 1-3-4-2: 1 with 4, 3 with 2, a turn of the crank
+     * apart). Within a scroll any run may take any inlet.
      *
      * @throws \DomainException if there is no such collector, or its firing order does not pair
      */
@@ -141,8 +210,20 @@ final readonly class RunEdits
             if ($one->name !== $collector) {
                 continue;
             }
-            if ($order === false || array_diff($one->runs, $order) !== [] || count($order) !== count($one->runs) || count($order) < 4 || count($order) % 2 !== 0) {
-                throw new \DomainException(sprintf('The firing order must name each run of %s once, an even number of them, 4 at least: %s.', $one->name, implode(', ', $one->runs)));
+            if (
+                $order === false ||
+                array_diff($one->runs, $order) !== [] ||
+                count($order) !== count($one->runs) ||
+                count($order) < 4 ||
+                count($order) % 2 !== 0
+            ) {
+                throw new \DomainException(
+                    sprintf(
+                        'The firing order must name each run of %s once, an even number of them, 4 at least: %s.',
+                        $one->name,
+                        implode(', ', $one->runs),
+                    ),
+                );
             }
             $first = $second = [];
             foreach ($order as $k => $letter) {
@@ -152,7 +233,9 @@ final readonly class RunEdits
                     $second[] = $letter;
                 }
             }
-            $keep = static fn (array $letters): array => array_values(array_filter($one->runs, static fn (string $letter): bool => in_array($letter, $letters, true)));
+            $keep = static fn (array $letters): array => array_values(
+                array_filter($one->runs, static fn (string $letter): bool => in_array($letter, $letters, true)),
+            );
             $collectors = $job->set->collectors;
             array_splice($collectors, $i, 1, [
                 new CollectorSpec("$one->name, first scroll", $keep($first), AssignmentMode::Any, [], $one->entry),
@@ -170,8 +253,15 @@ final readonly class RunEdits
         $turned = static fn (?Vector $one): ?Vector => $one === null ? null : new Vector($one->x, -$one->y, $one->z);
 
         return new RunEnd(
-            $end->kind, $end->name === '' ? '' : "$end->name, other bank", [$end->at[0], Length::ofMm(round(2 * $plane->mm - $at->y, 4)), $end->at[2]],
-            new Vector($end->direction->x, -$end->direction->y, $end->direction->z), $turned($end->up), $end->metal, $end->wall, $end->bolts, $end->bore,
+            $end->kind,
+            $end->name === '' ? '' : "$end->name, other bank",
+            [$end->at[0], Length::ofMm(round(2 * $plane->mm - $at->y, 4)), $end->at[2]],
+            new Vector($end->direction->x, -$end->direction->y, $end->direction->z),
+            $turned($end->up),
+            $end->metal,
+            $end->wall,
+            $end->bolts,
+            $end->bore,
         );
     }
 
@@ -190,20 +280,34 @@ final readonly class RunEdits
         return $letters;
     }
 
-    /** The first turn counts from a reference that the mirror keeps (straight up, unless the run starts straight up). */
+    /**
+     * The first turn counts from a reference that the mirror keeps (straight up, unless the run starts straight up).
+     */
     private static function otherRoute(RunSpec $run): ?RouteChoice
     {
-        return $run->route === null ? null : new RouteChoice(
-            array_map(static fn (RouteRow $row): RouteRow => new RouteRow($row->straight, -$row->rotationDeg + 0.0, $row->angleDeg, $row->clr), $run->route->rows),
-            $run->route->endStraight,
-        );
+        return $run->route === null
+            ? null
+            : new RouteChoice(
+                array_map(
+                    static fn (RouteRow $row): RouteRow => new RouteRow(
+                        $row->straight,
+                        -$row->rotationDeg + 0.0,
+                        $row->angleDeg,
+                        $row->clr,
+                    ),
+                    $run->route->rows,
+                ),
+                $run->route->endStraight,
+            );
     }
 
     /** @throws \DomainException */
     private static function refuseTooMany(int $runs): void
     {
         if ($runs > self::MOST_RUNS) {
-            throw new \DomainException(sprintf('That would make %d runs; a job has at most %d.', $runs, self::MOST_RUNS));
+            throw new \DomainException(
+                sprintf('That would make %d runs; a job has at most %d.', $runs, self::MOST_RUNS),
+            );
         }
     }
 

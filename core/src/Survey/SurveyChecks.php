@@ -40,9 +40,15 @@ final readonly class SurveyChecks
             foreach (array_slice($this->job->runs, $i + 1) as $other) {
                 $apart = $run->start->frame()->at->distanceTo($other->start->frame()->at);
                 if ($apart < 1.0) {
-                    $notices[] = Notice::caution("runs[$i].start.at", "Runs $run->letter and $other->letter start at the same place.");
+                    $notices[] = Notice::caution(
+                        "runs[$i].start.at",
+                        "Runs $run->letter and $other->letter start at the same place.",
+                    );
                 } elseif ($apart < $this->odMm($run)) {
-                    $notices[] = Notice::caution("runs[$i].start.at", "Runs $run->letter and $other->letter start {$this->show($apart)} apart, less than their tube is wide.");
+                    $notices[] = Notice::caution(
+                        "runs[$i].start.at",
+                        "Runs $run->letter and $other->letter start {$this->show($apart)} apart, less than their tube is wide.",
+                    );
                 }
             }
         }
@@ -64,7 +70,17 @@ final readonly class SurveyChecks
             if ($across->length() < 1.0) {
                 $notices[] = Notice::caution("runs[$i].end.at", "Run $run->letter ends where it starts.");
             } elseif ($least > 0.0 && $across->length() < $need) {
-                $notices[] = Notice::caution("runs[$i].end.at", sprintf('Run %s ends %s from its port and has to turn %.0f° on the way; with the tightest bend (%s) and the least straights that takes about %s.', $run->letter, $this->show($across->length()), $turn, $this->show($least), $this->show($need)));
+                $notices[] = Notice::caution(
+                    "runs[$i].end.at",
+                    sprintf(
+                        'Run %s ends %s from its port and has to turn %.0f° on the way; with the tightest bend (%s) and the least straights that takes about %s.',
+                        $run->letter,
+                        $this->show($across->length()),
+                        $turn,
+                        $this->show($least),
+                        $this->show($need),
+                    ),
+                );
             }
         }
 
@@ -76,7 +92,10 @@ final readonly class SurveyChecks
     {
         $chord = 2 * $clrMm * sin($turn / 2);
 
-        return hypot($first + $chord * cos($turn / 2) + $last * cos($turn), $chord * sin($turn / 2) + $last * sin($turn));
+        return hypot(
+            $first + $chord * cos($turn / 2) + $last * cos($turn),
+            $chord * sin($turn / 2) + $last * sin($turn),
+        );
     }
 
     /** @return list<Notice> */
@@ -89,14 +108,33 @@ final readonly class SurveyChecks
         }
         $solids = Surroundings::surveyed($this->job, $this->shop);
         foreach ($solids as $solid) {
-            $place = 'set.keepOuts['.(int) array_search($solid->id, array_map(static fn (KeepOutSpec $one): string => $one->name, $this->job->set->keepOuts), true).']';
+            $place =
+                'set.keepOuts['.
+                (int) array_search(
+                    $solid->id,
+                    array_map(static fn (KeepOutSpec $one): string => $one->name, $this->job->set->keepOuts),
+                    true,
+                ).
+                ']';
             $kind = $kinds[$solid->id] ?? KeepOutKind::Other;
             foreach ($this->job->runs as $i => $run) {
                 array_push($notices, ...$this->againstRun($solid, $kind, $run, "runs[$i]"));
             }
             foreach ($solids as $other) {
-                if ($kind === KeepOutKind::Tyre && in_array($kinds[$other->id] ?? null, [KeepOutKind::Frame, KeepOutKind::Block, KeepOutKind::Plastic], true) && ! $other instanceof HalfSpace && self::overlap($solid, $other, $this->job)) {
-                    $notices[] = Notice::caution($place, "$solid->id and $other->id overlap: at full lock and travel the tyre would rub.");
+                if (
+                    $kind === KeepOutKind::Tyre &&
+                    in_array(
+                        $kinds[$other->id] ?? null,
+                        [KeepOutKind::Frame, KeepOutKind::Block, KeepOutKind::Plastic],
+                        true,
+                    ) &&
+                    ! ($other instanceof HalfSpace) &&
+                    self::overlap($solid, $other, $this->job)
+                ) {
+                    $notices[] = Notice::caution(
+                        $place,
+                        "$solid->id and $other->id overlap: at full lock and travel the tyre would rub.",
+                    );
                 }
             }
         }
@@ -108,8 +146,17 @@ final readonly class SurveyChecks
     private function againstRun(KeepOut $solid, KeepOutKind $kind, RunSpec $run, string $path): array
     {
         [$start, $end] = [$run->start->frame(), $run->end->frame()];
-        if ($kind === KeepOutKind::Block && $solid instanceof HalfSpace && $start->forward->dot($solid->normal) < -0.05) {
-            return [Notice::caution("$path.start.direction", "Port $run->letter points into $solid->id; the gas leaves it the other way.")];
+        if (
+            $kind === KeepOutKind::Block &&
+            $solid instanceof HalfSpace &&
+            $start->forward->dot($solid->normal) < -0.05
+        ) {
+            return [
+                Notice::caution(
+                    "$path.start.direction",
+                    "Port $run->letter points into $solid->id; the gas leaves it the other way.",
+                ),
+            ];
         }
         $notices = [];
         if (! $kind->isExemptAtPort() && $solid->atLeast($start->at->x, $start->at->y, $start->at->z) < 0.0) {
@@ -134,19 +181,32 @@ final readonly class SurveyChecks
         $notices = [];
         foreach ($this->job->set->collectors as $i => $one) {
             $count = count($one->runs);
-            if ($this->job->purpose !== Purpose::Header || $one->mode !== AssignmentMode::Cyclic || ! in_array($count, [4, 6], true)) {
+            if (
+                $this->job->purpose !== Purpose::Header ||
+                $one->mode !== AssignmentMode::Cyclic ||
+                ! in_array($count, [4, 6], true)
+            ) {
                 continue;
             }
             $inLine = $this->alongEngine($one);
             $wrong = [];
             for ($k = 0; $k < intdiv($count, 2); $k++) {
-                $pair = [array_search($one->firing[$k], $inLine, true), array_search($one->firing[$k + intdiv($count, 2)], $inLine, true)];
+                $pair = [
+                    array_search($one->firing[$k], $inLine, true),
+                    array_search($one->firing[$k + intdiv($count, 2)], $inLine, true),
+                ];
                 if ((int) $pair[0] + (int) $pair[1] !== $count - 1) {
                     $wrong[] = "{$one->firing[$k]} and {$one->firing[$k + intdiv($count, 2)]}";
                 }
             }
             if ($wrong !== []) {
-                $notices[] = Notice::caution("set.collectors[$i].firing", sprintf('In line, with the usual crank, %s would fire half a cycle apart, but do not stand the same way from the middle of the engine (a flat four fires 1-3-4-2 or 1-2-4-3). One bank of a vee fires otherwise: then pass over this.', implode(', ', $wrong)));
+                $notices[] = Notice::caution(
+                    "set.collectors[$i].firing",
+                    sprintf(
+                        'In line, with the usual crank, %s would fire half a cycle apart, but do not stand the same way from the middle of the engine (a flat four fires 1-3-4-2 or 1-2-4-3). One bank of a vee fires otherwise: then pass over this.',
+                        implode(', ', $wrong),
+                    ),
+                );
             }
         }
 
@@ -182,7 +242,11 @@ final readonly class SurveyChecks
             for ($k = 0; $k <= 20; $k++) {
                 $t = $k / 20;
                 $point = $spec->shape->isBar()
-                    ? new Vector($a[0]->mm + $t * ($b[0]->mm - $a[0]->mm), $a[1]->mm + $t * ($b[1]->mm - $a[1]->mm), $a[2]->mm + $t * ($b[2]->mm - $a[2]->mm))
+                    ? new Vector(
+                        $a[0]->mm + $t * ($b[0]->mm - $a[0]->mm),
+                        $a[1]->mm + $t * ($b[1]->mm - $a[1]->mm),
+                        $a[2]->mm + $t * ($b[2]->mm - $a[2]->mm),
+                    )
                     : (new Vector($a[0]->mm, $a[1]->mm, $a[2]->mm))->plus($axes[0]->times((2 * $t - 1) * $half[0]));
                 if ($one->distance($point->x, $point->y, $point->z) < 0.0) {
                     return true;

@@ -10,7 +10,10 @@ use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Shop\Shop;
 
-/** What the survey of a job says by itself, before anything is routed: where to start from, and what can hardly be right. */
+/**
+ * What the survey of a job says by itself, before anything is routed: where to start from, and what can hardly be
+ * right.
+ */
 final readonly class SurveyReport
 {
     /**

@@ -17,7 +17,9 @@ use UpsweptBead\Core\Stock\TubeSize;
 use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\Quantity;
 
-/** Where to start from: length and bore of the primaries, the outlet, and the metal. Rules of thumb, and they say so. */
+/**
+ * Where to start from: length and bore of the primaries, the outlet, and the metal. Rules of thumb, and they say so.
+ */
 final readonly class Tuning
 {
     /** The port that the formula counts on, in inches. */
@@ -39,7 +41,8 @@ final readonly class Tuning
     }
 
     /**
-     * ED = 180 + EVO; P = 850·ED/rpm − 3 in; ID = 2.1·√(cc / (25·(P + 3))) in [A. Graham Bell, Four-Stroke Performance Tuning].
+     * ED = 180 + EVO; P = 850·ED/rpm − 3 in; ID = 2.1·√(cc / (25·(P + 3))) in [A. Graham Bell, Four-Stroke Performance
+     * Tuning].
      *
      * @return array<string, Figure|Choice>
      */
@@ -50,27 +53,82 @@ final readonly class Tuning
         $fromValve = 850 * $duration / $engine->peakRpm;
         $length = max(0.0, Length::ofInches($fromValve)->mm - $engine->port->mm);
         $bore = Length::ofInches(2.1 * sqrt($engine->cylinderCc / (25 * $fromValve)))->mm;
-        $given = [Input::of('exhaust opens before bottom dead centre', Quantity::Angle, $engine->exhaustOpensDeg), Input::of('turns a minute', Quantity::Count, $engine->peakRpm)];
+        $given = [
+            Input::of('exhaust opens before bottom dead centre', Quantity::Angle, $engine->exhaustOpensDeg),
+            Input::of('turns a minute', Quantity::Count, $engine->peakRpm),
+        ];
         $figures = [
-            'length' => Figure::of('set.tuning.length', 'Primary length', Quantity::Length, $length, new Reason(
-                sprintf('850 × (180 + opening) ÷ turns a minute gives inches from the valve; the port itself is taken off. With the nominal %.0f in port it would be %s.', self::NOMINAL_PORT_IN, Quantity::Length->show(Length::ofInches($fromValve - self::NOMINAL_PORT_IN)->mm, $job->units)),
-                [...$given, Input::of('port', Quantity::Length, $engine->port->mm)], $source,
-                'A rule of thumb: a starting point for the length all primaries are brought to. Higher speed asks for shorter tubes.',
-            )),
-            'bore' => Figure::of('set.tuning.bore', 'Primary bore', Quantity::Length, $bore, new Reason(
-                '2.1 × √(cylinder volume ÷ (25 × length from the valve)), in inches and cm³.',
-                [Input::of('cylinder volume, cm³', Quantity::Count, $engine->cylinderCc), Input::of('length from the valve', Quantity::Length, Length::ofInches($fromValve)->mm)], $source,
-                'A rule of thumb; a larger bore moves the power up the rev range.',
-            )),
+            'length' => Figure::of(
+                'set.tuning.length',
+                'Primary length',
+                Quantity::Length,
+                $length,
+                new Reason(
+                    sprintf(
+                        '850 × (180 + opening) ÷ turns a minute gives inches from the valve; the port itself is taken off. With the nominal %.0f in port it would be %s.',
+                        self::NOMINAL_PORT_IN,
+                        Quantity::Length->show(Length::ofInches($fromValve - self::NOMINAL_PORT_IN)->mm, $job->units),
+                    ),
+                    [...$given, Input::of('port', Quantity::Length, $engine->port->mm)],
+                    $source,
+                    'A rule of thumb: a starting point for the length all primaries are brought to. Higher speed asks for shorter tubes.',
+                ),
+            ),
+            'bore' => Figure::of(
+                'set.tuning.bore',
+                'Primary bore',
+                Quantity::Length,
+                $bore,
+                new Reason(
+                    '2.1 × √(cylinder volume ÷ (25 × length from the valve)), in inches and cm³.',
+                    [
+                        Input::of('cylinder volume, cm³', Quantity::Count, $engine->cylinderCc),
+                        Input::of('length from the valve', Quantity::Length, Length::ofInches($fromValve)->mm),
+                    ],
+                    $source,
+                    'A rule of thumb; a larger bore moves the power up the rev range.',
+                ),
+            ),
         ];
         $figures = array_map(static fn (Figure $figure): Figure => $job->overrides->on($figure), $figures);
         $tube = self::nearest($shop, $figures['bore']->value);
 
         return [
             ...$figures,
-            'tube' => Choice::of('set.tuning.tube', 'Nearest tube with bends', $tube->name, new Reason('The bore nearest to the sum among tubes of 16 gauge or so that bends are stocked for.', [Input::of('its bore', Quantity::Length, $tube->idMm())], Source::geometry())),
-            'outletLeast' => Figure::of('set.tuning.outletLeast', 'Collector outlet, for a choke', Quantity::Length, $tube->idMm(), new Reason('As wide as one primary.', [], Source::memory('handed down'), 'Peaky; measured on the dynamometer or left alone.')),
-            'outletMost' => Figure::of('set.tuning.outletMost', 'Collector outlet, usual', Quantity::Length, $tube->idMm() * sqrt(1.5), new Reason('One and a half times the area of one primary.', [], Source::memory('handed down'), 'Wider when no choke is wanted; the straight behind the merge is twice the outlet or more.')),
+            'tube' => Choice::of(
+                'set.tuning.tube',
+                'Nearest tube with bends',
+                $tube->name,
+                new Reason(
+                    'The bore nearest to the sum among tubes of 16 gauge or so that bends are stocked for.',
+                    [Input::of('its bore', Quantity::Length, $tube->idMm())],
+                    Source::geometry(),
+                ),
+            ),
+            'outletLeast' => Figure::of(
+                'set.tuning.outletLeast',
+                'Collector outlet, for a choke',
+                Quantity::Length,
+                $tube->idMm(),
+                new Reason(
+                    'As wide as one primary.',
+                    [],
+                    Source::memory('handed down'),
+                    'Peaky; measured on the dynamometer or left alone.',
+                ),
+            ),
+            'outletMost' => Figure::of(
+                'set.tuning.outletMost',
+                'Collector outlet, usual',
+                Quantity::Length,
+                $tube->idMm() * sqrt(1.5),
+                new Reason(
+                    'One and a half times the area of one primary.',
+                    [],
+                    Source::memory('handed down'),
+                    'Wider when no choke is wanted; the straight behind the merge is twice the outlet or more.',
+                ),
+            ),
         ];
     }
 
@@ -79,8 +137,13 @@ final readonly class Tuning
     {
         $best = null;
         foreach ($shop->catalogue->tubes as $tube) {
-            if (! $tube->isPipe && $tube->wallMm > 1.5 && $tube->wallMm < 1.8 && $shop->catalogue->bendsFor($tube->id) !== []
-                && ($best === null || abs($tube->idMm() - $boreMm) < abs($best->idMm() - $boreMm))) {
+            if (
+                ! $tube->isPipe &&
+                $tube->wallMm > 1.5 &&
+                $tube->wallMm < 1.8 &&
+                $shop->catalogue->bendsFor($tube->id) !== [] &&
+                ($best === null || abs($tube->idMm() - $boreMm) < abs($best->idMm() - $boreMm))
+            ) {
                 $best = $tube;
             }
         }
@@ -92,12 +155,21 @@ final readonly class Tuning
     {
         $isHot = $metalC >= self::HOT_C;
 
-        return Choice::of('set.tuning.metal', 'Metal for that heat', $isHot ? '321 or 347' : '304L', new Reason(
-            $isHot
-                ? 'From about 815 °C, heated and cooled again and again, a stabilised grade: 304 scales and loses its strength, and its joints lose chromium to carbide.'
-                : '304L serves below about 815 °C: low carbon keeps its joints from losing chromium to carbide.',
-            [Input::of('hottest the metal gets', Quantity::Temperature, $metalC), Input::word('the job has', $job->metal)],
-            Source::trade(), 'Metal and gas are not equally hot; what is claimed for turbo cars (815–980 °C on a hard pull) is seldom measured.',
-        ));
+        return Choice::of(
+            'set.tuning.metal',
+            'Metal for that heat',
+            $isHot ? '321 or 347' : '304L',
+            new Reason(
+                $isHot
+                    ? 'From about 815 °C, heated and cooled again and again, a stabilised grade: 304 scales and loses its strength, and its joints lose chromium to carbide.'
+                    : '304L serves below about 815 °C: low carbon keeps its joints from losing chromium to carbide.',
+                [
+                    Input::of('hottest the metal gets', Quantity::Temperature, $metalC),
+                    Input::word('the job has', $job->metal),
+                ],
+                Source::trade(),
+                'Metal and gas are not equally hot; what is claimed for turbo cars (815–980 °C on a hard pull) is seldom measured.',
+            ),
+        );
     }
 }

@@ -15,9 +15,21 @@ final readonly class Length
     private const ACCEPTED = '1 5/8, 1-5/8", 1.625in, 2\' 3 1/2", .065, 65 thou, 16ga or 41.3mm';
 
     private const FACTORS = [
-        'in' => 25.4, 'in.' => 25.4, 'inch' => 25.4, 'inches' => 25.4, '"' => 25.4,
-        'ft' => 304.8, 'ft.' => 304.8, 'foot' => 304.8, 'feet' => 304.8, "'" => 304.8, 'thou' => 0.0254, 'mil' => 0.0254,
-        'mm' => 1.0, 'cm' => 10.0, 'm' => 1000.0,
+        'in' => 25.4,
+        'in.' => 25.4,
+        'inch' => 25.4,
+        'inches' => 25.4,
+        '"' => 25.4,
+        'ft' => 304.8,
+        'ft.' => 304.8,
+        'foot' => 304.8,
+        'feet' => 304.8,
+        "'" => 304.8,
+        'thou' => 0.0254,
+        'mil' => 0.0254,
+        'mm' => 1.0,
+        'cm' => 10.0,
+        'm' => 1000.0,
     ];
 
     /** Longer than anything that leaves a shop in one piece; catches a slipped unit. */
@@ -78,7 +90,12 @@ final readonly class Length
     private static function feetAndInches(string $written): array
     {
         $plain = str_replace(['−', '’', '′'], ['-', "'", "'"], $written);
-        $isSo = preg_match('/^([+-]?\s*\d{1,4})\s*(?:\'|ft\.?|foot|feet)\s*-?\s*(\d.*|\..*|[½¼¾⅛⅜⅝⅞].*)$/iu', $plain, $found) === 1;
+        $isSo =
+            preg_match(
+                '/^([+-]?\s*\d{1,4})\s*(?:\'|ft\.?|foot|feet)\s*-?\s*(\d.*|\..*|[½¼¾⅛⅜⅝⅞].*)$/iu',
+                $plain,
+                $found,
+            ) === 1;
 
         return $isSo ? [(float) str_replace(' ', '', $found[1]), $found[2]] : [null, ''];
     }

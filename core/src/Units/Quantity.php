@@ -49,7 +49,10 @@ enum Quantity: string
         if ($this === self::Temperature) {
             return self::celsius($text, $bare);
         }
-        if ($this === self::Angle && preg_match('/^([+-]?\s*\d{1,6}(?:\.\d+)?)\s*:\s*(\d{1,6}(?:\.\d+)?)$/', trim($text), $slope) === 1) {
+        if (
+            $this === self::Angle &&
+            preg_match('/^([+-]?\s*\d{1,6}(?:\.\d+)?)\s*:\s*(\d{1,6}(?:\.\d+)?)$/', trim($text), $slope) === 1
+        ) {
             // A slope as a level or a square shows it: so much across for so much along.
             return rad2deg(atan2((float) str_replace(' ', '', $slope[1]), (float) $slope[2]));
         }
@@ -65,17 +68,27 @@ enum Quantity: string
 
         return match ($this) {
             self::Length => $inch ? self::inchText($value) : self::decimals($value, 1).' mm',
-            self::Wall => $inch ? preg_replace('/^(-?)0\./', '$1.', self::decimals($value / Length::MM_PER_INCH, 3)).' in' : self::decimals($value, 2).' mm',
+            self::Wall => $inch
+                ? preg_replace('/^(-?)0\./', '$1.', self::decimals($value / Length::MM_PER_INCH, 3)).' in'
+                : self::decimals($value, 2).' mm',
             self::Angle => self::trimmed($value, 1).'°',
             self::Temperature => $inch ? self::decimals($value * 1.8 + 32, 0).' °F' : self::decimals($value, 0).' °C',
             self::Current => self::decimals($value, 0).' A',
-            self::Flow => $inch ? self::trimmed($value * 60 / self::L_PER_FT3, 1).' CFH' : self::trimmed($value, 1).' L/min',
-            self::Volume => $inch ? self::significant($value / self::L_PER_FT3).' ft³' : self::significant($value).' L',
-            self::Pressure => $inch ? self::decimals($value / self::KPA_PER_PSI, 0).' psi' : self::trimmed($value / 100, 1).' bar',
+            self::Flow => $inch
+                ? self::trimmed(($value * 60) / self::L_PER_FT3, 1).' CFH'
+                : self::trimmed($value, 1).' L/min',
+            self::Volume => $inch
+                ? self::significant($value / self::L_PER_FT3).' ft³'
+                : self::significant($value).' L',
+            self::Pressure => $inch
+                ? self::decimals($value / self::KPA_PER_PSI, 0).' psi'
+                : self::trimmed($value / 100, 1).' bar',
             self::Duration => self::clock($value),
             self::Mass => $inch ? self::decimals($value / 0.45359237, 2).' lb' : self::decimals($value, 2).' kg',
             self::Oxygen => self::decimals($value, 0).' ppm',
-            self::Travel => $inch ? self::trimmed($value / Length::MM_PER_INCH, 1).' in/min' : self::decimals($value, 0).' mm/min',
+            self::Travel => $inch
+                ? self::trimmed($value / Length::MM_PER_INCH, 1).' in/min'
+                : self::decimals($value, 0).' mm/min',
             self::Heat => self::decimals($value, 2).' kJ/mm',
             self::Percent => self::trimmed($value, 1).' %',
             self::Count => self::decimals($value, 0),
@@ -88,7 +101,14 @@ enum Quantity: string
     {
         $inch = $bare === UnitSystem::Inch;
         $flow = ['cfh' => self::L_PER_FT3 / 60, 'ft³/h' => self::L_PER_FT3 / 60, 'l/min' => 1.0, 'lpm' => 1.0];
-        $volume = ['l' => 1.0, 'cc' => 0.001, 'm³' => 1000.0, 'ft³' => self::L_PER_FT3, 'cf' => self::L_PER_FT3, 'cu ft' => self::L_PER_FT3];
+        $volume = [
+            'l' => 1.0,
+            'cc' => 0.001,
+            'm³' => 1000.0,
+            'ft³' => self::L_PER_FT3,
+            'cf' => self::L_PER_FT3,
+            'cu ft' => self::L_PER_FT3,
+        ];
         $pressure = ['psi' => self::KPA_PER_PSI, 'bar' => 100.0, 'kpa' => 1.0, 'mbar' => 0.1];
 
         return match ($this) {
@@ -104,7 +124,11 @@ enum Quantity: string
             self::Duration => [['s' => 1.0, 'sec' => 1.0, 'min' => 60.0, 'h' => 3600.0], 's', '90, 90 s or 1.5 min'],
             self::Mass => [['kg' => 1.0, 'g' => 0.001, 'lb' => 0.45359237], $inch ? 'lb' : 'kg', '2.4 lb or 1.1 kg'],
             self::Oxygen => [['ppm' => 1.0, '%' => 10_000.0], 'ppm', '50 or 50 ppm'],
-            self::Travel => [['mm/min' => 1.0, 'in/min' => 25.4, 'ipm' => 25.4], $inch ? 'in/min' : 'mm/min', '3 in/min or 80 mm/min'],
+            self::Travel => [
+                ['mm/min' => 1.0, 'in/min' => 25.4, 'ipm' => 25.4],
+                $inch ? 'in/min' : 'mm/min',
+                '3 in/min or 80 mm/min',
+            ],
             self::Heat => [['kj/mm' => 1.0], 'kj/mm', '0.4 kJ/mm'],
             self::Percent => [['%' => 1.0], '%', '5 or 5 %'],
             default => [['' => 1.0], '', 'a plain number such as 4'],

@@ -28,7 +28,11 @@ final readonly class TubeGauge
         $wallIn = $gauge === floor($gauge) ? (self::WALL_IN[(int) $gauge] ?? null) : null;
 
         return $wallIn === null
-            ? throw UnreadableQuantity::outOfRange('tube gauge', $text, 'one of '.implode(', ', array_keys(self::WALL_IN)))
+            ? throw UnreadableQuantity::outOfRange(
+                'tube gauge',
+                $text,
+                'one of '.implode(', ', array_keys(self::WALL_IN)),
+            )
             : $wallIn * Length::MM_PER_INCH;
     }
 

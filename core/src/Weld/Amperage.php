@@ -59,34 +59,46 @@ final readonly class Amperage
         $exactA = self::workingA($joint->type, $joint->between->wallMm, $joint->and->wallMm, $rule->value);
         $factor = self::factor($joint->type, $joint->between->wallMm, $joint->and->wallMm);
 
-        return Figure::of("weld.$joint->id.amps", 'Amps', Quantity::Current, self::onDial($exactA), new Reason(
-            match (true) {
-                $joint->type === JointType::FlangeSeal => 'Amps for the tube’s wall alone: the seal is fused with little heat.',
-                $factor === 1.0 => 'Amps for a full-penetration butt in this wall.',
-                $factor === self::EQUAL_FILLET => 'Amps for the wall, and 15 % more for a fillet.',
-                default => 'Amps for the thinner wall, more because the thicker side draws heat: 1 + 0.25·ln(thick/thin), at most 1.5.',
-            },
-            [
-                Input::of('Thinner wall', Quantity::Wall, $joint->thinnerMm()),
-                Input::of('Thicker wall', Quantity::Wall, $joint->thickerMm()),
-                $rule->asInput(),
-                Input::of('Factor', Quantity::Ratio, $factor),
-                Input::word('Before rounding to 5 A', sprintf('%.1f A', $exactA)),
-            ],
-            $rule->source,
-            'The shop’s amps per thousandth, the walls, or a preheated side (5 % less).',
-        ));
+        return Figure::of(
+            "weld.$joint->id.amps",
+            'Amps',
+            Quantity::Current,
+            self::onDial($exactA),
+            new Reason(
+                match (true) {
+                    $joint->type === JointType::FlangeSeal => 'Amps for the tube’s wall alone: the seal is fused with little heat.',
+                    $factor === 1.0 => 'Amps for a full-penetration butt in this wall.',
+                    $factor === self::EQUAL_FILLET => 'Amps for the wall, and 15 % more for a fillet.',
+                    default => 'Amps for the thinner wall, more because the thicker side draws heat: 1 + 0.25·ln(thick/thin), at most 1.5.',
+                },
+                [
+                    Input::of('Thinner wall', Quantity::Wall, $joint->thinnerMm()),
+                    Input::of('Thicker wall', Quantity::Wall, $joint->thickerMm()),
+                    $rule->asInput(),
+                    Input::of('Factor', Quantity::Ratio, $factor),
+                    Input::word('Before rounding to 5 A', sprintf('%.1f A', $exactA)),
+                ],
+                $rule->source,
+                'The shop’s amps per thousandth, the walls, or a preheated side (5 % less).',
+            ),
+        );
     }
 
     /** The pedal's top: a tenth above the working current. */
     public static function pedal(Figure $working, string $jointId): Figure
     {
-        return Figure::of("weld.$jointId.pedal", 'Pedal maximum', Quantity::Current, self::onDial($working->value * self::PEDAL), new Reason(
-            'A tenth above the working current, so the pedal has something in hand.',
-            [Input::of('Amps', Quantity::Current, $working->value)],
-            Source::trade(),
-            'A machine with a thumbwheel or a trigger takes the working current itself.',
-        ));
+        return Figure::of(
+            "weld.$jointId.pedal",
+            'Pedal maximum',
+            Quantity::Current,
+            self::onDial($working->value * self::PEDAL),
+            new Reason(
+                'A tenth above the working current, so the pedal has something in hand.',
+                [Input::of('Amps', Quantity::Current, $working->value)],
+                Source::trade(),
+                'A machine with a thumbwheel or a trigger takes the working current itself.',
+            ),
+        );
     }
 
     /** @return array{float, float} least and most working current (A) */

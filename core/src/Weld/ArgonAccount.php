@@ -25,14 +25,22 @@ final readonly class ArgonAccount
      */
     public static function of(array $sheets, array $bottles): self
     {
-        $torch = array_sum(array_map(static fn (JointSheet $sheet): float => $sheet->settings['torchArgon']->value, $sheets));
+        $torch = array_sum(
+            array_map(static fn (JointSheet $sheet): float => $sheet->settings['torchArgon']->value, $sheets),
+        );
         $purge = array_sum(array_map(static fn (JointSheet $sheet): float => $sheet->purge->value('argon'), $sheets));
         $left = static fn (BottleUse $use): float => array_sum(array_map(
             static fn (Bottle $bottle): float => $bottle->use === $use ? $bottle->usableL() : 0.0,
             $bottles,
         ));
 
-        return new self($torch, $purge, $left(BottleUse::Torch), $left(BottleUse::Purge), Purge::roomL($torch + $purge));
+        return new self(
+            $torch,
+            $purge,
+            $left(BottleUse::Torch),
+            $left(BottleUse::Purge),
+            Purge::roomL($torch + $purge),
+        );
     }
 
     public function isEnough(): bool

@@ -23,7 +23,12 @@ final readonly class Cooling
 
     private const LONGEST_S = 6 * 3600.0;
 
-    public function __construct(private Metal $metal, private float $areaMm2, private float $wallMm, private float $ambientC) {}
+    public function __construct(
+        private Metal $metal,
+        private float $areaMm2,
+        private float $wallMm,
+        private float $ambientC,
+    ) {}
 
     /** Temperature in °C at the seam after a time in seconds, for heat in J. */
     public function temperatureC(float $heatJ, float $seconds, float $lossWM2K): float

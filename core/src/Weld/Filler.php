@@ -35,11 +35,25 @@ final readonly class Filler
         $label = 'Filler';
         $key = "weld.$joint->id.filler";
         if ($joint->type->isAutogenous()) {
-            return Choice::of($key, $label, self::NONE, new Reason('The inside seal is fused, or nearly dry: little heat, no colour through to the outside.', $metals, Source::trade()));
+            return Choice::of(
+                $key,
+                $label,
+                self::NONE,
+                new Reason(
+                    'The inside seal is fused, or nearly dry: little heat, no colour through to the outside.',
+                    $metals,
+                    Source::trade(),
+                ),
+            );
         }
         foreach (self::HELD_BACK as $held => $why) {
             if (in_array((string) $held, [$metal, $other], true)) {
-                return Choice::of($key, $label, self::NONE, new Reason($why, $metals, Source::trade(), 'Another metal for the part.'));
+                return Choice::of(
+                    $key,
+                    $label,
+                    self::NONE,
+                    new Reason($why, $metals, Source::trade(), 'Another metal for the part.'),
+                );
             }
         }
         $row = $catalogue->fillerFor($metal, $other);
@@ -54,7 +68,17 @@ final readonly class Filler
             ));
         }
 
-        return Choice::of($key, $label, 'ER309L', new Reason('This pair is not in the table; ER309L joins most unlike steels where the joint is not critical.', $metals, Source::trade(), 'A written procedure for this pair.'));
+        return Choice::of(
+            $key,
+            $label,
+            'ER309L',
+            new Reason(
+                'This pair is not in the table; ER309L joins most unlike steels where the joint is not critical.',
+                $metals,
+                Source::trade(),
+                'A written procedure for this pair.',
+            ),
+        );
     }
 
     /** The wire's diameter by the thinner wall; never thicker than the wall except to bridge a gap. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Weld;
 
 /**
- * How long one joint takes, in seconds: filling it with argon, welding it with all stops, keeping the purge on until its
- * root may see air, and cooling from the end of the weld until it can be gone on with.
+ * How long one joint takes, in seconds: filling it with argon, welding it with all stops, keeping the purge on until
+ * its root may see air, and cooling from the end of the weld until it can be gone on with.
  */
 final readonly class JointTimes
 {

@@ -87,59 +87,115 @@ final readonly class Sheets
 
     private function preflow(string $id): Figure
     {
-        return $this->fromRule("weld.$id.preflow", 'Pre-flow', 'weld.preflow', 'Air is driven out of the cup before the arc starts.');
+        return $this->fromRule(
+            "weld.$id.preflow",
+            'Pre-flow',
+            'weld.preflow',
+            'Air is driven out of the cup before the arc starts.',
+        );
     }
 
     private function travel(string $id): Figure
     {
-        return $this->fromRule("weld.$id.travel", 'Travel', 'weld.travel', 'Short runs of about an inch, ten to twelve dabs, then stop and hold the post-flow: the colour stays in the shielded zone.');
+        return $this->fromRule(
+            "weld.$id.travel",
+            'Travel',
+            'weld.travel',
+            'Short runs of about an inch, ten to twelve dabs, then stop and hold the post-flow: the colour stays in the shielded zone.',
+        );
     }
 
     private function arc(Joint $joint, Figure $travel): Figure
     {
-        return Figure::of("weld.$joint->id.arc", 'Arc time', Quantity::Duration, 60 * $joint->seam->lengthMm / $travel->value, new Reason(
-            'Length of the seam over the travel speed.',
-            [Input::of('Seam', Quantity::Length, $joint->seam->lengthMm), Input::of('Travel', Quantity::Travel, $travel->value)],
-            Source::geometry(),
-            'The shop’s logged arc times.',
-        ));
+        return Figure::of(
+            "weld.$joint->id.arc",
+            'Arc time',
+            Quantity::Duration,
+            (60 * $joint->seam->lengthMm) / $travel->value,
+            new Reason(
+                'Length of the seam over the travel speed.',
+                [
+                    Input::of('Seam', Quantity::Length, $joint->seam->lengthMm),
+                    Input::of('Travel', Quantity::Travel, $travel->value),
+                ],
+                Source::geometry(),
+                'The shop’s logged arc times.',
+            ),
+        );
     }
 
     private function heat(Joint $joint, Figure $amps, Figure $travel): Figure
     {
-        return Figure::of("weld.$joint->id.heat", 'Heat input', Quantity::Heat, Heat::inputKjMm($amps->value, $travel->value), new Reason(
-            'k·U·I/(1000·v) with k = 0.6 for TIG and U = 10 + 0.04·I.',
-            [Input::of('Amps', Quantity::Current, $amps->value), Input::word('Arc volts', sprintf('%.1f V', Heat::arcVolts($amps->value))), Input::of('Travel', Quantity::Travel, $travel->value)],
-            Source::published('EN 1011-1; IEC 60974-1'),
-            'Chill bars and clamped rings take heat away that this sum does not see.',
-        ));
+        return Figure::of(
+            "weld.$joint->id.heat",
+            'Heat input',
+            Quantity::Heat,
+            Heat::inputKjMm($amps->value, $travel->value),
+            new Reason(
+                'k·U·I/(1000·v) with k = 0.6 for TIG and U = 10 + 0.04·I.',
+                [
+                    Input::of('Amps', Quantity::Current, $amps->value),
+                    Input::word('Arc volts', sprintf('%.1f V', Heat::arcVolts($amps->value))),
+                    Input::of('Travel', Quantity::Travel, $travel->value),
+                ],
+                Source::published('EN 1011-1; IEC 60974-1'),
+                'Chill bars and clamped rings take heat away that this sum does not see.',
+            ),
+        );
     }
 
     private function cool(string $id, float $seconds, float $heatJ): Figure
     {
         $touch = $this->shop->rules->get('cool.touch');
 
-        return Figure::of("weld.$id.cool", 'Cool for about', Quantity::Duration, $seconds, new Reason(
-            'The seam’s heat spreads along the tube and leaves to still air; until a bare hand can rest on it: best colour, least pull.',
-            [Input::word('Heat in', sprintf('%.0f kJ', $heatJ / 1000)), Input::of('Wall', Quantity::Wall, $this->routed->tube->wallMm), $touch->asInput()],
-            Source::memory('Carslaw & Jaeger, Conduction of Heat in Solids'),
-            'A heat sink, a fan, or the shop’s logged temperatures. Below 175 °C is the code-type limit.',
-        ));
+        return Figure::of(
+            "weld.$id.cool",
+            'Cool for about',
+            Quantity::Duration,
+            $seconds,
+            new Reason(
+                'The seam’s heat spreads along the tube and leaves to still air; until a bare hand can rest on it: best colour, least pull.',
+                [
+                    Input::word('Heat in', sprintf('%.0f kJ', $heatJ / 1000)),
+                    Input::of('Wall', Quantity::Wall, $this->routed->tube->wallMm),
+                    $touch->asInput(),
+                ],
+                Source::memory('Carslaw & Jaeger, Conduction of Heat in Solids'),
+                'A heat sink, a fan, or the shop’s logged temperatures. Below 175 °C is the code-type limit.',
+            ),
+        );
     }
 
     private function torchArgon(string $id, Figure $flow, Figure $arc, Figure $postflow, int $stops): Figure
     {
-        return Figure::of("weld.$id.torchArgon", 'Torch argon', Quantity::Volume, $flow->value / 60 * ($arc->value + $stops * $postflow->value), new Reason(
-            'Torch flow for the arc time, and for the post-flow after every short run.',
-            [Input::of('Torch argon', Quantity::Flow, $flow->value), Input::of('Arc time', Quantity::Duration, $arc->value), Input::of('Stops', Quantity::Count, $stops), Input::of('Post-flow', Quantity::Duration, $postflow->value)],
-            Source::geometry(),
-        ));
+        return Figure::of(
+            "weld.$id.torchArgon",
+            'Torch argon',
+            Quantity::Volume,
+            ($flow->value / 60) * ($arc->value + $stops * $postflow->value),
+            new Reason(
+                'Torch flow for the arc time, and for the post-flow after every short run.',
+                [
+                    Input::of('Torch argon', Quantity::Flow, $flow->value),
+                    Input::of('Arc time', Quantity::Duration, $arc->value),
+                    Input::of('Stops', Quantity::Count, $stops),
+                    Input::of('Post-flow', Quantity::Duration, $postflow->value),
+                ],
+                Source::geometry(),
+            ),
+        );
     }
 
     private function fromRule(string $key, string $label, string $rule, string $why): Figure
     {
         $rule = $this->shop->rules->get($rule);
 
-        return Figure::of($key, $label, $rule->quantity, $rule->value, new Reason($why, [$rule->asInput()], $rule->source));
+        return Figure::of(
+            $key,
+            $label,
+            $rule->quantity,
+            $rule->value,
+            new Reason($why, [$rule->asInput()], $rule->source),
+        );
     }
 }

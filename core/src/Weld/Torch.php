@@ -17,7 +17,10 @@ final readonly class Torch
 {
     private const L_MIN_PER_CFH = 28.316846592 / 60;
 
-    /** Cup number => inside diameter in mm and the flow range in CFH, common practice; a number is a sixteenth of an inch. */
+    /**
+     * Cup number => inside diameter in mm and the flow range in CFH, common practice; a number is a sixteenth of an
+     * inch.
+     */
     private const CUPS = [8 => [12.7, 15, 20], 10 => [15.9, 20, 25], 12 => [19.0, 25, 30]];
 
     /** Amps to which a 1/16 in lanthanated tungsten is used. */
@@ -33,12 +36,17 @@ final readonly class Torch
 
     public static function tungsten(Figure $pedal, string $jointId): Choice
     {
-        return Choice::of("weld.$jointId.tungsten", 'Tungsten', $pedal->value <= self::SIXTEENTH_TO_A ? '1/16 in, 2 % lanthanated' : '3/32 in, 2 % lanthanated', new Reason(
-            'A sixteenth carries up to about 110 A; a sharp lanthanated point runs well far below its range. Ground lengthwise, 20–30° included.',
-            [Input::of('Pedal maximum', Quantity::Current, $pedal->value)],
-            Source::trade(),
-            'More amps; 3/32 in can be used for all of it.',
-        ));
+        return Choice::of(
+            "weld.$jointId.tungsten",
+            'Tungsten',
+            $pedal->value <= self::SIXTEENTH_TO_A ? '1/16 in, 2 % lanthanated' : '3/32 in, 2 % lanthanated',
+            new Reason(
+                'A sixteenth carries up to about 110 A; a sharp lanthanated point runs well far below its range. Ground lengthwise, 20–30° included.',
+                [Input::of('Pedal maximum', Quantity::Current, $pedal->value)],
+                Source::trade(),
+                'More amps; 3/32 in can be used for all of it.',
+            ),
+        );
     }
 
     public static function cup(ShopRules $rules, string $jointId): Figure
@@ -56,19 +64,28 @@ final readonly class Torch
     public static function flow(Figure $cup, string $jointId): Figure
     {
         [$boreMm, $least, $most] = self::CUPS[self::nearestCup($cup->value)];
-        $flow = ($least + $most) / 2 * self::L_MIN_PER_CFH;
+        $flow = (($least + $most) / 2) * self::L_MIN_PER_CFH;
 
-        return Figure::of("weld.$jointId.flow", 'Torch argon', Quantity::Flow, $flow, new Reason(
-            'The middle of the range in use for this cup.',
-            [
-                Input::of('Cup', Quantity::Count, $cup->value),
-                Input::of('Least', Quantity::Flow, $least * self::L_MIN_PER_CFH),
-                Input::of('Most', Quantity::Flow, $most * self::L_MIN_PER_CFH),
-                Input::word('Reynolds number', sprintf('%.0f, stirs in air above about 2000', self::reynolds($flow, $boreMm))),
-            ],
-            Source::trade(),
-            'Another cup, a draught, or a long stick-out.',
-        ));
+        return Figure::of(
+            "weld.$jointId.flow",
+            'Torch argon',
+            Quantity::Flow,
+            $flow,
+            new Reason(
+                'The middle of the range in use for this cup.',
+                [
+                    Input::of('Cup', Quantity::Count, $cup->value),
+                    Input::of('Least', Quantity::Flow, $least * self::L_MIN_PER_CFH),
+                    Input::of('Most', Quantity::Flow, $most * self::L_MIN_PER_CFH),
+                    Input::word(
+                        'Reynolds number',
+                        sprintf('%.0f, stirs in air above about 2000', self::reynolds($flow, $boreMm)),
+                    ),
+                ],
+                Source::trade(),
+                'Another cup, a draught, or a long stick-out.',
+            ),
+        );
     }
 
     /** Reynolds number in a cup: 4·Q/(π·d·ν). */
@@ -86,11 +103,17 @@ final readonly class Torch
     {
         [$perAmp, $least] = [$rules->get('weld.postflow_per_amp'), $rules->get('weld.postflow_least')];
 
-        return Figure::of("weld.$jointId.postflow", 'Post-flow', Quantity::Duration, max($least->value, $perAmp->value * $amps->value), new Reason(
-            'One second for every ten amps, at least five; the torch stays where it is until it ends.',
-            [Input::of('Amps', Quantity::Current, $amps->value), $least->asInput()],
-            $perAmp->source,
-        ));
+        return Figure::of(
+            "weld.$jointId.postflow",
+            'Post-flow',
+            Quantity::Duration,
+            max($least->value, $perAmp->value * $amps->value),
+            new Reason(
+                'One second for every ten amps, at least five; the torch stays where it is until it ends.',
+                [Input::of('Amps', Quantity::Current, $amps->value), $least->asInput()],
+                $perAmp->source,
+            ),
+        );
     }
 
     /** @return list<string> what to mind: gas that stirs air in, more current than the tungsten carries */

@@ -39,7 +39,10 @@ final readonly class WeldPlan
         }
         $argon = ArgonAccount::of(array_values($sheets), $shop->bottles);
         if ($sheets !== [] && $shop->bottles !== [] && ! $argon->isEnough()) {
-            $notices[] = Notice::caution('argon', 'The bottles on hand cannot finish this job; change or add one before starting.');
+            $notices[] = Notice::caution(
+                'argon',
+                'The bottles on hand cannot finish this job; change or add one before starting.',
+            );
         }
 
         return new self($sheets, $argon, $notices);

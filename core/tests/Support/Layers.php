@@ -29,8 +29,8 @@ final class Layers
         return $found;
     }
 
-    /** @return list<string> */
-    private static function files(string $folder): array
+    /** @return list<string> every PHP file below a folder */
+    public static function files(string $folder): array
     {
         $files = [];
         foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($folder)) as $file) {

@@ -71,7 +71,10 @@ final class MeshBuilder
         }
         if ($low === [] || $high === []) {
             // So near each other that rounding put all on one side.
-            [$low, $high] = [array_slice($triangles, 0, intdiv(count($triangles), 2)), array_slice($triangles, intdiv(count($triangles), 2))];
+            [$low, $high] = [
+                array_slice($triangles, 0, intdiv(count($triangles), 2)),
+                array_slice($triangles, intdiv(count($triangles), 2)),
+            ];
         }
         $this->nodes[] = '';
         $this->split($low);

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Geometry\Mesh;
 
 /**
- * Remembers the distances of a mesh from the points of a grid, each once it is asked for. A distance never changes faster
- * than the point moves, so the nearest grid point tells, almost for nothing, how near a point is at the most.
+ * Remembers the distances of a mesh from the points of a grid, each once it is asked for. A distance never changes
+ * faster than the point moves, so the nearest grid point tells, almost for nothing, how near a point is at the most.
  */
 final class MeshField
 {
@@ -50,7 +50,9 @@ final class MeshField
     /** How deep a point lies inside, 0 outside. */
     public function depth(float $x, float $y, float $z): float
     {
-        return $this->atLeast($x, $y, $z) > 0.0 || ! $this->mesh->contains($x, $y, $z) ? 0.0 : $this->mesh->distance($x, $y, $z);
+        return $this->atLeast($x, $y, $z) > 0.0 || ! $this->mesh->contains($x, $y, $z)
+            ? 0.0
+            : $this->mesh->distance($x, $y, $z);
     }
 
     /** A distance that is not above the true one. */
@@ -67,11 +69,12 @@ final class MeshField
     }
 
     /**
-     * A distance that is not above the true one, and near it where the fine grid is asked: where the coarse one does not
-     * tell already that it is above $enough.
+     * A distance that is not above the true one, and near it where the fine grid is asked: where the coarse one does
+     * not tell already that it is above $enough.
      *
-     * At least δ from a surface, the distance from it less |p|² / 2δ is concave (semiconcavity of distance functions: Cannarsa
-     * & Sinestrari 2004, from memory), so that between the points of a grid of h it is told too high by 3h² / 8δ at most.
+     * At least δ from a surface, the distance from it less |p|² / 2δ is concave (semiconcavity of distance functions:
+     * Cannarsa & Sinestrari 2004, from memory), so that between the points of a grid of h it is told too high by 3h² /
+     * 8δ at most.
      */
     public function bound(float $x, float $y, float $z, float $enough): float
     {
@@ -116,7 +119,11 @@ final class MeshField
             $a = $i + ($corner & 1);
             $b = $j + (($corner >> 1) & 1);
             $c = $k + ($corner >> 2);
-            $corners[] = $this->fine[self::key($a, $b, $c)] ??= $this->node($a * self::FINE, $b * self::FINE, $c * self::FINE);
+            $corners[] = $this->fine[self::key($a, $b, $c)] ??= $this->node(
+                $a * self::FINE,
+                $b * self::FINE,
+                $c * self::FINE,
+            );
         }
 
         return $corners;
@@ -148,7 +155,10 @@ final class MeshField
         $nodeY = $j * self::CELL;
         $nodeZ = $k * self::CELL;
 
-        return [$this->nodes[$key] ??= $this->node($nodeX, $nodeY, $nodeZ), sqrt(($x - $nodeX) ** 2 + ($y - $nodeY) ** 2 + ($z - $nodeZ) ** 2)];
+        return [
+            ($this->nodes[$key] ??= $this->node($nodeX, $nodeY, $nodeZ)),
+            sqrt(($x - $nodeX) ** 2 + ($y - $nodeY) ** 2 + ($z - $nodeZ) ** 2),
+        ];
     }
 
     private function node(float $x, float $y, float $z): float
@@ -160,6 +170,9 @@ final class MeshField
 
     private function isInside(float $x, float $y, float $z, float $distance): bool
     {
-        return $this->mesh->isClosed && $distance > 0.0 && $this->atLeast($x, $y, $z) <= 0.0 && $this->mesh->contains($x, $y, $z);
+        return $this->mesh->isClosed &&
+            $distance > 0.0 &&
+            $this->atLeast($x, $y, $z) <= 0.0 &&
+            $this->mesh->contains($x, $y, $z);
     }
 }

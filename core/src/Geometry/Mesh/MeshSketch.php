@@ -32,7 +32,10 @@ final readonly class MeshSketch
     {
         $sums = $keys = [];
         for ($i = 0, $end = count($corners); $i < $end; $i += 3) {
-            $key = (((int) floor($corners[$i] / $cell) & 0xFFFFF) << 40) | (((int) floor($corners[$i + 1] / $cell) & 0xFFFFF) << 20) | ((int) floor($corners[$i + 2] / $cell) & 0xFFFFF);
+            $key =
+                (((int) floor($corners[$i] / $cell) & 0xFFFFF) << 40) |
+                (((int) floor($corners[$i + 1] / $cell) & 0xFFFFF) << 20) |
+                ((int) floor($corners[$i + 2] / $cell) & 0xFFFFF);
             $keys[] = $key;
             $sum = $sums[$key] ?? [0.0, 0.0, 0.0, 0];
             $sums[$key] = [$sum[0] + $corners[$i], $sum[1] + $corners[$i + 1], $sum[2] + $corners[$i + 2], $sum[3] + 1];

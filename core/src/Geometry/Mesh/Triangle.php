@@ -71,14 +71,22 @@ final readonly class Triangle
     }
 
     /**
-     * Gives the square of a line's least distance and the share of the line where it is: 0 if it runs through; otherwise
-     * the nearest place is at an end of the line or on an edge of the triangle.
+     * Gives the square of a line's least distance and the share of the line where it is: 0 if it runs through;
+     * otherwise the nearest place is at an end of the line or on an edge of the triangle.
      *
      * @param  array<int, float>  $c
      * @return array{float, float}
      */
-    public static function squareToLine(array $c, int $i, float $x, float $y, float $z, float $ux, float $uy, float $uz): array
-    {
+    public static function squareToLine(
+        array $c,
+        int $i,
+        float $x,
+        float $y,
+        float $z,
+        float $ux,
+        float $uy,
+        float $uz,
+    ): array {
         $crossed = self::crossedAt($c, $i, $x, $y, $z, $ux, $uy, $uz);
         if ($crossed >= 0.0 && $crossed <= 1.0) {
             return [0.0, $crossed];
@@ -136,8 +144,16 @@ final readonly class Triangle
      *
      * @param  array<int, float>  $c
      */
-    public static function crossedAt(array $c, int $i, float $x, float $y, float $z, float $ux, float $uy, float $uz): float
-    {
+    public static function crossedAt(
+        array $c,
+        int $i,
+        float $x,
+        float $y,
+        float $z,
+        float $ux,
+        float $uy,
+        float $uz,
+    ): float {
         $ax = $c[$i + 3] - $c[$i];
         $ay = $c[$i + 4] - $c[$i + 1];
         $az = $c[$i + 5] - $c[$i + 2];

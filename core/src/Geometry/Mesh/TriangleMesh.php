@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Geometry\Mesh;
 
 /**
- * A surface of triangles with a tree of boxes over them, so that the nearest place is found without looking at them all.
+ * A surface of triangles with a tree of boxes over them, so that the nearest place is found without looking at them
+ * all.
  *
- * Coordinates in mm, held to 32 bits (within 0.0001 mm up to a metre); distances to these triangles are exact. A mesh is
- * closed when every edge belongs to two triangles; only then it has an inside.
+ * Coordinates in mm, held to 32 bits (within 0.0001 mm up to a metre); distances to these triangles are exact. A mesh
+ * is closed when every edge belongs to two triangles; only then it has an inside.
  */
 final class TriangleMesh
 {
@@ -84,8 +85,8 @@ final class TriangleMesh
     }
 
     /**
-     * Gives the least distance of part of a line from the surface and the share of the line where it is met; the limit and
-     * −1 if nothing is nearer.
+     * Gives the least distance of part of a line from the surface and the share of the line where it is met; the limit
+     * and −1 if nothing is nearer.
      *
      * @return array{float, float}
      */
@@ -109,7 +110,9 @@ final class TriangleMesh
         return [sqrt($best), $share];
     }
 
-    /** Says whether a point lies inside; never for a mesh that is not closed. Counts how often a line from it leaves. */
+    /**
+     * Says whether a point lies inside; never for a mesh that is not closed. Counts how often a line from it leaves.
+     */
     public function contains(float $x, float $y, float $z): bool
     {
         if (! $this->isClosed || $this->squareToBox(0, $x, $y, $z) > 0.0) {
@@ -127,7 +130,10 @@ final class TriangleMesh
     /** Gives what `unpacked` reads: the mesh with its tree, ready to be looked at. */
     public function packed(): string
     {
-        return 'UBM1'.pack('VVV', intdiv(strlen($this->tree), 36), $this->triangles(), (int) $this->isClosed).$this->tree.$this->corners;
+        return 'UBM1'.
+            pack('VVV', intdiv(strlen($this->tree), 36), $this->triangles(), (int) $this->isClosed).
+            $this->tree.
+            $this->corners;
     }
 
     /** @throws \UnexpectedValueException if the bytes are not a packed mesh */
@@ -250,7 +256,9 @@ final class TriangleMesh
     /** @return array<int, float> */
     private function leaf(int $node): array
     {
-        return $this->leaves[$node] ??= self::numbers(substr($this->corners, 36 * (int) $this->nodes[$node][7], 36 * (int) $this->nodes[$node][8]));
+        return $this->leaves[$node] ??= self::numbers(
+            substr($this->corners, 36 * (int) $this->nodes[$node][7], 36 * (int) $this->nodes[$node][8]),
+        );
     }
 
     /** @return array<int, float> numbered from 1 */

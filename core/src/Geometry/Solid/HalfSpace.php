@@ -23,6 +23,8 @@ final readonly class HalfSpace extends KeepOut
 
     public function distance(float $x, float $y, float $z): float
     {
-        return ($x - $this->point->x) * $this->normal->x + ($y - $this->point->y) * $this->normal->y + ($z - $this->point->z) * $this->normal->z;
+        return ($x - $this->point->x) * $this->normal->x +
+            ($y - $this->point->y) * $this->normal->y +
+            ($z - $this->point->z) * $this->normal->z;
     }
 }

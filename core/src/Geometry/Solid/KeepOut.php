@@ -20,8 +20,8 @@ abstract readonly class KeepOut
     ) {}
 
     /**
-     * Gives the distance of a point from the surface, negative inside (where it may be nearer to 0 than the true depth).
-     * Never changes faster than the point moves; convex where the solid is.
+     * Gives the distance of a point from the surface, negative inside (where it may be nearer to 0 than the true
+     * depth). Never changes faster than the point moves; convex where the solid is.
      */
     abstract public function distance(float $x, float $y, float $z): float;
 

@@ -11,7 +11,8 @@ use UpsweptBead\Core\Geometry\Vector;
 /**
  * Any shape, as a surface of triangles set down somewhere: the one keep-out that need not be convex.
  *
- * Distances to the triangles are exact; only inside a closed mesh are they negative. An open one is a skin without an inside.
+ * Distances to the triangles are exact; only inside a closed mesh are they negative. An open one is a skin without an
+ * inside.
  */
 final readonly class MeshSolid extends KeepOut
 {
@@ -90,7 +91,15 @@ final readonly class MeshSolid extends KeepOut
                 continue;
             }
             $part = $length > 0.0 ? min(self::PART_MM / $length, 1.0 - $t) : 0.0;
-            [$distance, $share] = $this->mesh->distanceToLine($x + $t * $ux, $y + $t * $uy, $z + $t * $uz, $part * $ux, $part * $uy, $part * $uz, $best[0]);
+            [$distance, $share] = $this->mesh->distanceToLine(
+                $x + $t * $ux,
+                $y + $t * $uy,
+                $z + $t * $uz,
+                $part * $ux,
+                $part * $uy,
+                $part * $uz,
+                $best[0],
+            );
             if ($share >= 0.0) {
                 $best = [$distance, $t + $share * $part];
             }

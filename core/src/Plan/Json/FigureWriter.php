@@ -35,8 +35,11 @@ final readonly class FigureWriter
             'quantity' => $figure->quantity->value,
             'value' => $figure->value,
             'text' => $text,
-            ...($this->withReasons ? ['reason' => $this->reason($figure->reason)] : []),
-            ...$this->override($figure->override, fn (): string => $figure->quantity->show($figure->proposed, $this->units)),
+            ...$this->withReasons ? ['reason' => $this->reason($figure->reason)] : [],
+            ...$this->override(
+                $figure->override,
+                fn (): string => $figure->quantity->show($figure->proposed, $this->units),
+            ),
         ];
     }
 
@@ -60,7 +63,10 @@ final readonly class FigureWriter
      */
     public function each(array $all): array
     {
-        return array_map(fn (Figure|Choice $one): array => $one instanceof Figure ? $this->figure($one) : $this->choice($one), $all);
+        return array_map(
+            fn (Figure|Choice $one): array => $one instanceof Figure ? $this->figure($one) : $this->choice($one),
+            $all,
+        );
     }
 
     /** @return array{value: float, text: string} */
@@ -80,7 +86,10 @@ final readonly class FigureWriter
     {
         return [
             'rule' => $reason->rule,
-            'inputs' => array_map(fn (Input $input): array => ['label' => $input->label, 'text' => $input->text($this->units)], $reason->inputs),
+            'inputs' => array_map(
+                fn (Input $input): array => ['label' => $input->label, 'text' => $input->text($this->units)],
+                $reason->inputs,
+            ),
             'source' => $reason->source->text(),
             'sourceKind' => $reason->source->kind->value,
             'changes' => $reason->changes,

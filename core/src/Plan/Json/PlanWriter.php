@@ -36,8 +36,8 @@ final readonly class PlanWriter
     }
 
     /**
-     * For the screens: without the workings, which are most of a plan and asked for when a figure is opened, and without the
-     * steps, which the bench gets from the release it works by.
+     * For the screens: without the workings, which are most of a plan and asked for when a figure is opened, and
+     * without the steps, which the bench gets from the release it works by.
      *
      * @return array<string, mixed>
      */
@@ -111,12 +111,17 @@ final readonly class PlanWriter
             'do' => $step->do,
             'caution' => $step->kind->caution(),
             'seconds' => $step->seconds,
-            'measures' => array_map(static fn (Measure $measure): array => [
-                'name' => $measure->name,
-                'label' => $measure->label,
-                'quantity' => $measure->quantity->value,
-                'planned' => $measure->planned === null ? null : $figures->plain($measure->quantity, $measure->planned)['text'],
-            ], $step->measures),
+            'measures' => array_map(
+                static fn (Measure $measure): array => [
+                    'name' => $measure->name,
+                    'label' => $measure->label,
+                    'quantity' => $measure->quantity->value,
+                    'planned' => $measure->planned === null
+                            ? null
+                            : $figures->plain($measure->quantity, $measure->planned)['text'],
+                ],
+                $step->measures,
+            ),
         ];
     }
 }

@@ -48,7 +48,10 @@ final readonly class RouteWriter
     private static function vertices(TubeRun $run): array
     {
         try {
-            return array_map(static fn (Vector $vertex): array => $vertex->toArray(), array_slice($run->toXyz(), 1, -1));
+            return array_map(
+                static fn (Vector $vertex): array => $vertex->toArray(),
+                array_slice($run->toXyz(), 1, -1),
+            );
         } catch (\DomainException) {
             return [];
         }
@@ -72,7 +75,10 @@ final readonly class RouteWriter
     {
         return [
             'found' => count($answers->answers),
-            'answers' => array_map(fn (RouteAnswer $answer): array => $this->answer($answer, $answers), array_slice($answers->answers, 0, $most)),
+            'answers' => array_map(
+                fn (RouteAnswer $answer): array => $this->answer($answer, $answers),
+                array_slice($answers->answers, 0, $most),
+            ),
             'blocked' => array_map($this->blocked(...), $answers->blocked),
         ];
     }
@@ -80,7 +86,11 @@ final readonly class RouteWriter
     /** @return array{at: array<float>, forward: array<float>, reference: array<float>} */
     public function frame(Frame $frame): array
     {
-        return ['at' => $frame->at->toArray(), 'forward' => $frame->forward->toArray(), 'reference' => $frame->reference->toArray()];
+        return [
+            'at' => $frame->at->toArray(),
+            'forward' => $frame->forward->toArray(),
+            'reference' => $frame->reference->toArray(),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -98,7 +108,11 @@ final readonly class RouteWriter
 
     private static function shelf(RouteAnswer $answer): string
     {
-        $buy = array_map(static fn (string $id, int $count): string => "$count × $id", array_keys($answer->toBuy), $answer->toBuy);
+        $buy = array_map(
+            static fn (string $id, int $count): string => "$count × $id",
+            array_keys($answer->toBuy),
+            $answer->toBuy,
+        );
 
         return $buy === [] ? 'all on the shelf' : 'to buy: '.implode(', ', $buy);
     }
@@ -109,14 +123,19 @@ final readonly class RouteWriter
         if ($blocked->constraint === Constraint::Stock) {
             return 'No bend is stocked for this tube.';
         }
-        $by = ($blocked->constraint->isAngle() ? Quantity::Angle : Quantity::Length)->show($blocked->by, $this->figures->units);
+        $by = ($blocked->constraint->isAngle() ? Quantity::Angle : Quantity::Length)->show(
+            $blocked->by,
+            $this->figures->units,
+        );
         $what = match (true) {
             ! $blocked->constraint->isAngle() => "is $by too short",
-            in_array($blocked->constraint, [Constraint::FirstBendLeast, Constraint::SecondBendLeast], true) => "would have to go $by lower",
+            $blocked->constraint->isLeastAngle() => "would have to go $by lower",
             default => "would have to go $by higher",
         };
 
-        return ucfirst($blocked->constraint->label())." $what".($blocked->alone ? '; giving way here alone is enough.' : '.');
+        return ucfirst($blocked->constraint->label()).
+            " $what".
+            ($blocked->alone ? '; giving way here alone is enough.' : '.');
     }
 
     /** @return array<string, mixed> */
@@ -127,7 +146,10 @@ final readonly class RouteWriter
             'by' => $blocked->by,
             'alone' => $blocked->alone,
             'text' => $this->sentence($blocked),
-            'radii' => [$this->figures->length($blocked->firstClrMm)['text'], $this->figures->length($blocked->secondClrMm)['text']],
+            'radii' => [
+                $this->figures->length($blocked->firstClrMm)['text'],
+                $this->figures->length($blocked->secondClrMm)['text'],
+            ],
         ];
     }
 
@@ -148,7 +170,11 @@ final readonly class RouteWriter
             'text' => $isTurn
                 ? sprintf('Turn bend %d %s %s', $correction->index + 1, $amount, $verb)
                 : sprintf('Make straight %d %s %s', $correction->index + 1, $amount, $verb),
-            'leaves' => sprintf('leaves %s and %.2f°', $this->figures->length($correction->leaves->gapMm)['text'], $correction->leaves->angleDeg),
+            'leaves' => sprintf(
+                'leaves %s and %.2f°',
+                $this->figures->length($correction->leaves->gapMm)['text'],
+                $correction->leaves->angleDeg,
+            ),
         ];
     }
 

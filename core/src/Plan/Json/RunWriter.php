@@ -53,6 +53,7 @@ final readonly class RunWriter
         $tube = $this->tubeOf($spec);
         $joints = $this->sketch->joints;
         $outline = $spec->start->bore?->outline($spec->start->frame());
+        $xyz = static fn (Vector $point): array => $point->toArray();
 
         return [
             'letter' => $spec->letter,
@@ -65,7 +66,7 @@ final readonly class RunWriter
             ],
             'start' => $this->end($spec->start),
             'target' => $this->end($spec->end),
-            'opening' => $outline === null ? null : array_map(static fn (Vector $point): array => $point->toArray(), $outline),
+            'opening' => $outline === null ? null : array_map($xyz, $outline),
             'ends' => $this->ends($spec),
             'run' => $routed === null ? null : $this->routes->run($routed->run),
             'farEnd' => $routed === null ? null : $this->routes->farEnd($routed->farEnd),

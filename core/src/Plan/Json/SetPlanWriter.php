@@ -60,7 +60,11 @@ final readonly class SetPlanWriter
     {
         return [
             'gapSpread' => $style->gapSpreadMm === null ? null : $this->figures->length($style->gapSpreadMm),
-            'flatness' => array_map(fn (string $letter, float $mm): array => ['letter' => $letter, ...$this->figures->length($mm)], array_map(strval(...), array_keys($style->flatnessMm)), $style->flatnessMm),
+            'flatness' => array_map(
+                fn (string $letter, float $mm): array => ['letter' => $letter, ...$this->figures->length($mm)],
+                array_map(strval(...), array_keys($style->flatnessMm)),
+                $style->flatnessMm,
+            ),
             'mirror' => $style->mirrorMm === null ? null : $this->figures->length($style->mirrorMm),
         ];
     }
@@ -101,10 +105,17 @@ final readonly class SetPlanWriter
     public static function insertion(Insertion $insertion): array
     {
         return [
-            'order' => array_map(static fn (Step $step): array => [
-                'run' => $step->tube, 'direction' => $step->direction, 'along' => $step->along->value,
-                'tip' => $step->tip === null ? null : ['about' => $step->tip->about, 'axis' => $step->tip->axis, 'deg' => $step->tip->deg],
-            ], $insertion->order),
+            'order' => array_map(
+                static fn (Step $step): array => [
+                    'run' => $step->tube,
+                    'direction' => $step->direction,
+                    'along' => $step->along->value,
+                    'tip' => $step->tip === null
+                            ? null
+                            : ['about' => $step->tip->about, 'axis' => $step->tip->axis, 'deg' => $step->tip->deg],
+                ],
+                $insertion->order,
+            ),
             'stuck' => array_map(self::stuck(...), $insertion->stuck),
             'alone' => array_map(self::stuck(...), $insertion->alone),
         ];
@@ -198,7 +209,11 @@ final readonly class SetPlanWriter
     private function lengths(LengthCheck $check): array
     {
         return [
-            'runs' => array_map(fn (string $letter, float $length): array => ['letter' => $letter, ...$this->figures->length($length)], array_map(strval(...), array_keys($check->lengthsMm)), $check->lengthsMm),
+            'runs' => array_map(
+                fn (string $letter, float $length): array => ['letter' => $letter, ...$this->figures->length($length)],
+                array_map(strval(...), array_keys($check->lengthsMm)),
+                $check->lengthsMm,
+            ),
             'common' => $this->figures->length($check->commonMm),
             'tolerance' => $this->figures->length($check->toleranceMm),
             'spread' => $this->figures->length($check->spreadMm()),
@@ -209,7 +224,10 @@ final readonly class SetPlanWriter
 
     private function sentence(Hindrance $reason): string
     {
-        $by = $reason->what === 'turn' ? $this->figures->plain(Quantity::Angle, $reason->amount)['text'] : $this->figures->length($reason->amount)['text'];
+        $by =
+            $reason->what === 'turn'
+                ? $this->figures->plain(Quantity::Angle, $reason->amount)['text']
+                : $this->figures->length($reason->amount)['text'];
 
         return match ($reason->what) {
             'clearance' => "Run $reason->runner has no way past $reason->by: it is too near by $by. What would open it: $reason->opens.",

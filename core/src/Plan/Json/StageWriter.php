@@ -40,7 +40,12 @@ final readonly class StageWriter
     /** @return array{id: string, needed: int, onShelf: int, toBuy: int} */
     public static function need(StockNeed $need): array
     {
-        return ['id' => $need->stockId, 'needed' => $need->needed, 'onShelf' => $need->onShelf, 'toBuy' => $need->toBuy()];
+        return [
+            'id' => $need->stockId,
+            'needed' => $need->needed,
+            'onShelf' => $need->onShelf,
+            'toBuy' => $need->toBuy(),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -73,7 +78,10 @@ final readonly class StageWriter
     /** @return array<string, mixed> */
     public function weld(WeldPlan $weld): array
     {
-        return ['sheets' => array_map($this->sheet(...), array_values($weld->sheets)), 'argon' => $this->argon($weld->argon)];
+        return [
+            'sheets' => array_map($this->sheet(...), array_values($weld->sheets)),
+            'argon' => $this->argon($weld->argon),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -104,22 +112,32 @@ final readonly class StageWriter
         return [
             'tube' => $nesting->tubeId,
             'leastBars' => $nesting->leastBars,
-            'bars' => array_map(fn (Bar $bar): array => [
-                'length' => $this->figures->length($bar->lengthMm),
-                'cuts' => array_map(
-                    fn (Piece $piece): array => ['mark' => $piece->mark, 'run' => $piece->run, ...$this->figures->length($piece->cutLengthMm())],
-                    $bar->pieces,
-                ),
-                'left' => $this->figures->length($bar->leftMm),
-            ], $nesting->bars),
-            'donors' => array_map(fn (BentDonor $donor): array => [
-                'stock' => $donor->stock->id,
-                'cuts' => array_map(
-                    static fn (Piece $piece): array => ['mark' => $piece->mark, 'run' => $piece->run],
-                    $donor->pieces,
-                ),
-                'left' => $this->figures->plain(Quantity::Angle, $donor->leftDeg),
-            ], $nesting->donors),
+            'bars' => array_map(
+                fn (Bar $bar): array => [
+                    'length' => $this->figures->length($bar->lengthMm),
+                    'cuts' => array_map(
+                        fn (Piece $piece): array => [
+                            'mark' => $piece->mark,
+                            'run' => $piece->run,
+                            ...$this->figures->length($piece->cutLengthMm()),
+                        ],
+                        $bar->pieces,
+                    ),
+                    'left' => $this->figures->length($bar->leftMm),
+                ],
+                $nesting->bars,
+            ),
+            'donors' => array_map(
+                fn (BentDonor $donor): array => [
+                    'stock' => $donor->stock->id,
+                    'cuts' => array_map(
+                        static fn (Piece $piece): array => ['mark' => $piece->mark, 'run' => $piece->run],
+                        $donor->pieces,
+                    ),
+                    'left' => $this->figures->plain(Quantity::Angle, $donor->leftDeg),
+                ],
+                $nesting->donors,
+            ),
         ];
     }
 
@@ -137,7 +155,10 @@ final readonly class StageWriter
                 'length' => $this->figures->length($sheet->tacks->tackMm),
             ],
             'settings' => $this->figures->each([...$sheet->choices, ...$sheet->settings]),
-            'working' => array_map(fn (float $amps): array => $this->figures->plain(Quantity::Current, $amps), $sheet->workingA),
+            'working' => array_map(
+                fn (float $amps): array => $this->figures->plain(Quantity::Current, $amps),
+                $sheet->workingA,
+            ),
             'purge' => $this->figures->each($sheet->purge->figures),
             'pose' => [
                 'feedAtStart' => $pose->feedAtStart,

@@ -9,7 +9,10 @@ use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Shop\RoutingLimits;
 use UpsweptBead\Core\Stock\BendStock;
 
-/** Between what the values of a run may move: least straights, least angle, the greatest angle each radius is bought in. */
+/**
+ * Between what the values of a run may move: least straights, least angle, the greatest angle each radius is bought
+ * in.
+ */
 final readonly class Bounds
 {
     /** @param  list<float>  $maxAnglesDeg  one a bend */
@@ -18,13 +21,20 @@ final readonly class Bounds
     /** @param  list<BendStock>  $stock */
     public static function of(TubeRun $run, array $stock, RoutingLimits $rules): self
     {
-        return new self($rules, array_map(static function (Bend $bend) use ($stock): float {
-            $angles = array_map(static fn (BendStock $one): float => abs($one->clrMm - $bend->clrMm) <= 0.01 ? $one->angleDeg : 0.0, $stock);
-            $most = $angles === [] ? 0.0 : max($angles);
+        return new self(
+            $rules,
+            array_map(static function (Bend $bend) use ($stock): float {
+                $angles = array_map(
+                    static fn (BendStock $one): float => abs($one->clrMm - $bend->clrMm) <= 0.01
+                        ? $one->angleDeg
+                        : 0.0,
+                    $stock,
+                );
+                $most = $angles === [] ? 0.0 : max($angles);
 
-            // A radius that nobody stocks is told elsewhere; here it may be bent as it is.
-            return $most > 0.0 ? min($most, 179.0) : 179.0;
-        }, $run->bends));
+                // A radius that nobody stocks is told elsewhere; here it may be bent as it is.
+                return $most > 0.0 ? min($most, 179.0) : 179.0;
+            }, $run->bends));
     }
 
     /** Gives the value, held to its bounds; of $count values in all. */
@@ -32,7 +42,10 @@ final readonly class Bounds
     {
         return match (true) {
             $value === $count - 1 => max($wish, $this->rules->lastStraightMm),
-            $value % 3 === 0 => max($wish, $value === 0 ? $this->rules->firstStraightMm : $this->rules->innerStraightMm),
+            $value % 3 === 0 => max(
+                $wish,
+                $value === 0 ? $this->rules->firstStraightMm : $this->rules->innerStraightMm,
+            ),
             $value % 3 === 2 => max($this->rules->minAngleDeg, min($wish, $this->maxAnglesDeg[intdiv($value, 3)])),
             default => $wish,
         };
@@ -52,12 +65,23 @@ final readonly class Bounds
         $straights = $run->straightsMm();
         $last = count($straights) - 1;
         foreach ($straights as $i => $mm) {
-            if ($mm < ($i === $last ? $this->rules->lastStraightMm : ($i === 0 ? $this->rules->firstStraightMm : $this->rules->innerStraightMm)) - 1e-3) {
+            if (
+                $mm <
+                ($i === $last
+                    ? $this->rules->lastStraightMm
+                    : ($i === 0
+                        ? $this->rules->firstStraightMm
+                        : $this->rules->innerStraightMm)) -
+                    1e-3
+            ) {
                 return false;
             }
         }
         foreach ($run->bends as $i => $bend) {
-            if ($bend->angleDeg < $this->rules->minAngleDeg - 1e-6 || $bend->angleDeg > $this->maxAnglesDeg[$i] + 1e-6) {
+            if (
+                $bend->angleDeg < $this->rules->minAngleDeg - 1e-6 ||
+                $bend->angleDeg > $this->maxAnglesDeg[$i] + 1e-6
+            ) {
                 return false;
             }
         }

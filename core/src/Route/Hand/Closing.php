@@ -11,12 +11,12 @@ use UpsweptBead\Core\Run\Locks;
 use UpsweptBead\Core\Run\TubeRun;
 
 /**
- * Brings the far end of a run to its place by changing only what is not locked, and that as little as will do: damped least
- * squares on the gap (mm) and the turn between the axes (10 mm a degree, as FarEnd weighs them), with a wished length as one
- * more row. A value at its bound is held there while it would go beyond.
+ * Brings the far end of a run to its place by changing only what is not locked, and that as little as will do: damped
+ * least squares on the gap (mm) and the turn between the axes (10 mm a degree, as FarEnd weighs them), with a wished
+ * length as one more row. A value at its bound is held there while it would go beyond.
  *
- * Reaching a place and a direction takes five free values; with fewer, or where the bounds are in the way, it ends as near as
- * it gets.
+ * Reaching a place and a direction takes five free values; with fewer, or where the bounds are in the way, it ends as
+ * near as it gets.
  */
 final readonly class Closing
 {
@@ -73,8 +73,14 @@ final readonly class Closing
      * @param  list<float>  $values
      * @return list<float>
      */
-    private static function solve(array $values, TubeRun $run, Frame $target, Locks $locks, Bounds $bounds, ?float $lengthMm): array
-    {
+    private static function solve(
+        array $values,
+        TubeRun $run,
+        Frame $target,
+        Locks $locks,
+        Bounds $bounds,
+        ?float $lengthMm,
+    ): array {
         foreach ($values as $k => $value) {
             $values[$k] = $locks->isFree($k) ? $bounds->held($k, $value, count($values)) : $value;
         }
@@ -88,7 +94,12 @@ final readonly class Closing
                     continue;
                 }
                 $h = 1e-4;
-                $moved = self::rows(array_values(array_replace($values, [$k => $value + $h])), $run, $target, $lengthMm);
+                $moved = self::rows(
+                    array_values(array_replace($values, [$k => $value + $h])),
+                    $run,
+                    $target,
+                    $lengthMm,
+                );
                 $slope = array_map(static fn (float $a, float $b): float => ($a - $b) / $h, $moved, $rows);
                 $downhill = -array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $slope, $rows));
                 if (abs($bounds->held($k, $value + 1e-6 * ($downhill <=> 0.0), count($values)) - $value) > 1e-9) {
@@ -136,7 +147,9 @@ final readonly class Closing
         $m = [];
         foreach ($keys as $i => $a) {
             foreach ($keys as $j => $b) {
-                $m[$i][$j] = array_sum(array_map(static fn (float $x, float $y): float => $x * $y, $slopes[$a], $slopes[$b]));
+                $m[$i][$j] = array_sum(
+                    array_map(static fn (float $x, float $y): float => $x * $y, $slopes[$a], $slopes[$b]),
+                );
             }
             $m[$i][$i] *= 1 + $lambda;
             $m[$i][$i] += $lambda + 1e-9;
@@ -173,7 +186,11 @@ final readonly class Closing
         $gap = $end->at->minus($target->at);
         $turn = $end->forward->minus($target->forward)->times(self::MM_PER_RAD);
 
-        return [...$gap->toArray(), ...$turn->toArray(), ...($lengthMm === null ? [] : [$built->lengthMm() - $lengthMm])];
+        return [
+            ...$gap->toArray(),
+            ...$turn->toArray(),
+            ...$lengthMm === null ? [] : [$built->lengthMm() - $lengthMm],
+        ];
     }
 
     /** @param  list<float>  $rows */
@@ -185,7 +202,15 @@ final readonly class Closing
     /** @return list<float> straight, turn and angle of every bend, then the last straight */
     private static function values(TubeRun $run): array
     {
-        return [...array_merge(...array_map(static fn (Bend $bend): array => [$bend->straightMm, $bend->rotationDeg, $bend->angleDeg], $run->bends)), $run->endStraightMm];
+        return [
+            ...array_merge(
+                ...array_map(
+                    static fn (Bend $bend): array => [$bend->straightMm, $bend->rotationDeg, $bend->angleDeg],
+                    $run->bends,
+                ),
+            ),
+            $run->endStraightMm,
+        ];
     }
 
     /** @param  list<float>  $values */
@@ -194,7 +219,12 @@ final readonly class Closing
         $bends = [];
         foreach ($run->bends as $i => $bend) {
             $turn = fmod($values[3 * $i + 1], 360.0);
-            $bends[] = new Bend($values[3 * $i], $turn > 180.0 ? $turn - 360.0 : ($turn <= -180.0 ? $turn + 360.0 : $turn), $values[3 * $i + 2], $bend->clrMm);
+            $bends[] = new Bend(
+                $values[3 * $i],
+                $turn > 180.0 ? $turn - 360.0 : ($turn <= -180.0 ? $turn + 360.0 : $turn),
+                $values[3 * $i + 2],
+                $bend->clrMm,
+            );
         }
 
         return new TubeRun($run->start, $bends, $values[3 * count($bends)]);

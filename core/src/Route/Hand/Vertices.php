@@ -11,8 +11,8 @@ use UpsweptBead\Core\Run\Locks;
 use UpsweptBead\Core\Run\TubeRun;
 
 /**
- * Changes to a run by its vertices, the corners its legs would meet in. The ends stay where they are: the first vertex can
- * only move along the start's axis, the last along the target's, so what was closed stays closed.
+ * Changes to a run by its vertices, the corners its legs would meet in. The ends stay where they are: the first vertex
+ * can only move along the start's axis, the last along the target's, so what was closed stays closed.
  */
 final readonly class Vertices
 {
@@ -27,7 +27,9 @@ final readonly class Vertices
     {
         $points = self::points($run, $target);
         if (! isset($run->bends[$vertex])) {
-            throw new \DomainException(sprintf('The run has %d bends; there is no bend %d.', count($run->bends), $vertex + 1));
+            throw new \DomainException(
+                sprintf('The run has %d bends; there is no bend %d.', count($run->bends), $vertex + 1),
+            );
         }
         $from = $points[$vertex + 1];
         $wish = self::allowed($run, $target, $vertex, $to);
@@ -62,7 +64,9 @@ final readonly class Vertices
     {
         $points = self::points($run, $target);
         if (! isset($points[$leg + 1])) {
-            throw new \DomainException(sprintf('The run has %d legs; there is no leg %d.', count($points) - 1, $leg + 1));
+            throw new \DomainException(
+                sprintf('The run has %d legs; there is no leg %d.', count($points) - 1, $leg + 1),
+            );
         }
         $along = $points[$leg + 1]->minus($points[$leg])->unit();
         $side = Frame::facing($points[$leg], $along)->reference;
@@ -80,7 +84,13 @@ final readonly class Vertices
                     if (($isFirst || $isLast) && ! ($isFirst && $isLast)) {
                         // The new vertex stays on the end's axis; its neighbour gives way instead.
                         $neighbour = $isFirst ? $leg + 1 : $leg;
-                        $tried = array_map(static fn (Vector $point, int $k): Vector => $k === $neighbour ? $point->plus($offset) : $point, $tried, array_keys($tried));
+                        $tried = array_map(
+                            static fn (Vector $point, int $k): Vector => $k === $neighbour
+                                ? $point->plus($offset)
+                                : $point,
+                            $tried,
+                            array_keys($tried),
+                        );
                         array_splice($tried, $leg + 1, 0, [$middle]);
                     } else {
                         array_splice($tried, $leg + 1, 0, [$middle->plus($offset)]);
@@ -98,12 +108,14 @@ final readonly class Vertices
         }
         $closing = $open === null ? null : Closing::of($open[0], $target, new Locks, $open[1]);
 
-        return $closing !== null && $closing->isClosed() ? $closing->run : throw new \DomainException('There is no room for another bend in that leg.');
+        return $closing !== null && $closing->isClosed()
+            ? $closing->run
+            : throw new \DomainException('There is no room for another bend in that leg.');
     }
 
     /**
-     * Makes one bend of two neighbours: from the leg before the first to the leg behind the second. Closed again only if the
-     * two lay in one plane; otherwise the far end shows what it costs.
+     * Makes one bend of two neighbours: from the leg before the first to the leg behind the second. Closed again only
+     * if the two lay in one plane; otherwise the far end shows what it costs.
      *
      * @param  int  $first  the first of the two, counted from 0
      *
@@ -116,10 +128,17 @@ final readonly class Vertices
         }
         $frame = $run->start;
         foreach (array_slice($run->bends, 0, $first) as $bend) {
-            $frame = $frame->advanced($bend->straightMm)->turned($bend->rotationDeg)->bent($bend->clrMm, $bend->angleDeg);
+            $frame = $frame
+                ->advanced($bend->straightMm)
+                ->turned($bend->rotationDeg)
+                ->bent($bend->clrMm, $bend->angleDeg);
         }
         [$a, $b] = [$run->bends[$first], $run->bends[$first + 1]];
-        $after = $frame->turned($a->rotationDeg)->bent($a->clrMm, $a->angleDeg)->turned($b->rotationDeg)->bent($b->clrMm, $b->angleDeg);
+        $after = $frame
+            ->turned($a->rotationDeg)
+            ->bent($a->clrMm, $a->angleDeg)
+            ->turned($b->rotationDeg)
+            ->bent($b->clrMm, $b->angleDeg);
         $angle = $frame->forward->angleDegTo($after->forward);
         if ($angle < 1.0 || $angle > 179.0) {
             throw new \DomainException(sprintf('Together the two turn %.0f°, which no single bend does.', $angle));
@@ -136,7 +155,9 @@ final readonly class Vertices
         $throat = $frame->turned($rotation)->bent($clr, $angle);
         array_splice($bends, $first, 2, [$joined]);
         if ($next !== null) {
-            $bends[$first + 1] = $next->with(rotationDeg: $throat->turnDegTo($after->turned($next->rotationDeg)->reference));
+            $bends[$first + 1] = $next->with(
+                rotationDeg: $throat->turnDegTo($after->turned($next->rotationDeg)->reference),
+            );
         }
 
         return new TubeRun($run->start, array_values($bends), $run->endStraightMm);
@@ -153,7 +174,9 @@ final readonly class Vertices
     private static function allowed(TubeRun $run, Frame $target, int $vertex, Vector $to): Vector
     {
         if ($vertex === 0) {
-            return $run->start->at->plus($run->start->forward->times($to->minus($run->start->at)->dot($run->start->forward)));
+            return $run->start->at->plus(
+                $run->start->forward->times($to->minus($run->start->at)->dot($run->start->forward)),
+            );
         }
         if ($vertex === count($run->bends) - 1) {
             $end = $run->end();

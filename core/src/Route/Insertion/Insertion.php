@@ -9,12 +9,12 @@ use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Route\Search\Way;
 
 /**
- * In which order whole tubes can be put in, each pushed straight to its place past those already there, at most tipped a
- * little on the way.
+ * In which order whole tubes can be put in, each pushed straight to its place past those already there, at most tipped
+ * a little on the way.
  *
- * Found backwards: a tube that can be drawn out of the full set goes in last, and so on. Drawing out never gets harder when
- * others are gone, so peeling greedily loses nothing. A tube that does not come straight is tried tipped by a few degrees
- * about either of its ends first, looked at half way and at the end of the tip.
+ * Found backwards: a tube that can be drawn out of the full set goes in last, and so on. Drawing out never gets harder
+ * when others are gone, so peeling greedily loses nothing. A tube that does not come straight is tried tipped by a few
+ * degrees about either of its ends first, looked at half way and at the end of the tip.
  */
 final readonly class Insertion
 {
@@ -45,11 +45,22 @@ final readonly class Insertion
                 $stubs[$id] = Line::of($way, 0.0, $stub);
             }
         }
-        $directions = array_map(static fn ($span): array => self::directions([$span->ax, $span->ay, $span->az], [-$span->bx, -$span->by, -$span->bz]), $spans);
+        $directions = array_map(
+            static fn ($span): array => self::directions(
+                [$span->ax, $span->ay, $span->az],
+                [-$span->bx, -$span->by, -$span->bz],
+            ),
+            $spans,
+        );
         $alone = [];
         foreach ($left as $id => $line) {
             $others = self::others($id, $left, $stubs);
-            $alone[] = new Stuck($line->id, self::wayOut($line, $directions[$id], $others, $solids) !== null ? [] : self::leastBlocked($line, $directions[$id], $others, $solids));
+            $alone[] = new Stuck(
+                $line->id,
+                self::wayOut($line, $directions[$id], $others, $solids) !== null
+                    ? []
+                    : self::leastBlocked($line, $directions[$id], $others, $solids),
+            );
         }
         $out = [];
         do {
@@ -66,7 +77,10 @@ final readonly class Insertion
         } while ($moved && $left !== []);
         $stuck = [];
         foreach ($left as $id => $line) {
-            $stuck[] = new Stuck($line->id, self::leastBlocked($line, $directions[$id], self::others($id, $left, $stubs), $solids));
+            $stuck[] = new Stuck(
+                $line->id,
+                self::leastBlocked($line, $directions[$id], self::others($id, $left, $stubs), $solids),
+            );
         }
 
         return new self(array_reverse($out), $stuck, $alone);
@@ -86,7 +100,10 @@ final readonly class Insertion
      */
     private static function others(int|string $id, array $left, array $stubs): array
     {
-        return [...array_values(array_diff_key($left, [$id => true])), ...array_values(array_diff_key($stubs, [$id => true]))];
+        return [
+            ...array_values(array_diff_key($left, [$id => true])),
+            ...array_values(array_diff_key($stubs, [$id => true])),
+        ];
     }
 
     /**
@@ -105,8 +122,17 @@ final readonly class Insertion
             // Its own two directions tip with it.
             $turned = [];
             foreach (array_slice($directions, 0, 2) as [$d, $along]) {
-                $turned[] = [(new Vector(...$d))->turnedAbout(new Vector(...$tip->axis), $tip->deg)->toArray(), $along];
-                $turned[] = [(new Vector(...$d))->turnedAbout(new Vector(...$tip->axis), $tip->deg)->times(-1.0)->toArray(), Along::Side];
+                $turned[] = [
+                    (new Vector(...$d))->turnedAbout(new Vector(...$tip->axis), $tip->deg)->toArray(),
+                    $along,
+                ];
+                $turned[] = [
+                    (new Vector(...$d))
+                        ->turnedAbout(new Vector(...$tip->axis), $tip->deg)
+                        ->times(-1.0)
+                        ->toArray(),
+                    Along::Side,
+                ];
             }
             foreach ([...$turned, ...$directions] as [$d, $along]) {
                 if (self::blockers($tipped, $d, $others, $solids, true) === []) {
@@ -128,7 +154,9 @@ final readonly class Insertion
     private static function tips(Line $line, array $others, array $solids): \Generator
     {
         $across = $line->last()->minus($line->first());
-        $first = $across->cross(abs($across->z) < 0.9 * $across->length() ? new Vector(0, 0, 1) : new Vector(1, 0, 0))->unit();
+        $first = $across
+            ->cross(abs($across->z) < 0.9 * $across->length() ? new Vector(0, 0, 1) : new Vector(1, 0, 0))
+            ->unit();
         $axes = [$first, $first->times(-1.0), $first->cross($across->unit()), $across->unit()->cross($first)];
         foreach ([$line->first(), $line->last()] as $about) {
             foreach ($axes as $axis) {
@@ -196,7 +224,11 @@ final readonly class Insertion
     {
         $directions = [[$port, Along::Port], [$inlet, Along::Inlet]];
         foreach ([0.25, 0.5, 0.75] as $share) {
-            $mixed = [$port[0] + $share * ($inlet[0] - $port[0]), $port[1] + $share * ($inlet[1] - $port[1]), $port[2] + $share * ($inlet[2] - $port[2])];
+            $mixed = [
+                $port[0] + $share * ($inlet[0] - $port[0]),
+                $port[1] + $share * ($inlet[1] - $port[1]),
+                $port[2] + $share * ($inlet[2] - $port[2]),
+            ];
             $size = sqrt($mixed[0] ** 2 + $mixed[1] ** 2 + $mixed[2] ** 2);
             if ($size > 0.2) {
                 $directions[] = [[$mixed[0] / $size, $mixed[1] / $size, $mixed[2] / $size], Along::Between];

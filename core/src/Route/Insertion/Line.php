@@ -7,14 +7,23 @@ namespace UpsweptBead\Core\Route\Insertion;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Route\Search\Way;
 
-/** A tube, or part of one, as short straight lines about its centreline; with its stations, which exempt zones count by. */
+/**
+ * A tube, or part of one, as short straight lines about its centreline; with its stations, which exempt zones count
+ * by.
+ */
 final readonly class Line
 {
     /**
      * @param  list<float>  $points  x, y, z of one after the other
      * @param  list<float>  $stations  mm along the whole tube
      */
-    private function __construct(public string $id, public float $odMm, public array $points, public array $stations, public float $lengthMm) {}
+    private function __construct(
+        public string $id,
+        public float $odMm,
+        public array $points,
+        public array $stations,
+        public float $lengthMm,
+    ) {}
 
     /** @param  Way  $way  cut */
     public static function of(Way $way, float $fromMm = 0.0, float $toMm = INF): self
@@ -38,7 +47,9 @@ final readonly class Line
                     $share = ($cut - $station) / ($next - $station);
                     $stations[] = $cut;
                     for ($axis = 0; $axis < 3; $axis++) {
-                        $points[] = $way->points[3 * $i + $axis] + $share * ($way->points[3 * $i + 3 + $axis] - $way->points[3 * $i + $axis]);
+                        $points[] =
+                            $way->points[3 * $i + $axis] +
+                            $share * ($way->points[3 * $i + 3 + $axis] - $way->points[3 * $i + $axis]);
                     }
                 }
             }
@@ -51,7 +62,11 @@ final readonly class Line
     {
         $points = [];
         for ($i = 0, $end = count($this->points); $i < $end; $i += 3) {
-            $from = new Vector($this->points[$i] - $about->x, $this->points[$i + 1] - $about->y, $this->points[$i + 2] - $about->z);
+            $from = new Vector(
+                $this->points[$i] - $about->x,
+                $this->points[$i + 1] - $about->y,
+                $this->points[$i + 2] - $about->z,
+            );
             array_push($points, ...$from->turnedAbout($axis, $deg)->plus($about)->toArray());
         }
 

@@ -7,9 +7,9 @@ namespace UpsweptBead\Core\Route\Insertion;
 use UpsweptBead\Core\Geometry\Solid\KeepOut;
 
 /**
- * What stands in the way of a tube that is drawn off along a straight line. Seen along the line, two round bars pass if their
- * axes keep apart by both radii; if not, the one that stands is in the way just when it lies ahead. Exact for straight lines;
- * bends are chords here, within 0.3 mm on a 50 mm radius.
+ * What stands in the way of a tube that is drawn off along a straight line. Seen along the line, two round bars pass
+ * if their axes keep apart by both radii; if not, the one that stands is in the way just when it lies ahead. Exact for
+ * straight lines; bends are chords here, within 0.3 mm on a 50 mm radius.
  */
 final readonly class Sweep
 {
@@ -25,24 +25,53 @@ final readonly class Sweep
         [$pp, $ph] = self::flat($p, ...$d);
         [$qp, $qh] = self::flat($q, ...$d);
 
-        return self::anyNear($pp, $qp, $need, static fn (int $i, int $j, float $s, float $t): bool => ($qh[$j] + $t * ($qh[$j + 1] - $qh[$j])) - ($ph[$i] + $s * ($ph[$i + 1] - $ph[$i])) > 0.0);
+        return self::anyNear(
+            $pp,
+            $qp,
+            $need,
+            static fn (int $i, int $j, float $s, float $t): bool => $qh[$j] +
+                $t * ($qh[$j + 1] - $qh[$j]) -
+                ($ph[$i] + $s * ($ph[$i + 1] - $ph[$i])) >
+                0.0,
+        );
     }
 
     /** Whether two tubes run into each other where they are. */
     public static function tubesMeet(Line $p, Line $q): bool
     {
-        return self::anyNear($p->points, $q->points, ($p->odMm + $q->odMm) / 2 - self::SLACK, static fn (): bool => true);
+        return self::anyNear(
+            $p->points,
+            $q->points,
+            ($p->odMm + $q->odMm) / 2 - self::SLACK,
+            static fn (): bool => true,
+        );
     }
 
     public static function meetsSolid(Line $line, KeepOut $solid): bool
     {
-        return self::anyPoint($line, $solid, static fn (float $x, float $y, float $z): bool => $solid->atLeast($x, $y, $z) < $line->odMm / 2 - self::SLACK && $solid->distance($x, $y, $z) < $line->odMm / 2 - self::SLACK);
+        return self::anyPoint(
+            $line,
+            $solid,
+            static fn (float $x, float $y, float $z): bool => $solid->atLeast($x, $y, $z) <
+                $line->odMm / 2 - self::SLACK && $solid->distance($x, $y, $z) < $line->odMm / 2 - self::SLACK,
+        );
     }
 
     /** @param  array{float, float, float}  $d */
     public static function solidBlocks(Line $line, KeepOut $solid, array $d): bool
     {
-        return self::anyPoint($line, $solid, static fn (float $x, float $y, float $z): bool => self::runsInto($solid, $x, $y, $z, $d, $line->odMm / 2 - self::SLACK));
+        return self::anyPoint(
+            $line,
+            $solid,
+            static fn (float $x, float $y, float $z): bool => self::runsInto(
+                $solid,
+                $x,
+                $y,
+                $z,
+                $d,
+                $line->odMm / 2 - self::SLACK,
+            ),
+        );
     }
 
     /** @param  \Closure(float, float, float): bool  $test */
@@ -98,7 +127,20 @@ final readonly class Sweep
                 if ($rx * $rx + $ry * $ry + $rz * $rz > $reach * $reach) {
                     continue;
                 }
-                [$s, $t, $square] = self::nearest($a, $e, $ux * $vx + $uy * $vy + $uz * $vz, $ux, $uy, $uz, $vx, $vy, $vz, $rx, $ry, $rz);
+                [$s, $t, $square] = self::nearest(
+                    $a,
+                    $e,
+                    $ux * $vx + $uy * $vy + $uz * $vz,
+                    $ux,
+                    $uy,
+                    $uz,
+                    $vx,
+                    $vy,
+                    $vz,
+                    $rx,
+                    $ry,
+                    $rz,
+                );
                 if ($square < $need * $need && $test($i, $j, $s, $t)) {
                     return true;
                 }
@@ -129,8 +171,20 @@ final readonly class Sweep
     }
 
     /** @return array{float, float, float} shares of both lines at their nearest points, and the square of the distance */
-    private static function nearest(float $a, float $e, float $b, float $ux, float $uy, float $uz, float $vx, float $vy, float $vz, float $rx, float $ry, float $rz): array
-    {
+    private static function nearest(
+        float $a,
+        float $e,
+        float $b,
+        float $ux,
+        float $uy,
+        float $uz,
+        float $vx,
+        float $vy,
+        float $vz,
+        float $rx,
+        float $ry,
+        float $rz,
+    ): array {
         $c = $ux * $rx + $uy * $ry + $uz * $rz;
         $f = $vx * $rx + $vy * $ry + $vz * $rz;
         $den = $a * $e - $b * $b;
@@ -148,7 +202,8 @@ final readonly class Sweep
     }
 
     /**
-     * Follows a point along a direction, as far each time as the distance to the solid allows, until it is in or going away.
+     * Follows a point along a direction, as far each time as the distance to the solid allows, until it is in or going
+     * away.
      *
      * @param  array{float, float, float}  $d
      */
@@ -165,7 +220,8 @@ final readonly class Sweep
                 // A tube that stands close from the first may still be drawn away.
                 return $step > 0 || $solid->distance($x + $d[0], $y + $d[1], $z + $d[2]) - $radius < $free;
             }
-            // A convex solid that is getting further away never comes nearer again; another may, until it is far behind.
+            // A convex solid that is getting further away never comes nearer again; another may, until it is far
+            // behind.
             if ($free > ($isConvex ? $before : 300.0)) {
                 return false;
             }

@@ -43,7 +43,13 @@ final readonly class NearestMiss
             foreach (Constraint::cases() as $constraint) {
                 $miss = $constraint === Constraint::Stock ? [] : self::least($family, $constraint);
                 if (array_keys($miss) === [$constraint->value]) {
-                    $blocked = new Blocked($constraint, $miss[$constraint->value], true, $family->firstClrMm, $family->secondClrMm);
+                    $blocked = new Blocked(
+                        $constraint,
+                        $miss[$constraint->value],
+                        true,
+                        $family->firstClrMm,
+                        $family->secondClrMm,
+                    );
                     $known = $alone[$constraint->value] ?? null;
                     $alone[$constraint->value] = $known === null || $blocked->by < $known->by ? $blocked : $known;
                 }
@@ -52,7 +58,13 @@ final readonly class NearestMiss
         if ($alone === [] && $together !== []) {
             [, $miss, $family] = $together[0];
             $alone = array_map(
-                static fn (string $name, float $by): Blocked => new Blocked(Constraint::from($name), $by, false, $family->firstClrMm, $family->secondClrMm),
+                static fn (string $name, float $by): Blocked => new Blocked(
+                    Constraint::from($name),
+                    $by,
+                    false,
+                    $family->firstClrMm,
+                    $family->secondClrMm,
+                ),
                 array_keys($miss),
                 $miss,
             );
@@ -90,7 +102,9 @@ final readonly class NearestMiss
         }
         $legs = $family->at($at[0], $at[1]);
 
-        return $legs === null ? [] : array_filter($family->misses($legs), static fn (float $miss): bool => $miss > 5e-3);
+        return $legs === null
+            ? []
+            : array_filter($family->misses($legs), static fn (float $miss): bool => $miss > 5e-3);
     }
 
     private static function weight(TwoBendFamily $family, float $p, float $q, ?Constraint $letGo): float

@@ -41,13 +41,23 @@ final readonly class TwoBendFamily
     public function at(float $p, float $q): ?Legs
     {
         [$a, $b, $w] = [$this->request->start->forward, $this->request->end->forward, $this->between];
-        [$x, $y, $z] = [$w->x - $q * $b->x - $p * $a->x, $w->y - $q * $b->y - $p * $a->y, $w->z - $q * $b->z - $p * $a->z];
+        [$x, $y, $z] = [
+            $w->x - $q * $b->x - $p * $a->x,
+            $w->y - $q * $b->y - $p * $a->y,
+            $w->z - $q * $b->z - $p * $a->z,
+        ];
         $m = sqrt($x * $x + $y * $y + $z * $z);
         if ($m < 1e-9) {
             return null;
         }
-        $first = atan2(hypot($a->y * $z - $a->z * $y, hypot($a->z * $x - $a->x * $z, $a->x * $y - $a->y * $x)), $a->x * $x + $a->y * $y + $a->z * $z);
-        $second = atan2(hypot($b->y * $z - $b->z * $y, hypot($b->z * $x - $b->x * $z, $b->x * $y - $b->y * $x)), $b->x * $x + $b->y * $y + $b->z * $z);
+        $first = atan2(
+            hypot($a->y * $z - $a->z * $y, hypot($a->z * $x - $a->x * $z, $a->x * $y - $a->y * $x)),
+            $a->x * $x + $a->y * $y + $a->z * $z,
+        );
+        $second = atan2(
+            hypot($b->y * $z - $b->z * $y, hypot($b->z * $x - $b->x * $z, $b->x * $y - $b->y * $x)),
+            $b->x * $x + $b->y * $y + $b->z * $z,
+        );
         if ($first > self::MOST_RAD || $second > self::MOST_RAD) {
             return null;
         }

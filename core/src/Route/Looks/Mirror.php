@@ -42,7 +42,11 @@ final readonly class Mirror
             // Directions that mirror each other differ square to the plane, however the ports are staggered.
             $apart = $ports[$j][1]->minus($ports[0][1]);
             if ($across->length() > 2 * self::PORT_MM) {
-                $mirror = new self($ports[0][0]->plus($across->times(0.5)), ($apart->length() > self::TELLING ? $apart : $across)->unit(), []);
+                $mirror = new self(
+                    $ports[0][0]->plus($across->times(0.5)),
+                    ($apart->length() > self::TELLING ? $apart : $across)->unit(),
+                    [],
+                );
                 $partner = $mirror->partners($ports);
                 if ($partner !== null && $mirror->holdsFor($ends) && $mirror->partsNo($pairs, $ports)) {
                     return new self($mirror->point, $mirror->normal, $partner);
@@ -89,7 +93,11 @@ final readonly class Mirror
         $partner = [];
         foreach ($ports as $i => [$at, $direction]) {
             foreach ($ports as $j => [$other, $way]) {
-                if ($i !== $j && $this->image($at)->distanceTo($other) < self::PORT_MM && $this->imageOfDirection($direction)->angleDegTo($way) < self::PORT_DEG) {
+                if (
+                    $i !== $j &&
+                    $this->image($at)->distanceTo($other) < self::PORT_MM &&
+                    $this->imageOfDirection($direction)->angleDegTo($way) < self::PORT_DEG
+                ) {
                     $partner[] = $j;
 
                     continue 2;

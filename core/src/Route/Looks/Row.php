@@ -7,15 +7,18 @@ namespace UpsweptBead\Core\Route\Looks;
 use UpsweptBead\Core\Geometry\Vector;
 
 /**
- * Tubes that stand side by side, and how even the gaps between them are. A line is a tube's centreline as points at equal
- * steps along it.
+ * Tubes that stand side by side, and how even the gaps between them are. A line is a tube's centreline as points at
+ * equal steps along it.
  */
 final readonly class Row
 {
     /** Ports further apart than this many times the usual step are no neighbours: another bank begins. */
     private const NEXT_BANK = 1.8;
 
-    /** Near the ends the gaps are what ports and inlets make them; they are looked at from here to as far from the other end. */
+    /**
+     * Near the ends the gaps are what ports and inlets make them; they are looked at from here to as far from the
+     * other end.
+     */
     private const FROM = 0.15;
 
     /** @param  list<array{int, int}>  $pairs  of neighbours */
@@ -48,7 +51,15 @@ final readonly class Row
         sort($sorted);
         $usual = $sorted === [] ? 0.0 : $sorted[intdiv(count($sorted), 2)];
 
-        return new self(array_values(array_filter($pairs, static fn (int $k): bool => $steps[$k] <= self::NEXT_BANK * $usual, ARRAY_FILTER_USE_KEY)));
+        return new self(
+            array_values(
+                array_filter(
+                    $pairs,
+                    static fn (int $k): bool => $steps[$k] <= self::NEXT_BANK * $usual,
+                    ARRAY_FILTER_USE_KEY,
+                ),
+            ),
+        );
     }
 
     /**
@@ -93,7 +104,10 @@ final readonly class Row
             [$x, $y, $z] = [$line[$i - 1]->x, $line[$i - 1]->y, $line[$i - 1]->z];
             [$ux, $uy, $uz] = [$line[$i]->x - $x, $line[$i]->y - $y, $line[$i]->z - $z];
             [$px, $py, $pz] = [$point->x - $x, $point->y - $y, $point->z - $z];
-            $t = max(0.0, min(1.0, ($px * $ux + $py * $uy + $pz * $uz) / max($ux * $ux + $uy * $uy + $uz * $uz, 1e-12)));
+            $t = max(
+                0.0,
+                min(1.0, ($px * $ux + $py * $uy + $pz * $uz) / max($ux * $ux + $uy * $uy + $uz * $uz, 1e-12)),
+            );
             $best = min($best, ($px - $t * $ux) ** 2 + ($py - $t * $uy) ** 2 + ($pz - $t * $uz) ** 2);
         }
 

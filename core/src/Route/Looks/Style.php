@@ -9,8 +9,8 @@ use UpsweptBead\Core\Run\Centreline;
 use UpsweptBead\Core\Run\TubeRun;
 
 /**
- * What people see in a set and pay for, as figures: how even the gaps between neighbours are, how flat each run lies, how
- * well two banks mirror each other. All in mm.
+ * What people see in a set and pay for, as figures: how even the gaps between neighbours are, how flat each run lies,
+ * how well two banks mirror each other. All in mm.
  */
 final readonly class Style
 {
@@ -32,7 +32,9 @@ final readonly class Style
      */
     public static function of(array $runs, array $odMm): self
     {
-        $starts = array_values(array_map(static fn (TubeRun $run): array => [$run->start->at, $run->start->forward], $runs));
+        $starts = array_values(
+            array_map(static fn (TubeRun $run): array => [$run->start->at, $run->start->forward], $runs),
+        );
         $laidOut = array_map(Centreline::of(...), $runs);
         $lines = array_values(array_map(static fn (Centreline $line): array => $line->inSteps(self::STEPS), $laidOut));
         $ends = array_map(static fn (array $line): Vector => $line[self::STEPS], $lines);
@@ -44,7 +46,10 @@ final readonly class Style
         );
     }
 
-    /** Peak to valley from the plane that fits best: the axis with the least scatter, by turning the frame until none is left. */
+    /**
+     * Peak to valley from the plane that fits best: the axis with the least scatter, by turning the frame until none
+     * is left.
+     */
     private static function flatness(Centreline $line): float
     {
         $points = $line->points(self::EVERY_MM);

@@ -10,5 +10,10 @@ use UpsweptBead\Core\Geometry\Vector;
 final readonly class Port
 {
     /** @param  Vector  $direction  out of the engine, of length 1 */
-    public function __construct(public string $id, public Vector $at, public Vector $direction, public TubeStock $tube) {}
+    public function __construct(
+        public string $id,
+        public Vector $at,
+        public Vector $direction,
+        public TubeStock $tube,
+    ) {}
 }

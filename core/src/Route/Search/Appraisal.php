@@ -36,9 +36,13 @@ final readonly class Appraisal
         foreach ($problem->collectors as $collector) {
             array_push($ends, ...array_map(static fn (Inlet $inlet): Vector => $inlet->at, $collector->inlets));
         }
-        $this->mirror = $this->weights->perMmOffMirror > 0.0
-            ? Mirror::of(array_map(static fn (Port $port): array => [$port->at, $port->direction], $problem->ports), $ends)
-            : null;
+        $this->mirror =
+            $this->weights->perMmOffMirror > 0.0
+                ? Mirror::of(
+                    array_map(static fn (Port $port): array => [$port->at, $port->direction], $problem->ports),
+                    $ends,
+                )
+                : null;
     }
 
     /** @param  list<Way>  $ways */

@@ -35,7 +35,12 @@ final class Assembly
             $changed = false;
             foreach ($order as $i) {
                 $others = array_diff_key($chosen, [$i => true]);
-                $best = $this->bestFor($options[$i], $others, $weight, $this->scoreOf($chosen[$i], $others, $weight, INF) - 1e-6);
+                $best = $this->bestFor(
+                    $options[$i],
+                    $others,
+                    $weight,
+                    $this->scoreOf($chosen[$i], $others, $weight, INF) - 1e-6,
+                );
                 if ($best !== null) {
                     $chosen[$i] = $best;
                     $changed = true;
@@ -132,6 +137,9 @@ final class Assembly
 
     private function measure(Way $p, Way $q): float
     {
-        return max(Clearance::pair($p, $q, $this->gap, Candidates::HAND), 0.5 * Clearance::lane($p, $q, $this->gap, Candidates::HAND));
+        return max(
+            Clearance::pair($p, $q, $this->gap, Candidates::HAND),
+            0.5 * Clearance::lane($p, $q, $this->gap, Candidates::HAND),
+        );
     }
 }

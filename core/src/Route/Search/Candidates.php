@@ -63,9 +63,15 @@ final class Candidates
     /** How far short a way may be for now. */
     private float $mostShort = self::MOST_SHORT;
 
-    public function __construct(private readonly RouteProblem $problem, private ThreeBends $threeBends, private readonly Chance $chance, private readonly Mending $mending)
-    {
-        $this->meshes = array_values(array_filter($problem->keepOuts, static fn (KeepOut $solid): bool => ! $solid->isConvex()));
+    public function __construct(
+        private readonly RouteProblem $problem,
+        private ThreeBends $threeBends,
+        private readonly Chance $chance,
+        private readonly Mending $mending,
+    ) {
+        $this->meshes = array_values(
+            array_filter($problem->keepOuts, static fn (KeepOut $solid): bool => ! $solid->isConvex()),
+        );
     }
 
     /** Forgets what was gathered, and draws other directions from now on. */
@@ -76,7 +82,8 @@ final class Candidates
     }
 
     /**
-     * From now on candidates are gathered with less, or with full, effort, and short ways mended or not; those gathered already stay.
+     * From now on candidates are gathered with less, or with full, effort, and short ways mended or not; those
+     * gathered already stay.
      */
     public function gathering(bool $lightly, bool $mending): void
     {
@@ -91,7 +98,12 @@ final class Candidates
      */
     public function ofLength(Span $span, float $length, float $tolerance): array
     {
-        return $this->kept["$span->id|$length|".($this->isLight ? 'light' : '')] ??= $this->gather($span, $length, $tolerance, 0.0);
+        return $this->kept["$span->id|$length|".($this->isLight ? 'light' : '')] ??= $this->gather(
+            $span,
+            $length,
+            $tolerance,
+            0.0,
+        );
     }
 
     /**
@@ -103,7 +115,12 @@ final class Candidates
     {
         $variant %= count(self::EXTRA);
 
-        return $this->kept["$span->id|any|$variant|".($this->isLight ? 'light' : '')] ??= $this->gather($span, null, 0.0, self::EXTRA[$variant]);
+        return $this->kept["$span->id|any|$variant|".($this->isLight ? 'light' : '')] ??= $this->gather(
+            $span,
+            null,
+            0.0,
+            self::EXTRA[$variant],
+        );
     }
 
     /**
@@ -113,7 +130,12 @@ final class Candidates
      */
     public function quick(Span $span): array
     {
-        return $this->kept[$span->id.'|quick'] ??= $this->best($this->fit([...FewBends::of($span), ...($span->rules->maxBends >= 2 ? TwoBends::onGrid($span) : [])], self::MOST_TWO));
+        return $this->kept[$span->id.'|quick'] ??= $this->best(
+            $this->fit(
+                [...FewBends::of($span), ...$span->rules->maxBends >= 2 ? TwoBends::onGrid($span) : []],
+                self::MOST_TWO,
+            ),
+        );
     }
 
     /** @return list<Way> */
@@ -130,7 +152,9 @@ final class Candidates
             array_push($ways, ...$this->mended($ways));
         }
 
-        return $this->best(array_values(array_filter($ways, static fn (Way $way): bool => $way->shortfall <= self::MOST_SHORT)));
+        return $this->best(
+            array_values(array_filter($ways, static fn (Way $way): bool => $way->shortfall <= self::MOST_SHORT)),
+        );
     }
 
     /** @param  list<Way>  $ways */
@@ -167,7 +191,14 @@ final class Candidates
         if ($span->rules->maxBends >= 2) {
             array_push($two, ...array_filter(TwoBends::onGrid($span), $isOfLength));
             foreach ($length === null ? self::someLengths($span, $two, $extra) : [$length] as $one) {
-                array_push($two, ...TwoBends::ofLength($span, $one, array_slice(self::radiusPairs($span), 0, $this->isLight ? 1 : 9)));
+                array_push(
+                    $two,
+                    ...TwoBends::ofLength(
+                        $span,
+                        $one,
+                        array_slice(self::radiusPairs($span), 0, $this->isLight ? 1 : 9),
+                    ),
+                );
             }
         }
         $ways = $this->fit($two, self::MOST_TWO);
@@ -219,12 +250,18 @@ final class Candidates
                 continue;
             }
             $clear = count($found) - ($this->isLight ? 0 : $short);
-            if (++$tries > ($clear < self::FEW ? self::MOST_TRIES : self::TRIES) * ($this->isLight ? self::LIGHT : 1.0)) {
+            if (
+                ++$tries >
+                ($clear < self::FEW ? self::MOST_TRIES : self::TRIES) * ($this->isLight ? self::LIGHT : 1.0)
+            ) {
                 break;
             }
             $radii = $span->smallestRadii(array_slice($all, $i + 6, 3)) ?? [];
             $way = Way::of($span, ThreeBends::vertices($all, $i, $free, $span), $radii);
-            if (! $this->measured($way) || $way->shortfall > 0.0 && ++$short > self::MOST_THREE / 2 && ! $this->isLight) {
+            if (
+                ! $this->measured($way) ||
+                ($way->shortfall > 0.0 && ++$short > self::MOST_THREE / 2 && ! $this->isLight)
+            ) {
                 continue;
             }
             $alike[$like] = ($alike[$like] ?? 0) + 1;

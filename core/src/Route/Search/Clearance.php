@@ -20,8 +20,14 @@ final readonly class Clearance
      *
      * @param-out  ($contacts is null ? null : list<Contact>)  $contacts
      */
-    public static function pair(Way $p, Way $q, float $gap, float $hand, ?array &$contacts = null, float $window = 0.0): float
-    {
+    public static function pair(
+        Way $p,
+        Way $q,
+        float $gap,
+        float $hand,
+        ?array &$contacts = null,
+        float $window = 0.0,
+    ): float {
         $half = ($p->span->port->tube->odMm + $q->span->port->tube->odMm) / 2;
         $wide = $half + $gap + $hand;
         $same = $p->span->collector->id === $q->span->collector->id;
@@ -85,7 +91,8 @@ final readonly class Clearance
                         $rx = $px - $qx;
                         $ry = $py - $qy;
                         $rz = $pz - $qz;
-                        // The nearest points of two line segments, clamped to both [Ericson, Real-Time Collision Detection, 5.1.9].
+                        // The nearest points of two line segments, clamped to both [Ericson, Real-Time Collision
+                        // Detection, 5.1.9].
                         $e = $vx * $vx + $vy * $vy + $vz * $vz;
                         $b = $ux * $vx + $uy * $vy + $uz * $vz;
                         $c = $ux * $rx + $uy * $ry + $uz * $rz;
@@ -170,8 +177,14 @@ final readonly class Clearance
      *
      * @param-out  ($contacts is null ? null : list<Contact>)  $contacts
      */
-    public static function solid(Way $way, KeepOut $solid, float $clearance, float $hand, ?array &$contacts = null, float $window = 0.0): float
-    {
+    public static function solid(
+        Way $way,
+        KeepOut $solid,
+        float $clearance,
+        float $hand,
+        ?array &$contacts = null,
+        float $window = 0.0,
+    ): float {
         $need = $way->span->port->tube->odMm / 2 + ($solid->clearanceMm ?? $clearance) + $hand;
         $begin = $solid->exemptFirstMm;
         $end = $way->length - $solid->exemptLastMm;
@@ -182,8 +195,13 @@ final readonly class Clearance
         foreach ($way->from as $i => $first) {
             $last = $way->to[$i];
             $limit = $need + ($wants ? $window : -$worst);
-            if ($stations[$last] <= $begin || $stations[$first] >= $end
-                || $solid->atLeast($way->balls[4 * $i], $way->balls[4 * $i + 1], $way->balls[4 * $i + 2]) - $way->balls[4 * $i + 3] >= $limit) {
+            if (
+                $stations[$last] <= $begin ||
+                $stations[$first] >= $end ||
+                $solid->atLeast($way->balls[4 * $i], $way->balls[4 * $i + 1], $way->balls[4 * $i + 2]) -
+                    $way->balls[4 * $i + 3] >=
+                    $limit
+            ) {
                 continue;
             }
             $best = $limit;
@@ -202,7 +220,15 @@ final readonly class Clearance
                 $uy = $points[3 * $k + 4] - $y;
                 $uz = $points[3 * $k + 5] - $z;
                 $part = $high - $low;
-                [$distance, $at] = $solid->along($x + $low * $ux, $y + $low * $uy, $z + $low * $uz, $part * $ux, $part * $uy, $part * $uz, $best);
+                [$distance, $at] = $solid->along(
+                    $x + $low * $ux,
+                    $y + $low * $uy,
+                    $z + $low * $uz,
+                    $part * $ux,
+                    $part * $uy,
+                    $part * $uz,
+                    $best,
+                );
                 if ($distance < $best) {
                     $best = $distance;
                     $place = $k - $first + $low + $at * $part;
@@ -231,7 +257,12 @@ final readonly class Clearance
         $end = $way->length - $solid->exemptLastMm;
         $isConvex = $solid->isConvex();
         foreach ($marks as [$x, $y, $z, $station]) {
-            if ($station > $solid->exemptFirstMm && $station < $end && $solid->atLeast($x, $y, $z) < $least && ($isConvex || $solid->atMost($x, $y, $z) < $least)) {
+            if (
+                $station > $solid->exemptFirstMm &&
+                $station < $end &&
+                $solid->atLeast($x, $y, $z) < $least &&
+                ($isConvex || $solid->atMost($x, $y, $z) < $least)
+            ) {
                 return true;
             }
         }
@@ -240,8 +271,8 @@ final readonly class Clearance
     }
 
     /**
-     * Gives by how much a tube comes short of the gap to itself, between points further apart along it than a half turn.
-     * Taken at points every $every mm; a pass is skipped over as far as the distance met there allows.
+     * Gives by how much a tube comes short of the gap to itself, between points further apart along it than a half
+     * turn. Taken at points every $every mm; a pass is skipped over as far as the distance met there allows.
      */
     public static function itself(Way $way, float $gap, float $hand, float $every = 4.0): float
     {

@@ -55,7 +55,11 @@ final readonly class Directions
         $n = [$a[1] * $b[2] - $a[2] * $b[1], $a[2] * $b[0] - $a[0] * $b[2], $a[0] * $b[1] - $a[1] * $b[0]];
         $found = [];
         foreach ($r < 1e-7 ? [0.0] : [$r, -$r] as $side) {
-            $found[] = [$p * $a[0] + $q * $b[0] + $side * $n[0], $p * $a[1] + $q * $b[1] + $side * $n[1], $p * $a[2] + $q * $b[2] + $side * $n[2]];
+            $found[] = [
+                $p * $a[0] + $q * $b[0] + $side * $n[0],
+                $p * $a[1] + $q * $b[1] + $side * $n[1],
+                $p * $a[2] + $q * $b[2] + $side * $n[2],
+            ];
         }
 
         return $found;
@@ -108,6 +112,8 @@ final readonly class Directions
      */
     private static function volume(array $x, array $y, array $z): float
     {
-        return $x[0] * ($y[1] * $z[2] - $y[2] * $z[1]) + $x[1] * ($y[2] * $z[0] - $y[0] * $z[2]) + $x[2] * ($y[0] * $z[1] - $y[1] * $z[0]);
+        return $x[0] * ($y[1] * $z[2] - $y[2] * $z[1]) +
+            $x[1] * ($y[2] * $z[0] - $y[0] * $z[2]) +
+            $x[2] * ($y[0] * $z[1] - $y[1] * $z[0]);
     }
 }

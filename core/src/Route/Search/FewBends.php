@@ -17,12 +17,19 @@ final readonly class FewBends
         $cos = $a->dot($b);
         $square = 1.0 - $cos * $cos;
         if ($square < 1e-12) {
-            return $cos > 0.0 && $d->dot($a) > 0.0 && $d->squareTo($a)->length() < self::MEETS ? self::fitting([Way::of($s, [], [])]) : [];
+            return $cos > 0.0 && $d->dot($a) > 0.0 && $d->squareTo($a)->length() < self::MEETS
+                ? self::fitting([Way::of($s, [], [])])
+                : [];
         }
         // From D = l0 a + l1 b, by least squares.
         $first = ($d->dot($a) - $cos * $d->dot($b)) / $square;
         $last = ($d->dot($b) - $cos * $d->dot($a)) / $square;
-        if ($s->rules->maxBends < 1 || $first <= 0.0 || $last <= 0.0 || $d->minus($a->times($first))->minus($b->times($last))->length() > self::MEETS) {
+        if (
+            $s->rules->maxBends < 1 ||
+            $first <= 0.0 ||
+            $last <= 0.0 ||
+            $d->minus($a->times($first))->minus($b->times($last))->length() > self::MEETS
+        ) {
             return [];
         }
         $vertex = $s->port->at->plus($a->times($first))->toArray();

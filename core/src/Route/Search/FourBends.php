@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
-/** Ways with four bends, drawn: directions from both ends on the grid, one inner leg given outright, the rest solved. */
+/**
+ * Ways with four bends, drawn: directions from both ends on the grid, one inner leg given outright, the rest solved.
+ */
 final readonly class FourBends
 {
     private const MOST_TURNING = 6.9;
@@ -38,8 +40,11 @@ final readonly class FourBends
         }
         $inner = $s->rules->limits->innerStraightMm + 1e-3;
         $least = [
-            $s->rules->limits->firstStraightMm + $back[0] + 1e-3, $back[0] + $back[1] + $inner, $back[1] + $back[2] + $inner,
-            $back[2] + $back[3] + $inner, $back[3] + $s->rules->limits->lastStraightMm + 1e-3,
+            $s->rules->limits->firstStraightMm + $back[0] + 1e-3,
+            $back[0] + $back[1] + $inner,
+            $back[1] + $back[2] + $inner,
+            $back[2] + $back[3] + $inner,
+            $back[3] + $s->rules->limits->lastStraightMm + 1e-3,
         ];
         $given = 1 + $chance->below(3);
         $size = $least[$given] + 90.0 * $chance->share() ** 2;
@@ -63,7 +68,11 @@ final readonly class FourBends
         }
         [$free, $rows, $slopes] = $solved;
         $floor = array_values(array_diff_key($least, [$given => true]));
-        [$x, $y, $z] = [$s->across->x - $size * $legs[$given][0], $s->across->y - $size * $legs[$given][1], $s->across->z - $size * $legs[$given][2]];
+        [$x, $y, $z] = [
+            $s->across->x - $size * $legs[$given][0],
+            $s->across->y - $size * $legs[$given][1],
+            $s->across->z - $size * $legs[$given][2],
+        ];
         [$low, $high, $slope, $total] = [$floor[$free], 1e5, 1.0, 0.0];
         $base = [];
         for ($k = 0; $k < 3; $k++) {

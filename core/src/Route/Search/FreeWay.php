@@ -52,17 +52,26 @@ final class FreeWay
             $last = 3 * ($bends + 1);
             $values[] = sqrt(($v[3] - $v[0]) ** 2 + ($v[4] - $v[1]) ** 2 + ($v[5] - $v[2]) ** 2);
             array_push($values, ...array_slice($v, 6, 3 * ($bends - 2)));
-            $values[] = sqrt(($v[$last] - $v[$last - 3]) ** 2 + ($v[$last + 1] - $v[$last - 2]) ** 2 + ($v[$last + 2] - $v[$last - 1]) ** 2);
+            $values[] = sqrt(
+                ($v[$last] - $v[$last - 3]) ** 2 +
+                    ($v[$last + 1] - $v[$last - 2]) ** 2 +
+                    ($v[$last + 2] - $v[$last - 1]) ** 2,
+            );
         }
         $step = deg2rad($way->span->rules->limits->grid->stepDeg);
-        $held ??= array_map(static fn (float $angle): ?float => $way->span->isEven($angle) ? round($angle / $step) * $step : null, $way->angles);
+        $held ??= array_map(
+            static fn (float $angle): ?float => $way->span->isEven($angle) ? round($angle / $step) * $step : null,
+            $way->angles,
+        );
 
         return new self($way->span, $values, $way->radii, $held, $way);
     }
 
     public function way(): Way
     {
-        return $this->bends < 2 ? $this->origin : Way::of($this->span, array_slice($this->vertices, 3, 3 * $this->bends), $this->radii);
+        return $this->bends < 2
+            ? $this->origin
+            : Way::of($this->span, array_slice($this->vertices, 3, 3 * $this->bends), $this->radii);
     }
 
     /** @param  list<float>  $values */
@@ -86,7 +95,11 @@ final class FreeWay
             $back = $i > 0 ? $this->radii[$i - 1] * tan($this->angles[$i - 1] / 2) : 0.0;
             $s = $back + $share * $this->straights[$i];
 
-            return [$v[3 * $i] + $s * $u[3 * $i], $v[3 * $i + 1] + $s * $u[3 * $i + 1], $v[3 * $i + 2] + $s * $u[3 * $i + 2]];
+            return [
+                $v[3 * $i] + $s * $u[3 * $i],
+                $v[3 * $i + 1] + $s * $u[3 * $i + 1],
+                $v[3 * $i + 2] + $s * $u[3 * $i + 2],
+            ];
         }
         $angle = $this->angles[$i];
         $radius = $this->radii[$i];
@@ -111,7 +124,12 @@ final class FreeWay
             $this->vertices = $this->origin->vertices;
         } else {
             $s = $this->span;
-            [$from, $to, $first, $last] = [$s->port->at, $s->inlet->at, $this->values[0], $this->values[count($this->values) - 1]];
+            [$from, $to, $first, $last] = [
+                $s->port->at,
+                $s->inlet->at,
+                $this->values[0],
+                $this->values[count($this->values) - 1],
+            ];
             $this->vertices = [
                 $from->x, $from->y, $from->z,
                 $from->x + $first * $s->ax, $from->y + $first * $s->ay, $from->z + $first * $s->az,

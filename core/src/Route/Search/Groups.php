@@ -6,7 +6,10 @@ namespace UpsweptBead\Core\Route\Search;
 
 use UpsweptBead\Core\Route\Problem\LengthGroup;
 
-/** The groups of tubes that must have one length, by port. A port belongs to one group at most; the first that names it. */
+/**
+ * The groups of tubes that must have one length, by port. A port belongs to one group at most; the first that names
+ * it.
+ */
 final readonly class Groups
 {
     /** @var array<string, int> */
@@ -49,7 +52,10 @@ final readonly class Groups
     {
         $commons = [];
         foreach ($this->all as $i => $group) {
-            $lengths = array_map(static fn (Way $way): float => $way->length, array_filter($ways, fn (Way $way): bool => $this->of($way->span->port->id) === $i));
+            $lengths = array_map(
+                static fn (Way $way): float => $way->length,
+                array_filter($ways, fn (Way $way): bool => $this->of($way->span->port->id) === $i),
+            );
             $commons[] = $group->targetMm ?? ($lengths === [] ? 1.0 : (min($lengths) + max($lengths)) / 2);
         }
 

@@ -11,5 +11,11 @@ final readonly class Hindrance
      * @param  ?string  $by  the keep-out or the other tube, null if neither is to blame
      * @param  string  $what  clearance, gap, length (mm) or turn (degrees)
      */
-    public function __construct(public string $runner, public ?string $by, public string $what, public float $amount, public string $opens) {}
+    public function __construct(
+        public string $runner,
+        public ?string $by,
+        public string $what,
+        public float $amount,
+        public string $opens,
+    ) {}
 }

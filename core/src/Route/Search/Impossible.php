@@ -11,11 +11,11 @@ use UpsweptBead\Core\Route\Problem\RouteProblem;
 /**
  * Proofs that a set cannot be routed, whatever is tried; finding none proves nothing.
  *
- * A tube leaves its port straight, and then turns no tighter than its least radius: at depth s0 + h on the port's axis it
- * is within R − √(R² − h²) of that axis. It must get that deep if it has to turn by a right angle or so, or if its inlet
- * lies deeper. If one keep-out, grown by half a tube and its clearance, covers that whole disc, no tube gets past. Grown
- * convex solids are convex, so a polygon round the disc with all its corners inside is enough. At the inlet likewise. What no
- * one disc tells, WayOut may.
+ * A tube leaves its port straight, and then turns no tighter than its least radius: at depth s0 + h on the port's axis
+ * it is within R − √(R² − h²) of that axis. It must get that deep if it has to turn by a right angle or so, or if its
+ * inlet lies deeper. If one keep-out, grown by half a tube and its clearance, covers that whole disc, no tube gets
+ * past. Grown convex solids are convex, so a polygon round the disc with all its corners inside is enough. At the
+ * inlet likewise. What no one disc tells, WayOut may.
  */
 final readonly class Impossible
 {
@@ -26,7 +26,13 @@ final readonly class Impossible
     /** @return list<Hindrance> one for each tube that has no way, or each pair of tubes that cannot stand together */
     public static function reasons(RouteProblem $problem, InletSharing $layout): array
     {
-        $blocked = array_map(static fn (array $choices): array => array_map(static fn (Span $span): ?Hindrance => self::blocked($problem, $span), $choices), $layout->spans);
+        $blocked = array_map(
+            static fn (array $choices): array => array_map(
+                static fn (Span $span): ?Hindrance => self::blocked($problem, $span),
+                $choices,
+            ),
+            $layout->spans,
+        );
         $spans = $layout->byPort();
         $reasons = [];
         foreach ($blocked as $choices) {
@@ -37,7 +43,11 @@ final readonly class Impossible
             }
         }
 
-        return [...($reasons === [] ? self::sharedOut($layout, $blocked) : $reasons), ...self::stubs($problem, $spans), ...self::lengths($problem, $spans)];
+        return [
+            ...$reasons === [] ? self::sharedOut($layout, $blocked) : $reasons,
+            ...self::stubs($problem, $spans),
+            ...self::lengths($problem, $spans),
+        ];
     }
 
     /**
@@ -77,27 +87,59 @@ final readonly class Impossible
         $turn = acos(max(-1.0, min(1.0, $span->port->direction->dot($span->inlet->direction))));
         $most = $span->rules->maxBends * max($span->maxAngles);
         if ($turn > $most + 1e-6) {
-            return new Hindrance($span->port->id, null, 'turn', rad2deg($turn - $most), 'more bends, or bends of a greater angle');
+            return new Hindrance(
+                $span->port->id,
+                null,
+                'turn',
+                rad2deg($turn - $most),
+                'more bends, or bends of a greater angle',
+            );
         }
         foreach ($problem->keepOuts as $solid) {
             if (! $solid->isConvex()) {
                 continue;
             }
             $grown = $span->port->tube->odMm / 2 + ($solid->clearanceMm ?? $problem->rules->clearanceMm);
-            foreach ([
-                [false, $span->port->at, $span->port->direction, $span->rules->limits->firstStraightMm, $solid->exemptFirstMm],
-                [true, $span->inlet->at, $span->inlet->direction->times(-1.0), $span->rules->limits->lastStraightMm, $solid->exemptLastMm],
-            ] as [$atInlet, $at, $axis, $straight, $exempt]) {
+            foreach (
+                [
+                    [
+                        false,
+                        $span->port->at,
+                        $span->port->direction,
+                        $span->rules->limits->firstStraightMm,
+                        $solid->exemptFirstMm,
+                    ],
+                    [
+                        true,
+                        $span->inlet->at,
+                        $span->inlet->direction->times(-1.0),
+                        $span->rules->limits->lastStraightMm,
+                        $solid->exemptLastMm,
+                    ],
+                ] as [$atInlet, $at, $axis, $straight, $exempt]
+            ) {
                 $by = self::coveredBy($span, $solid, $grown, $at, $axis, $straight, $exempt, $turn);
                 if ($by > 0.0) {
-                    return new Hindrance($span->port->id, $solid->id, 'clearance', $by, self::opens($solid->id, $atInlet));
+                    return new Hindrance(
+                        $span->port->id,
+                        $solid->id,
+                        'clearance',
+                        $by,
+                        self::opens($solid->id, $atInlet),
+                    );
                 }
             }
         }
         foreach ([false, true] as $atInlet) {
             $closed = WayOut::closedBy($span, $atInlet, $problem->keepOuts, $problem->rules->clearanceMm, $turn);
             if ($closed !== null) {
-                return new Hindrance($span->port->id, $closed[0], 'clearance', $closed[1], self::opens($closed[0], $atInlet));
+                return new Hindrance(
+                    $span->port->id,
+                    $closed[0],
+                    'clearance',
+                    $closed[1],
+                    self::opens($closed[0], $atInlet),
+                );
             }
         }
 
@@ -110,10 +152,19 @@ final readonly class Impossible
     }
 
     /** Gives by how many mm at least a keep-out closes every way out along an axis, 0 if it does not. */
-    private static function coveredBy(Span $span, KeepOut $solid, float $grown, Vector $at, Vector $axis, float $straight, float $exempt, float $turn): float
-    {
+    private static function coveredBy(
+        Span $span,
+        KeepOut $solid,
+        float $grown,
+        Vector $at,
+        Vector $axis,
+        float $straight,
+        float $exempt,
+        float $turn,
+    ): float {
         $radius = $span->radii[0];
-        // A path that never turns past this may end before it gets deeper; deeper only counts if the far end lies there.
+        // A path that never turns past this may end before it gets deeper; deeper only counts if the far end lies
+        // there.
         $far = $axis->dot($at === $span->port->at ? $span->across : $span->across->times(-1.0));
         $deepest = max($straight + $radius * sin(min($turn, M_PI / 2)), min($far, $straight + $radius));
         $axisSide = self::anySide($axis);
@@ -129,8 +180,10 @@ final readonly class Impossible
             $centre = $at->plus($axis->times($depth));
             $inside = INF;
             for ($k = 0; $k < self::CORNERS && $inside > 0.05; $k++) {
-                $angle = 2 * M_PI * $k / self::CORNERS;
-                $corner = $centre->plus($axisSide->times($reach * cos($angle)))->plus($other->times($reach * sin($angle)));
+                $angle = (2 * M_PI * $k) / self::CORNERS;
+                $corner = $centre
+                    ->plus($axisSide->times($reach * cos($angle)))
+                    ->plus($other->times($reach * sin($angle)));
                 $inside = min($inside, $grown - $solid->distance($corner->x, $corner->y, $corner->z));
             }
             $worst = max($worst, $inside > 0.05 ? $inside : 0.0);
@@ -148,14 +201,22 @@ final readonly class Impossible
     private static function stubs(RouteProblem $problem, array $spans): array
     {
         $reasons = [];
-        $firsts = array_values(array_filter(array_map(static fn (array $choices): ?Span => $choices[0] ?? null, $spans)));
+        $firsts = array_values(
+            array_filter(array_map(static fn (array $choices): ?Span => $choices[0] ?? null, $spans)),
+        );
         foreach ($firsts as $i => $p) {
             foreach (array_slice($firsts, $i + 1) as $q) {
                 $need = ($p->port->tube->odMm + $q->port->tube->odMm) / 2 + $problem->rules->gapMm;
                 $length = $problem->rules->limits->firstStraightMm;
                 $gap = self::apart($p->port->at, $p->port->direction, $q->port->at, $q->port->direction, $length);
                 if ($need - $gap > 0.06) {
-                    $reasons[] = new Hindrance($p->port->id, $q->port->id, 'gap', $need - $gap, 'ports further apart, a smaller tube, or a smaller gap');
+                    $reasons[] = new Hindrance(
+                        $p->port->id,
+                        $q->port->id,
+                        'gap',
+                        $need - $gap,
+                        'ports further apart, a smaller tube, or a smaller gap',
+                    );
                 }
             }
         }
@@ -173,7 +234,10 @@ final readonly class Impossible
         foreach ($problem->lengths as $group) {
             foreach ($group->targetMm === null ? [] : $group->runners as $port) {
                 $choices = $spans[$port] ?? [];
-                $least = $choices === [] ? 0.0 : min(array_map(static fn (Span $span): float => $span->across->length(), $choices));
+                $least =
+                    $choices === []
+                        ? 0.0
+                        : min(array_map(static fn (Span $span): float => $span->across->length(), $choices));
                 $most = (float) $group->targetMm + $group->toleranceMm((float) $group->targetMm);
                 if ($least > $most) {
                     $reasons[] = new Hindrance($port, null, 'length', $least - $most, 'a longer target');

@@ -22,7 +22,12 @@ final readonly class InletChoices
     /** Where the best are looked out first, of so many. */
     private const OF = 256;
 
-    public function __construct(private InletSharing $layout, private Assembly $assembly, private Appraisal $appraisal, private Chance $chance) {}
+    public function __construct(
+        private InletSharing $layout,
+        private Assembly $assembly,
+        private Appraisal $appraisal,
+        private Chance $chance,
+    ) {}
 
     /**
      * @param  bool  $isAnswered  whether there is an answer yet
@@ -40,12 +45,16 @@ final readonly class InletChoices
         // Banks can only mirror each other if their tubes go to inlets that do.
         $all = $this->layout->assignments($this->chance, self::OF);
 
-        return self::best($all, array_map(fn (array $inlets): float => $this->layout->offMirror($mirror, $inlets), $all), self::MIRRORED);
+        return self::best(
+            $all,
+            array_map(fn (array $inlets): float => $this->layout->offMirror($mirror, $inlets), $all),
+            self::MIRRORED,
+        );
     }
 
     /**
-     * Where there are several collectors, tubes to one are seldom in the way of those to another: what suits each of them by
-     * itself likely suits all.
+     * Where there are several collectors, tubes to one are seldom in the way of those to another: what suits each of
+     * them by itself likely suits all.
      *
      * @param  Closure(array<int, int>): (list<list<Way>>|null)  $options
      * @return list<list<int>>

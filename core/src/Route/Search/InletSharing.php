@@ -25,7 +25,10 @@ final readonly class InletSharing
     {
         [$this->spans, $this->places] = self::lay($problem);
         $ids = array_map(static fn (Port $port): string => $port->id, $problem->ports);
-        $this->groups = array_map(static fn (Collector $one): array => array_keys(array_intersect($ids, $one->runners)), $problem->collectors);
+        $this->groups = array_map(
+            static fn (Collector $one): array => array_keys(array_intersect($ids, $one->runners)),
+            $problem->collectors,
+        );
     }
 
     /** @return array<array-key, list<Span>> by port id */
@@ -49,7 +52,10 @@ final readonly class InletSharing
         $least = 0.0;
         foreach ($this->problem->ports as $i => $port) {
             if (in_array($port->id, $runners, true)) {
-                $each = array_map(static fn (Span $span): float => $span->across->length() * 1.02 + 10.0, $this->spans[$i]);
+                $each = array_map(
+                    static fn (Span $span): float => $span->across->length() * 1.02 + 10.0,
+                    $this->spans[$i],
+                );
                 $least = max($least, $each === [] ? 0.0 : array_sum($each) / count($each));
             }
         }
@@ -66,7 +72,9 @@ final readonly class InletSharing
     {
         $off = 0.0;
         foreach ($mirror->partner as $i => $j) {
-            $off += $mirror->image($this->spans[$i][$inlets[$i]]->inlet->at)->distanceTo($this->spans[$j][$inlets[$j]]->inlet->at);
+            $off += $mirror
+                ->image($this->spans[$i][$inlets[$i]]->inlet->at)
+                ->distanceTo($this->spans[$j][$inlets[$j]]->inlet->at);
         }
 
         return $off;

@@ -8,8 +8,8 @@ use UpsweptBead\Core\Route\Problem\RouteProblem;
 
 /**
  * Mends near misses of a whole set together: damped least squares (Levenberg–Marquardt) over all free values of all
- * tubes and the common lengths. What is asked of the tubes becomes shortfalls in mm, 0 where kept; the places of contact
- * are found anew at each step and held while slopes are taken.
+ * tubes and the common lengths. What is asked of the tubes becomes shortfalls in mm, 0 where kept; the places of
+ * contact are found anew at each step and held while slopes are taken.
  */
 final readonly class Mending
 {
@@ -55,11 +55,24 @@ final readonly class Mending
             for ($try = 0; $try < 4; $try++) {
                 $move = self::solve($normal, $slope, $damping);
                 [$tried, $triedCommons] = self::moved($tubes, $commons, $move);
-                $triedWays = array_map(static fn (FreeWay $tube, FreeWay $was, Way $way): Way => $tube === $was ? $way : $tube->way()->cut(Way::COARSE), $tried, $tubes, $ways);
+                $triedWays = array_map(
+                    static fn (FreeWay $tube, FreeWay $was, Way $way): Way => $tube === $was
+                        ? $way
+                        : $tube->way()->cut(Way::COARSE),
+                    $tried,
+                    $tubes,
+                    $ways,
+                );
                 $triedRows = $this->rows($tried, $triedWays, $triedCommons, $known);
                 $triedError = self::error($triedRows);
                 if ($triedError < $error) {
-                    [$tubes, $commons, $ways, $rows, $error] = [$tried, $triedCommons, $triedWays, $triedRows, $triedError];
+                    [$tubes, $commons, $ways, $rows, $error] = [
+                        $tried,
+                        $triedCommons,
+                        $triedWays,
+                        $triedRows,
+                        $triedError,
+                    ];
                     $damping = max(1e-4, $damping * 0.35);
 
                     continue 2;
@@ -114,7 +127,15 @@ final readonly class Mending
             Clearance::solid($way, $solid, $rules->clearanceMm, self::HAND, $contacts, 0.0);
             $need = $way->span->port->tube->odMm / 2 + ($solid->clearanceMm ?? $rules->clearanceMm) + self::HAND;
             foreach ($contacts as $contact) {
-                $rows[] = new Shortfall(ShortfallKind::Solid, $i, $contact->shortMm, place: $contact->piece, share: $contact->share, limit: $need, solid: $solid);
+                $rows[] = new Shortfall(
+                    ShortfallKind::Solid,
+                    $i,
+                    $contact->shortMm,
+                    place: $contact->piece,
+                    share: $contact->share,
+                    limit: $need,
+                    solid: $solid,
+                );
             }
         }
     }
@@ -128,7 +149,13 @@ final readonly class Mending
         $rules = $this->problem->rules;
         $last = $tube->bends;
         foreach ($tube->straights as $k => $straight) {
-            $least = 0.02 + ($k === 0 ? $rules->limits->firstStraightMm : ($k === $last ? $rules->limits->lastStraightMm : $rules->limits->innerStraightMm));
+            $least =
+                0.02 +
+                ($k === 0
+                    ? $rules->limits->firstStraightMm
+                    : ($k === $last
+                        ? $rules->limits->lastStraightMm
+                        : $rules->limits->innerStraightMm));
             if ($straight < $least) {
                 $rows[] = new Shortfall(ShortfallKind::Straight, $i, $least - $straight, place: $k, limit: $least);
             }
@@ -140,7 +167,14 @@ final readonly class Mending
                 [$low, $high] = [max($low, $tube->held[$k] - $slack), min($high, $tube->held[$k] + $slack)];
             }
             if ($angle < $low || $angle > $high) {
-                $rows[] = new Shortfall(ShortfallKind::Angle, $i, $tube->radii[$k] * max($low - $angle, $angle - $high), place: $k, limit: $angle < $low ? $low : $high, sign: $angle < $low ? -1.0 : 1.0);
+                $rows[] = new Shortfall(
+                    ShortfallKind::Angle,
+                    $i,
+                    $tube->radii[$k] * max($low - $angle, $angle - $high),
+                    place: $k,
+                    limit: $angle < $low ? $low : $high,
+                    sign: $angle < $low ? -1.0 : 1.0,
+                );
             }
         }
         $group = $this->groups->of($tube->span->port->id);
@@ -148,7 +182,13 @@ final readonly class Mending
             $over = $tube->length - $commons[$group];
             $allowed = 0.97 * $this->groups->tolerance($group, $commons[$group]);
             if (abs($over) > $allowed) {
-                $rows[] = new Shortfall(ShortfallKind::Length, $i, abs($over) - $allowed, place: $group, sign: $over > 0 ? 1.0 : -1.0);
+                $rows[] = new Shortfall(
+                    ShortfallKind::Length,
+                    $i,
+                    abs($over) - $allowed,
+                    place: $group,
+                    sign: $over > 0 ? 1.0 : -1.0,
+                );
             }
         }
     }
@@ -176,7 +216,13 @@ final readonly class Mending
         $long = Clearance::lane($ways[$i], $ways[$j], $gap, self::HAND);
         if ($long > 0.0) {
             $shorter = $tubes[$i]->straights[$tubes[$i]->bends] < $tubes[$j]->straights[$tubes[$j]->bends] ? $i : $j;
-            $rows[] = new Shortfall(ShortfallKind::Lane, $shorter, $long, place: $tubes[$shorter]->bends, limit: $tubes[$shorter]->straights[$tubes[$shorter]->bends] - $long);
+            $rows[] = new Shortfall(
+                ShortfallKind::Lane,
+                $shorter,
+                $long,
+                place: $tubes[$shorter]->bends,
+                limit: $tubes[$shorter]->straights[$tubes[$shorter]->bends] - $long,
+            );
         }
     }
 
@@ -258,7 +304,8 @@ final readonly class Mending
             case ShortfallKind::Angle:
                 return $row->sign * ($tube->angles[$row->place] - $row->limit) * $tube->radii[$row->place];
             case ShortfallKind::Length:
-                return $row->sign * ($tube->length - $commons[$row->place]) - 0.97 * $this->groups->tolerance($row->place, $commons[$row->place]);
+                return $row->sign * ($tube->length - $commons[$row->place]) -
+                    0.97 * $this->groups->tolerance($row->place, $commons[$row->place]);
             case ShortfallKind::Solid:
                 [$x, $y, $z] = $tube->point($row->place, $row->share);
 
@@ -267,7 +314,10 @@ final readonly class Mending
                 [$x, $y, $z] = $tube->point($row->place, $row->share);
                 [$u, $v, $w] = $tubes[$row->other]->point($row->otherPlace, $row->otherShare);
 
-                return $row->limit - ($x - $u) * $row->normal[0] - ($y - $v) * $row->normal[1] - ($z - $w) * $row->normal[2];
+                return $row->limit -
+                    ($x - $u) * $row->normal[0] -
+                    ($y - $v) * $row->normal[1] -
+                    ($z - $w) * $row->normal[2];
         }
     }
 

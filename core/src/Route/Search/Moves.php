@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Route\Search;
 use UpsweptBead\Core\Geometry\Vector;
 
 /**
- * Small changes to a set that might make it cheaper, in the order they are worth trying: another way for one tube, an odd
- * angle brought onto the grid, other ways for two tubes at once. Each still has to be mended.
+ * Small changes to a set that might make it cheaper, in the order they are worth trying: another way for one tube, an
+ * odd angle brought onto the grid, other ways for two tubes at once. Each still has to be mended.
  */
 final readonly class Moves
 {
@@ -56,13 +56,23 @@ final readonly class Moves
         }
         $images = [];
         foreach ($mirror->partner as $i => $j) {
-            if ($mirror->image($set[$i]->span->inlet->at)->distanceTo($set[$j]->span->inlet->at) < self::SAME_INLET_MM) {
-                $inner = array_map(static fn (array $xyz): array => $mirror->image(new Vector(...$xyz))->toArray(), array_chunk(array_slice($set[$i]->vertices, 3, -3), 3));
+            if (
+                $mirror->image($set[$i]->span->inlet->at)->distanceTo($set[$j]->span->inlet->at) < self::SAME_INLET_MM
+            ) {
+                $inner = array_map(
+                    static fn (array $xyz): array => $mirror->image(new Vector(...$xyz))->toArray(),
+                    array_chunk(array_slice($set[$i]->vertices, 3, -3), 3),
+                );
                 $images[$j] = Way::of($set[$j]->span, array_merge([], ...$inner), $set[$i]->radii)->cut();
             }
         }
         foreach ([-1.0, 1.0] as $side) {
-            $bank = array_filter($images, static fn (Way $way): bool => $side * $way->span->port->at->minus($mirror->point)->dot($mirror->normal) > 0.0);
+            $bank = array_filter(
+                $images,
+                static fn (Way $way): bool => $side *
+                    $way->span->port->at->minus($mirror->point)->dot($mirror->normal) >
+                    0.0,
+            );
             if (count($bank) > 1) {
                 yield [array_values(array_replace($set, $bank)), []];
             }
@@ -85,7 +95,8 @@ final readonly class Moves
         $better = [];
         foreach ($set as $i => $old) {
             $others = array_diff_key($set, [$i => true]);
-            foreach ($this->assembly->bestFew($options($old), $others, 1.0, $old->cost + self::FOR_LOOKS, self::LOOKED_AT) as $way) {
+            $most = $old->cost + self::FOR_LOOKS;
+            foreach ($this->assembly->bestFew($options($old), $others, 1.0, $most, self::LOOKED_AT) as $way) {
                 $changed = array_values(array_replace($set, [$i => $way]));
                 $cost = $this->appraisal->of($changed);
                 if ($cost < $now - 0.2) {
@@ -110,7 +121,9 @@ final readonly class Moves
         usort($order, static fn (int $a, int $b): int => $set[$b]->cost <=> $set[$a]->cost);
         foreach ($order as $i) {
             $others = array_diff_key($set, [$i => true]);
-            foreach ($this->assembly->bestFew($options($set[$i]), $others, 1.0, $set[$i]->cost - 0.3, self::FEW) as $way) {
+            foreach (
+                $this->assembly->bestFew($options($set[$i]), $others, 1.0, $set[$i]->cost - 0.3, self::FEW) as $way
+            ) {
                 yield [array_values(array_replace($set, [$i => $way])), []];
             }
         }
@@ -133,7 +146,12 @@ final readonly class Moves
                     if ($goal < $way->span->minAngle || $goal > $way->span->maxAngle($way->radii[$k]) + 1e-9) {
                         continue;
                     }
-                    $held = array_map(fn (float $one): ?float => $way->span->isEven($one) ? round($one / $this->step) * $this->step : null, $way->angles);
+                    $held = array_map(
+                        fn (float $one): ?float => $way->span->isEven($one)
+                            ? round($one / $this->step) * $this->step
+                            : null,
+                        $way->angles,
+                    );
                     yield [$set, [$i => array_values(array_replace($held, [$k => $goal]))]];
                 }
             }
@@ -156,7 +174,8 @@ final readonly class Moves
                 $others = array_diff_key($set, [$i => true, $j => true]);
                 $room = $set[$i]->cost + $set[$j]->cost - 0.3;
                 foreach ($this->assembly->bestFew($all[$i], $others, 1.0, $set[$i]->cost - 1.0, 2) as $way) {
-                    foreach ($this->assembly->bestFew($all[$j], $others + [$i => $way], 1.0, $room - $way->cost, 1) as $second) {
+                    $with = $others + [$i => $way];
+                    foreach ($this->assembly->bestFew($all[$j], $with, 1.0, $room - $way->cost, 1) as $second) {
                         yield [array_values(array_replace($set, [$i => $way, $j => $second])), []];
                     }
                 }

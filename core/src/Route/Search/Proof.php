@@ -6,7 +6,10 @@ namespace UpsweptBead\Core\Route\Search;
 
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 
-/** The last word on a set: everything measured again from its vertices on fine lines, nothing carried over from the search. */
+/**
+ * The last word on a set: everything measured again from its vertices on fine lines, nothing carried over from the
+ * search.
+ */
 final readonly class Proof
 {
     /** Lines stand within this of the arcs. */
@@ -34,7 +37,11 @@ final readonly class Proof
         $rules = $problem->rules;
         $fine = [];
         foreach ($ways as $way) {
-            $fine[] = $again = Way::of($way->span, array_slice($way->vertices, 3, 3 * $way->bends()), $way->radii)->cut(Way::FINE);
+            $fine[] = $again = Way::of(
+                $way->span,
+                array_slice($way->vertices, 3, 3 * $way->bends()),
+                $way->radii,
+            )->cut(Way::FINE);
             $id = $way->span->port->id;
             $take($again->breach(), $id, '', 'bend');
             $take(Clearance::itself($again, $rules->gapMm, 0.0, 1.5), $id, $id, 'gap');
@@ -44,7 +51,12 @@ final readonly class Proof
         }
         foreach ($fine as $i => $way) {
             for ($j = $i + 1; $j < count($fine); $j++) {
-                $take(Clearance::pair($way, $fine[$j], $rules->gapMm, 0.0), $way->span->port->id, $fine[$j]->span->port->id, 'gap');
+                $take(
+                    Clearance::pair($way, $fine[$j], $rules->gapMm, 0.0),
+                    $way->span->port->id,
+                    $fine[$j]->span->port->id,
+                    'gap',
+                );
             }
         }
         $take((new Groups($problem->lengths))->breach($fine), $ways[0]->span->port->id, '', 'length');

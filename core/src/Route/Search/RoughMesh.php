@@ -8,12 +8,15 @@ use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Solid\MeshSolid;
 
 /**
- * What stands in for a mesh while a way is looked for: distances from a grid instead of from its triangles. It is off by
- * less than the search keeps in hand, and every answer is proved against the mesh itself.
+ * What stands in for a mesh while a way is looked for: distances from a grid instead of from its triangles. It is off
+ * by less than the search keeps in hand, and every answer is proved against the mesh itself.
  */
 final readonly class RoughMesh extends KeepOut
 {
-    /** Taken on top of the grid's distance where it is to be no less than the true one: enough for what matters while searching. */
+    /**
+     * Taken on top of the grid's distance where it is to be no less than the true one: enough for what matters while
+     * searching.
+     */
     private const OFF = 0.3;
 
     /** Lines are looked at in steps no shorter, mm. */

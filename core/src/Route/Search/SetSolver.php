@@ -102,7 +102,12 @@ final class SetSolver
     ) {
         $this->chance = new Chance($seed);
         $this->groups = new Groups($problem->lengths);
-        $rough = $problem->keepingOut(array_map(static fn (KeepOut $one): KeepOut => $one instanceof MeshSolid ? new RoughMesh($one) : $one, $problem->keepOuts));
+        $rough = $problem->keepingOut(
+            array_map(
+                static fn (KeepOut $one): KeepOut => $one instanceof MeshSolid ? new RoughMesh($one) : $one,
+                $problem->keepOuts,
+            ),
+        );
         $this->mending = new Mending($rough, $this->groups);
         $this->candidates = new Candidates($rough, new ThreeBends($this->chance), $this->chance, $this->mending);
         $this->assembly = new Assembly($problem->rules->gapMm);
@@ -127,7 +132,12 @@ final class SetSolver
             if ($this->best === [] && $round % self::AFRESH === self::AFRESH - 1) {
                 $this->candidates->afresh();
             }
-            if (! $this->round($round, false) && $this->best !== [] && $this->problem->lengths === [] && $round > self::ENOUGH) {
+            if (
+                ! $this->round($round, false) &&
+                $this->best !== [] &&
+                $this->problem->lengths === [] &&
+                $round > self::ENOUGH
+            ) {
                 break;
             }
         }
@@ -157,7 +167,13 @@ final class SetSolver
         $this->candidates->gathering($this->isLight(), $this->best === [] || count($this->problem->ports) === 1);
         $lengths = $this->lengthsFor($round);
         $states = [];
-        foreach ($this->sharing->ways($this->best !== [], $this->isLight(), fn (array $inlets): ?array => $this->options($inlets, $lengths, $quick)) as $inlets) {
+        foreach (
+            $this->sharing->ways(
+                $this->best !== [],
+                $this->isLight(),
+                fn (array $inlets): ?array => $this->options($inlets, $lengths, $quick),
+            ) as $inlets
+        ) {
             if (! $this->mayGoOn()) {
                 break;
             }
@@ -211,21 +227,42 @@ final class SetSolver
      */
     private function mend(array $ways, array $held, float $below, bool $loosely = false): ?array
     {
-        $key = implode(',', array_map(static fn (Way $way): string => $way->id !== 0 ? (string) $way->id : sprintf('%.1f/%.1f', $way->length, $way->straights[0]), $ways)).serialize($held);
+        $key =
+            implode(
+                ',',
+                array_map(
+                    static fn (Way $way): string => $way->id !== 0
+                        ? (string) $way->id
+                        : sprintf('%.1f/%.1f', $way->length, $way->straights[0]),
+                    $ways,
+                ),
+            ).serialize($held);
         if (isset($this->tried[$key])) {
             return null;
         }
         $this->tried[$key] = true;
         $mended = $this->mending->mend($ways, $held);
-        if ($mended === null && $held === [] && $this->assembly->missing($ways) <= Candidates::HAND && $this->groups->breach($ways) <= 0.0) {
+        if (
+            $mended === null &&
+            $held === [] &&
+            $this->assembly->missing($ways) <= Candidates::HAND &&
+            $this->groups->breach($ways) <= 0.0
+        ) {
             // What is kept in hand may be more than there is room for; the proof below asks for the limits alone.
             $mended = $ways;
         }
         $hope = 0.0;
         if ($mended === null && $loosely) {
             // Any angle will do for now; most come back onto the grid one by one.
-            $mended = $this->mending->mend($ways, array_map(static fn (Way $way): array => array_fill(0, $way->bends(), null), $ways));
-            $hope = $mended === null ? 0.0 : $this->problem->rules->weights->perOddAngle * array_sum(array_map(static fn (Way $way): int => $way->odd, $mended));
+            $mended = $this->mending->mend(
+                $ways,
+                array_map(static fn (Way $way): array => array_fill(0, $way->bends(), null), $ways),
+            );
+            $hope =
+                $mended === null
+                    ? 0.0
+                    : $this->problem->rules->weights->perOddAngle *
+                        array_sum(array_map(static fn (Way $way): int => $way->odd, $mended));
         }
         $objective = $mended === null ? INF : $this->appraisal->of($mended);
         if ($mended === null || $objective - $hope >= $below - 0.02 || ! Proof::holds($this->problem, $mended)) {
@@ -236,7 +273,12 @@ final class SetSolver
             $this->objective = $objective;
             $this->bestAt = ($this->now)() - $this->began;
             $this->firstAt = $this->firstAt > 0.0 ? $this->firstAt : $this->bestAt;
-            if ($this->onBetter !== null && ! ($this->onBetter)(new SetAnswer(SetStatus::Solved, $mended, $objective, [], null, $this->firstAt, $this->bestAt))) {
+            if (
+                $this->onBetter !== null &&
+                ! ($this->onBetter)(
+                    new SetAnswer(SetStatus::Solved, $mended, $objective, [], null, $this->firstAt, $this->bestAt),
+                )
+            ) {
                 $this->until = 0.0;
             }
         }
@@ -292,7 +334,8 @@ final class SetSolver
         $options = [];
         foreach ($inlets as $port => $inlet) {
             $span = $this->layout->spans[$port][$inlet] ?? null;
-            $ways = $span === null ? [] : ($quick ? $this->candidates->quick($span) : $this->optionsFor($span, $lengths));
+            $ways =
+                $span === null ? [] : ($quick ? $this->candidates->quick($span) : $this->optionsFor($span, $lengths));
             if ($ways === []) {
                 return null;
             }
@@ -312,13 +355,25 @@ final class SetSolver
 
         return $group === null
             ? $this->candidates->ofAny($span, $this->round)
-            : $this->candidates->ofLength($span, round($lengths[$group] / 8) * 8, $this->groups->tolerance($group, $lengths[$group]));
+            : $this->candidates->ofLength(
+                $span,
+                round($lengths[$group] / 8) * 8,
+                $this->groups->tolerance($group, $lengths[$group]),
+            );
     }
 
     /** @param  list<list<Way>>  $options */
     private function floor(array $options): float
     {
-        return array_sum(array_map(static fn (array $ways): float => min(INF, ...array_map(static fn (Way $way): float => $way->cost, $ways)), $options));
+        return array_sum(
+            array_map(
+                static fn (array $ways): float => min(
+                    INF,
+                    ...array_map(static fn (Way $way): float => $way->cost, $ways),
+                ),
+                $options,
+            ),
+        );
     }
 
     /** @return list<list<int>> */
@@ -353,7 +408,9 @@ final class SetSolver
         $lengths = [];
         foreach ($this->problem->lengths as $i => $group) {
             $length = $factor * $this->layout->leastCommon($group->runners);
-            $lengths[] = $group->targetMm ?? (isset($commons[$i]) && $length > self::LONG * $commons[$i] ? $near * $commons[$i] : $length);
+            $lengths[] =
+                $group->targetMm ??
+                (isset($commons[$i]) && $length > self::LONG * $commons[$i] ? $near * $commons[$i] : $length);
         }
 
         return $lengths;

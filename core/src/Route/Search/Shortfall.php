@@ -6,7 +6,10 @@ namespace UpsweptBead\Core\Route\Search;
 
 use UpsweptBead\Core\Geometry\Solid\KeepOut;
 
-/** One thing asked of a set that is not kept, and by how many mm; with what is needed to measure it again after a change. */
+/**
+ * One thing asked of a set that is not kept, and by how many mm; with what is needed to measure it again after a
+ * change.
+ */
 final readonly class Shortfall
 {
     /**

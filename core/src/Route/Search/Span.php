@@ -58,7 +58,10 @@ final readonly class Span
         $this->radii = $radii;
         $this->maxAngles = $most;
         $this->minAngle = deg2rad($rules->limits->minAngleDeg);
-        $this->grid = array_map(deg2rad(...), $rules->limits->grid->between($rules->limits->minAngleDeg, rad2deg(max($most))));
+        $this->grid = array_map(
+            deg2rad(...),
+            $rules->limits->grid->between($rules->limits->minAngleDeg, rad2deg(max($most))),
+        );
     }
 
     public function isEven(float $angleRad): bool

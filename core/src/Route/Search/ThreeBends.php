@@ -7,16 +7,19 @@ namespace UpsweptBead\Core\Route\Search;
 use UpsweptBead\Core\Geometry\Vector;
 
 /**
- * Three bends with every angle on the grid: the first inner direction turned about the port's, the second where its cone
- * meets that of the inlet. With the four directions known, closure is linear in the four leg lengths, so three follow
- * from the way across and one is free; the length of the tube follows that one in a straight line.
+ * Three bends with every angle on the grid: the first inner direction turned about the port's, the second where its
+ * cone meets that of the inlet. With the four directions known, closure is linear in the four leg lengths, so three
+ * follow from the way across and one is free; the length of the tube follows that one in a straight line.
  *
  * Directions are shared by all spans between the same two end directions, and so is all that can be worked out from
  * them. They lie in one flat list, as tens of thousands of them are gone through for every span and length.
  */
 final class ThreeBends
 {
-    /** Floats to each: u (0–2), v (3–5), angles (6–8), free leg (9), rows (10–18), slopes (19–21), least legs (22–25), shrink (26). */
+    /**
+     * Floats to each: u (0–2), v (3–5), angles (6–8), free leg (9), rows (10–18), slopes (19–21), least legs (22–25),
+     * shrink (26).
+     */
     public const SIZE = 27;
 
     /** Beyond this much turning in all a way is left out: it would be long and dear. */
@@ -30,7 +33,16 @@ final class ThreeBends
     /** @return list<float> least turning first */
     public function of(Span $s): array
     {
-        $key = sprintf('%.6f,%.6f,%.6f|%.6f,%.6f,%.6f|%s', $s->ax, $s->ay, $s->az, $s->bx, $s->by, $s->bz, $s->port->tube->name);
+        $key = sprintf(
+            '%.6f,%.6f,%.6f|%.6f,%.6f,%.6f|%s',
+            $s->ax,
+            $s->ay,
+            $s->az,
+            $s->bx,
+            $s->by,
+            $s->bz,
+            $s->port->tube->name,
+        );
 
         return $this->known[$key] ??= $this->lay($s);
     }
@@ -90,7 +102,16 @@ final class ThreeBends
             }
             $slope = 1.0 + $m0 + $m1 + $m2;
             if ($length === null) {
-                $found[] = [$i, $slope >= 0.0 ? ($low + $extra < $high ? $low + $extra : $high) : ($high - $extra > $low ? $high - $extra : $low)];
+                $found[] = [
+                    $i,
+                    $slope >= 0.0
+                        ? ($low + $extra < $high
+                            ? $low + $extra
+                            : $high)
+                        : ($high - $extra > $low
+                            ? $high - $extra
+                            : $low),
+                ];
 
                 continue;
             }
@@ -120,7 +141,11 @@ final class ThreeBends
 
                 continue;
             }
-            $legs[] = $all[$i + 10 + 3 * $k] * $d->x + $all[$i + 11 + 3 * $k] * $d->y + $all[$i + 12 + 3 * $k] * $d->z + $all[$i + 19 + $k] * $free;
+            $legs[] =
+                $all[$i + 10 + 3 * $k] * $d->x +
+                $all[$i + 11 + 3 * $k] * $d->y +
+                $all[$i + 12 + 3 * $k] * $d->z +
+                $all[$i + 19 + $k] * $free;
             $k++;
         }
         $x = $span->port->at->x + $legs[0] * $span->ax;
@@ -153,7 +178,10 @@ final class ThreeBends
             }
         }
         foreach ($s->grid as $first) {
-            array_push($turns, ...array_map(static fn (array $u): array => [$first, $u], self::inPlanes($s, $a, $first)));
+            array_push(
+                $turns,
+                ...array_map(static fn (array $u): array => [$first, $u], self::inPlanes($s, $a, $first)),
+            );
         }
         foreach ($turns as [$first, $u]) {
             foreach ($s->grid as $second) {
@@ -182,7 +210,8 @@ final class ThreeBends
     }
 
     /**
-     * The directions at an angle from an axis that the chosen planes, or those nearest to them that hold the axis, lead to.
+     * The directions at an angle from an axis that the chosen planes, or those nearest to them that hold the axis,
+     * lead to.
      *
      * @param  array{float, float, float}  $axis
      * @return list<array{float, float, float}>

@@ -21,7 +21,11 @@ final readonly class TwoBends
     {
         $ways = [];
         $c = $s->ax * $s->bx + $s->ay * $s->by + $s->az * $s->bz;
-        [$nx, $ny, $nz] = [$s->ay * $s->bz - $s->az * $s->by, $s->az * $s->bx - $s->ax * $s->bz, $s->ax * $s->by - $s->ay * $s->bx];
+        [$nx, $ny, $nz] = [
+            $s->ay * $s->bz - $s->az * $s->by,
+            $s->az * $s->bx - $s->ax * $s->bz,
+            $s->ax * $s->by - $s->ay * $s->bx,
+        ];
         $square = 1 - $c * $c;
         if ($square < 1e-9) {
             return self::betweenParallel($s, $c);
@@ -37,7 +41,11 @@ final readonly class TwoBends
                 }
                 $r = sqrt(max($rest, 0.0));
                 foreach ($r < 1e-9 ? [0.0] : [$r, -$r] as $side) {
-                    $u = [$p * $s->ax + $q * $s->bx + $side * $nx, $p * $s->ay + $q * $s->by + $side * $ny, $p * $s->az + $q * $s->bz + $side * $nz];
+                    $u = [
+                        $p * $s->ax + $q * $s->bx + $side * $nx,
+                        $p * $s->ay + $q * $s->by + $side * $ny,
+                        $p * $s->az + $q * $s->bz + $side * $nz,
+                    ];
                     foreach (self::legs($s, $u) as [$l0, $l2]) {
                         array_push($ways, ...self::withRadii($s, $l0, $l2));
                     }
@@ -121,7 +129,10 @@ final readonly class TwoBends
             [$du, $db] = [$x * $ux + $y * $uy + $z * $uz, $x * $s->bx + $y * $s->by + $z * $s->bz];
             $l1 = ($du - $ub * $db) / $den;
             $l2 = ($db - $ub * $du) / $den;
-            $miss = abs($x - $l1 * $ux - $l2 * $s->bx) + abs($y - $l1 * $uy - $l2 * $s->by) + abs($z - $l1 * $uz - $l2 * $s->bz);
+            $miss =
+                abs($x - $l1 * $ux - $l2 * $s->bx) +
+                abs($y - $l1 * $uy - $l2 * $s->by) +
+                abs($z - $l1 * $uz - $l2 * $s->bz);
             if ($l1 > 0.0 && $l2 > 0.0 && $miss < 1e-4) {
                 $found[] = [$l0, $l2];
             }
@@ -221,8 +232,15 @@ final readonly class TwoBends
      *
      * @return array{float, float}|null
      */
-    private static function snapped(Span $s, float $l0, float $l2, float $length, float $r1, float $r2, int $which): ?array
-    {
+    private static function snapped(
+        Span $s,
+        float $l0,
+        float $l2,
+        float $length,
+        float $r1,
+        float $r2,
+        int $which,
+    ): ?array {
         $step = deg2rad($s->rules->limits->grid->stepDeg);
         $now = self::measure($s, $l0, $l2, $r1, $r2);
         $goal = round($now[1 + $which] / $step) * $step;
@@ -274,7 +292,11 @@ final readonly class TwoBends
         $t2 = acos($c2);
 
         return [
-            $l0 + $l1 + $l2 - $r1 * (2 * sqrt((1 - $c1) / (1 + $c1)) - $t1) - $r2 * (2 * sqrt((1 - $c2) / (1 + $c2)) - $t2),
+            $l0 +
+            $l1 +
+            $l2 -
+            $r1 * (2 * sqrt((1 - $c1) / (1 + $c1)) - $t1) -
+            $r2 * (2 * sqrt((1 - $c2) / (1 + $c2)) - $t2),
             $t1,
             $t2,
         ];

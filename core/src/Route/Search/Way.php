@@ -96,7 +96,10 @@ final class Way
         $setback = $turning = $length = 0.0;
         $odd = 0;
         for ($i = 0; $i < $bends; $i++) {
-            $cos = $units[3 * $i] * $units[3 * $i + 3] + $units[3 * $i + 1] * $units[3 * $i + 4] + $units[3 * $i + 2] * $units[3 * $i + 5];
+            $cos =
+                $units[3 * $i] * $units[3 * $i + 3] +
+                $units[3 * $i + 1] * $units[3 * $i + 4] +
+                $units[3 * $i + 2] * $units[3 * $i + 5];
             $angle = acos(max(-1.0, min(1.0, $cos)));
             $next = $radii[$i] * tan($angle / 2);
             $straights[] = $legs[$i] - $setback - $next;
@@ -110,15 +113,31 @@ final class Way
         $length += array_sum($straights);
 
         return new self(
-            $span, $vertices, $radii, $angles, $straights, $length, $turning, $odd,
-            self::costOf($span->rules->weights, $bends, $odd, $turning, $length) + $span->rules->weights->offPlanes($units),
+            $span,
+            $vertices,
+            $radii,
+            $angles,
+            $straights,
+            $length,
+            $turning,
+            $odd,
+            self::costOf($span->rules->weights, $bends, $odd, $turning, $length) +
+                $span->rules->weights->offPlanes($units),
         );
     }
 
     /** The objective of one tube: bends, odd angles, turning and length, as they are to count. */
-    public static function costOf(ObjectiveWeights $weights, int $bends, int $odd, float $turning, float $length): float
-    {
-        return $weights->perBend * $bends + $weights->perOddAngle * $odd + $weights->per45Deg * $turning / (M_PI / 4) + $weights->per500Mm * $length / 500.0;
+    public static function costOf(
+        ObjectiveWeights $weights,
+        int $bends,
+        int $odd,
+        float $turning,
+        float $length,
+    ): float {
+        return $weights->perBend * $bends +
+            $weights->perOddAngle * $odd +
+            ($weights->per45Deg * $turning) / (M_PI / 4) +
+            ($weights->per500Mm * $length) / 500.0;
     }
 
     public function bends(): int
@@ -141,7 +160,11 @@ final class Way
             $worst = max($worst, $least - $straight);
         }
         foreach ($this->angles as $i => $angle) {
-            $worst = max($worst, ($this->span->minAngle - $angle) * $this->radii[$i], ($angle - $this->span->maxAngle($this->radii[$i])) * $this->radii[$i]);
+            $worst = max(
+                $worst,
+                ($this->span->minAngle - $angle) * $this->radii[$i],
+                ($angle - $this->span->maxAngle($this->radii[$i])) * $this->radii[$i],
+            );
         }
         [$first, $final] = [$this->unit(0), $this->unit($last)];
         $span = $this->span;
@@ -216,8 +239,12 @@ final class Way
                     $each = $angle / $chords;
                     $outer = 2 * $radius / (1 + cos($each / 2));
                     $arc = $radius * $each;
-                    // The near zone begins at a chord's end: rounded towards the inlet, so that nothing is let off too early.
-                    $split = $nearFrom > $station && $nearFrom < $station + $chords * $arc ? (int) ceil(($nearFrom - $station) / $arc) : 0;
+                    // The near zone begins at a chord's end: rounded towards the inlet, so that nothing is let off too
+                    // early.
+                    $split =
+                        $nearFrom > $station && $nearFrom < $station + $chords * $arc
+                            ? (int) ceil(($nearFrom - $station) / $arc)
+                            : 0;
                     $from = 0;
                     for ($j = 0; $j <= $chords; $j++) {
                         $reach = $j === 0 || $j === $chords ? $radius : $outer;
@@ -236,7 +263,13 @@ final class Way
                             $from = $j;
                         }
                     }
-                    $this->close($chords - $from, 2 * $i + 1, $from / $chords, 1 / $chords, $station + $from * $arc >= $nearFrom - 1e-6);
+                    $this->close(
+                        $chords - $from,
+                        2 * $i + 1,
+                        $from / $chords,
+                        1 / $chords,
+                        $station + $from * $arc >= $nearFrom - 1e-6,
+                    );
                     $station += $chords * $arc;
                     $setback = $radius * tan($angle / 2);
                     $x = $v[3 * $i + 3] + $setback * $vx;
@@ -276,7 +309,9 @@ final class Way
             $run = $this->stations[$at + 1] - $this->stations[$at];
             $t = $run > 0.0 ? max(0.0, min(1.0, ($station - $this->stations[$at]) / $run)) : 0.0;
             for ($axis = 0; $axis < 3; $axis++) {
-                $dots[] = $this->points[3 * $at + $axis] + $t * ($this->points[3 * $at + 3 + $axis] - $this->points[3 * $at + $axis]);
+                $dots[] =
+                    $this->points[3 * $at + $axis] +
+                    $t * ($this->points[3 * $at + 3 + $axis] - $this->points[3 * $at + $axis]);
             }
         }
 
@@ -295,8 +330,8 @@ final class Way
     }
 
     /**
-     * Gives a few points along it, enough to tell most ways that run through something: the middle of each straight, and
-     * the beginning, middle and end of each bend.
+     * Gives a few points along it, enough to tell most ways that run through something: the middle of each straight,
+     * and the beginning, middle and end of each bend.
      *
      * @return list<array{float, float, float, float}> x, y, z and station
      */
@@ -309,7 +344,12 @@ final class Way
         $setback = 0.0;
         foreach ($this->straights as $i => $run) {
             $half = $setback + $run / 2;
-            $marks[] = [$v[3 * $i] + $half * $unit[0], $v[3 * $i + 1] + $half * $unit[1], $v[3 * $i + 2] + $half * $unit[2], $station + $run / 2];
+            $marks[] = [
+                $v[3 * $i] + $half * $unit[0],
+                $v[3 * $i + 1] + $half * $unit[1],
+                $v[3 * $i + 2] + $half * $unit[2],
+                $station + $run / 2,
+            ];
             $station += $run;
             if (! isset($this->radii[$i])) {
                 break;
@@ -321,8 +361,13 @@ final class Way
             [$x, $y, $z] = [$v[3 * $i + 3], $v[3 * $i + 4], $v[3 * $i + 5]];
             $marks[] = [$x - $setback * $unit[0], $y - $setback * $unit[1], $z - $setback * $unit[2], $station];
             // From the vertex towards the centre by what the arc cuts the corner short.
-            $in = $radius * (1 / cos($angle / 2) - 1) / max(2 * sin($angle / 2), 1e-9);
-            $marks[] = [$x + $in * ($next[0] - $unit[0]), $y + $in * ($next[1] - $unit[1]), $z + $in * ($next[2] - $unit[2]), $station + $radius * $angle / 2];
+            $in = ($radius * (1 / cos($angle / 2) - 1)) / max(2 * sin($angle / 2), 1e-9);
+            $marks[] = [
+                $x + $in * ($next[0] - $unit[0]),
+                $y + $in * ($next[1] - $unit[1]),
+                $z + $in * ($next[2] - $unit[2]),
+                $station + ($radius * $angle) / 2,
+            ];
             $station += $radius * $angle;
             $marks[] = [$x + $setback * $next[0], $y + $setback * $next[1], $z + $setback * $next[2], $station];
             $unit = $next;
@@ -357,8 +402,13 @@ final class Way
         $x = ($this->points[3 * $first] + $this->points[3 * $last]) / 2;
         $y = ($this->points[3 * $first + 1] + $this->points[3 * $last + 1]) / 2;
         $z = ($this->points[3 * $first + 2] + $this->points[3 * $last + 2]) / 2;
-        // Up to half a turn no point of an arc is further from the middle of its chord than its ends are, but for the push outwards.
-        $ball = sqrt(($this->points[3 * $first] - $x) ** 2 + ($this->points[3 * $first + 1] - $y) ** 2 + ($this->points[3 * $first + 2] - $z) ** 2);
+        // Up to half a turn no point of an arc is further from the middle of its chord than its ends are, but for the
+        // push outwards.
+        $ball = sqrt(
+            ($this->points[3 * $first] - $x) ** 2 +
+                ($this->points[3 * $first + 1] - $y) ** 2 +
+                ($this->points[3 * $first + 2] - $z) ** 2,
+        );
         $this->balls[] = $x;
         $this->balls[] = $y;
         $this->balls[] = $z;

@@ -10,10 +10,10 @@ use UpsweptBead\Core\Geometry\Vector;
 /**
  * Whether anything gets past what stands before an end, proved by filling the room that a tube can be in there.
  *
- * As in Impossible, a tube that has not yet come deeper than s0 + h on the end's axis lies within R − √(R² − h²) of it. That room
- * is cut into cubes; a cube that lies whole in a keep-out, grown by half a tube and its clearance, is closed. If no chain of
- * cubes that touch leads from the end to where every tube must come, none gets there. The keep-outs need not be convex, and
- * several may close the room together.
+ * As in Impossible, a tube that has not yet come deeper than s0 + h on the end's axis lies within R − √(R² − h²) of
+ * it. That room is cut into cubes; a cube that lies whole in a keep-out, grown by half a tube and its clearance, is
+ * closed. If no chain of cubes that touch leads from the end to where every tube must come, none gets there. The
+ * keep-outs need not be convex, and several may close the room together.
  */
 final readonly class WayOut
 {
@@ -28,7 +28,14 @@ final readonly class WayOut
     private const MOST = 80.0;
 
     /** @param  list<array{KeepOut, float, float}>  $near  keep-outs, what they are grown by, and how deep a tube is not tested */
-    private function __construct(private Vector $at, private Vector $axis, private float $straight, private float $radius, private float $deepest, private array $near) {}
+    private function __construct(
+        private Vector $at,
+        private Vector $axis,
+        private float $straight,
+        private float $radius,
+        private float $deepest,
+        private array $near,
+    ) {}
 
     /**
      * @param  list<KeepOut>  $solids
@@ -45,7 +52,8 @@ final readonly class WayOut
         if ($id === null) {
             return null;
         }
-        // Distances change no faster than a keep-out is moved: less than what its clearance may shrink by opens nothing.
+        // Distances change no faster than a keep-out is moved: less than what its clearance may shrink by opens
+        // nothing.
         [$low, $high] = [0.0, self::MOST];
         while ($high - $low > self::WITHIN) {
             $middle = ($low + $high) / 2;
@@ -59,7 +67,12 @@ final readonly class WayOut
     private static function before(Span $span, bool $atInlet, array $solids, float $clearanceMm, float $turn): self
     {
         [$at, $axis, $straight, $across] = $atInlet
-            ? [$span->inlet->at, $span->inlet->direction->times(-1.0), $span->rules->limits->lastStraightMm, $span->across->times(-1.0)]
+            ? [
+                $span->inlet->at,
+                $span->inlet->direction->times(-1.0),
+                $span->rules->limits->lastStraightMm,
+                $span->across->times(-1.0),
+            ]
             : [$span->port->at, $span->port->direction, $span->rules->limits->firstStraightMm, $span->across];
         $radius = $span->radii[0];
         // A tube that turns less may end before it gets deeper; deeper counts only if its far end lies there.
@@ -110,7 +123,14 @@ final readonly class WayOut
                 if (hypot($b, $c) * self::CUBE - self::HALF > $this->reach($depth + self::CUBE / 2)) {
                     continue;
                 }
-                $closed = $this->closedAt($depth, $this->at->plus($this->axis->times($depth))->plus($side->times($b * self::CUBE))->plus($other->times($c * self::CUBE)), $less);
+                $closed = $this->closedAt(
+                    $depth,
+                    $this->at
+                        ->plus($this->axis->times($depth))
+                        ->plus($side->times($b * self::CUBE))
+                        ->plus($other->times($c * self::CUBE)),
+                    $less,
+                );
                 if ($closed !== null) {
                     $closing[$closed] = ($closing[$closed] ?? 0) + 1;
                 } else {
@@ -135,7 +155,10 @@ final readonly class WayOut
     {
         foreach ($this->near as [$solid, $grown, $exempt]) {
             // No deeper than the exempt length a tube may still be on its first mm, which are not tested.
-            if ($depth - self::CUBE / 2 > $exempt && $solid->distance($middle->x, $middle->y, $middle->z) + self::HALF < $grown - $less) {
+            if (
+                $depth - self::CUBE / 2 > $exempt &&
+                $solid->distance($middle->x, $middle->y, $middle->z) + self::HALF < $grown - $less
+            ) {
                 return $solid->id;
             }
         }

@@ -12,7 +12,12 @@ final readonly class DonorUse
 {
     private const EXACT_DEG = 0.05;
 
-    private function __construct(public BendStock $donor, public float $beforeMm, public float $afterMm, public float $wasteDeg) {}
+    private function __construct(
+        public BendStock $donor,
+        public float $beforeMm,
+        public float $afterMm,
+        public float $wasteDeg,
+    ) {}
 
     /**
      * @param  list<BendStock>  $stock

@@ -17,6 +17,12 @@ final class UnknownStock extends \OutOfBoundsException implements CoreError
     /** @param  list<string>  $near */
     public static function tube(string $id, array $near): self
     {
-        return new self(sprintf('There is no tube "%s" in the catalogue%s.', mb_substr($id, 0, 40), $near === [] ? '' : '; near it: '.implode(', ', $near)));
+        return new self(
+            sprintf(
+                'There is no tube "%s" in the catalogue%s.',
+                mb_substr($id, 0, 40),
+                $near === [] ? '' : '; near it: '.implode(', ', $near),
+            ),
+        );
     }
 }

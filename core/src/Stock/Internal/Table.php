@@ -35,7 +35,9 @@ final class Table
         foreach ($lines as $number => $line) {
             $cells = self::cells($line);
             if (count($cells) !== count($header)) {
-                throw new \RuntimeException(sprintf('%s line %d has %d cells, not %d.', $file, $number + 2, count($cells), count($header)));
+                throw new \RuntimeException(
+                    sprintf('%s line %d has %d cells, not %d.', $file, $number + 2, count($cells), count($header)),
+                );
             }
             $rows[] = array_combine($header, $cells);
         }

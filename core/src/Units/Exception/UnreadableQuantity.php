@@ -16,13 +16,23 @@ final class UnreadableQuantity extends \InvalidArgumentException implements Core
 
     public static function notANumber(string $quantity, string $text, string $accepted): self
     {
-        return new self(sprintf('"%s" is not a %s; write it like %s.', self::shorten($text), $quantity, $accepted), $text, $accepted);
+        return new self(
+            sprintf('"%s" is not a %s; write it like %s.', self::shorten($text), $quantity, $accepted),
+            $text,
+            $accepted,
+        );
     }
 
     public static function unknownUnit(string $quantity, string $unit, string $text, string $accepted): self
     {
         return new self(
-            sprintf('"%s" in "%s" is not a unit of %s; write it like %s.', self::shorten($unit), self::shorten($text), $quantity, $accepted),
+            sprintf(
+                '"%s" in "%s" is not a unit of %s; write it like %s.',
+                self::shorten($unit),
+                self::shorten($text),
+                $quantity,
+                $accepted,
+            ),
             $text,
             $accepted,
         );
@@ -30,12 +40,20 @@ final class UnreadableQuantity extends \InvalidArgumentException implements Core
 
     public static function unitMissing(string $quantity, string $text, string $accepted): self
     {
-        return new self(sprintf('"%s" needs a unit of %s; write it like %s.', self::shorten($text), $quantity, $accepted), $text, $accepted);
+        return new self(
+            sprintf('"%s" needs a unit of %s; write it like %s.', self::shorten($text), $quantity, $accepted),
+            $text,
+            $accepted,
+        );
     }
 
     public static function outOfRange(string $quantity, string $text, string $range): self
     {
-        return new self(sprintf('"%s" is out of range for a %s: %s.', self::shorten($text), $quantity, $range), $text, $range);
+        return new self(
+            sprintf('"%s" is out of range for a %s: %s.', self::shorten($text), $quantity, $range),
+            $text,
+            $range,
+        );
     }
 
     private static function shorten(string $text): string

@@ -9,7 +9,15 @@ use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
 /** Splits what a person wrote into a number and a unit: `1 5/8"`, `1-5/8 in`, `.065`, `7 l/min`, `350F`. */
 final readonly class QuantityText
 {
-    private const VULGAR = ['½' => '1/2', '¼' => '1/4', '¾' => '3/4', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8'];
+    private const VULGAR = [
+        '½' => '1/2',
+        '¼' => '1/4',
+        '¾' => '3/4',
+        '⅛' => '1/8',
+        '⅜' => '3/8',
+        '⅝' => '5/8',
+        '⅞' => '7/8',
+    ];
 
     private const NUMBER = '(?<sign>[+-]?)\s*(?:(?:(?<whole>\d{1,7})(?:\s+|\s*-\s*))?(?<over>\d{1,5})\/(?<under>\d{1,5})|(?<decimal>\d{1,9}(?:\.\d*)?|\.\d+))';
 
@@ -29,7 +37,10 @@ final readonly class QuantityText
         if (preg_match('/^'.self::NUMBER.'\s*(?<unit>[^\d\s.][^\d]*)?$/u', trim($plain), $found) !== 1) {
             throw UnreadableQuantity::notANumber($quantity, $text, $accepted);
         }
-        $number = ($found['decimal'] ?? '') !== '' ? (float) $found['decimal'] : self::fraction($found, $text, $quantity, $accepted);
+        $number =
+            ($found['decimal'] ?? '') !== ''
+                ? (float) $found['decimal']
+                : self::fraction($found, $text, $quantity, $accepted);
 
         return new self($found['sign'] === '-' ? -$number : $number, mb_strtolower(trim($found['unit'] ?? '')));
     }
@@ -41,15 +52,21 @@ final readonly class QuantityText
      *
      * @throws UnreadableQuantity if the unit is not in the table, or is missing where none may be assumed
      */
-    public static function toBase(string $text, array $factors, ?string $bare, string $quantity, string $accepted): float
-    {
+    public static function toBase(
+        string $text,
+        array $factors,
+        ?string $bare,
+        string $quantity,
+        string $accepted,
+    ): float {
         $read = self::split($text, $quantity, $accepted);
         $unit = $read->unit === '' ? $bare : $read->unit;
         if ($unit === null) {
             throw UnreadableQuantity::unitMissing($quantity, $text, $accepted);
         }
 
-        return $read->number * ($factors[$unit] ?? throw UnreadableQuantity::unknownUnit($quantity, $unit, $text, $accepted));
+        return $read->number *
+            ($factors[$unit] ?? throw UnreadableQuantity::unknownUnit($quantity, $unit, $text, $accepted));
     }
 
     /** @param  array<int|string, string>  $found */

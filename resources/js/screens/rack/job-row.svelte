@@ -11,7 +11,8 @@
 >
     <a
         href="/jobs/{job.id}/{job.next.stage}"
-        class="tap figure hover:text-action inline-flex items-center underline decoration-dotted underline-offset-4">{job.number}</a
+        class="tap figure hover:text-action inline-flex items-center underline decoration-dotted underline-offset-4"
+        >{job.number}</a
     >
     <div class="min-w-0">
         <p class="heading truncate">{job.title}</p>

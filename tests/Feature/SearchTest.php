@@ -70,6 +70,21 @@ it('lets a newer search take the place of an older one, and does none twice', fu
     expect(RouteSearch::query()->findOrFail($old)->state)->toBe(SearchState::Running);
 });
 
+it('goes on from what was found as long as the same is asked, and begins anew where it is not', function () {
+    Queue::fake();
+    $job = header4();
+    $ask = fn (array $document, ?int $after): int => $this->postJson("/jobs/$job->id/searches", ['document' => $document, 'after' => $after])
+        ->assertAccepted()->json('id');
+    $document = $this->document($job);
+    $first = $ask($document, null);
+    RouteSearch::query()->whereKey($first)->update(['designs' => json_encode([['seed' => 1, 'objective' => 1.0]])]);
+    $further = RouteSearch::query()->findOrFail($ask($document, $first));
+    expect($further->designs)->toHaveCount(1)->and($further->first_seed)->toBeGreaterThan(1);
+    $document['runs'][0]['start']['at'][0] = '3 mm';
+    $anew = RouteSearch::query()->findOrFail($ask($document, $first));
+    expect($anew->designs)->toBe([])->and($anew->first_seed)->toBe(1);
+});
+
 it('says why there is no way, with the run and the keep-out', function () {
     $job = header4();
     Queue::fake();

@@ -64,14 +64,14 @@ final readonly class DraftController
     public function why(ChangeRequest $request): JsonResponse
     {
         $document = $request->document();
-        $key = $request->string('figure')->toString();
+        $key = $request->written('figure');
         $figure =
             $this->workshop->plan($document)->figure($key) ??
             throw ValidationException::withMessages([
                 'figure' => sprintf('The plan has no figure "%s".', mb_substr($key, 0, 60)),
             ]);
 
-        $units = UnitSystem::tryFrom($request->string('units')->toString()) ?? $document->units;
+        $units = UnitSystem::tryFrom($request->written('units')) ?? $document->units;
 
         return new JsonResponse(['reason' => (new FigureWriter($units))->reason($figure->reason)]);
     }
@@ -81,7 +81,7 @@ final readonly class DraftController
     {
         $document = $request->document();
         try {
-            $answers = Planner::route($document, $request->string('letter')->toString(), $this->workshop->shop());
+            $answers = Planner::route($document, $request->written('letter'), $this->workshop->shop());
         } catch (UnknownStock|\OutOfBoundsException $error) {
             throw ValidationException::withMessages(['letter' => $error->getMessage()]);
         }

@@ -66,7 +66,7 @@ final readonly class ExchangeController
     /** Says what pasted cells would become, and why some would not; changes nothing. */
     public function paste(ChangeRequest $request): JsonResponse
     {
-        $text = $request->string('text')->toString();
+        $text = $request->written('text');
         if (strlen($text) > self::MOST_PASTED) {
             throw ValidationException::withMessages([
                 'text' => sprintf('This is %d bytes long; at most %d are read.', strlen($text), self::MOST_PASTED),
@@ -96,7 +96,7 @@ final readonly class ExchangeController
      */
     public function readRoutes(ChangeRequest $request): JsonResponse
     {
-        $text = $request->string('text')->toString();
+        $text = $request->written('text');
         if (strlen($text) > self::MOST_PASTED) {
             throw ValidationException::withMessages([
                 'text' => sprintf('This is %d bytes long; at most %d are read.', strlen($text), self::MOST_PASTED),

@@ -26,7 +26,7 @@ final readonly class HandController
     public function __invoke(ChangeRequest $request): JsonResponse
     {
         $job = $request->document();
-        $letter = $request->string('letter')->toString();
+        $letter = $request->written('letter');
         $problems = new Problems();
         $wish = Node::wrap(
             ['format' => 'hand', ...$request->only(['do', 'index', 'to', 'length'])],

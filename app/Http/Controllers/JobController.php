@@ -39,7 +39,7 @@ final readonly class JobController
 
         return Inertia::render('job/job', [
             'stage' => $stage,
-            'job' => fn (): array => $this->view->of($job, UnitSystem::tryFrom($request->string('units')->toString())),
+            'job' => fn (): array => $this->view->of($job, UnitSystem::tryFrom(is_string($request->query('units')) ? $request->query('units') : '')),
             'catalogue' => fn (): array => $this->catalogue(),
         ]);
     }

@@ -126,7 +126,19 @@ final readonly class SearchController
             $ends[] = is_array($run) ? [$run['start'] ?? null, $run['tube'] ?? null] : null;
         }
 
-        return (string) json_encode([$ends, $set]);
+        return (string) json_encode(self::sorted([$ends, $set]));
+    }
+
+    /** The database keeps no order of keys, so two documents are compared in one. */
+    private static function sorted(mixed $value): mixed
+    {
+        if (! is_array($value)) {
+            // 1 and 1.0 are one number to the database.
+            return is_int($value) ? (float) $value : $value;
+        }
+        ksort($value);
+
+        return array_map(self::sorted(...), $value);
     }
 
     /** @return array<string, mixed> */

@@ -54,7 +54,7 @@ final readonly class SurveyController
     {
         $job = $request->document();
         $kind =
-            KeepOutKind::tryFrom($request->string('kind')->toString()) ??
+            KeepOutKind::tryFrom($request->written('kind')) ??
             throw ValidationException::withMessages(['kind' => 'There is no such kind of keep-out.']);
         $problems = new Problems();
         $answers = $request->input('answers');
@@ -89,7 +89,7 @@ final readonly class SurveyController
             'spacings',
             static fn (): CoreJob => RunEdits::inRow(
                 $job,
-                $request->string('letter')->toString(),
+                $request->written('letter'),
                 $spacings,
                 new Vector($axis->x, $axis->y, $axis->z),
             ),
@@ -161,8 +161,8 @@ final readonly class SurveyController
             'firing',
             static fn (): CoreJob => RunEdits::pairedScrolls(
                 $job,
-                $request->string('collector')->toString(),
-                $request->string('firing')->toString(),
+                $request->written('collector'),
+                $request->written('firing'),
             ),
         );
     }

@@ -19,6 +19,18 @@ class ChangeRequest extends FormRequest
         return ['document' => ['required', 'array']];
     }
 
+    /**
+     * A text that came along with it; nothing at all counts as an empty one.
+     *
+     * @throws ValidationException if it is something else
+     */
+    public function written(string $key): string
+    {
+        $value = $this->input($key, '') ?? '';
+
+        return is_string($value) ? $value : throw ValidationException::withMessages([$key => 'must be a text']);
+    }
+
     /** @throws ValidationException if the document has problems; nothing is stored then */
     public function document(): CoreJob
     {

@@ -60,10 +60,12 @@ it('compares whole designs, and puts one in place with its ends', function () {
     $other = Planner::route($core, 'A', UpsweptBead\Core\Shop\Shop::bare())->answers[1];
     $design = ['name' => 'Second way', 'runs' => [['letter' => 'A', 'at' => $document['runs'][0]['end']['at'], 'direction' => $document['runs'][0]['end']['direction'],
         'route' => UpsweptBead\Core\Job\JobWriter::route(UpsweptBead\Core\Job\RouteChoice::of($other->run))]]];
-    $all = $this->postJson("/jobs/$job->id/designs/compare", ['document' => $document, 'designs' => [$design], 'withCurrent' => true])->assertOk()->json('designs');
-    expect(array_column($all, 'name'))->toBe(['as it is now', 'Second way'])
-        ->and($all[1]['openEnds'])->toBe(0)->and($all[1]['cost']['value'])->toBeGreaterThan(0)
-        ->and($all[1]['joints'])->toBeGreaterThanOrEqual($all[0]['joints']);
+    $all = $this->postJson("/jobs/$job->id/designs/compare", ['document' => $document, 'designs' => [$design], 'withCurrent' => true])->assertOk();
+    $rows = array_column($all->json('rows'), 'cells', 'label');
+    expect(array_column($all->json('designs'), 'name'))->toBe(['as it is now', 'Second way'])
+        ->and($rows['Tightest gap'][1]['text'])->not->toContain('open')
+        ->and((float) str_replace(',', '', $rows['Cost, about'][1]['text']))->toBeGreaterThan(0)
+        ->and((int) $rows['Joints to weld'][1]['text'])->toBeGreaterThanOrEqual((int) $rows['Joints to weld'][0]['text']);
     $taken = $this->postJson("/jobs/$job->id/designs/take", ['document' => $document, 'design' => $design])->assertOk()->json('document');
     expect($taken['runs'][0]['route'])->toEqual($design['runs'][0]['route'])->and($taken['runs'][0]['end'])->toEqual($document['runs'][0]['end']);
     $this->postJson("/jobs/$job->id/designs/take", ['document' => $document, 'design' => ['name' => '', 'runs' => []]])->assertUnprocessable();

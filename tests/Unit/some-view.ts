@@ -23,7 +23,7 @@ export function somePlan(): Plan {
     return {
         runs: [run('A'), run('B')],
         notices: [],
-        fit: { ordered: false, steps: [] },
+        fit: { ordered: false, trialFit: [], steps: [] },
         weld: { sheets: [] },
         schedule: { slots: [] },
     } as unknown as Plan;

@@ -17,6 +17,7 @@ use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Job\SetReader;
 use UpsweptBead\Core\Plan\Comparison;
+use UpsweptBead\Core\Plan\ComparisonTable;
 use UpsweptBead\Core\Plan\Json\FigureWriter;
 use UpsweptBead\Core\Plan\Json\SetPlanWriter;
 
@@ -35,13 +36,14 @@ final readonly class DesignController
         $writer = new SetPlanWriter(new FigureWriter($job->units));
         $all = array_slice([...($now === null ? [] : [$now]), ...$designs], 0, self::MOST);
 
+        $comparisons = array_map(
+            fn (DesignSpec $one): Comparison => Comparison::of($job, $this->workshop->shop(), $one),
+            $all,
+        );
+
         return new JsonResponse([
-            'designs' => array_map(
-                fn (DesignSpec $one): array => $writer->comparison(
-                    Comparison::of($job, $this->workshop->shop(), $one),
-                ),
-                $all,
-            ),
+            'designs' => array_map($writer->comparison(...), $comparisons),
+            'rows' => (new ComparisonTable($comparisons, $job->units))->rows(),
         ]);
     }
 

@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Cut\CutPlan;
 use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Fit\FitStep;
 use UpsweptBead\Core\Fit\TackPattern;
 use UpsweptBead\Core\Job\Job;
@@ -108,7 +109,7 @@ final readonly class FitSteps
                 'Past the runs that are there already, in its place: gasket in, flange drawn up.',
                 'Trim the closing end to its line.',
             ]
-            : [...self::lookingRound(), 'Trim the closing end to its line. Then strip.'];
+            : [...FitPlan::trialFit(), 'Trim the closing end to its line. Then strip.'];
 
         return new BenchStep("trial.$letter", StepKind::TrialFit, $letter, "Trial fit run $letter", $do, null, [
             new Measure('gap', 'Far-end gap', Quantity::Length, 0.0),
@@ -126,7 +127,7 @@ final readonly class FitSteps
             'Trial fit runs '.implode(', ', $letters).' together',
             [
                 'All of them prove themselves together before any is finished.',
-                ...self::lookingRound(),
+                ...FitPlan::trialFit(),
                 'Index marks across every joint, then cut loose and strip.',
             ],
             null,
@@ -170,16 +171,6 @@ final readonly class FitSteps
             new Measure('pressure', 'Leak-test pressure', Quantity::Pressure, null),
             new Measure('flatness', 'Flange out of flat', Quantity::Wall, null),
         ]);
-    }
-
-    /** @return list<string> */
-    private static function lookingRound(): array
-    {
-        return [
-            'Gasket in, panels hung, plain nut on the V-band.',
-            'Steering through its whole range, not only to the stops; suspension through its travel.',
-            'Every flange bolt, clamp and sensor reached with the real tool.',
-        ];
     }
 
     private function turnInto(FitStep $step): ?string

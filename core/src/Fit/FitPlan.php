@@ -56,6 +56,16 @@ final readonly class FitPlan
         );
     }
 
+    /** @return list<string> what is looked at in the trial fit, on the vehicle or its model */
+    public static function trialFit(): array
+    {
+        return [
+            'Gasket in, panels hung, plain nut on the V-band.',
+            'Steering through its whole range, not only to the stops; suspension through its travel.',
+            'Every flange bolt, clamp and sensor reached with the real tool.',
+        ];
+    }
+
     /** @return list<string> as they go in; those that no order gets in come last, where it is not known as in the survey */
     private static function letters(Layout $layout, JointList $joints, ?Insertion $insertion): array
     {

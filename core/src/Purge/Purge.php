@@ -24,7 +24,7 @@ final readonly class Purge
     private const DISCHARGE = 0.61;
 
     /** Below this share of oxygen in the air a room is unsafe (% by volume). */
-    private const SAFE_PERCENT = 19.5;
+    public const SAFE_PERCENT = 19.5;
 
     /** Volume changes until well-mixed air is down to a target: ln(209 500/target). */
     public static function changes(float $targetPpm): float

@@ -7,6 +7,8 @@ namespace UpsweptBead\Core\Weld;
 use UpsweptBead\Core\Purge\Purge;
 use UpsweptBead\Core\Shop\Bottle;
 use UpsweptBead\Core\Shop\BottleUse;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
 
 /** Argon the job takes against what the bottles still give, in L of free gas. */
 final readonly class ArgonAccount
@@ -40,6 +42,17 @@ final readonly class ArgonAccount
             $left(BottleUse::Torch),
             $left(BottleUse::Purge),
             Purge::roomL($torch + $purge),
+        );
+    }
+
+    /** What this much argon would do to a room, for where it is shown. */
+    public function caution(UnitSystem $units): string
+    {
+        return sprintf(
+            'Argon suffocates without warning and pools low. All of this let into a closed room of %s would take it below '
+                .'%s %% oxygen, and less in a pit. Air the room.',
+            Quantity::Volume->show($this->roomL, $units),
+            Purge::SAFE_PERCENT,
         );
     }
 

@@ -2,27 +2,14 @@
 import { send } from './http';
 import type { JobDesk } from './job-desk.svelte';
 import type { DesignDocument, JobDocument } from './job-document';
-import type { Gap, Insertion, SearchDesign, SetStyle, Shown, TubeRun } from './plan';
+import type { SearchDesign, TubeRun } from './plan';
 
-export type Comparison = {
-    name: string;
-    design: DesignDocument;
-    runs: { letter: string; run: TubeRun }[];
-    bends: number;
-    odd: number;
-    joints: number;
-    total: Shown;
-    spread: Shown;
-    mass: Shown;
-    tooTight: number;
-    tightest: Gap | null;
-    openEnds: number;
-    insertion: Insertion | null;
-    style: SetStyle;
-    stock: { id: string; needed: number; toBuy: number }[];
-    toBuy: number;
-    hours: Shown;
-    cost: Shown;
+export type Comparison = { name: string; design: DesignDocument; runs: { letter: string; run: TubeRun }[] };
+
+/** Designs beside each other: what the core measured of each, row by row, and which is best in it. */
+export type ComparisonTable = {
+    designs: Comparison[];
+    rows: { label: string; cells: { text: string; isBest: boolean }[] }[];
 };
 
 /** A found design as it would be kept. */
@@ -58,13 +45,13 @@ export async function compareDesigns(
     desk: JobDesk,
     designs: DesignDocument[],
     withCurrent: boolean,
-): Promise<Comparison[] | string> {
-    const reply = await send<{ designs: Comparison[] }>('POST', `/jobs/${desk.view.id}/designs/compare`, {
+): Promise<ComparisonTable | string> {
+    const reply = await send<ComparisonTable>('POST', `/jobs/${desk.view.id}/designs/compare`, {
         document: desk.document,
         designs,
         withCurrent,
     });
-    return reply.ok ? reply.data.designs : reply.message;
+    return reply.ok ? reply.data : reply.message;
 }
 
 /** Takes a design over: each run its route, and the end it goes to. */

@@ -171,20 +171,20 @@ export type FitPlan = {
     letters: string[];
     /** Whether that order was worked out; otherwise it is that of the survey. */
     ordered: boolean;
+    /** What is looked at in the trial fit; the last line is the caution. */
+    trialFit: string[];
     steps: FitStep[];
     tight: { joint: string; other: string; gap: Shown }[];
     nuts: Nut[];
 };
 
 export type Argon = {
-    torch: Shown;
-    purge: Shown;
+    /** One for each use; `short` says what that means where there is too little. */
+    lines: { name: string; needs: Shown; left: Shown; share: number; short: string | null }[];
     total: Shown;
-    torchLeft: Shown;
-    purgeLeft: Shown;
     left: Shown;
-    room: Shown;
     enough: boolean;
+    caution: string;
 };
 
 export type WeldPlan = { sheets: Sheet[]; argon: Argon };
@@ -270,6 +270,15 @@ export type SetPlan = {
     gaps: Gap[];
     lengths: LengthCheck[];
     style: SetStyle;
+    /** Where the runs meet as it stands: what is proposed for a collector. */
+    meeting: {
+        name: string;
+        runs: string[];
+        assignment: string;
+        entry: string;
+        at: [string, string, string];
+        axis: Triple;
+    } | null;
     rules: Record<RoutingLimit, Shown>;
 };
 

@@ -25,6 +25,7 @@ use UpsweptBead\Core\Route\Search\SetAnswer;
 use UpsweptBead\Core\Route\Search\SetStatus;
 use UpsweptBead\Core\Route\Search\Way;
 use UpsweptBead\Core\Run\TubeRun;
+use UpsweptBead\Core\Survey\Meeting;
 use UpsweptBead\Core\Units\Quantity;
 
 /** Writes what holds for the runs together, and designs found for them. */
@@ -45,6 +46,7 @@ final readonly class SetPlanWriter
             'gaps' => array_map($this->gap(...), $layout->gaps),
             'lengths' => array_map($this->lengths(...), $layout->lengths),
             'style' => $this->style($layout->style),
+            'meeting' => $this->meeting(Meeting::of($job)),
             'rules' => [
                 'firstStraight' => $this->figures->length($layout->rules->limits->firstStraightMm),
                 'innerStraight' => $this->figures->length($layout->rules->limits->innerStraightMm),
@@ -52,6 +54,19 @@ final readonly class SetPlanWriter
                 'gap' => $this->figures->length($layout->rules->gapMm),
                 'maxBends' => $this->figures->plain(Quantity::Count, $layout->rules->maxBends),
             ],
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function meeting(?Meeting $meeting): ?array
+    {
+        return $meeting === null ? null : [
+            'name' => $meeting->collector->name,
+            'runs' => $meeting->collector->runs,
+            'assignment' => $meeting->collector->mode->value,
+            'entry' => $meeting->collector->entry->value,
+            'at' => array_map(fn (float $mm): string => $this->figures->length($mm)['text'], $meeting->at->toArray()),
+            'axis' => array_map(static fn (float $part): float => round($part, 4), $meeting->axis->toArray()),
         ];
     }
 
@@ -72,32 +87,13 @@ final readonly class SetPlanWriter
     /** @return array<string, mixed> */
     public function comparison(Comparison $one): array
     {
-        $plan = $one->plan;
-        $tightest = $one->tightest();
-        $hours = $one->estimate->minutes / 60;
-
         return [
             'name' => $one->design->name,
             'design' => SetWriter::design($one->design),
             'runs' => array_map(fn (RoutedRun $routed): array => [
                 'letter' => $routed->spec->letter,
                 'run' => $this->routes->run($routed->run),
-            ], $plan->layout->runs),
-            'bends' => $one->bends(),
-            'odd' => $one->oddAngles(),
-            'joints' => count($plan->joints->joints),
-            'total' => $this->figures->length($one->lengthMm()),
-            'spread' => $this->figures->length($one->spreadMm()),
-            'mass' => $this->figures->plain(Quantity::Mass, $one->massKg()),
-            'tooTight' => $one->tooTight(),
-            'tightest' => $tightest === null ? null : $this->gap($tightest),
-            'openEnds' => $one->openEnds(),
-            'insertion' => $plan->fit->insertion === null ? null : self::insertion($plan->fit->insertion),
-            'style' => $this->style($plan->layout->style),
-            'stock' => array_map(StageWriter::need(...), $plan->cut->stock),
-            'toBuy' => $plan->cut->toBuy(),
-            'hours' => ['value' => $hours, 'text' => sprintf('%.1f h', $hours)],
-            'cost' => ['value' => $one->estimate->cost, 'text' => number_format($one->estimate->cost)],
+            ], $one->plan->layout->runs),
         ];
     }
 

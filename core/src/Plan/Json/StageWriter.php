@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Plan\Json;
 
+use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Cut\Bar;
 use UpsweptBead\Core\Cut\BentDonor;
 use UpsweptBead\Core\Cut\CutPlan;
@@ -54,6 +55,7 @@ final readonly class StageWriter
         return [
             'letters' => $fit->letters,
             'ordered' => $fit->insertion !== null,
+            'trialFit' => [...FitPlan::trialFit(), StepKind::TrialFit->caution()],
             'steps' => array_map(static fn (FitStep $step): array => [
                 'order' => $step->order,
                 'run' => $step->run,
@@ -174,15 +176,23 @@ final readonly class StageWriter
     {
         $volume = fn (float $litres): array => $this->figures->plain(Quantity::Volume, $litres);
 
+        $lines = [
+            ['Torch', $argon->torchL, $argon->torchLeftL, 'The torch bottle cannot finish this job.'],
+            ['Purge', $argon->purgeL, $argon->purgeLeftL, 'The purge bottle cannot finish this job.'],
+        ];
+
         return [
-            'torch' => $volume($argon->torchL),
-            'purge' => $volume($argon->purgeL),
+            'lines' => array_map(static fn (array $line): array => [
+                'name' => $line[0],
+                'needs' => $volume($line[1]),
+                'left' => $volume($line[2]),
+                'share' => $line[2] > 0.0 ? min(1.0, $line[1] / $line[2]) : 1.0,
+                'short' => $line[1] > $line[2] ? $line[3] : null,
+            ], $lines),
             'total' => $volume($argon->torchL + $argon->purgeL),
-            'torchLeft' => $volume($argon->torchLeftL),
-            'purgeLeft' => $volume($argon->purgeLeftL),
             'left' => $volume($argon->torchLeftL + $argon->purgeLeftL),
-            'room' => $volume($argon->roomL),
             'enough' => $argon->isEnough(),
+            'caution' => $argon->caution($this->figures->units),
         ];
     }
 }

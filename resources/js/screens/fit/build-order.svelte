@@ -38,10 +38,9 @@
         <h3 class="heading">
             {several ? 'All together before any is finished' : 'Trial fit before the full tacks'}
         </h3>
-        <p class="text-quiet">
-            Gasket in, panels hung, plain nut on the V-band; steering and suspension through their whole
-            range; every bolt and sensor reached with the real tool.
-        </p>
-        <p class="mt-1 text-sm">△ Tacks are not a support: strap the piece, and never be under it.</p>
+        <ul class="text-quiet list-inside">
+            {#each desk.plan.fit.trialFit.slice(0, -1) as line (line)}<li>{line}</li>{/each}
+        </ul>
+        <p class="mt-1 text-sm">△ {desk.plan.fit.trialFit.at(-1)}</p>
     </div>
 </section>

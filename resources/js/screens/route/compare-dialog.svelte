@@ -2,7 +2,14 @@
     // Up to four whole designs side by side: what they take, what they cost, and whether they can be put together.
     import Button from '@/kit/button.svelte';
     import Dialog from '@/kit/dialog.svelte';
-    import { compareDesigns, keepDesign, keptAs, takeDesign, type Comparison } from '@/lib/designs';
+    import {
+        compareDesigns,
+        keepDesign,
+        keptAs,
+        takeDesign,
+        type Comparison,
+        type ComparisonTable,
+    } from '@/lib/designs';
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import type { DesignDocument } from '@/lib/job-document';
 
@@ -10,9 +17,10 @@
     let { desk, found, open = $bindable(), ontaken }: Props = $props();
 
     const MOST = 4;
-    let all = $state.raw<Comparison[]>([]);
+    let table = $state.raw<ComparisonTable>({ designs: [], rows: [] });
     let failure = $state('');
     let left = $state.raw<string[]>([]);
+    const all = $derived(table.designs);
     const kept = $derived(desk.document.set?.designs ?? []);
     const hasRoutes = $derived(desk.plan.runs.every((run) => run.run));
     const offered = $derived([
@@ -30,76 +38,9 @@
         const designs = [...found, ...kept].filter((one) => chosen.includes(one.name));
         void compareDesigns(desk, designs, chosen.includes('as it is now')).then((answer) => {
             failure = typeof answer === 'string' ? answer : '';
-            all = typeof answer === 'string' ? [] : answer;
+            table = typeof answer === 'string' ? { designs: [], rows: [] } : answer;
         });
     });
-
-    type Row = {
-        label: string;
-        text: (one: Comparison) => string;
-        value?: (one: Comparison) => number | null;
-    };
-    const worstFlat = (one: Comparison) =>
-        one.style.flatness.reduce<Comparison['style']['flatness'][number] | null>(
-            (worst, it) => (worst === null || it.value > worst.value ? it : worst),
-            null,
-        );
-    const rows: Row[] = [
-        {
-            label: 'Bends',
-            text: (one) => `${one.bends}, ${one.odd} off the grid`,
-            value: (one) => one.bends + one.odd / 10,
-        },
-        { label: 'Joints to weld', text: (one) => String(one.joints), value: (one) => one.joints },
-        { label: 'Lengths differ by', text: (one) => one.spread.text, value: (one) => one.spread.value },
-        { label: 'All tube', text: (one) => one.total.text, value: (one) => one.total.value },
-        { label: 'Mass', text: (one) => one.mass.text, value: (one) => one.mass.value },
-        {
-            label: 'Tightest gap',
-            text: (one) =>
-                one.openEnds > 0
-                    ? `✕ ${one.openEnds} far ends open`
-                    : one.tightest
-                      ? `${one.tooTight > 0 ? '✕ ' : ''}${one.tightest.gap.text}, ${one.tightest.run} to ${one.tightest.other} (needs ${one.tightest.needed.text})`
-                      : 'wide everywhere',
-            value: (one) => (one.tightest ? one.tightest.needed.value - one.tightest.gap.value : -100),
-        },
-        {
-            label: 'Goes in',
-            text: (one) =>
-                one.insertion === null
-                    ? '–'
-                    : one.insertion.stuck.length > 0
-                      ? `✕ ${one.insertion.stuck.map((it) => it.run).join(', ')} not whole`
-                      : one.insertion.order.map((it) => it.run).join(' then '),
-            value: (one) => one.insertion?.stuck.length ?? null,
-        },
-        {
-            label: 'Mean gaps in the row differ by',
-            text: (one) => one.style.gapSpread?.text ?? '–',
-            value: (one) => one.style.gapSpread?.value ?? null,
-        },
-        {
-            label: 'Least flat run',
-            text: (one) => {
-                const worst = worstFlat(one);
-                return worst ? `${worst.letter}, ${worst.text}` : '–';
-            },
-            value: (one) => worstFlat(one)?.value ?? null,
-        },
-        { label: 'Banks mirror within', text: (one) => one.style.mirror?.text ?? '–' },
-        { label: 'Pieces to buy', text: (one) => String(one.toBuy), value: (one) => one.toBuy },
-        { label: 'At the bench, about', text: (one) => one.hours.text, value: (one) => one.hours.value },
-        { label: 'Cost, about', text: (one) => one.cost.text, value: (one) => one.cost.value },
-    ];
-
-    function isBest(row: Row, one: Comparison): boolean {
-        const mine = row.value?.(one) ?? null;
-        const others = all.map((it) => row.value?.(it) ?? null).filter((it) => it !== null);
-        return (
-            mine !== null && all.length > 1 && mine === Math.min(...others) && others.some((it) => it > mine)
-        );
-    }
 
     async function take(one: Comparison): Promise<void> {
         open = false;
@@ -182,15 +123,15 @@
                             </td>
                         {/each}
                     </tr>
-                    {#each rows as row (row.label)}
+                    {#each table.rows as row (row.label)}
                         <tr>
                             <td class="label">{row.label}</td>
-                            {#each all as one (one.name)}
+                            {#each row.cells as cell, i (i)}
                                 <td
-                                    class="figure text-[0.9rem] whitespace-normal {isBest(row, one)
+                                    class="figure text-[0.9rem] whitespace-normal {cell.isBest
                                         ? 'font-medium'
-                                        : 'text-quiet'} {row.text(one).startsWith('✕') ? 'text-stop' : ''}"
-                                    >{row.text(one)}</td
+                                        : 'text-quiet'} {cell.text.startsWith('✕') ? 'text-stop' : ''}"
+                                    >{cell.text}</td
                                 >
                             {/each}
                         </tr>

@@ -6,7 +6,6 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import { lengthText } from '@/lib/length-text';
     import { change, type Errors } from '@/lib/survey';
 
     type Props = { desk: JobDesk; open: boolean };
@@ -41,20 +40,14 @@
 
     /** As it stands now, or about where the runs end. */
     function propose(): void {
-        const there = desk.document.set?.collectors[0];
-        const letters = there?.runs ?? desk.document.runs.map((run) => run.letter);
-        const ends = desk.plan.runs
-            .filter((run) => letters.includes(run.letter))
-            .map((run) => run.target.frame);
-        const middle = [0, 1, 2].map(
-            (i) => ends.reduce((sum, end) => sum + (end.at[i] ?? 0), 0) / ends.length,
-        );
-        runs = letters.join(' ');
-        name = there?.name ?? 'Collector';
-        assignment = there?.assignment ?? 'any';
-        entry = there?.entry ?? 'welded';
-        at = middle.map((mm) => lengthText(mm, desk.view.units));
-        axis = (ends[0]?.forward ?? [1, 0, 0]).map((part) => Math.round(part * 1e4) / 1e4);
+        const there = desk.plan.set.meeting;
+        if (!there) return;
+        runs = there.runs.join(' ');
+        name = there.name;
+        assignment = there.assignment;
+        entry = there.entry;
+        at = [...there.at];
+        axis = [...there.axis];
     }
 
     async function put(): Promise<void> {

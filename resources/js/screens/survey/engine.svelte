@@ -41,16 +41,16 @@
 
     /** All runs equally long at the length the sum gives. */
     function target(): void {
-        const length = tuning['length']?.value;
-        if (!length) return;
+        // As the core shows it: rounded and in the job's units.
+        const target = tuning['length']?.text;
+        if (!target) return;
         void desk.edit((document) => {
             document.set ??= { collectors: [], keepOuts: [], lengths: [] };
-            const rounded = `${Math.round(length)} mm`;
             if (document.set.lengths.length === 0)
                 document.set.lengths = [
-                    { runs: document.runs.map((run) => run.letter), target: rounded, tolerance: 1 },
+                    { runs: document.runs.map((run) => run.letter), target, tolerance: 1 },
                 ];
-            else for (const group of document.set.lengths) group.target = rounded;
+            else for (const group of document.set.lengths) group.target = target;
         });
     }
 </script>

@@ -23,7 +23,7 @@ use UpsweptBead\Core\Job\KeepOutKind;
 use UpsweptBead\Core\Job\Purpose;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Stock\Metal;
-use UpsweptBead\Core\Stock\TubeSize;
+use UpsweptBead\Core\Survey\TubeChoice;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -88,8 +88,13 @@ final readonly class JobController
     {
         return [
             'tubes' => array_map(
-                static fn (TubeSize $tube): array => ['id' => $tube->id, 'name' => $tube->name],
-                array_values($this->workshop->shop()->catalogue->tubes),
+                static fn (TubeChoice $one): array => [
+                    'id' => $one->tube->id,
+                    'name' => $one->tube->name,
+                    'onShelf' => $one->onShelf,
+                    'usualFor' => array_map(static fn (Purpose $purpose): string => $purpose->value, $one->usualFor),
+                ],
+                TubeChoice::all($this->workshop->shop()),
             ),
             'metals' => array_map(
                 static fn (Metal $metal): array => ['id' => $metal->id, 'name' => $metal->name],

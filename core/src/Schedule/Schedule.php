@@ -19,9 +19,6 @@ use UpsweptBead\Core\Weld\WeldPlan;
  */
 final readonly class Schedule
 {
-    /** Two passes at one place of a run: their stations agree within this (mm). */
-    private const SAME_MM = 1.0;
-
     /**
      * @param  list<Slot>  $slots
      * @param  array<string, float>  $last  joints measured when all is welded, with the seconds each still cools then
@@ -71,7 +68,8 @@ final readonly class Schedule
     }
 
     /**
-     * Which of those that may come next is taken: the first that need not wait, else the one that waits least.
+     * Which of those that may come next is taken: the first that need not wait, else the one that waits least. Two passes
+     * at one place, as a flange's inside and outside, wait equally long, so the order of welding decides between them.
      *
      * @param  non-empty-list<Weld>  $waiting
      */
@@ -80,7 +78,7 @@ final readonly class Schedule
         $best = 0;
         $leastS = INF;
         foreach ($waiting as $i => $one) {
-            if ($one->phase !== $waiting[0]->phase || self::isPreceded($one, array_slice($waiting, 0, $i))) {
+            if ($one->phase !== $waiting[0]->phase) {
                 continue;
             }
             $waitS = $hot->waitS($hot->before($one, $apartMm), $nowS);
@@ -93,24 +91,5 @@ final readonly class Schedule
         }
 
         return $best;
-    }
-
-    /**
-     * Whether another pass at the same place comes before it, as a flange's inside does before its outside.
-     *
-     * @param  list<Weld>  $earlier
-     */
-    private static function isPreceded(Weld $weld, array $earlier): bool
-    {
-        foreach ($earlier as $one) {
-            if (
-                $one->joint->run === $weld->joint->run &&
-                abs($one->joint->seam->stationMm - $weld->joint->seam->stationMm) < self::SAME_MM
-            ) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

@@ -86,3 +86,17 @@ it('measures, then lets a hand be laid on it: a hand is no thermometer', functio
     $cool = bench()->step('cool.EB1');
     expect($cool?->do[0])->toStartWith('Measure it')->and($cool?->measures[0]->planned)->toBe(45.0);
 });
+
+it('says how far to turn a piece where two pieces meet, and not where a flange or collector stops it', function () {
+    $turned = [];
+    foreach (bench()->steps as $step) {
+        if ($step->kind === StepKind::Tack && preg_grep('/^Turn /', $step->do) !== []) {
+            $turned[] = $step->subject;
+        }
+    }
+    expect($turned)->not->toBe([]);
+    foreach ($turned as $id) {
+        $joint = bench()->joints->find($id);
+        expect($joint?->type->isAtPart() && $joint->seam->stationMm > 0.0)->toBeFalse();
+    }
+});

@@ -33,6 +33,11 @@ it('reopens a step by a new entry and keeps the last reading', function () {
     expect($progress->isDone('weld.AJ2'))->toBeFalse()->and($progress->reading('weld.AJ2', 'amps'))->toBe(52.0)->and($progress->notes['weld.AJ2'])->toHaveCount(1);
 });
 
+it('keeps a step done when a reading of it is corrected', function () {
+    $progress = Progress::of(Some::plan()->steps, [entry('weld.AJ2', values: ['amps' => 55.0]), entry('weld.AJ2', EntryKind::Correct, ['amps' => 52.0])]);
+    expect($progress->isDone('weld.AJ2'))->toBeTrue()->and($progress->jointsDone())->toBe(1)->and($progress->reading('weld.AJ2', 'amps'))->toBe(52.0);
+});
+
 it('purges before it welds and welds before it cools, at every joint', function () {
     $order = array_flip(array_map(static fn ($step): string => $step->id, Some::plan()->steps));
     foreach (['AJ1', 'AJ2', 'AJ3', 'AJ4', 'AJ5'] as $joint) {

@@ -80,6 +80,18 @@ it('lets the drain fall straight down', function () {
     expect(array_map(static fn ($length): float => $length->mm, $drain->to))->toBe([10.0, 20.0, -170.0]);
 });
 
+it('takes what was measured across as a diameter', function (KeepOutKind $kind, array $more) {
+    $solid = solidOf(kit($kind, ['at' => [0, 0, 0], 'diameter' => 50, ...$more]));
+    // Midway along, 100 mm off the axis: half of 50 is the thing itself.
+    expect($solid->distance(100, 0, -50))->toBeClose(75.0);
+})->with([
+    'a plug' => [KeepOutKind::PlugAndSocket, ['out' => [0, 0, -1], 'straight' => 100]],
+    'a drain' => [KeepOutKind::OilDrain, ['length' => 100]],
+    'a steering shaft' => [KeepOutKind::Steering, ['to' => [0, 0, -100]]],
+    'a line' => [KeepOutKind::Line, ['to' => [0, 0, -100]]],
+    'a starter' => [KeepOutKind::Starter, ['to' => [0, 0, -100]]],
+]);
+
 it('names the field that cannot be used', function (KeepOutKind $kind, array $answers, string $path) {
     $problems = new Problems;
     kit($kind, $answers, $problems);

@@ -8,6 +8,7 @@ use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Survey\SurveyChecks;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
+use UpsweptBead\Core\Units\Quantity;
 
 /** @return list<string> */
 function cautions(array $document): array
@@ -55,12 +56,40 @@ it('says what can hardly be', function (callable $change, string $caution) {
 
         return $job;
     }, 'Front tyre and Side rail overlap'],
+    'a slanted bar in the tyre, by its middle only' => [function (array $job): array {
+        $job['set']['keepOuts'][] = ['name' => 'Front tyre', 'kind' => 'tyre', 'shape' => 'box', 'at' => [-800, 500, -300], 'size' => [300, 300, 300]];
+        $job['set']['keepOuts'][] = ['name' => 'Stay', 'kind' => 'frame', 'shape' => 'capsule', 'at' => [-1100, 100, -700], 'to' => [-500, 900, 100], 'radius' => 15];
+
+        return $job;
+    }, 'Front tyre and Stay overlap'],
     'an order that no usual crank fires in' => [function (array $job): array {
         $job['set']['collectors'][0]['firing'] = ['A', 'B', 'C', 'D'];
 
         return $job;
     }, 'a flat four fires 1-3-4-2 or 1-2-4-3'],
 ]);
+
+it('lets a bar pass a tyre that it does not touch', function () {
+    $job = SomeHeader::document();
+    $job['set']['keepOuts'][] = ['name' => 'Front tyre', 'kind' => 'tyre', 'shape' => 'box', 'at' => [-800, 500, -300], 'size' => [300, 300, 300]];
+    // Its two ends' mirror image: the same box round it, but clear of the middle.
+    $job['set']['keepOuts'][] = ['name' => 'Stay', 'kind' => 'frame', 'shape' => 'capsule', 'at' => [-1100, 700, -700], 'to' => [-700, 1100, 100], 'radius' => 15];
+    expect(implode(cautions($job)))->not->toContain('overlap');
+});
+
+it('says what one bend takes from end to end: straight, bend, straight', function () {
+    $job = SomeHeader::document();
+    $job['runs'][0]['start']['at'] = [0, 0, 0];
+    $job['runs'][0]['start']['direction'] = [0, 1, 0];
+    $job['runs'][0]['end']['at'] = [0, 10, -10];
+    $job['runs'][0]['end']['direction'] = [0, 0, -1];
+    $read = JobReader::fromDecoded($job)->job ?? throw new LogicException('unreadable');
+    $limits = $read->set->routing->on(Shop::bare()->rules->routing());
+    $clrMm = Shop::bare()->catalogue->bendsFor($read->runs[0]->tubeId)[0]->clrMm;
+    // A right angle: along the port the first straight and one radius, down one radius and the last straight.
+    $need = Quantity::Length->show(hypot($limits->firstStraightMm + $clrMm, $clrMm + $limits->lastStraightMm), $read->units);
+    expect(implode("\n", cautions($job)))->toContain('turn 90° on the way')->toContain("takes about $need.");
+});
 
 it('takes both firing orders of a flat four', function (array $firing) {
     $document = SomeHeader::document();

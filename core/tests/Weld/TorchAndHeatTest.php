@@ -82,6 +82,12 @@ it('says a longer wait for more heat and for a cooler limit', function () {
         ->and($cooling->secondsTo(45, 90_000))->toBeGreaterThan($cooling->secondsTo(45, 60_000));
 });
 
+it('takes still air and the radiation of a skin between 200 °C and the limit', function () {
+    // h = 8 + 4 εσT³, with ε 0.3 and T the middle of 45 and 200 °C, 395.65 K: the linearised law of Stefan and Boltzmann.
+    $cooling = new Cooling(Shop::bare()->catalogue->metal('304L'), 387, 1.651, 20);
+    expect($cooling->temperatureC(60_000, $cooling->secondsTo(45, 60_000), 8 + 4 * 0.3 * 5.670374e-8 * 395.65 ** 3))->toBeClose(45.0, 0.01);
+});
+
 it('opens the working of every number it proposes', function () {
     foreach (sheets() as $sheet) {
         foreach ([...$sheet->settings, ...$sheet->choices, ...$sheet->purge->figures] as $figure) {

@@ -398,9 +398,11 @@ export type RouteSearch = {
     isStale: boolean;
 };
 
+export type TubeChoice = { id: string; name: string; onShelf: number; usualFor: string[] };
+
 export type Catalogue = {
     keepOutKinds: { id: string; name: string; clearance: string }[];
-    tubes: { id: string; name: string }[];
+    tubes: TubeChoice[];
     metals: { id: string; name: string }[];
     purposes: { id: string; name: string }[];
 };

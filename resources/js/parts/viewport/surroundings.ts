@@ -131,15 +131,20 @@ export const DATUM_LABELS: { text: string; at: Triple }[] = [
     { text: 'up', at: [0, 0, DATUM_MM + 8] },
 ];
 
-/** A plain grid below everything: rearward and right, a line every 100 mm. */
-export function floorGrid(extent: Box3): LineSegments {
+/** A plain grid below everything, rearward and right, a line every so many mm. */
+export function floorGrid(extent: Box3, stepMm: number): LineSegments {
     const { min, max } = extent;
     const points: Vector3[] = [];
     const level = min.z - 20;
-    const [x0, x1] = [Math.floor(min.x / 100) * 100 - 100, Math.ceil(max.x / 100) * 100 + 100];
-    const [y0, y1] = [Math.floor(min.y / 100) * 100 - 100, Math.ceil(max.y / 100) * 100 + 100];
-    for (let x = x0; x <= x1; x += 100) points.push(new Vector3(x, y0, level), new Vector3(x, y1, level));
-    for (let y = y0; y <= y1; y += 100) points.push(new Vector3(x0, y, level), new Vector3(x1, y, level));
+    const lines = (least: number, most: number) => {
+        const first = Math.floor(least / stepMm) - 1;
+        const count = Math.ceil(most / stepMm) + 2 - first;
+        return Array.from({ length: count }, (_, i) => (first + i) * stepMm);
+    };
+    const [across, along] = [lines(min.x, max.x), lines(min.y, max.y)];
+    for (const x of across) points.push(new Vector3(x, along[0], level), new Vector3(x, along.at(-1), level));
+    for (const y of along)
+        points.push(new Vector3(across[0], y, level), new Vector3(across.at(-1), y, level));
     return new LineSegments(
         new BufferGeometry().setFromPoints(points),
         new LineBasicMaterial({ color: colour('--line') }),

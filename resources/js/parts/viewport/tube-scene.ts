@@ -38,6 +38,7 @@ export type Scenery = {
     set: SetPlan;
     grip: Grip | null;
     withDatum: boolean;
+    gridMm: number;
     meshUrl: (fingerprint: string) => string;
 };
 
@@ -134,7 +135,7 @@ export class TubeScene {
             labels.push({ text, at: new Vector3(...at), look: 'quiet' });
         }
         if (scenery.withDatum) content.add(datumAxes());
-        content.add(floorGrid(this.#stage.extent));
+        content.add(floorGrid(this.#stage.extent, scenery.gridMm));
         this.#labels.show(labels);
         this.#handles.offer(scenery.grip);
         this.#motion.spread(this.#looks.spread);

@@ -21,6 +21,9 @@
     };
     let { desk, ghosts = [], showing = [], grip = null, withDatum = false, ondrag }: Props = $props();
 
+    const grid = $derived(
+        desk.view.units === 'inch' ? { mm: 4 * 25.4, text: '4 in' } : { mm: 100, text: '100 mm' },
+    );
     const scenery = $derived({
         runs: desk.plan.runs,
         current: desk.run?.letter ?? '',
@@ -29,6 +32,7 @@
         set: desk.plan.set,
         grip,
         withDatum,
+        gridMm: grid.mm,
         meshUrl: (fingerprint: string) => `/jobs/${desk.view.id}/meshes/${fingerprint}`,
     });
 
@@ -136,7 +140,9 @@
                     place to place{/if}</span
             >
         {:else}
-            grid 100 mm · arrows show the flow{desk.plan.runs.length > 1 ? ' · bands count the runs' : ''}
+            grid {grid.text} · arrows show the flow{desk.plan.runs.length > 1
+                ? ' · bands count the runs'
+                : ''}
         {/if}
     </p>
 </div>

@@ -1,7 +1,9 @@
 <script lang="ts">
     import Button from '@/kit/button.svelte';
+    import SearchField from '@/kit/search-field.svelte';
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
+    import { tubeGroups } from './tube-groups';
     import { errorAt } from '@/lib/job-desk.svelte';
     import { lengthText } from '@/lib/length-text';
     import { newest } from '@/lib/newest';
@@ -107,11 +109,11 @@
                 onchange={(value) => set((document) => (document.job.metal = value))}
             />
             {#if run}
-                <SelectField
+                <SearchField
                     label="Tube of run {run.letter}"
                     class="sm:col-span-2"
                     value={run.tube}
-                    options={catalogue.tubes}
+                    groups={tubeGroups(catalogue.tubes, desk.document.job.purpose)}
                     disabled={!mayPlan}
                     error={err(`${desk.path}.tube`)}
                     onchange={(value) => void desk.editRun((one) => (one.tube = value))}

@@ -10,9 +10,8 @@ use UpsweptBead\Core\Units\UnitSystem;
 
 /**
  * Ports (and inlets) pasted from a spreadsheet or a CSV file, one line each: name, three lengths for the place, three
- * numbers for the direction, and if there are seven or more columns the same six for the inlet. Columns are parted by
- * tabs, semicolons or commas; a first line of headings is passed over. A line that cannot be read is told with its
- * reason.
+ * numbers for the direction, and if there are seven or more columns the same six for the inlet. A first line of
+ * headings is passed over. A line that cannot be read is told with its reason.
  */
 final readonly class PortsTable
 {
@@ -32,7 +31,7 @@ final readonly class PortsTable
         // Not as UTF-8: a paste in another encoding is to be told line by line, not refused as a whole.
         foreach (explode("\n", str_replace(["\r\n", "\r"], "\n", trim($text, "\n\r"))) as $i => $line) {
             $line = mb_scrub($line);
-            $cells = self::cells($line);
+            $cells = TableLine::cells($line);
             if ($i >= self::MOST_LINES) {
                 $rejected[] = [
                     'line' => $i + 1,
@@ -64,18 +63,6 @@ final readonly class PortsTable
         }
 
         return new self($rows, $rejected);
-    }
-
-    /** @return list<string> */
-    private static function cells(string $line): array
-    {
-        $delimiter = str_contains($line, "\t") ? "\t" : (str_contains($line, ';') ? ';' : ',');
-        $cells = array_map(
-            static fn (?string $cell): string => trim((string) $cell),
-            str_getcsv($line, $delimiter, '"', ''),
-        );
-
-        return implode('', $cells) === '' ? [] : $cells;
     }
 
     /** @param  list<string>  $cells */
@@ -135,7 +122,7 @@ final readonly class PortsTable
     {
         $parts = [];
         foreach ($cells as $cell) {
-            $number = filter_var(str_replace(',', '.', $cell), FILTER_VALIDATE_FLOAT);
+            $number = filter_var($cell, FILTER_VALIDATE_FLOAT);
             if ($number === false || ! is_finite($number) || abs($number) > 1e6) {
                 throw new \DomainException(
                     sprintf('"%s" is not a number for a direction, such as -0.2', mb_substr($cell, 0, 20)),

@@ -18,7 +18,7 @@ use UpsweptBead\Core\Units\UnitSystem;
  * Reads runs as plain tables, the way RunTables writes them: length–rotation–angle
  * (`run,bend,straight,rotation,angle,clr`, closing with a line whose bend is `end`) or vertices
  * (`run,point,x,y,z,clr`). A heading may end in `_mm`, `_in` or `_deg`; without one a bare number is in the job's
- * units. Cells are parted by tabs, semicolons or commas.
+ * units.
  */
 final readonly class RunTablesReader
 {
@@ -44,11 +44,11 @@ final readonly class RunTablesReader
         $rejected = $rows = [];
         $columns = null;
         foreach ($lines as $i => $line) {
-            if (trim($line) === '') {
+            $cells = TableLine::cells($line);
+            if ($cells === []) {
                 continue;
             }
             $why = null;
-            $cells = self::cells($line);
             if ($i >= self::MOST_LINES) {
                 $why = sprintf('only the first %d lines are read', self::MOST_LINES);
             } elseif ($columns === null) {
@@ -229,21 +229,5 @@ final readonly class RunTablesReader
         }
 
         return null;
-    }
-
-    /** @return list<string> */
-    private static function cells(string $line): array
-    {
-        foreach (["\t", ';'] as $mark) {
-            if (str_contains($line, $mark)) {
-                // Where commas do not part the cells they are decimal.
-                return array_map(
-                    static fn (string $cell): string => str_replace(',', '.', trim($cell)),
-                    explode($mark, $line),
-                );
-            }
-        }
-
-        return array_map(trim(...), explode(',', $line));
     }
 }

@@ -46,7 +46,7 @@ final readonly class ShopReader
             if (! isset($catalogue->tubes[$id]) && ! isset($catalogue->bends[$id])) {
                 $node->complain('unknown-stock', 'is in no catalogue');
             }
-            $shelf[$id] = (int) $node->number(10_000);
+            $shelf[$id] = self::count($node);
         }
         $bottles = array_map(
             self::bottle(...),
@@ -54,6 +54,18 @@ final readonly class ShopReader
         );
 
         return new Shop($root->at('name')->required(), $rules, $catalogue, $shelf, $bottles);
+    }
+
+    private static function count(Node $node): int
+    {
+        $number = $node->number(10_000);
+        if ($number < 0 || floor($number) !== $number) {
+            $node->complain('not-a-count', 'must be a whole number, 0 or more');
+
+            return 0;
+        }
+
+        return (int) $number;
     }
 
     private static function bottle(Node $node): Bottle

@@ -13,34 +13,16 @@ use UpsweptBead\Core\Route\Insertion\Stuck;
 use UpsweptBead\Core\Route\Problem\Collector;
 use UpsweptBead\Core\Route\Problem\Inlet;
 use UpsweptBead\Core\Route\Problem\Port;
-use UpsweptBead\Core\Route\Problem\SetRules;
-use UpsweptBead\Core\Route\Problem\StockBend;
-use UpsweptBead\Core\Route\Problem\TubeStock;
 use UpsweptBead\Core\Route\Search\Clearance;
 use UpsweptBead\Core\Route\Search\Span;
 use UpsweptBead\Core\Route\Search\Way;
 use UpsweptBead\Core\Tests\Support\SomeSets;
-
-/**
- * A tube of 40 mm through points, its bends on 50 mm.
- *
- * @param  list<array{float, float, float}>  $points
- */
-function tubeThrough(string $id, array $points): Way
-{
-    $vectors = array_map(static fn (array $xyz): Vector => new Vector(...$xyz), $points);
-    $last = count($vectors) - 1;
-    $port = new Port($id, $vectors[0], $vectors[1]->minus($vectors[0])->unit(), new TubeStock('t', 40.0, [new StockBend(50.0, 135.0, 0.0)]));
-    $inlet = new Inlet($id, $vectors[$last], $vectors[$last]->minus($vectors[$last - 1])->unit());
-    $span = new Span(0, $port, $inlet, new Collector($id, [$inlet], AssignmentMode::Fixed, [$id], [0]), new SetRules);
-
-    return Way::of($span, array_merge([], ...array_map(static fn (Vector $one): array => $one->toArray(), array_slice($vectors, 1, -1))), array_fill(0, $last - 1, 50.0))->cut();
-}
+use UpsweptBead\Core\Tests\Support\SomeWays;
 
 it('puts an outer hoop in after the inner one', function () {
     // Two hoops out of one wall, one inside the other; both draw off along the port's axis.
-    $inner = tubeThrough('inner', [[0, 0, 0], [0, 150, 0], [200, 150, 0], [200, 0, 0]]);
-    $outer = tubeThrough('outer', [[-60, 0, 0], [-60, 210, 0], [260, 210, 0], [260, 0, 0]]);
+    $inner = SomeWays::through('inner', [[0, 0, 0], [0, 150, 0], [200, 150, 0], [200, 0, 0]]);
+    $outer = SomeWays::through('outer', [[-60, 0, 0], [-60, 210, 0], [260, 210, 0], [260, 0, 0]]);
     $wall = new HalfSpace('wall', new Vector(0, -12, 0), new Vector(0, 1, 0), null, 70.0, 70.0);
     // A floor and a lid leave no way but straight out.
     $lids = [new Box('lid', new Vector(100, 100, 60), [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)], [400.0, 400.0, 20.0]), new Box('floor', new Vector(100, 100, -60), [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)], [400.0, 400.0, 20.0])];
@@ -53,8 +35,8 @@ it('puts an outer hoop in after the inner one', function () {
 
 it('knows two tubes that hook round each other, and names both', function () {
     // A hoop on a base, and a ring round its top bar that is open by less than a tube's width.
-    $one = tubeThrough('1', [[0, 0, 0], [0, 0, 200], [0, 200, 200], [0, 200, 0]]);
-    $two = tubeThrough('2', [[-110, 100, 100], [110, 100, 100], [110, 100, 330], [-110, 100, 330], [-110, 100, 165]]);
+    $one = SomeWays::through('1', [[0, 0, 0], [0, 0, 200], [0, 200, 200], [0, 200, 0]]);
+    $two = SomeWays::through('2', [[-110, 100, 100], [110, 100, 100], [110, 100, 330], [-110, 100, 330], [-110, 100, 165]]);
     $insertion = Insertion::of([$one, $two], [new HalfSpace('base', new Vector(0, 0, -5), new Vector(0, 0, 1), null, 30.0, 30.0)]);
     $blockers = array_map(static fn (Stuck $stuck): array => [$stuck->tube, $stuck->by], $insertion->stuck);
     expect($insertion->isPossible())->toBeFalse()
@@ -98,7 +80,7 @@ function shifted(Way $way, array $direction, float $mm): Way
 }
 
 it('needs no order for tubes that stand apart', function () {
-    $insertion = Insertion::of([tubeThrough('a', [[0, 0, 0], [0, 200, 0], [200, 200, 0]]), tubeThrough('b', [[600, 0, 0], [600, 200, 0], [800, 200, 0]])], []);
+    $insertion = Insertion::of([SomeWays::through('a', [[0, 0, 0], [0, 200, 0], [200, 200, 0]]), SomeWays::through('b', [[600, 0, 0], [600, 200, 0], [800, 200, 0]])], []);
     expect($insertion->isPossible())->toBeTrue()
         ->and($insertion->order[0]->along)->toBe(Along::Port)
         ->and($insertion->stuck)->toBe([]);
@@ -107,7 +89,7 @@ it('needs no order for tubes that stand apart', function () {
 it('tips a tube out where it does not come straight, and says about what', function () {
     // A long tube in a trough. Its near end lies under a lip, its far end behind a low wall, 15 mm off: straight up the lip is in
     // the way, straight along the wall is. Raised by 8° about the near end it slides out over the wall.
-    $tube = tubeThrough('long', [[0, 0, 0], [0, 300, 0], [0, 600, 3]]);
+    $tube = SomeWays::through('long', [[0, 0, 0], [0, 300, 0], [0, 600, 3]]);
     $axes = [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)];
     $solids = [
         new Box('left cheek', new Vector(-41, 400, 0), $axes, [20.0, 900.0, 300.0]),
@@ -126,14 +108,14 @@ it('tips a tube out where it does not come straight, and says about what', funct
 });
 
 it('takes tubes in past the stubs of the others, not past its own', function () {
-    $ways = [tubeThrough('a', [[0, 0, 0], [0, 200, 0], [200, 200, 0]]), tubeThrough('b', [[45, 0, 0], [45, 120, 0], [200, 120, 0]])];
+    $ways = [SomeWays::through('a', [[0, 0, 0], [0, 200, 0], [200, 200, 0]]), SomeWays::through('b', [[45, 0, 0], [45, 120, 0], [200, 120, 0]])];
     $with = Insertion::of($ways, [], 25.4);
     expect($with->isPossible())->toBeTrue()->and(count($with->order))->toBe(2);
 });
 
 it('tells which tubes come out with the rest in place', function () {
-    $inner = tubeThrough('inner', [[0, 0, 0], [0, 150, 0], [200, 150, 0], [200, 0, 0]]);
-    $outer = tubeThrough('outer', [[-60, 0, 0], [-60, 210, 0], [260, 210, 0], [260, 0, 0]]);
+    $inner = SomeWays::through('inner', [[0, 0, 0], [0, 150, 0], [200, 150, 0], [200, 0, 0]]);
+    $outer = SomeWays::through('outer', [[-60, 0, 0], [-60, 210, 0], [260, 210, 0], [260, 0, 0]]);
     $axes = [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)];
     $lids = [new HalfSpace('wall', new Vector(0, -12, 0), new Vector(0, 1, 0), null, 70.0, 70.0), new Box('lid', new Vector(100, 100, 45), $axes, [400.0, 400.0, 20.0]), new Box('floor', new Vector(100, 100, -45), $axes, [400.0, 400.0, 20.0])];
     $alone = [];

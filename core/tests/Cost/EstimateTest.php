@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Cost\Estimate;
+use UpsweptBead\Core\Cut\StockNeed;
+use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\ShopReader;
+use UpsweptBead\Core\Tests\Support\Some;
+
+/** @param  array<string, string>  $rules */
+function priced(array $rules): Estimate
+{
+    $plan = Some::plan();
+    $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'rules' => $rules], new Problems);
+
+    return Estimate::of($plan->cut->stock, $plan->joints, $plan->steps, $shop);
+}
+
+/** @return array<string, StockNeed> */
+function bought(): array
+{
+    return array_column(Some::plan()->cut->stock, null, 'stockId');
+}
+
+it('prices every bend by the piece and every bar by its length', function () {
+    $bends = $bars = 0;
+    foreach (bought() as $id => $need) {
+        isset(Shop::bare()->catalogue->bends[$id]) ? $bends += $need->needed : $bars += $need->needed;
+    }
+    expect($bends)->toBeGreaterThan(0)->and($bars)->toBeGreaterThan(0);
+    $estimate = priced(['cost.bend' => '40', 'cost.tube_metre' => '20', 'cut.stock_length' => '6000 mm', 'cost.hour' => '0', 'cost.fit_minutes' => '0']);
+    expect($estimate->material)->toBeClose(40.0 * $bends + 6 * 20.0 * $bars)->and($estimate->cost)->toBeClose($estimate->material);
+});
+
+it('charges the minutes at the bench and the fitting of every joint by the hour', function () {
+    $plan = Some::plan();
+    $seconds = array_sum(array_map(static fn ($step): float => $step->seconds ?? 0.0, $plan->steps));
+    $estimate = priced(['cost.bend' => '0', 'cost.tube_metre' => '0', 'cost.hour' => '90', 'cost.fit_minutes' => '6']);
+    expect($estimate->minutes)->toBeClose($seconds / 60 + 6 * count($plan->joints->joints))
+        ->and($estimate->cost)->toBeClose($estimate->minutes * 1.5)->and($estimate->material)->toBe(0.0);
+});

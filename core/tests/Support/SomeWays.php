@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Tests\Support;
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\AssignmentMode;
+use UpsweptBead\Core\Route\Problem\Collector;
+use UpsweptBead\Core\Route\Problem\Inlet;
+use UpsweptBead\Core\Route\Problem\Port;
+use UpsweptBead\Core\Route\Problem\SetRules;
+use UpsweptBead\Core\Route\Problem\StockBend;
+use UpsweptBead\Core\Route\Problem\TubeStock;
+use UpsweptBead\Core\Route\Search\Span;
+use UpsweptBead\Core\Route\Search\Way;
+
+/** Tubes laid by hand, for tests of what stands beside what. */
+final class SomeWays
+{
+    /**
+     * A tube of 40 mm through points, its bends on 50 mm.
+     *
+     * @param  list<array{float|int, float|int, float|int}>  $points  its two ends and the vertices between
+     */
+    public static function through(string $id, array $points): Way
+    {
+        $vectors = array_map(static fn (array $xyz): Vector => new Vector(...$xyz), $points);
+        $last = count($vectors) - 1;
+        $tube = new TubeStock('t', 40.0, [new StockBend(50.0, 135.0, 0.0)]);
+        $port = new Port($id, $vectors[0], $vectors[1]->minus($vectors[0])->unit(), $tube);
+        $inlet = new Inlet($id, $vectors[$last], $vectors[$last]->minus($vectors[$last - 1])->unit());
+        $collector = new Collector($id, [$inlet], AssignmentMode::Fixed, [$id], [0]);
+        $inner = array_map(static fn (Vector $one): array => $one->toArray(), array_slice($vectors, 1, -1));
+
+        return Way::of(new Span(0, $port, $inlet, $collector, new SetRules), array_merge([], ...$inner), array_fill(0, $last - 1, 50.0))->cut();
+    }
+}

@@ -62,6 +62,12 @@ it('sees a keep-out where the sensor would be', function () {
     expect(sensorCautions(pairOfRuns(200, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => 0]], [$box]))[0] ?? '')->toContain('Heater pipe is in the way');
 });
 
+it('looks as far as the lead reaches, and no further', function (float $bottomMm, bool $isMet) {
+    // Straight up from a level tube of 44.45 mm: 22.2 mm to its surface, 90 mm of body and lead, 11 mm of its half width.
+    $box = ['name' => 'Heater pipe', 'kind' => 'other', 'shape' => 'box', 'at' => [0, 60, $bottomMm + 20], 'size' => [60, 60, 40]];
+    expect(sensorCautions(pairOfRuns(200, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => 0]], [$box])) !== [])->toBe($isMet);
+})->with(['at the lead' => [115.0, true], 'beyond it' => [124.0, false]]);
+
 it('wants a temperature probe 25 to 50 mm from its port', function (float $station, bool $isWell) {
     // Common practice.
     expect(sensorCautions(pairOfRuns(200, [['kind' => 'temperature-probe', 'station' => $station, 'fromTop' => 180]])) === [])->toBe($isWell);

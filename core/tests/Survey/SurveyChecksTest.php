@@ -58,7 +58,7 @@ it('says what can hardly be', function (callable $change, string $caution) {
     }, 'Front tyre and Side rail overlap'],
     'a slanted bar in the tyre, by its middle only' => [function (array $job): array {
         $job['set']['keepOuts'][] = ['name' => 'Front tyre', 'kind' => 'tyre', 'shape' => 'box', 'at' => [-800, 500, -300], 'size' => [300, 300, 300]];
-        $job['set']['keepOuts'][] = ['name' => 'Stay', 'kind' => 'frame', 'shape' => 'capsule', 'at' => [-1100, 100, -700], 'to' => [-500, 900, 100], 'radius' => 15];
+        $job['set']['keepOuts'][] = ['name' => 'Stay', 'kind' => 'frame', 'shape' => 'capsule', 'at' => [-1100, 900, -700], 'to' => [-500, 100, 100], 'radius' => 15];
 
         return $job;
     }, 'Front tyre and Stay overlap'],

@@ -195,6 +195,29 @@ test('ports in a row, the other bank, and the sums to start from', async ({ page
     await expect(page.getByRole('button', { name: /^Primary length: 32/ })).toBeVisible();
 });
 
+test('a tube is chosen from what is on the shelf, or found by typing part of its name', async ({ page }) => {
+    const job = await ownJob(page, 'TB-0549');
+    await page.goto(`/jobs/${job}/survey`);
+    const tube = page.getByRole('combobox', { name: 'Tube of run A' });
+    await expect(tube).toHaveValue('3 in × .065');
+    await tube.click();
+    await expect(
+        page.getByRole('group', { name: 'On the shelf' }).getByText(/on the shelf$/),
+    ).not.toHaveCount(0);
+    await expectAccessible(page);
+    await tube.fill('no such tube');
+    await expect(page.getByText('Nothing of that name.')).toBeVisible();
+    await tube.press('Escape');
+    await expect(tube).toHaveValue('3 in × .065');
+    await tube.pressSequentially('.049 3 1/2');
+    await expect(page.getByRole('option', { name: '3 1/2 in × .049' })).toHaveAttribute('data-highlighted');
+    await tube.press('Enter');
+    await saved(page);
+    await expect(tube).toHaveValue('3 1/2 in × .049');
+    const document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
+    expect(document.runs[0].tube).toBe('T3.500x.049');
+});
+
 test('routes come in as a table, line by line', async ({ page }) => {
     const job = await routed(page, 'TB-0545');
     const table = await (await page.request.get(`/jobs/${job}/lra.csv`)).text();

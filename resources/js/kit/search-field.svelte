@@ -30,8 +30,8 @@
         {value}
         {disabled}
         items={all.map((one) => ({ value: one.id, label: one.name }))}
-        inputValue={open ? sought : name}
-        onOpenChange={() => (sought = '')}
+        allowDeselect={false}
+        onOpenChange={(isOpen) => !isOpen && (sought = '')}
         onValueChange={(next) => next && next !== value && onchange(next)}
     >
         <div class="relative">
@@ -41,12 +41,19 @@
                     ? 'border-stop border-2'
                     : 'border-strong'} disabled:border-line disabled:text-quiet"
                 placeholder={name}
-                clearOnDeselect={false}
                 aria-invalid={error ? 'true' : undefined}
                 aria-describedby={error ? `${id}-error` : undefined}
                 onclick={() => (open = true)}
-                oninput={(event) => (sought = event.currentTarget.value)}
-            />
+                oninput={(event) => {
+                    sought = event.currentTarget.value;
+                    open = true;
+                }}
+            >
+                {#snippet child({ props })}
+                    <!-- While it is open, what is sought; then the name of what was chosen again. -->
+                    <input {...props} value={open ? sought : name} />
+                {/snippet}
+            </Combobox.Input>
             <Combobox.Trigger
                 class="text-quiet absolute inset-y-0 right-0 grid place-items-center px-2"
                 aria-label="Show all of {label}">▾</Combobox.Trigger

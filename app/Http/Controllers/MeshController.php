@@ -17,11 +17,12 @@ use UpsweptBead\Core\Exchange\StlReader;
 use UpsweptBead\Core\Exchange\StlUp;
 use UpsweptBead\Core\Geometry\Mesh\MeshBuilder;
 use UpsweptBead\Core\Geometry\Mesh\MeshSketch;
+use UpsweptBead\Core\Units\Length;
 
 /** Scanned or drawn shapes, taken in from STL files to be kept clear of. */
 final readonly class MeshController
 {
-    private const MM_PER_UNIT = ['mm' => 1.0, 'cm' => 10.0, 'm' => 1000.0, 'inch' => 25.4];
+    private const MM_PER_UNIT = ['mm' => 1.0, 'cm' => 10.0, 'm' => 1000.0, 'inch' => Length::MM_PER_INCH];
 
     public function __construct(private StoredMeshes $meshes) {}
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Fit;
 
+use UpsweptBead\Core\Units\Length;
+
 /**
  * Where the tacks go and in which order; degrees from the index mark, clockwise looking with the flow.
  *
@@ -12,8 +14,6 @@ namespace UpsweptBead\Core\Fit;
  */
 final readonly class TackPattern
 {
-    private const INCH_MM = 25.4;
-
     /** How far apart the two trial tacks sit (°); our estimate within the 60–90° in use. */
     private const TRIAL_SPREAD_DEG = 75.0;
 
@@ -26,8 +26,8 @@ final readonly class TackPattern
     public static function forTube(float $odMm, float $wallMm): self
     {
         $count = match (true) {
-            $odMm <= 2 * self::INCH_MM + 0.01 => 4,
-            $odMm <= 3 * self::INCH_MM + 0.01 => 6,
+            $odMm <= 2 * Length::MM_PER_INCH + 0.01 => 4,
+            $odMm <= 3 * Length::MM_PER_INCH + 0.01 => 6,
             default => 8,
         };
         $stepDeg = 360 / $count;

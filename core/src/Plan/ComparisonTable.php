@@ -16,6 +16,9 @@ final readonly class ComparisonTable
     /** Two values nearer than this share of them are one: no design is better by a rounding. */
     private const SAME = 1e-9;
 
+    /** What an angle off the grid counts, as a share of a bend; our own choice, no source. */
+    private const ODD_ANGLE = 0.1;
+
     /** @param  list<Comparison>  $designs */
     public function __construct(private array $designs, private UnitSystem $units) {}
 
@@ -64,7 +67,7 @@ final readonly class ComparisonTable
         return [
             'Bends' => static fn (Comparison $one): array => [
                 "{$one->bends()}, {$one->oddAngles()} off the grid",
-                $one->bends() + $one->oddAngles() / 10,
+                $one->bends() + self::ODD_ANGLE * $one->oddAngles(),
             ],
             'Joints to weld' => static fn (Comparison $one): array => self::counted(count($one->plan->joints->welds())),
             'Lengths differ by' => static fn (Comparison $one): array => $length($one->spreadMm()),

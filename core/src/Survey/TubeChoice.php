@@ -7,12 +7,11 @@ namespace UpsweptBead\Core\Survey;
 use UpsweptBead\Core\Job\Purpose;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\TubeSize;
+use UpsweptBead\Core\Units\Length;
 
 /** One size to choose from, with what speaks for it: what lies on the shelf, and what it is usual for. */
 final readonly class TubeChoice
 {
-    private const INCH_MM = 25.4;
-
     /** Walls and diameters within this (in) are taken as the size they are sold by. */
     private const SLACK_IN = 0.002;
 
@@ -57,7 +56,7 @@ final readonly class TubeChoice
     private static function isUsual(TubeSize $tube, Purpose $purpose): bool
     {
         [$leastOd, $mostOd, $leastWall, $mostWall] = self::USUAL[$purpose->value] ?? [INF, 0.0, 0.0, 0.0];
-        [$od, $wall] = [$tube->odMm / self::INCH_MM, $tube->wallMm / self::INCH_MM];
+        [$od, $wall] = [$tube->odMm / Length::MM_PER_INCH, $tube->wallMm / Length::MM_PER_INCH];
 
         return $od > $leastOd - self::SLACK_IN && $od < $mostOd + self::SLACK_IN
             && $wall > $leastWall - self::SLACK_IN && $wall < $mostWall + self::SLACK_IN;

@@ -11,6 +11,7 @@ use UpsweptBead\Core\Reason\Input;
 use UpsweptBead\Core\Reason\Reason;
 use UpsweptBead\Core\Reason\Source;
 use UpsweptBead\Core\Stock\Catalogue;
+use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\Quantity;
 
 /** Which wire, and how thick. A customer's written procedure overrules all of it. */
@@ -25,8 +26,6 @@ final readonly class Filler
         'unknown-casting' => 'Cast steel and cast iron need different wire: identify the casting by spark, file or chip first.',
         'cast-iron' => 'Cast iron takes nickel rod (AWS A5.15) and a procedure of its own; none is proposed here.',
     ];
-
-    private const INCH_MM = 25.4;
 
     public static function alloy(Joint $joint, Catalogue $catalogue): Choice
     {
@@ -84,7 +83,7 @@ final readonly class Filler
     /** The wire's diameter by the thinner wall; never thicker than the wall except to bridge a gap. */
     public static function size(Joint $joint): Figure
     {
-        $thou = $joint->thinnerMm() / self::INCH_MM * 1000;
+        $thou = $joint->thinnerMm() / Length::MM_PER_INCH * 1000;
         $inches = match (true) {
             $thou <= 57 => 0.035,
             $thou <= 82 => 0.045,
@@ -92,7 +91,7 @@ final readonly class Filler
             default => 0.09375,
         };
 
-        return Figure::of("weld.$joint->id.wire", 'Wire', Quantity::Wall, $inches * self::INCH_MM, new Reason(
+        return Figure::of("weld.$joint->id.wire", 'Wire', Quantity::Wall, $inches * Length::MM_PER_INCH, new Reason(
             'By the thinner wall, and never thicker than it unless a gap has to be bridged.',
             [Input::of('Thinner wall', Quantity::Wall, $joint->thinnerMm())],
             Source::trade(),

@@ -1,8 +1,9 @@
 import { expect, test, type Page } from '@playwright/test';
 
-// Job 2 of the demo has a route, 3 is a set still to be routed, 4 is finished, 5 is a set with every route.
+// Job 1 of the demo has a sensor and no route, 2 has a route, 3 is a set still to be routed, 4 is finished, 5 is a set with every route.
 const SCREENS = [
     '/',
+    '/jobs/1/survey',
     '/jobs/3/survey',
     '/jobs/5/survey',
     '/jobs/2/route',

@@ -30,7 +30,7 @@
     <legend class="sr-only">Sensors and probes</legend>
     <h2 class="heading mb-1">Sensors and probes</h2>
     {#each fittings as fitting, i (i)}
-        <div class="mb-2 flex items-end gap-3">
+        <div class="mb-2 flex flex-wrap items-end gap-x-3 gap-y-1">
             <SelectField
                 class="w-48"
                 label="What"

@@ -77,7 +77,7 @@
     const set = (change: (document: JobDocument) => void) => void desk.edit(change);
 </script>
 
-<div class="grid grow gap-2 lg:grid-cols-[minmax(0,36rem)_1fr]">
+<div class="grid grow grid-cols-[minmax(0,1fr)] gap-2 lg:grid-cols-[minmax(0,36rem)_1fr]">
     <div class="space-y-2">
         <section class="sheet grid gap-x-3 gap-y-2 p-3 sm:grid-cols-4" aria-label="The job">
             {#each texts as { key, label } (key)}

@@ -1,10 +1,11 @@
 import { svelte } from '@sveltejs/vite-plugin-svelte';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
+import { answerChecks } from './bin/schemas.mjs';
 
 // The front end's own logic: what is on its way to the server, undo, clocks, drawing. No rule of the trade is here to test.
 export default defineConfig({
-    plugins: [svelte()],
+    plugins: [answerChecks(), svelte()],
     resolve: {
         alias: { '@': fileURLToPath(new URL('resources/js', import.meta.url)) },
         conditions: ['browser'],

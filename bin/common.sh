@@ -68,7 +68,7 @@ is_fresh() { [ "$(cat "$VAR/stamps/$1" 2>/dev/null)" = "$2" ]; }
 set_stamp() { printf '%s' "$2" >"$VAR/stamps/$1"; }
 
 front_end_stamp() {
-    (cd "$ROOT" && find resources/js resources/css public -path public/build -prune -o -type f -print0 | sort -z | xargs -0 cat package-lock.json vite.config.ts) | sha256sum | cut -d' ' -f1
+    (cd "$ROOT" && find resources/js resources/css docs/schemas public -path public/build -prune -o -type f -print0 | sort -z | xargs -0 cat package-lock.json vite.config.ts bin/schemas.mjs) | sha256sum | cut -d' ' -f1
 }
 
 install_dependencies() {

@@ -21,6 +21,7 @@ use UpsweptBead\Core\Shop\Shop;
 
 abstract class TestCase extends BaseTestCase
 {
+    use KeepsToSchemas;
     use RefreshDatabase;
 
     protected function setUp(): void

@@ -10,12 +10,11 @@ use App\Workshop\Workshop;
 use Closure;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Layout\SetProblem;
-use UpsweptBead\Core\Plan\Json\FigureWriter;
-use UpsweptBead\Core\Plan\Json\SetPlanWriter;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
+use UpsweptBead\Core\Route\Search\FoundDesign;
+use UpsweptBead\Core\Route\Search\Refusal;
 use UpsweptBead\Core\Route\Search\SetAnswer;
 use UpsweptBead\Core\Route\Search\SetSolver;
 use UpsweptBead\Core\Route\Search\SetStatus;
@@ -59,27 +58,23 @@ final class SearchForRoutes implements ShouldQueue
         $job =
             JobReader::fromDecoded($search->document)->job ??
             throw new \LogicException("Search $search->id holds a document that cannot be read.");
-        $this->run($search, $job, SetProblem::of($job, $workshop->shop()));
+        $this->run($search, SetProblem::of($job, $workshop->shop()));
     }
 
     public function failed(?\Throwable $error): void
     {
         RouteSearch::query()
             ->whereKey($this->searchId)
-            ->update([
-                'state' => SearchState::Failed,
-                'message' => 'The search broke off; nothing of the job was changed.',
-            ]);
+            ->update(['state' => SearchState::Failed]);
     }
 
-    private function run(RouteSearch $search, CoreJob $job, RouteProblem $problem): void
+    private function run(RouteSearch $search, RouteProblem $problem): void
     {
-        $writer = new SetPlanWriter(new FigureWriter($job->units));
         $now = static fn (): float => hrtime(true) / 1e9;
         // What an earlier search found stands beside what this one finds.
         $designs = [];
         foreach ($search->designs as $design) {
-            $designs[is_int($design['seed'] ?? null) ? $design['seed'] : 0] = $design;
+            $designs[$design->seed] = $design;
         }
         $last = null;
         for (
@@ -87,8 +82,8 @@ final class SearchForRoutes implements ShouldQueue
             $seed < $search->first_seed + self::DESIGNS && ! $search->stop_asked;
             $seed++
         ) {
-            $take = function (SetAnswer $answer) use (&$designs, $seed, $search, $writer): bool {
-                $designs[$seed] = ['seed' => $seed, ...$writer->answer($answer)];
+            $take = function (SetAnswer $answer) use (&$designs, $seed, $search): bool {
+                $designs[$seed] = FoundDesign::of($answer, $seed);
 
                 return $this->store($search, $designs);
             };
@@ -102,7 +97,7 @@ final class SearchForRoutes implements ShouldQueue
         $search->update([
             'state' => $search->stop_asked ? SearchState::Stopped : SearchState::Done,
             'designs' => self::ranked($designs),
-            'message' => $designs === [] && $last !== null ? self::message($writer->answer($last)) : '',
+            'refusal' => $designs === [] && $last !== null ? Refusal::of($last) : null,
         ]);
     }
 
@@ -125,42 +120,25 @@ final class SearchForRoutes implements ShouldQueue
         };
     }
 
-    /** @param  array<int, array<string, mixed>>  $designs */
+    /** @param  array<int, FoundDesign>  $designs */
     private function store(RouteSearch $search, array $designs): bool
     {
+        // Without saving the model: whether it was asked to stop is written by somebody else.
         RouteSearch::query()
             ->whereKey($search->id)
-            ->update(['designs' => json_encode(self::ranked($designs), JSON_THROW_ON_ERROR)]);
+            ->update(['designs' => (new RouteSearch(['designs' => self::ranked($designs)]))->getAttributes()['designs']]);
 
         return ! $search->stop_asked;
     }
 
     /**
-     * @param  array<int, array<string, mixed>>  $designs
-     * @return list<array<string, mixed>>
+     * @param  array<int, FoundDesign>  $designs
+     * @return list<FoundDesign>
      */
     private static function ranked(array $designs): array
     {
-        usort($designs, static fn (array $a, array $b): int => $a['objective'] <=> $b['objective']);
+        usort($designs, static fn (FoundDesign $a, FoundDesign $b): int => $a->objective <=> $b->objective);
 
         return array_slice($designs, 0, self::KEPT);
-    }
-
-    /** @param  array<string, mixed>  $answer */
-    private static function message(array $answer): string
-    {
-        $reasons = $answer['reasons'] ?? [];
-        if (is_array($reasons) && $reasons !== []) {
-            return implode(' ', array_filter($reasons, is_string(...)));
-        }
-        $near = is_array($answer['nearest'] ?? null) ? $answer['nearest'] : null;
-        $by = is_array($near['by'] ?? null) && is_string($near['by']['text'] ?? null) ? $near['by']['text'] : '';
-
-        return 'Nothing was found, which proves nothing.'.
-            ($near === null || ! is_string($near['run'] ?? null) || ! is_string($near['other'] ?? null)
-                ? ' Try again with more time.'
-                : " The nearest miss: run {$near['run']}".
-                    ($near['other'] === '' ? '' : " and {$near['other']}").
-                    ", by $by.");
     }
 }

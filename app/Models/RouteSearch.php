@@ -4,7 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Model;
+use UpsweptBead\Core\Document\Node;
+use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Route\Search\FoundDesign;
+use UpsweptBead\Core\Route\Search\Refusal;
 
 /**
  * A search for ways for all runs of a job at once, done by a queue worker; what it has found so far stands in it.
@@ -14,13 +19,15 @@ use Illuminate\Database\Eloquent\Model;
  * @property SearchState $state
  * @property array<string, mixed> $document the job as it stood when the search was asked for
  * @property float $seconds
- * @property list<array<string, mixed>> $designs
- * @property string $message
+ * @property list<FoundDesign> $designs the best first
+ * @property ?Refusal $refusal why there is none, once that is known
  * @property bool $stop_asked
  * @property int $first_seed seeds before it were tried by the search that this one goes on from
  */
 final class RouteSearch extends Model
 {
+    private const MOST_DESIGNS = 100;
+
     protected $fillable = [
         'job_id',
         'user_id',
@@ -28,7 +35,7 @@ final class RouteSearch extends Model
         'document',
         'seconds',
         'designs',
-        'message',
+        'refusal',
         'stop_asked',
         'first_seed',
     ];
@@ -37,7 +44,6 @@ final class RouteSearch extends Model
     protected $attributes = [
         'state' => 'queued',
         'designs' => '[]',
-        'message' => '',
         'stop_asked' => false,
         'first_seed' => 1,
     ];
@@ -48,9 +54,48 @@ final class RouteSearch extends Model
         return [
             'state' => SearchState::class,
             'document' => 'array',
-            'designs' => 'array',
             'seconds' => 'float',
             'stop_asked' => 'boolean',
         ];
+    }
+
+    /** @return Attribute<list<FoundDesign>, list<FoundDesign>> */
+    protected function designs(): Attribute
+    {
+        return Attribute::make(
+            get: static fn (mixed $json): array => array_map(
+                FoundDesign::read(...),
+                self::opened($json)->items(self::MOST_DESIGNS),
+            ),
+            set: static fn (mixed $designs): string => self::written(
+                array_map(
+                    static fn (mixed $one): array => $one instanceof FoundDesign ? $one->toArray() : [],
+                    is_array($designs) ? $designs : [],
+                ),
+            ),
+        );
+    }
+
+    /** @return Attribute<?Refusal, ?Refusal> */
+    protected function refusal(): Attribute
+    {
+        return Attribute::make(
+            get: static fn (mixed $json): ?Refusal => is_string($json) ? Refusal::read(self::opened($json)) : null,
+            set: static fn (mixed $one): ?string => $one instanceof Refusal ? self::written($one->toArray()) : null,
+        );
+    }
+
+    private static function opened(mixed $json): Node
+    {
+        $all = is_string($json) ? json_decode($json, true, 64, JSON_THROW_ON_ERROR) : [];
+        $stored = ['format' => 'stored', 'all' => $all];
+
+        return Node::wrap($stored, 'stored', null, new Problems())->at('all');
+    }
+
+    /** @param  array<array-key, mixed>  $value */
+    private static function written(array $value): string
+    {
+        return json_encode($value, JSON_THROW_ON_ERROR);
     }
 }

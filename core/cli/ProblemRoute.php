@@ -10,8 +10,11 @@ use UpsweptBead\Core\Document\Problem;
 use UpsweptBead\Core\Exchange\RouteProblemReader;
 use UpsweptBead\Core\Exchange\RouteSolutionWriter;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
+use UpsweptBead\Core\Route\RefusalText;
+use UpsweptBead\Core\Route\Search\Refusal;
 use UpsweptBead\Core\Route\Search\SetAnswer;
 use UpsweptBead\Core\Route\Search\SetStatus;
+use UpsweptBead\Core\Units\UnitSystem;
 
 /** `bead route --problem FILE`: answers a route problem in the open format. */
 final readonly class ProblemRoute
@@ -75,32 +78,10 @@ final readonly class ProblemRoute
 
             return;
         }
-        foreach ($answer->reasons as $reason) {
+        $refusal = Refusal::of($answer);
+        if ($refusal !== null) {
             $output->writeln(
-                sprintf(
-                    'Impossible: tube %s, %s%s, by %.1f %s. What would open it: %s.',
-                    $reason->runner,
-                    $reason->what,
-                    $reason->by === null ? '' : " to $reason->by",
-                    $reason->amount,
-                    $reason->what === 'turn' ? '°' : 'mm',
-                    $reason->opens,
-                ),
-                OutputInterface::OUTPUT_RAW,
-            );
-        }
-        if ($answer->status === SetStatus::NotFound) {
-            $near = $answer->nearest;
-            $output->writeln(
-                $near === null
-                    ? 'Nothing was found, which proves nothing; try more seconds or another seed.'
-                    : sprintf(
-                        'Nothing was found, which proves nothing. The nearest miss: tube %s, %s %s, by %.1f mm.',
-                        $near->runner,
-                        $near->what,
-                        $near->other,
-                        $near->byMm,
-                    ),
+                (new RefusalText(UnitSystem::Metric))->refusal($refusal),
                 OutputInterface::OUTPUT_RAW,
             );
         }

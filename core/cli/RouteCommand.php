@@ -16,6 +16,7 @@ use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Plan\Json\FigureWriter;
 use UpsweptBead\Core\Plan\Json\RouteWriter;
 use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Route\RefusalText;
 use UpsweptBead\Core\Route\RouteAnswer;
 use UpsweptBead\Core\Route\RouteAnswers;
 use UpsweptBead\Core\Route\Search\SetStatus;
@@ -120,6 +121,7 @@ final class RouteCommand extends JobCommand
             }
         }
         $writer = new RouteWriter(new FigureWriter($job->units));
+        $texts = new RefusalText($job->units);
         if ($input->getOption('json') === true) {
             self::json(
                 $output,
@@ -127,7 +129,7 @@ final class RouteCommand extends JobCommand
             );
         } else {
             foreach ($answers as $letter => $found) {
-                self::table($output, $letter, $found, $job->units, array_map($writer->sentence(...), $found->blocked));
+                self::table($output, $letter, $found, $job->units, array_map($texts->blocked(...), $found->blocked));
             }
         }
 

@@ -1,8 +1,9 @@
 import { expect, it } from 'vitest';
 import { matching } from '@/kit/search-field';
+import type { TubeChoice } from '@/lib/answers';
 import { tubeGroups } from '@/screens/survey/tube-groups';
 
-const tubes = [
+const tubes: TubeChoice[] = [
     { id: 'T1.750x.065', name: '1 3/4 in × .065', onShelf: 0, usualFor: ['header'] },
     { id: 'T3.000x.065', name: '3 in × .065', onShelf: 4, usualFor: [] },
     { id: 'T2.000x.065', name: '2 in × .065', onShelf: 2, usualFor: ['header'] },

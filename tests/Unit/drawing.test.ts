@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Joint, Piece, RunPlan } from '@/lib/plan';
+import type { Joint, Piece, RunPlan } from '@/lib/answers';
 import { spot, strokes } from '@/parts/dial';
 import { joinedByStation, pieceSpan, segmentSpans, span } from '@/parts/ribbon';
 import { outline } from '@/screens/cut/piece-outline';

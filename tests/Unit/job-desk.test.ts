@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { send } from '@/lib/http';
 import { JobDesk } from '@/lib/job-desk.svelte';
-import type { JobDocument } from '@/lib/plan';
+import type { JobDocument } from '@/lib/answers';
 import { findUnsaved, keepUnsaved } from '@/lib/unsaved';
 import { someDocument, somePlan, someView } from './some-view';
 
@@ -11,7 +11,7 @@ const sent = vi.mocked(send);
 /** A server that takes every save, one version after the other. */
 function takes(): void {
     let version = 3;
-    sent.mockImplementation(async (_method, _url, body) => ({
+    sent.mockImplementation(async (_method, _url, _expects, body) => ({
         ok: true,
         data: {
             revision: { number: 1, status: 'draft', version: ++version, releasedAt: null },
@@ -65,11 +65,11 @@ describe('saving', () => {
         await Promise.resolve();
         void note(desk, 'b');
         await note(desk, 'c');
-        expect(saves().map(([, , body]) => (body as { document: JobDocument }).document.job.note)).toEqual([
+        expect(saves().map(([, , , body]) => (body as { document: JobDocument }).document.job.note)).toEqual([
             'a',
             'c',
         ]);
-        expect(saves().map(([, , body]) => (body as { version: number }).version)).toEqual([3, 4]);
+        expect(saves().map(([, , , body]) => (body as { version: number }).version)).toEqual([3, 4]);
     });
 
     it('sends nothing for an edit that changes nothing', async () => {
@@ -88,7 +88,7 @@ describe('saving', () => {
             status: 409,
             message: 'changed',
             errors: {},
-            body: { message: 'changed', document: theirs, latest },
+            body: { message: 'changed', madeOn: 3, document: theirs, latest },
         });
         const desk = new JobDesk(someView(), 'Wren');
         await note(desk, 'mine');
@@ -98,7 +98,7 @@ describe('saving', () => {
         expect(saves()).toHaveLength(1);
         desk.keepMine();
         await vi.waitFor(() => expect(desk.saveState).toBe('saved'));
-        expect(saves().at(-1)?.[2]).toMatchObject({
+        expect(saves().at(-1)?.[3]).toMatchObject({
             version: 9,
             document: { job: { note: 'more of mine' } },
         });

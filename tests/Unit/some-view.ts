@@ -1,16 +1,42 @@
 // The least of a job that a desk can be opened with.
-import type { JobDocument, JobView, Plan, RunPlan } from '@/lib/plan';
+import type { EndDocument, EndKind, JobDocument, JobView, Plan, RunDocument, RunPlan } from '@/lib/answers';
 
 export function someDocument(change: Partial<JobDocument> = {}): JobDocument {
-    const run = (letter: string) => ({ letter, name: '', tube: 'T', route: null, fittings: [] });
+    const end = (kind: EndKind, x: number): EndDocument => ({
+        kind,
+        name: '',
+        at: [x, 0, 0],
+        direction: [1, 0, 0],
+        metal: '304L',
+        wall: 3,
+    });
+    const run = (letter: string): RunDocument => ({
+        letter,
+        name: '',
+        tube: 'T',
+        start: end('flange', 0),
+        end: end('open', 500),
+        route: null,
+        fittings: [],
+    });
     return {
         format: 'upswept-bead/job',
         version: 1,
-        job: { number: 'TB-1', title: 'One', units: 'metric', note: '' },
+        job: {
+            number: 'TB-1',
+            title: 'One',
+            customer: '',
+            vehicle: '',
+            purpose: 'header',
+            units: 'metric',
+            metal: '304L',
+            note: '',
+        },
         runs: [run('A'), run('B')],
+        set: { collectors: [], keepOuts: [], lengths: [] },
         overrides: [],
         ...change,
-    } as unknown as JobDocument;
+    };
 }
 
 export function somePlan(): Plan {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Refused;
 use App\Http\Requests\ChangeRequest;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Job\Designs;
@@ -66,9 +66,7 @@ final readonly class DesignController
                 ->at('designs')
                 ->items(self::MOST),
         );
-        foreach ($problems->all() as $problem) {
-            throw ValidationException::withMessages([$problem->path => $problem->message]);
-        }
+        Refused::ifAny($problems);
 
         return $designs;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Refused;
 use App\Http\Requests\ChangeRequest;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
@@ -40,9 +41,7 @@ final readonly class HandController
         } catch (\DomainException $error) {
             throw ValidationException::withMessages(['hand' => $error->getMessage()]);
         }
-        foreach ($problems->all() as $problem) {
-            throw ValidationException::withMessages([$problem->path => $problem->message]);
-        }
+        Refused::ifAny($problems);
 
         return new JsonResponse([
             'route' => JobWriter::route($route),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Refused;
 use App\Http\Requests\ChangeRequest;
 use App\Models\Job;
 use App\Workshop\Drafts;
@@ -62,11 +63,7 @@ final readonly class JobController
     {
         $problem = RouteProblemReader::read(json_encode($document, JSON_THROW_ON_ERROR));
         if (! $problem instanceof RouteProblem) {
-            $messages = [];
-            foreach ($problem as $one) {
-                $messages[$one->path][] = $one->message;
-            }
-            throw ValidationException::withMessages($messages);
+            throw Refused::for($problem);
         }
 
         return RouteProblemJob::of($problem, $this->workshop->shop()->catalogue);

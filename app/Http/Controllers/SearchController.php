@@ -15,9 +15,12 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Layout\SetProblem;
+use UpsweptBead\Core\Plan\Json\FigureWriter;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\Json\SetPlanWriter;
+use UpsweptBead\Core\Route\RefusalText;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
+use UpsweptBead\Core\Units\UnitSystem;
 
 /** Searches for whole sets: asked for, looked at while they run, stopped. */
 final readonly class SearchController
@@ -55,17 +58,17 @@ final readonly class SearchController
         ]);
         SearchForRoutes::dispatch($search->id);
 
-        return new JsonResponse(self::view($search->refresh()), 202);
+        return new JsonResponse(self::view($search->refresh(), $document->units), 202);
     }
 
     public function show(Job $job, int $search): JsonResponse
     {
         $found = self::of($job, $search);
-        $now = JobWriter::toArray($this->workshop->read($job->load('revisions')->current()));
+        $now = $this->workshop->read($job->load('revisions')->current());
 
         return new JsonResponse([
-            ...self::view($found),
-            'isStale' => self::asks($found->document) !== self::asks($now),
+            ...self::view($found, $now->units),
+            'isStale' => self::asks($found->document) !== self::asks(JobWriter::toArray($now)),
         ]);
     }
 
@@ -76,7 +79,7 @@ final readonly class SearchController
             RouteSearch::query()->whereKey($found->id)->update(['stop_asked' => true]);
         }
 
-        return new JsonResponse(self::view($found->refresh()));
+        return new JsonResponse(self::view($found->refresh(), $this->unitsOf($job)));
     }
 
     /** What was found is not shown any more; a search that is still running is stopped. */
@@ -88,7 +91,7 @@ final readonly class SearchController
             ->where('id', '<=', $found->id)
             ->update(['put_away' => true, 'stop_asked' => true]);
 
-        return new JsonResponse(self::view($found->refresh()));
+        return new JsonResponse(self::view($found->refresh(), $this->unitsOf($job)));
     }
 
     /** In which order the runs of a document can be put in whole, and the stages that follow it. */
@@ -141,14 +144,23 @@ final readonly class SearchController
         return array_map(self::sorted(...), $value);
     }
 
+    private function unitsOf(Job $job): UnitSystem
+    {
+        return $this->workshop->read($job->load('revisions')->current())->units;
+    }
+
     /** @return array<string, mixed> */
-    private static function view(RouteSearch $search): array
+    private static function view(RouteSearch $search, UnitSystem $units): array
     {
         return [
             'id' => $search->id,
             'state' => $search->state->value,
-            'designs' => $search->designs,
-            'message' => $search->message,
+            'designs' => array_map((new SetPlanWriter(new FigureWriter($units)))->found(...), $search->designs),
+            'message' => match (true) {
+                $search->state === SearchState::Failed => 'The search broke off; nothing of the job was changed.',
+                $search->refusal === null => '',
+                default => (new RefusalText($units))->refusal($search->refusal),
+            },
             'isStale' => false,
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Refused;
 use App\Http\Requests\ChangeRequest;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
@@ -63,7 +64,7 @@ final readonly class SurveyController
             $kind,
             Node::wrap(['format' => 'answers', ...is_array($answers) ? $answers : []], 'answers', null, $problems),
         );
-        self::refuse($problems);
+        Refused::ifAny($problems);
 
         return new JsonResponse(['keepOut' => SetWriter::keepOut($made)]);
     }
@@ -83,7 +84,7 @@ final readonly class SurveyController
             $root->at('spacings')->items(15),
         );
         $axis = $root->at('axis')->direction();
-        self::refuse($problems);
+        Refused::ifAny($problems);
 
         return self::changed(
             'spacings',
@@ -103,7 +104,7 @@ final readonly class SurveyController
         $plane = Node::wrap(['format' => 'mirror', 'plane' => $request->input('plane')], 'mirror', null, $problems)
             ->at('plane')
             ->length($job->units);
-        self::refuse($problems);
+        Refused::ifAny($problems);
 
         return self::changed('plane', static fn (): CoreJob => RunEdits::mirrored($job, $plane));
     }
@@ -137,7 +138,7 @@ final readonly class SurveyController
                     $gap->mm < 0 ? 'must not be negative' : 'must be three lengths: rearward, right and up',
                 );
         }
-        self::refuse($problems);
+        Refused::ifAny($problems);
         $tube = $job->run($letters[0] ?? '')->tubeId ?? '';
         try {
             $odMm = $this->workshop->shop()->catalogue->tube($tube)->odMm;
@@ -165,18 +166,6 @@ final readonly class SurveyController
                 $request->written('firing'),
             ),
         );
-    }
-
-    /** @throws ValidationException with everything that is wrong, under its field; nothing if nothing is */
-    private static function refuse(Problems $problems): void
-    {
-        $messages = [];
-        foreach ($problems->all() as $problem) {
-            $messages[$problem->path][] = $problem->message;
-        }
-        if ($messages !== []) {
-            throw ValidationException::withMessages($messages);
-        }
     }
 
     /** @param  \Closure(): CoreJob  $edit */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\Refused;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Document\UnusableDocument;
@@ -39,11 +40,7 @@ class ChangeRequest extends FormRequest
         } catch (UnusableDocument $error) {
             throw ValidationException::withMessages(['document' => $error->getMessage()]);
         }
-        $messages = [];
-        foreach ($reading->problems as $problem) {
-            $messages[$problem->path][] = $problem->message;
-        }
 
-        return $reading->job ?? throw ValidationException::withMessages($messages);
+        return $reading->job ?? throw Refused::for($reading->problems);
     }
 }

@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Exchange;
 
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Route\Search\Hindrance;
+use UpsweptBead\Core\Route\Search\Lack;
 use UpsweptBead\Core\Route\Search\SetAnswer;
 use UpsweptBead\Core\Route\Search\Way;
 
@@ -27,9 +28,9 @@ final readonly class RouteSolutionWriter
         if ($answer->reasons !== []) {
             $written['reasons'] = array_map(static fn (Hindrance $reason): array => array_filter([
                 'runner' => $reason->runner,
-                'keepout' => $reason->what === 'clearance' ? $reason->by : null,
-                'other' => $reason->what === 'gap' ? $reason->by : null,
-                'what' => $reason->what,
+                'keepout' => $reason->what === Lack::Clearance ? $reason->by : null,
+                'other' => $reason->what === Lack::Gap ? $reason->by : null,
+                'what' => $reason->what->value,
                 'by' => round($reason->amount, 2),
                 'opens' => $reason->opens,
             ], static fn (mixed $value): bool => $value !== null), $answer->reasons);
@@ -38,7 +39,7 @@ final readonly class RouteSolutionWriter
             $written['nearest'] = [
                 'runner' => $answer->nearest->runner,
                 'other' => $answer->nearest->other,
-                'what' => $answer->nearest->what,
+                'what' => $answer->nearest->what->value,
                 'by' => round($answer->nearest->byMm, 2),
             ];
         }

@@ -1,11 +1,11 @@
-<script lang="ts">
+<script lang="ts" generics="Id extends string">
     type Props = {
         label: string;
-        value: string;
-        options: { id: string; name: string }[];
+        value: Id;
+        options: { id: Id; name: string }[];
         error?: string;
         disabled?: boolean;
-        onchange: (value: string) => void;
+        onchange: (value: Id) => void;
         class?: string;
     };
     let {
@@ -31,7 +31,7 @@
             : 'border-strong'}"
         aria-invalid={error ? 'true' : undefined}
         aria-describedby={error ? `${id}-error` : undefined}
-        onchange={(event) => onchange(event.currentTarget.value)}
+        onchange={(event) => onchange(event.currentTarget.value as Id)}
     >
         {#if !known}
             <option {value} selected>{value}</option>

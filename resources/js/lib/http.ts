@@ -1,4 +1,7 @@
-// One way to talk to the server: JSON (or a form with a file) in, JSON out, never an exception for an answer that came.
+// One way to talk to the server: JSON (or a form with a file) in, an answer of docs/schemas out, held to its schema once,
+// here. Never an exception for an answer that came.
+import type { Answers, Refusal } from './answers';
+import { checked } from './checked';
 
 export type Reply<T> =
     | { ok: true; data: T }
@@ -10,11 +13,13 @@ function xsrfToken(): string {
     return found?.[1] ? decodeURIComponent(found[1]) : '';
 }
 
-export async function send<T>(
+/** Sends `body` and expects the answer of that name; `null` expects nothing that is looked at. */
+export async function send<K extends keyof Answers | null>(
     method: 'GET' | 'POST' | 'PUT',
     url: string,
+    expects: K,
     body?: unknown,
-): Promise<Reply<T>> {
+): Promise<Reply<K extends keyof Answers ? Answers[K] : unknown>> {
     let response: Response;
     try {
         response = await fetch(url, {
@@ -31,8 +36,12 @@ export async function send<T>(
         return { ok: false, status: 0, message: 'The server cannot be reached.' };
     }
     const data: unknown = await response.json().catch(() => null);
-    if (response.ok) return { ok: true, data: data as T };
-    const known = (data ?? {}) as { message?: string; errors?: Record<string, string[]> };
+    if (response.ok) {
+        const wrong = expects === null ? null : checked(expects, data);
+        if (wrong === null) return { ok: true, data: data as never };
+        return { ok: false, status: response.status, message: wrong, errors: {}, body: data };
+    }
+    const known: Partial<Refusal> = checked('Refusal', data) === null ? (data as Refusal) : {};
     return {
         ok: false,
         status: response.status,
@@ -40,6 +49,12 @@ export async function send<T>(
         errors: known.errors ?? {},
         body: data,
     };
+}
+
+/** What is shown of a refusal at one place: the first thing wrong with a field, else what it says as a whole. */
+export function said(reply: Exclude<Reply<unknown>, { ok: true }>): string {
+    const errors = 'errors' in reply ? Object.values(reply.errors) : [];
+    return errors[0]?.[0] ?? reply.message;
 }
 
 function messageFor(status: number, message: string | undefined): string {

@@ -1,25 +1,23 @@
-import { send } from './http';
+import { checked } from './checked';
+import { said, send } from './http';
 import { dropUnsaved, findUnsaved, keepUnsaved, type Unsaved } from './unsaved';
 import type {
-    Answers,
     Insertion,
     JobDocument,
     JobView,
-    NextAction,
     Pasted,
     Plan,
-    PlanFollowing,
     PlanSketch,
     Progress,
     Reason,
     Revision,
-    RouteDocument,
     RouteSearch,
     RunDocument,
     RunPlan,
+    Stale,
     Triple,
-    Units,
-} from './plan';
+    Ways,
+} from './answers';
 
 export type Selection = { kind: 'joint' | 'piece' | 'bend' | 'end' | 'keep-out'; id: string } | null;
 export type HandWish =
@@ -28,9 +26,7 @@ export type HandWish =
     | { do: 'insert' | 'remove' | 'merge'; index: number }
     | { do: 'close' };
 export type SaveState = 'saved' | 'saving' | 'refused' | 'failed' | 'conflict' | 'released';
-export type Conflict = { message: string; document: JobDocument; latest: Revision };
-
-type Saved = { revision: Revision; document: JobDocument; plan: Plan; units: Units; next: NextAction };
+export type Conflict = Stale;
 
 const MOST_UNDO = 100;
 
@@ -247,7 +243,7 @@ export class JobDesk {
 
     /** The working of a figure; a message where it cannot be had. */
     async why(figure: string): Promise<Reason | string> {
-        const reply = await send<{ reason: Reason }>('POST', `/jobs/${this.view.id}/why`, {
+        const reply = await send('POST', `/jobs/${this.view.id}/why`, 'Why', {
             document: this.document,
             figure,
             units: this.view.units,
@@ -255,9 +251,9 @@ export class JobDesk {
         return reply.ok ? reply.data.reason : reply.message;
     }
 
-    async findWays(letter: string): Promise<Answers | null> {
+    async findWays(letter: string): Promise<Ways | null> {
         await this.#settled;
-        const reply = await send<Answers>('POST', `/jobs/${this.view.id}/routes`, {
+        const reply = await send('POST', `/jobs/${this.view.id}/routes`, 'Ways', {
             document: this.document,
             letter,
         });
@@ -269,11 +265,10 @@ export class JobDesk {
     /** In which order the runs as they stand can be put in whole; takes longer than a plan, so it is asked for apart. */
     async insertion(withStubs = false): Promise<Insertion | null> {
         const asked = this.document;
-        const reply = await send<{ insertion: Insertion | null; plan: PlanFollowing }>(
-            'POST',
-            `/jobs/${this.view.id}/insertion`,
-            { document: asked, withStubs },
-        );
+        const reply = await send('POST', `/jobs/${this.view.id}/insertion`, 'GoesIn', {
+            document: asked,
+            withStubs,
+        });
         if (!reply.ok) return null;
         // The order of building follows it; later plans of the same routes know it by themselves.
         if (asked === this.document && !this.plan.fit.ordered && reply.data.plan.fit.ordered)
@@ -283,7 +278,7 @@ export class JobDesk {
 
     /** What pasted cells would become; changes nothing. */
     async readPaste(text: string): Promise<Pasted | string> {
-        const reply = await send<Pasted>('POST', `/jobs/${this.view.id}/paste`, {
+        const reply = await send('POST', `/jobs/${this.view.id}/paste`, 'Pasted', {
             document: this.document,
             text,
         });
@@ -313,7 +308,7 @@ export class JobDesk {
     }
 
     async #ask(method: 'GET' | 'POST', path: string, body?: unknown): Promise<RouteSearch | null> {
-        const reply = await send<RouteSearch>(method, `/jobs/${this.view.id}/${path}`, body);
+        const reply = await send(method, `/jobs/${this.view.id}/${path}`, 'RouteSearch', body);
         if (reply.ok) return reply.data;
         this.failure = reply.message;
         return null;
@@ -323,7 +318,7 @@ export class JobDesk {
     async preview(change: (document: JobDocument) => void): Promise<void> {
         const next = structuredClone(this.document);
         change(next);
-        const reply = await send<{ plan: PlanSketch }>('POST', `/jobs/${this.view.id}/preview`, {
+        const reply = await send('POST', `/jobs/${this.view.id}/preview`, 'Preview', {
             document: next,
         });
         if (reply.ok) this.#sketch(reply.data.plan);
@@ -333,15 +328,13 @@ export class JobDesk {
     async byHand(wish: HandWish, isDone: boolean): Promise<void> {
         const letter = this.entered?.letter;
         if (isDone) await this.#settled;
-        const reply = await send<{ route: RouteDocument; plan: PlanSketch }>(
-            'POST',
-            `/jobs/${this.view.id}/hand`,
-            { document: this.document, letter, ...wish },
-        );
+        const reply = await send('POST', `/jobs/${this.view.id}/hand`, 'ByHand', {
+            document: this.document,
+            letter,
+            ...wish,
+        });
         if (!reply.ok) {
-            if (isDone)
-                this.failure =
-                    'errors' in reply ? (reply.errors['hand']?.[0] ?? reply.message) : reply.message;
+            if (isDone) this.failure = said(reply);
             return;
         }
         if (!isDone) this.#sketch(reply.data.plan);
@@ -364,7 +357,7 @@ export class JobDesk {
 
     async release(): Promise<boolean> {
         await this.#settled;
-        const reply = await send<{ revision: Revision }>('POST', `/jobs/${this.view.id}/release`, {
+        const reply = await send('POST', `/jobs/${this.view.id}/release`, 'Released', {
             version: this.revision.version,
         });
         if (!reply.ok) this.failure = reply.message;
@@ -416,7 +409,7 @@ export class JobDesk {
     async #put(): Promise<void> {
         const sent = this.document;
         this.saving = true;
-        const reply = await send<Saved>('PUT', `/jobs/${this.view.id}/draft`, {
+        const reply = await send('PUT', `/jobs/${this.view.id}/draft`, 'Saved', {
             version: this.revision.version,
             document: sent,
         });
@@ -434,9 +427,8 @@ export class JobDesk {
             }
             return;
         }
-        if (reply.status === 409) {
-            const body = reply.body as { message: string; document: JobDocument; latest: Revision };
-            this.conflict = { message: body.message, document: body.document, latest: body.latest };
+        if (reply.status === 409 && checked('Stale', reply.body) === null) {
+            this.conflict = reply.body as Stale;
         } else if (reply.status === 422) {
             this.errors = reply.errors;
             this.failure = '';

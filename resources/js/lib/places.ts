@@ -1,6 +1,8 @@
 // Where in the screens a place of the job document is edited, so that what was refused can be led to.
-import type { JobDocument } from './job-document';
-import type { Stage } from './plan';
+import type { JobDocument, Stage } from './answers';
+
+/** In the order of the work. */
+export const STAGES: Stage[] = ['survey', 'route', 'cut', 'fit', 'weld', 'bench', 'handover'];
 
 /** The stage whose screen has the field for a place such as `runs[2].route.bends[0].angle`. */
 export function stageOf(path: string, document: JobDocument): Stage {

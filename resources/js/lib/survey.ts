@@ -1,32 +1,20 @@
 // What the core works out for a survey before anything is saved: ready shapes, ports in a row, the other bank, meshes.
-import { send, type Reply } from './http';
+import { said, send, type Reply } from './http';
 import type { JobDesk } from './job-desk.svelte';
-import type { JobDocument, KeepOutDocument, LengthText } from './job-document';
+import type { Answers, ImportedMesh, KeepOutDocument, Kit, LengthText } from './answers';
 
-export type KitField = {
-    key: string;
-    label: string;
-    kind: 'length' | 'angle' | 'point' | 'direction';
-    proposed: LengthText[];
-};
-export type Kit = { kind: string; name: string; says: string; fields: KitField[] };
-export type Answers = Record<string, LengthText | LengthText[]>;
-export type ImportedMesh = {
-    fingerprint: string;
-    triangles: number;
-    isClosed: boolean;
-    box: [number, number, number, number, number, number];
-};
+/** What a person answers to the questions of a kit. */
+export type KitAnswers = Record<string, LengthText | LengthText[]>;
 export type Errors = Record<string, string[]>;
 
 export async function readKits(desk: JobDesk): Promise<Kit[]> {
-    const reply = await ask<{ kits: Kit[] }>(desk, 'kits', {});
+    const reply = await ask(desk, 'kits', 'Kits', {});
     return reply.ok ? reply.data.kits : [];
 }
 
 /** Adds the solid that follows from the answers; gives what is wrong with them, empty if nothing. */
-export async function addKit(desk: JobDesk, kind: string, answers: Answers): Promise<Errors> {
-    const reply = await ask<{ keepOut: KeepOutDocument }>(desk, 'kit', { kind, answers });
+export async function addKit(desk: JobDesk, kind: string, answers: KitAnswers): Promise<Errors> {
+    const reply = await ask(desk, 'kit', 'KitMade', { kind, answers });
     if (!reply.ok) return errorsOf(reply);
     await addKeepOut(desk, reply.data.keepOut);
     return {};
@@ -34,7 +22,6 @@ export async function addKit(desk: JobDesk, kind: string, answers: Answers): Pro
 
 export function addKeepOut(desk: JobDesk, one: KeepOutDocument): Promise<void> {
     return desk.edit((document) => {
-        document.set ??= { collectors: [], keepOuts: [], lengths: [] };
         document.set.keepOuts.push(one);
     });
 }
@@ -45,7 +32,7 @@ export async function change(
     tool: 'row' | 'mirror' | 'scrolls' | 'collector',
     wishes: Record<string, unknown>,
 ): Promise<Errors> {
-    const reply = await ask<{ document: JobDocument }>(desk, tool, wishes);
+    const reply = await ask(desk, tool, 'Changed', wishes);
     if (!reply.ok) return errorsOf(reply);
     await desk.replace(reply.data.document);
     return {};
@@ -61,12 +48,20 @@ export async function importMesh(
     form.append('file', file);
     form.append('unit', unit);
     form.append('up', up);
-    const reply = await send<ImportedMesh>('POST', `/jobs/${desk.view.id}/meshes`, form);
-    return reply.ok ? reply.data : (Object.values(errorsOf(reply))[0]?.[0] ?? reply.message);
+    const reply = await send('POST', `/jobs/${desk.view.id}/meshes`, 'ImportedMesh', form);
+    return reply.ok ? reply.data : said(reply);
 }
 
-function ask<T>(desk: JobDesk, tool: string, wishes: Record<string, unknown>): Promise<Reply<T>> {
-    return send<T>('POST', `/jobs/${desk.view.id}/survey/${tool}`, { document: desk.document, ...wishes });
+function ask<K extends keyof Answers>(
+    desk: JobDesk,
+    tool: string,
+    expects: K,
+    wishes: Record<string, unknown>,
+): Promise<Reply<Answers[K]>> {
+    return send('POST', `/jobs/${desk.view.id}/survey/${tool}`, expects, {
+        document: desk.document,
+        ...wishes,
+    }) as Promise<Reply<Answers[K]>>;
 }
 
 function errorsOf(reply: Exclude<Reply<unknown>, { ok: true }>): Errors {

@@ -1,6 +1,6 @@
 // An edit that the server has not taken yet, kept in this browser so that no reload loses it. One a job, and only for the
 // person who made it.
-import type { JobDocument } from './job-document';
+import type { JobDocument } from './answers';
 
 export type Unsaved = {
     who: string;

@@ -4,7 +4,7 @@
     import Button from '@/kit/button.svelte';
     import TextField from '@/kit/text-field.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { Figure, Reason } from '@/lib/plan';
+    import type { Figure, Reason } from '@/lib/answers';
 
     type Props = { figure: Figure; desk: JobDesk; big?: boolean; label?: boolean };
     let { figure, desk, big = false, label = false }: Props = $props();

@@ -2,7 +2,8 @@
     import { Command } from 'bits-ui';
     import Dialog from '@/kit/dialog.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import { STAGES, type Stage } from '@/lib/plan';
+    import type { Stage } from '@/lib/answers';
+    import { STAGES } from '@/lib/places';
 
     type Props = { open: boolean; desk: JobDesk; onstage: (stage: Stage) => void };
     let { open = $bindable(), desk, onstage }: Props = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
     // In which order whole runs go in; asked for once the runs stand, as it takes longer than a plan.
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { Insertion } from '@/lib/plan';
+    import type { Insertion } from '@/lib/answers';
 
     type Props = { desk: JobDesk };
     let { desk }: Props = $props();

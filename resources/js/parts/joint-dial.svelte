@@ -1,6 +1,6 @@
 <script lang="ts">
     // A joint seen end-on, looking with the flow.
-    import type { Joint, PlacedFitting, Sheet } from '@/lib/plan';
+    import type { Joint, PlacedFitting, Sheet } from '@/lib/answers';
     import { spot, strokes } from './dial';
 
     type Props = {

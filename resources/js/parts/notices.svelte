@@ -1,5 +1,5 @@
 <script lang="ts">
-    import type { Notice } from '@/lib/plan';
+    import type { Notice } from '@/lib/answers';
 
     type Props = { notices: Notice[] };
     let { notices }: Props = $props();

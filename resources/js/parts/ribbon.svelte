@@ -1,7 +1,7 @@
 <script lang="ts">
     // A run unrolled to scale: the same strip on every stage, carrying that stage's facts.
     import type { Selection } from '@/lib/job-desk.svelte';
-    import type { Joint, Piece, RunPlan } from '@/lib/plan';
+    import type { Joint, Piece, RunPlan } from '@/lib/answers';
     import { joinedByStation, pieceSpan, segmentSpans, span } from './ribbon';
 
     type Props = {

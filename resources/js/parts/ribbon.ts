@@ -1,4 +1,4 @@
-import type { Joint, Piece, RunPlan, Segment } from '@/lib/plan';
+import type { Joint, Piece, RunPlan, Segment } from '@/lib/answers';
 
 export type Span = { left: number; width: number };
 

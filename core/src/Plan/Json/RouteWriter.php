@@ -9,7 +9,7 @@ use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Route\Blocked;
-use UpsweptBead\Core\Route\Constraint;
+use UpsweptBead\Core\Route\RefusalText;
 use UpsweptBead\Core\Route\RouteAnswer;
 use UpsweptBead\Core\Route\RouteAnswers;
 use UpsweptBead\Core\Run\Bend;
@@ -117,27 +117,6 @@ final readonly class RouteWriter
         return $buy === [] ? 'all on the shelf' : 'to buy: '.implode(', ', $buy);
     }
 
-    /** Says in words what a constraint would have to give. */
-    public function sentence(Blocked $blocked): string
-    {
-        if ($blocked->constraint === Constraint::Stock) {
-            return 'No bend is stocked for this tube.';
-        }
-        $by = ($blocked->constraint->isAngle() ? Quantity::Angle : Quantity::Length)->show(
-            $blocked->by,
-            $this->figures->units,
-        );
-        $what = match (true) {
-            ! $blocked->constraint->isAngle() => "is $by too short",
-            $blocked->constraint->isLeastAngle() => "would have to go $by lower",
-            default => "would have to go $by higher",
-        };
-
-        return ucfirst($blocked->constraint->label()).
-            " $what".
-            ($blocked->alone ? '; giving way here alone is enough.' : '.');
-    }
-
     /** @return array<string, mixed> */
     private function blocked(Blocked $blocked): array
     {
@@ -145,7 +124,7 @@ final readonly class RouteWriter
             'constraint' => $blocked->constraint->value,
             'by' => $blocked->by,
             'alone' => $blocked->alone,
-            'text' => $this->sentence($blocked),
+            'text' => (new RefusalText($this->figures->units))->blocked($blocked),
             'radii' => [
                 $this->figures->length($blocked->firstClrMm)['text'],
                 $this->figures->length($blocked->secondClrMm)['text'],

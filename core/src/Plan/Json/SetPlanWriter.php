@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Plan\Json;
 
-use UpsweptBead\Core\Geometry\Frame;
-use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\KeepOutSpec;
@@ -20,11 +18,8 @@ use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Insertion\Step;
 use UpsweptBead\Core\Route\Insertion\Stuck;
 use UpsweptBead\Core\Route\Looks\Style;
-use UpsweptBead\Core\Route\Search\Hindrance;
-use UpsweptBead\Core\Route\Search\SetAnswer;
-use UpsweptBead\Core\Route\Search\SetStatus;
-use UpsweptBead\Core\Route\Search\Way;
-use UpsweptBead\Core\Run\TubeRun;
+use UpsweptBead\Core\Route\Search\FoundDesign;
+use UpsweptBead\Core\Route\Search\FoundRun;
 use UpsweptBead\Core\Survey\Meeting;
 use UpsweptBead\Core\Units\Quantity;
 
@@ -128,42 +123,27 @@ final readonly class SetPlanWriter
      *
      * @return array<string, mixed>
      */
-    public function answer(SetAnswer $answer): array
+    public function found(FoundDesign $design): array
     {
-        $lengths = array_map(static fn (Way $way): float => $way->length, $answer->ways);
+        $lengths = $design->lengthsMm();
 
         return [
-            'status' => $answer->status->value,
-            'objective' => $answer->status === SetStatus::Solved ? round($answer->objective, 2) : null,
-            'found' => round($answer->bestSeconds, 2),
-            'bends' => array_sum(array_map(static fn (Way $way): int => $way->bends(), $answer->ways)),
-            'odd' => array_sum(array_map(static fn (Way $way): int => $way->odd, $answer->ways)),
+            'seed' => $design->seed,
+            'objective' => round($design->objective, 2),
+            'found' => round($design->foundS, 2),
+            'bends' => $design->bends(),
+            'odd' => $design->oddAngles,
             'spread' => $this->figures->length($lengths === [] ? 0.0 : max($lengths) - min($lengths)),
             'total' => $this->figures->length(array_sum($lengths)),
-            'runs' => array_map($this->way(...), $answer->ways),
-            'reasons' => array_map(fn (Hindrance $reason): string => $this->sentence($reason), $answer->reasons),
-            'nearest' => $answer->nearest === null ? null : [
-                'run' => $answer->nearest->runner, 'other' => $answer->nearest->other, 'what' => $answer->nearest->what,
-                'by' => $this->figures->length($answer->nearest->byMm),
-            ],
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function way(Way $way): array
-    {
-        $points = array_map(static fn (array $xyz): Vector => new Vector(...$xyz), array_chunk($way->vertices, 3));
-        $start = Frame::facing($way->span->port->at, $way->span->port->direction);
-        $run = TubeRun::fromXyz($points, $way->radii, $start->reference);
-
-        return [
-            'letter' => $way->span->port->id,
-            'inlet' => $way->span->inlet->id,
-            'at' => $way->span->inlet->at->toArray(),
-            'direction' => $way->span->inlet->direction->toArray(),
-            'bends' => $way->bends(),
-            'run' => $this->routes->run($run),
-            'route' => JobWriter::route(RouteChoice::of($run)),
+            'runs' => array_map(fn (FoundRun $one): array => [
+                'letter' => $one->port,
+                'inlet' => $one->inlet,
+                'at' => $one->at->toArray(),
+                'direction' => $one->direction->toArray(),
+                'bends' => count($one->run->bends),
+                'run' => $this->routes->run($one->run),
+                'route' => JobWriter::route(RouteChoice::of($one->run)),
+            ], $design->runs),
         ];
     }
 
@@ -216,20 +196,5 @@ final readonly class SetPlanWriter
             'hasTarget' => $check->hasTarget,
             'holds' => $check->holds(),
         ];
-    }
-
-    private function sentence(Hindrance $reason): string
-    {
-        $by =
-            $reason->what === 'turn'
-                ? $this->figures->plain(Quantity::Angle, $reason->amount)['text']
-                : $this->figures->length($reason->amount)['text'];
-
-        return match ($reason->what) {
-            'clearance' => "Run $reason->runner has no way past $reason->by: it is too near by $by. What would open it: $reason->opens.",
-            'gap' => "Runs $reason->runner and $reason->by begin too near each other, by $by. What would open it: $reason->opens.",
-            'length' => "Run $reason->runner cannot be as short as its target, by $by. What would open it: $reason->opens.",
-            default => "Run $reason->runner has to turn $by more than its bends allow. What would open it: $reason->opens.",
-        };
     }
 }

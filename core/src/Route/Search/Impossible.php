@@ -90,7 +90,7 @@ final readonly class Impossible
             return new Hindrance(
                 $span->port->id,
                 null,
-                'turn',
+                Lack::Turn,
                 rad2deg($turn - $most),
                 'more bends, or bends of a greater angle',
             );
@@ -123,7 +123,7 @@ final readonly class Impossible
                     return new Hindrance(
                         $span->port->id,
                         $solid->id,
-                        'clearance',
+                        Lack::Clearance,
                         $by,
                         self::opens($solid->id, $atInlet),
                     );
@@ -136,7 +136,7 @@ final readonly class Impossible
                 return new Hindrance(
                     $span->port->id,
                     $closed[0],
-                    'clearance',
+                    Lack::Clearance,
                     $closed[1],
                     self::opens($closed[0], $atInlet),
                 );
@@ -213,7 +213,7 @@ final readonly class Impossible
                     $reasons[] = new Hindrance(
                         $p->port->id,
                         $q->port->id,
-                        'gap',
+                        Lack::Gap,
                         $need - $gap,
                         'ports further apart, a smaller tube, or a smaller gap',
                     );
@@ -240,7 +240,7 @@ final readonly class Impossible
                         : min(array_map(static fn (Span $span): float => $span->across->length(), $choices));
                 $most = (float) $group->targetMm + $group->toleranceMm((float) $group->targetMm);
                 if ($least > $most) {
-                    $reasons[] = new Hindrance($port, null, 'length', $least - $most, 'a longer target');
+                    $reasons[] = new Hindrance($port, null, Lack::Length, $least - $most, 'a longer target');
                 }
             }
         }

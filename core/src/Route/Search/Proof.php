@@ -29,7 +29,7 @@ final readonly class Proof
     public static function miss(RouteProblem $problem, array $ways): ?Miss
     {
         $worst = null;
-        $take = static function (float $by, string $runner, string $other, string $what) use (&$worst): void {
+        $take = static function (float $by, string $runner, string $other, Lack $what) use (&$worst): void {
             if ($by > self::EXACT && ($worst === null || $by > $worst->byMm)) {
                 $worst = new Miss($runner, $other, $what, $by);
             }
@@ -43,10 +43,10 @@ final readonly class Proof
                 $way->radii,
             )->cut(Way::FINE);
             $id = $way->span->port->id;
-            $take($again->breach(), $id, '', 'bend');
-            $take(Clearance::itself($again, $rules->gapMm, 0.0, 1.5), $id, $id, 'gap');
+            $take($again->breach(), $id, '', Lack::Bend);
+            $take(Clearance::itself($again, $rules->gapMm, 0.0, 1.5), $id, $id, Lack::Gap);
             foreach ($problem->keepOuts as $solid) {
-                $take(Clearance::solid($again, $solid, $rules->clearanceMm, 0.0), $id, $solid->id, 'clearance');
+                $take(Clearance::solid($again, $solid, $rules->clearanceMm, 0.0), $id, $solid->id, Lack::Clearance);
             }
         }
         foreach ($fine as $i => $way) {
@@ -55,11 +55,11 @@ final readonly class Proof
                     Clearance::pair($way, $fine[$j], $rules->gapMm, 0.0),
                     $way->span->port->id,
                     $fine[$j]->span->port->id,
-                    'gap',
+                    Lack::Gap,
                 );
             }
         }
-        $take((new Groups($problem->lengths))->breach($fine), $ways[0]->span->port->id, '', 'length');
+        $take((new Groups($problem->lengths))->breach($fine), $ways[0]->span->port->id, '', Lack::Length);
 
         return $worst;
     }

@@ -1,7 +1,7 @@
 // Arrows to drag something by, with snap: along all three axes, or along one line only.
 import { Object3D, Quaternion, Vector3 } from 'three';
 import { TransformControls } from 'three/addons/controls/TransformControls.js';
-import type { Triple } from '@/lib/plan';
+import type { Triple } from '@/lib/answers';
 import { colour } from './palette';
 import type { Stage } from './stage';
 

@@ -1,6 +1,6 @@
 // Runs on the move: going in one after another, or spread out to be looked at.
 import { Quaternion, Vector3, type Object3D } from 'three';
-import type { Insertion } from '@/lib/plan';
+import type { Insertion } from '@/lib/answers';
 import type { Stage } from './stage';
 
 const SECONDS_A_RUN = 1.6;

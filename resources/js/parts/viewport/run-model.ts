@@ -17,7 +17,7 @@ import {
 } from 'three';
 import { mergeGeometries } from 'three/addons/utils/BufferGeometryUtils.js';
 import type { Selection } from '@/lib/job-desk.svelte';
-import type { Frame, RunEnd, RunPlan, TubeRun } from '@/lib/plan';
+import type { Frame, RunEnd, RunPlan, TubeRun } from '@/lib/answers';
 import { colour } from './palette';
 import { frameAt, pointOf, segmentGeometry, squareTo } from './tube-mesh';
 

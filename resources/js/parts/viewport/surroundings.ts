@@ -20,7 +20,7 @@ import {
     SphereGeometry,
     Vector3,
 } from 'three';
-import type { KeepOut, Triple } from '@/lib/plan';
+import type { KeepOut, Triple } from '@/lib/answers';
 import { colour } from './palette';
 
 const DATUM_MM = 60;

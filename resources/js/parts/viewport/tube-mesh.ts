@@ -1,6 +1,6 @@
 // Turns the segments the core sent into surfaces to draw; nothing here decides where a tube goes.
 import { BufferAttribute, BufferGeometry, Quaternion, Vector3 } from 'three';
-import type { Frame, Segment, TubeRun } from '@/lib/plan';
+import type { Frame, Segment, TubeRun } from '@/lib/answers';
 
 const SIDES = 28;
 const DEGREES_A_RING = 4;

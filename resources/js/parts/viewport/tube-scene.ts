@@ -9,7 +9,7 @@ import {
     type Object3D,
 } from 'three';
 import type { Selection } from '@/lib/job-desk.svelte';
-import type { Insertion, KeepOut, RunPlan, SetPlan, Triple, TubeRun } from '@/lib/plan';
+import type { Insertion, KeepOut, RunPlan, SetPlan, Triple, TubeRun } from '@/lib/answers';
 import { Handles, type Grip } from './handles';
 import { Labels, type Label } from './labels';
 import { Motion } from './motion';

@@ -2,7 +2,7 @@
     import { onMount, untrack } from 'svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import { lengthText } from '@/lib/length-text';
-    import type { Insertion, Triple, TubeRun } from '@/lib/plan';
+    import type { Insertion, Triple, TubeRun } from '@/lib/answers';
     import { theme } from '@/lib/theme.svelte';
     import type { Grip } from './handles';
     import LooksMenu from './looks-menu.svelte';

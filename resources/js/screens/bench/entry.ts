@@ -1,13 +1,6 @@
-export type Entry = {
-    id: string;
-    step: string;
-    kind: 'done' | 'correct' | 'reopen' | 'note';
-    readings: Record<string, string>;
-    note: string;
-    at: string;
-};
+import type { LogEntry } from '@/lib/answers';
 
-export type Draft = Omit<Entry, 'id' | 'at'>;
+export type Draft = Omit<LogEntry, 'id' | 'at'>;
 
 /** Made by the client, so that sending an entry twice changes nothing. */
 function uuid(): string {
@@ -19,12 +12,12 @@ function uuid(): string {
 }
 
 /** Gives an entry its id and its time. */
-export function stamped(entry: Draft): Entry {
+export function stamped(entry: Draft): LogEntry {
     return { ...entry, id: uuid(), at: new Date().toISOString() };
 }
 
 /** The steps that are done, as the server knows them, with what still waits here laid over. */
-export function doneWith(known: string[], waiting: Entry[]): Set<string> {
+export function doneWith(known: string[], waiting: LogEntry[]): Set<string> {
     const done = new Set(known);
     for (const entry of waiting) {
         if (entry.kind === 'done') done.add(entry.step);

@@ -1,12 +1,12 @@
 import { send } from '@/lib/http';
-import type { Progress, Units } from '@/lib/plan';
-import { stamped, type Draft, type Entry } from './entry';
+import type { LogBatch, LogEntry, Progress, Units } from '@/lib/answers';
+import { stamped, type Draft } from './entry';
 
 const RETRY_MS = 5000;
 
 /** Entries on their way: kept on this device until the server has them, sent in order, tried again until taken. */
 export class Outbox {
-    waiting = $state.raw<Entry[]>([]);
+    waiting = $state.raw<LogEntry[]>([]);
     refused = $state('');
 
     readonly #key: string;
@@ -20,7 +20,7 @@ export class Outbox {
     ) {
         this.#key = `bead-outbox-${jobId}`;
         try {
-            this.waiting = JSON.parse(localStorage.getItem(this.#key) ?? '[]') as Entry[];
+            this.waiting = JSON.parse(localStorage.getItem(this.#key) ?? '[]') as LogEntry[];
         } catch {
             this.waiting = [];
         }
@@ -42,10 +42,10 @@ export class Outbox {
         this.#busy = true;
         clearTimeout(this.#timer);
         const batch = this.waiting;
-        const reply = await send<Progress>('POST', `/jobs/${this.jobId}/log`, {
+        const reply = await send('POST', `/jobs/${this.jobId}/log`, 'Progress', {
             units: this.units,
             entries: batch,
-        });
+        } satisfies LogBatch);
         this.#busy = false;
         if (reply.ok) {
             this.#keep(this.waiting.filter((entry) => !batch.includes(entry)));
@@ -63,7 +63,7 @@ export class Outbox {
             this.#timer = setTimeout(() => void this.flush(), reply.ok ? 0 : RETRY_MS);
     }
 
-    #keep(entries: Entry[]): void {
+    #keep(entries: LogEntry[]): void {
         this.waiting = entries;
         try {
             localStorage.setItem(this.#key, JSON.stringify(entries));

@@ -1,6 +1,6 @@
 <script lang="ts">
     import { untrack } from 'svelte';
-    import type { Step } from '@/lib/plan';
+    import type { Step } from '@/lib/answers';
     import { StepClock } from './clock.svelte';
     import ClockFace from './clock-face.svelte';
 

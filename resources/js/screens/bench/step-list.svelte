@@ -1,5 +1,5 @@
 <script lang="ts">
-    import type { Step } from '@/lib/plan';
+    import type { Step } from '@/lib/answers';
 
     type Props = { steps: Step[]; done: Set<string>; current: string | null; onpick: (id: string) => void };
     let { steps, done, current, onpick }: Props = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
     // Which bars and bends the pieces come out of; pieces of other runs stay in sight, but quiet.
-    import type { Nesting } from '@/lib/plan';
+    import type { Nesting } from '@/lib/answers';
 
     type Props = { nestings: Nesting[]; only: string | null };
     let { nestings, only }: Props = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-    import type { Piece } from '@/lib/plan';
+    import type { Piece } from '@/lib/answers';
     import { outline } from './piece-outline';
 
     type Props = { piece: Piece; odMm: number };

@@ -1,6 +1,6 @@
 <script lang="ts">
     // What the whole job takes from the shelf, and what has to be bought: the shelf is counted once.
-    import type { CutPlan } from '@/lib/plan';
+    import type { CutPlan } from '@/lib/answers';
 
     type Props = { cut: CutPlan };
     let { cut }: Props = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
     // One order of building for the whole job; one run alone keeps its numbers in it.
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { FitStep } from '@/lib/plan';
+    import type { FitStep } from '@/lib/answers';
 
     type Props = { desk: JobDesk; chosen: string | undefined };
     let { desk, chosen }: Props = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
     import { ToggleGroup } from 'bits-ui';
     import JointDial from '@/parts/joint-dial.svelte';
-    import type { Joint, RunPlan, Sheet } from '@/lib/plan';
+    import type { Joint, RunPlan, Sheet } from '@/lib/answers';
 
     type Props = { run: RunPlan; joint: Joint; sheet: Sheet | undefined };
     let { run, joint, sheet }: Props = $props();

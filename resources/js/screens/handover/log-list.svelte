@@ -1,5 +1,5 @@
 <script lang="ts">
-    import type { LogLine, Step } from '@/lib/plan';
+    import type { LogLine, Step } from '@/lib/answers';
 
     type Props = { log: LogLine[]; steps: Step[] };
     let { log, steps }: Props = $props();

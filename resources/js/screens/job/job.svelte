@@ -5,10 +5,10 @@
     import { JobDesk } from '@/lib/job-desk.svelte';
     import { cameBack } from '@/lib/history';
     import { onKeys, type Keys } from '@/lib/keys';
-    import { STAGES, type Catalogue, type JobView, type Stage } from '@/lib/plan';
+    import type { Catalogue, JobView, Stage } from '@/lib/answers';
     import { toggleTheme } from '@/lib/theme.svelte';
     import FindDialog from '@/parts/find-dialog.svelte';
-    import { runAt, stageOf } from '@/lib/places';
+    import { runAt, stageOf, STAGES } from '@/lib/places';
     import JobPlate from '@/parts/job-plate.svelte';
     import RunTabs from '@/parts/run-tabs.svelte';
     import KeysDialog from '@/parts/keys-dialog.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
     import Button from '@/kit/button.svelte';
-    import type { Stage } from '@/lib/plan';
+    import type { Stage } from '@/lib/answers';
 
     type Props = { text: string; stage?: Stage; action?: string; onstage: (stage: Stage) => void };
     let { text, stage = 'route', action = 'Go to Route', onstage }: Props = $props();

@@ -1,7 +1,8 @@
 <script lang="ts">
     import type { Snippet } from 'svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import { STAGES, type Stage } from '@/lib/plan';
+    import type { Stage } from '@/lib/answers';
+    import { STAGES } from '@/lib/places';
 
     type Props = { stage: Stage; desk: JobDesk; onstage: (stage: Stage) => void; children: Snippet };
     let { stage, desk, onstage, children }: Props = $props();

@@ -1,6 +1,6 @@
 import type { Component } from 'svelte';
 import type { JobDesk } from '@/lib/job-desk.svelte';
-import type { Catalogue, Stage } from '@/lib/plan';
+import type { Catalogue, Stage } from '@/lib/answers';
 
 export type StageProps = {
     desk: JobDesk;

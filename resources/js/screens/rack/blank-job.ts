@@ -1,4 +1,4 @@
-import type { JobDocument } from '@/lib/plan';
+import type { JobDocument } from '@/lib/answers';
 
 /** One run between two ends to be measured; nothing in it is computed here. */
 export function blankJob(number: string, title: string): JobDocument {
@@ -40,6 +40,7 @@ export function blankJob(number: string, title: string): JobDocument {
                 fittings: [],
             },
         ],
+        set: { collectors: [], keepOuts: [], lengths: [] },
         overrides: [],
     };
 }

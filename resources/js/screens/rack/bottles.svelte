@@ -1,5 +1,5 @@
 <script lang="ts">
-    import type { Bottle } from './types';
+    import type { Bottle } from '@/lib/answers';
 
     type Props = { bottles: Bottle[] };
     let { bottles }: Props = $props();

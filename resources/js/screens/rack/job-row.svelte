@@ -1,5 +1,5 @@
 <script lang="ts">
-    import type { RackJob } from './types';
+    import type { RackJob } from '@/lib/answers';
 
     type Props = { job: RackJob };
     let { job }: Props = $props();

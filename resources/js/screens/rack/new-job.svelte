@@ -29,7 +29,7 @@
                 return;
             }
         }
-        const reply = await send<{ id: number }>('POST', '/jobs', { document });
+        const reply = await send('POST', '/jobs', 'Begun', { document });
         if (reply.ok) router.visit(`/jobs/${reply.data.id}/survey`);
         else if (reply.status === 422 && 'errors' in reply)
             errors = Object.entries(reply.errors).map(([path, messages]) => `${path}: ${messages[0]}`);

@@ -8,7 +8,7 @@
     import Bottles from './bottles.svelte';
     import JobRow from './job-row.svelte';
     import NewJob from './new-job.svelte';
-    import type { Bottle, RackJob } from './types';
+    import type { Bottle, RackJob } from '@/lib/answers';
 
     type Props = {
         shop: string;
@@ -39,7 +39,7 @@
     const atBench = $derived(jobs.find((job) => job.next.stage === 'bench'));
 
     async function signOut(): Promise<void> {
-        await send('POST', '/sign-out');
+        await send('POST', '/sign-out', null);
         router.visit('/sign-in');
     }
 </script>

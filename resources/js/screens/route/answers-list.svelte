@@ -1,10 +1,10 @@
 <script lang="ts">
     import { untrack } from 'svelte';
     import Button from '@/kit/button.svelte';
-    import type { Answers, RouteDocument, TubeRun } from '@/lib/plan';
+    import type { RouteDocument, TubeRun, Ways } from '@/lib/answers';
 
     type Props = {
-        answers: Answers;
+        answers: Ways;
         onpeek: (run: TubeRun | null) => void;
         ontake: (route: RouteDocument) => void;
     };

@@ -2,16 +2,9 @@
     // Up to four whole designs side by side: what they take, what they cost, and whether they can be put together.
     import Button from '@/kit/button.svelte';
     import Dialog from '@/kit/dialog.svelte';
-    import {
-        compareDesigns,
-        keepDesign,
-        keptAs,
-        takeDesign,
-        type Comparison,
-        type ComparisonTable,
-    } from '@/lib/designs';
+    import { compareDesigns, keepDesign, keptAs, takeDesign } from '@/lib/designs';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { DesignDocument } from '@/lib/job-document';
+    import type { ComparedDesign, ComparisonTable, DesignDocument } from '@/lib/answers';
 
     type Props = { desk: JobDesk; found: DesignDocument[]; open: boolean; ontaken: () => void };
     let { desk, found, open = $bindable(), ontaken }: Props = $props();
@@ -21,7 +14,7 @@
     let failure = $state('');
     let left = $state.raw<string[]>([]);
     const all = $derived(table.designs);
-    const kept = $derived(desk.document.set?.designs ?? []);
+    const kept = $derived(desk.document.set.designs ?? []);
     const hasRoutes = $derived(desk.plan.runs.every((run) => run.run));
     const offered = $derived([
         ...(hasRoutes ? ['as it is now'] : []),
@@ -42,7 +35,7 @@
         });
     });
 
-    async function take(one: Comparison): Promise<void> {
+    async function take(one: ComparedDesign): Promise<void> {
         open = false;
         ontaken();
         await takeDesign(desk, one.design);

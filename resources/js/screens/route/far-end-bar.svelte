@@ -1,7 +1,7 @@
 <script lang="ts">
     import Button from '@/kit/button.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { RunPlan } from '@/lib/plan';
+    import type { RunPlan } from '@/lib/answers';
 
     type Props = { desk: JobDesk; run: RunPlan; mayPlan: boolean };
     let { desk, run, mayPlan }: Props = $props();

@@ -2,7 +2,7 @@
     // What a hand can do to a run: turn, stretch, put a bend in or take it out, and let the rest close the far end.
     import Button from '@/kit/button.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { RunPlan } from '@/lib/plan';
+    import type { RunPlan } from '@/lib/answers';
     import LengthSlider from './length-slider.svelte';
     import TurnSlider from './turn-slider.svelte';
 

@@ -8,7 +8,7 @@
     type Props = { desk: JobDesk };
     let { desk }: Props = $props();
 
-    const kept = $derived(desk.document.set?.designs ?? []);
+    const kept = $derived(desk.document.set.designs ?? []);
 </script>
 
 {#if kept.length > 0}

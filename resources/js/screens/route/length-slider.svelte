@@ -3,7 +3,7 @@
     import { untrack } from 'svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import { newest } from '@/lib/newest';
-    import type { RunPlan } from '@/lib/plan';
+    import type { RunPlan } from '@/lib/answers';
 
     type Props = { desk: JobDesk; run: RunPlan };
     let { desk, run }: Props = $props();

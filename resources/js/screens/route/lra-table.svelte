@@ -1,8 +1,8 @@
 <script lang="ts">
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
-    import type { Lockable, RouteDocument, RowDocument } from '@/lib/job-document';
-    import type { RunPlan } from '@/lib/plan';
+    import type { Lockable, RouteDocument, RowDocument } from '@/lib/answers';
+    import type { RunPlan } from '@/lib/answers';
     import HandTools from './hand-tools.svelte';
     import Lock from './lock.svelte';
 

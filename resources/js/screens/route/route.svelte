@@ -1,7 +1,7 @@
 <script lang="ts">
     import Button from '@/kit/button.svelte';
     import { newest } from '@/lib/newest';
-    import type { Answers, Insertion, RouteDocument, SearchDesign, Triple, TubeRun } from '@/lib/plan';
+    import type { FoundDesign, Insertion, RouteDocument, Triple, TubeRun, Ways } from '@/lib/answers';
     import Notices from '@/parts/notices.svelte';
     import Ribbon from '@/parts/ribbon.svelte';
     import RunStrips from '@/parts/run-strips.svelte';
@@ -20,11 +20,11 @@
     let { desk, mayPlan }: StageProps = $props();
 
     const run = $derived(desk.run);
-    let answers = $state.raw<Answers | null>(null);
+    let answers = $state.raw<Ways | null>(null);
     let searching = $state(false);
     let bringing = $state(false);
     let ghost = $state.raw<TubeRun | null>(null);
-    let design = $state.raw<SearchDesign | null>(null);
+    let design = $state.raw<FoundDesign | null>(null);
     let showing = $state.raw<Insertion['order']>([]);
     const isSet = $derived(desk.plan.runs.length > 1);
     const ghosts = $derived(

@@ -2,7 +2,8 @@
     // Routes from another program: a table of bends or of vertices, or an answer to the exported problem.
     import Button from '@/kit/button.svelte';
     import Dialog from '@/kit/dialog.svelte';
-    import { keepDesign, readRoutes, takeDesign, type RoutesRead } from '@/lib/designs';
+    import type { RoutesRead } from '@/lib/answers';
+    import { keepDesign, readRoutes, takeDesign } from '@/lib/designs';
     import type { JobDesk } from '@/lib/job-desk.svelte';
 
     type Props = { desk: JobDesk; open: boolean };

@@ -3,14 +3,15 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
-    import type { RoutingDocument, RoutingLimit } from '@/lib/job-document';
+    import type { BendPlane, Preference, RoutingDocument, SetPlan } from '@/lib/answers';
 
     type Props = { desk: JobDesk };
     let { desk }: Props = $props();
 
     let open = $state(false);
-    const routing = $derived(desk.document.set?.routing ?? {});
+    const routing = $derived(desk.document.set.routing ?? {});
     const rules = $derived(desk.plan.set.rules);
+    type RoutingLimit = keyof SetPlan['rules'];
     const limits: { key: RoutingLimit; label: string }[] = [
         { key: 'maxBends', label: 'Most bends' },
         { key: 'firstStraight', label: 'Straight at the port' },
@@ -18,13 +19,13 @@
         { key: 'lastStraight', label: 'At the inlet' },
         { key: 'gap', label: 'Gap to each other' },
     ];
-    const preferences = [
+    const preferences: { id: Preference; name: string }[] = [
         { id: 'few-bends', name: 'few bends' },
         { id: 'whole-angles', name: 'whole angles' },
         { id: 'little-turning', name: 'little turning' },
         { id: 'short-tubes', name: 'short tubes' },
     ];
-    const planes = [
+    const planes: { id: BendPlane; name: string }[] = [
         { id: 'level', name: 'level' },
         { id: 'lengthwise', name: 'upright, lengthwise' },
         { id: 'crosswise', name: 'upright, crosswise' },
@@ -42,7 +43,6 @@
 
     function change(how: (routing: RoutingDocument) => void): void {
         void desk.edit((document) => {
-            document.set ??= { collectors: [], keepOuts: [], lengths: [] };
             const one = { ...document.set.routing };
             how(one);
             document.set.routing = one;
@@ -52,11 +52,13 @@
     function limit(key: RoutingLimit, value: string): void {
         change((one) => {
             if (value.trim() === '') delete one[key];
-            else one[key] = key === 'maxBends' && !Number.isNaN(Number(value)) ? Number(value) : value;
+            else if (key !== 'maxBends') one[key] = value;
+            // What is no number is the server's to refuse, at its field.
+            else one[key] = Number.isNaN(Number(value)) ? (value as never) : Number(value);
         });
     }
 
-    function plane(id: string): void {
+    function plane(id: BendPlane): void {
         const left = chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id];
         change((one) => {
             if (left.length > 0) one.planes = left;

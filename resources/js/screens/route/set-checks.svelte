@@ -2,7 +2,7 @@
     // What holds for the runs together: equal lengths, and the tightest gaps.
     import Button from '@/kit/button.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { Insertion } from '@/lib/plan';
+    import type { Insertion } from '@/lib/answers';
 
     type Props = { desk: JobDesk; onshow: (insertion: Insertion) => void };
     let { desk, onshow }: Props = $props();

@@ -4,17 +4,17 @@
     import Button from '@/kit/button.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import { designOf, keepDesign, keptAs, takeDesign } from '@/lib/designs';
-    import type { RouteSearch, SearchDesign } from '@/lib/plan';
+    import type { RouteSearch, FoundDesign } from '@/lib/answers';
     import CompareDialog from './compare-dialog.svelte';
 
-    type Props = { desk: JobDesk; onpeek: (design: SearchDesign | null) => void };
+    type Props = { desk: JobDesk; onpeek: (design: FoundDesign | null) => void };
     let { desk, onpeek }: Props = $props();
 
     let search = $state.raw<RouteSearch | null>(null);
     let picked = $state(0);
     let comparing = $state(false);
     const found = $derived((search?.designs ?? []).map((one, i) => designOf(one, `Design ${i + 1}`)));
-    const kept = $derived(desk.document.set?.designs ?? []);
+    const kept = $derived(desk.document.set.designs ?? []);
     const hasRoutes = $derived(desk.plan.runs.every((run) => run.run));
     const comparable = $derived(found.length + kept.length + (hasRoutes ? 1 : 0));
     let timer: ReturnType<typeof setTimeout> | undefined;
@@ -39,7 +39,7 @@
     }
 
     /** Taken or only looked at elsewhere, what was found stays until it is put away. */
-    function use(design: SearchDesign): void {
+    function use(design: FoundDesign): void {
         onpeek(null);
         void takeDesign(desk, designOf(design, 'found'));
     }
@@ -60,7 +60,7 @@
     });
     onDestroy(() => clearTimeout(timer));
 
-    const inlets = (design: SearchDesign) =>
+    const inlets = (design: FoundDesign) =>
         design.runs
             .filter((run) => run.inlet !== run.letter)
             .map((run) => `${run.letter} enters at ${run.inlet}`);

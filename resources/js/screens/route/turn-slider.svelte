@@ -2,7 +2,7 @@
     // Turning one joint by hand: the core answers while it is dragged; letting go saves.
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import { newest } from '@/lib/newest';
-    import type { Shown } from '@/lib/plan';
+    import type { Shown } from '@/lib/answers';
 
     type Props = { desk: JobDesk; index: number; turn: Shown };
     let { desk, index, turn }: Props = $props();

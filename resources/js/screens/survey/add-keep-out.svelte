@@ -4,8 +4,9 @@
     import Dialog from '@/kit/dialog.svelte';
     import TextField from '@/kit/text-field.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { LengthText } from '@/lib/job-document';
-    import { addKit, readKits, type Answers, type Errors, type Kit } from '@/lib/survey';
+    import type { LengthText } from '@/lib/answers';
+    import type { Kit } from '@/lib/answers';
+    import { addKit, readKits, type Errors, type KitAnswers } from '@/lib/survey';
     import ImportMesh from './import-mesh.svelte';
 
     type Props = { desk: JobDesk; open: boolean; onadded: () => void };
@@ -15,7 +16,7 @@
     const axes = ['rearward', 'right', 'up'];
     let kits = $state.raw<Kit[]>([]);
     let kind = $state('');
-    let answers = $state<Answers>({});
+    let answers = $state<KitAnswers>({});
     let errors = $state.raw<Errors>({});
     const kit = $derived(kits.find((one) => one.kind === kind));
 
@@ -46,7 +47,7 @@
     const error = (key: string) => errors[key]?.[0] ?? '';
 
     async function add(): Promise<void> {
-        errors = await addKit(desk, kind, $state.snapshot(answers) as Answers);
+        errors = await addKit(desk, kind, $state.snapshot(answers) as KitAnswers);
         if (Object.keys(errors).length > 0) return;
         open = false;
         onadded();

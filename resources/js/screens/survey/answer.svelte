@@ -1,5 +1,5 @@
 <script lang="ts">
-    import type { RunPlan } from '@/lib/plan';
+    import type { RunPlan } from '@/lib/answers';
 
     type Props = { run: RunPlan };
     let { run }: Props = $props();

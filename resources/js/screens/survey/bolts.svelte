@@ -3,7 +3,7 @@
     import Button from '@/kit/button.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
-    import type { BoltsDocument } from '@/lib/job-document';
+    import type { BoltsDocument } from '@/lib/answers';
 
     type Props = { desk: JobDesk; side: 'start' | 'end' };
     let { desk, side }: Props = $props();

@@ -4,7 +4,7 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
-    import type { BoreDocument } from '@/lib/job-document';
+    import type { BoreDocument, BoreShape } from '@/lib/answers';
     import { lengthText } from '@/lib/length-text';
 
     type Props = { desk: JobDesk };
@@ -12,7 +12,7 @@
 
     const bore = $derived(desk.entered?.start.bore ?? null);
     const fit = $derived(desk.run?.bore ?? {});
-    const shapes = [
+    const shapes: { id: BoreShape; name: string }[] = [
         { id: 'round', name: 'Round' },
         { id: 'oval', name: 'Oval' },
         { id: 'd', name: 'D' },
@@ -32,7 +32,7 @@
         void desk.editRun((run) => run.start.bore && change(run.start.bore));
     }
 
-    function shape(value: string): void {
+    function shape(value: BoreShape): void {
         set((one) => {
             one.shape = value;
             if (value !== 'round') one.height ??= one.width;

@@ -2,7 +2,7 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
-    import type { Catalogue, EndDocument } from '@/lib/plan';
+    import type { Catalogue, EndDocument, EndKind } from '@/lib/answers';
     import Bolts from './bolts.svelte';
     import Bore from './bore.svelte';
 
@@ -17,7 +17,7 @@
 
     const end = $derived(desk.entered?.[side]);
     const axes = ['rearward', 'right', 'up'] as const;
-    const kinds = [
+    const kinds: { id: EndKind; name: string }[] = [
         { id: 'v-band', name: 'V-band ring' },
         { id: 'flange', name: 'Flange' },
         { id: 'open', name: 'Open end' },

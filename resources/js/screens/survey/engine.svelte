@@ -3,7 +3,7 @@
     import Button from '@/kit/button.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
-    import type { EngineDocument } from '@/lib/job-document';
+    import type { EngineDocument } from '@/lib/answers';
     import FigureCell from '@/parts/figure-cell.svelte';
 
     type Props = { desk: JobDesk; mayPlan: boolean };
@@ -45,7 +45,6 @@
         const target = tuning['length']?.text;
         if (!target) return;
         void desk.edit((document) => {
-            document.set ??= { collectors: [], keepOuts: [], lengths: [] };
             if (document.set.lengths.length === 0)
                 document.set.lengths = [
                     { runs: document.runs.map((run) => run.letter), target, tolerance: 1 },

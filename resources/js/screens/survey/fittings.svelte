@@ -2,6 +2,7 @@
     import Button from '@/kit/button.svelte';
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
+    import type { FittingKind } from '@/lib/answers';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
 
     type Props = { desk: JobDesk; mayPlan: boolean };
@@ -19,7 +20,7 @@
         desk.editRun((run) =>
             run.fittings.push({ kind: 'oxygen-sensor-bung', station: '11 in', fromTop: 30 }),
         );
-    const kinds = [
+    const kinds: { id: FittingKind; name: string }[] = [
         { id: 'oxygen-sensor-bung', name: 'Oxygen-sensor bung' },
         { id: 'temperature-probe', name: 'Temperature probe' },
     ];

@@ -34,7 +34,7 @@
             failure = mesh;
             return;
         }
-        const names = (desk.document.set?.keepOuts ?? []).map((one) => one.name);
+        const names = desk.document.set.keepOuts.map((one) => one.name);
         const base =
             file.name
                 .replace(/\.stl$/i, '')

@@ -4,7 +4,7 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
-    import type { Catalogue, KeepOutDocument, LengthText } from '@/lib/plan';
+    import type { Catalogue, KeepOutDocument, LengthText } from '@/lib/answers';
     import AddKeepOut from './add-keep-out.svelte';
 
     type Props = { desk: JobDesk; catalogue: Catalogue; mayPlan: boolean };
@@ -12,7 +12,7 @@
 
     let openAt = $state(-1);
     let adding = $state(false);
-    const all = $derived(desk.document.set?.keepOuts ?? []);
+    const all = $derived(desk.document.set.keepOuts);
     const axes = ['rearward', 'right', 'up'] as const;
     const shapes = [
         { id: 'half-space', name: 'all behind a plane' },
@@ -25,7 +25,7 @@
 
     function change(i: number, how: (one: KeepOutDocument) => void): void {
         void desk.edit((document) => {
-            const one = document.set?.keepOuts[i];
+            const one = document.set.keepOuts[i];
             if (one) how(one);
         });
     }
@@ -185,7 +185,7 @@
                         look="quiet"
                         onclick={() => {
                             openAt = -1;
-                            void desk.edit((document) => document.set?.keepOuts.splice(i, 1));
+                            void desk.edit((document) => document.set.keepOuts.splice(i, 1));
                         }}>Remove</Button
                     >
                 </div>

@@ -4,13 +4,13 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
-    import type { OutletDocument } from '@/lib/job-document';
+    import type { OutletDocument } from '@/lib/answers';
 
     type Props = { desk: JobDesk; mayPlan: boolean };
     let { desk, mayPlan }: Props = $props();
 
-    const outlets = $derived(desk.document.set?.outlets ?? []);
-    const axes = ['rearward', 'right', 'up'].map((id) => ({ id, name: id }));
+    const outlets = $derived(desk.document.set.outlets ?? []);
+    const axes = (['rearward', 'right', 'up'] as const).map((id) => ({ id, name: id }));
     const ready: { name: string; limit: OutletDocument }[] = [
         {
             name: 'Outside a panel',
@@ -29,7 +29,6 @@
 
     function change(how: (outlets: OutletDocument[]) => void): void {
         void desk.edit((document) => {
-            document.set ??= { collectors: [], keepOuts: [], lengths: [] };
             const all = document.set.outlets ?? [];
             how(all);
             document.set.outlets = all;

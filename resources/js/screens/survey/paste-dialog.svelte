@@ -3,7 +3,7 @@
     import Button from '@/kit/button.svelte';
     import Dialog from '@/kit/dialog.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { Pasted, RunDocument } from '@/lib/plan';
+    import type { Pasted, RunDocument } from '@/lib/answers';
 
     type Props = { desk: JobDesk; open: boolean };
     let { desk, open = $bindable() }: Props = $props();
@@ -44,7 +44,7 @@
                 return run;
             });
             const there = document.runs.map((run) => run.letter);
-            for (const group of [...(document.set?.collectors ?? []), ...(document.set?.lengths ?? [])]) {
+            for (const group of [...document.set.collectors, ...document.set.lengths]) {
                 group.runs = group.runs.filter((letter) => there.includes(letter));
                 if ('firing' in group) group.firing = group.firing.filter((letter) => there.includes(letter));
             }

@@ -5,7 +5,7 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { RunDocument } from '@/lib/job-document';
+    import type { RunDocument } from '@/lib/answers';
     import { change, type Errors } from '@/lib/survey';
     import PasteDialog from './paste-dialog.svelte';
 
@@ -45,7 +45,7 @@
         desk.index = 0;
         await desk.edit((document) => {
             document.runs = document.runs.filter((run) => run.letter !== letter);
-            for (const group of [...(document.set?.collectors ?? []), ...(document.set?.lengths ?? [])]) {
+            for (const group of [...document.set.collectors, ...document.set.lengths]) {
                 group.runs = group.runs.filter((one) => one !== letter);
                 if ('firing' in group) group.firing = group.firing.filter((one) => one !== letter);
             }

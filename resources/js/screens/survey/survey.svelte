@@ -7,7 +7,7 @@
     import { errorAt } from '@/lib/job-desk.svelte';
     import { lengthText } from '@/lib/length-text';
     import { newest } from '@/lib/newest';
-    import type { JobDocument, Triple } from '@/lib/plan';
+    import type { JobDocument, PointText, Triple } from '@/lib/answers';
     import Notices from '@/parts/notices.svelte';
     import type { Grip } from '@/parts/viewport/handles';
     import Viewport from '@/parts/viewport/viewport.svelte';
@@ -59,11 +59,17 @@
                 if (end) end.at = [text(at[0]), text(at[1]), text(at[2])];
                 return;
             }
-            const one = document.set?.keepOuts.find((it) => it.name === id);
+            const one = document.set.keepOuts.find((it) => it.name === id);
             const before = desk.plan.set.keepOuts.find((it) => it.name === id);
             if (!one || !before) return;
-            if (one.to) one.to = before.to.map((mm, i) => text(mm + (at[i] ?? 0) - (before.at[i] ?? 0)));
-            one.at = at.map(text);
+            const point = ([x, y, z]: Triple): PointText => [text(x), text(y), text(z)];
+            const moved = ([x, y, z]: Triple): Triple => [
+                x + at[0] - before.at[0],
+                y + at[1] - before.at[1],
+                z + at[2] - before.at[2],
+            ];
+            if (one.to) one.to = point(moved(before.to));
+            one.at = point(at);
         };
     }
 

@@ -4,7 +4,7 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
-    import type { CollectorDocument, SetDocument } from '@/lib/plan';
+    import type { CollectorDocument, SetDocument } from '@/lib/answers';
     import { change as changed } from '@/lib/survey';
     import CollectorDialog from './collector-dialog.svelte';
 
@@ -21,7 +21,6 @@
 
     function change(how: (set: SetDocument) => void): void {
         void desk.edit((document) => {
-            document.set ??= { collectors: [], keepOuts: [], lengths: [] };
             how(document.set);
         });
     }
@@ -46,7 +45,7 @@
 <fieldset class="sheet space-y-3 p-3" disabled={!mayPlan}>
     <legend class="sr-only">Runs together</legend>
     <h2 class="heading">Runs together</h2>
-    {#each set?.collectors ?? [] as one, i (i)}
+    {#each set.collectors as one, i (i)}
         <div class="grid gap-x-3 gap-y-2 sm:grid-cols-[1fr_1fr_auto]">
             <TextField
                 label="Collector"
@@ -100,7 +99,7 @@
             {/if}
         </div>
     {/each}
-    {#each set?.lengths ?? [] as one, i (i)}
+    {#each set.lengths as one, i (i)}
         <div class="grid gap-3 sm:grid-cols-[1fr_1fr_7rem_auto]">
             <TextField
                 label="Equally long"
@@ -150,7 +149,7 @@
                     }),
                 )}>They meet where they end</Button
         >
-        {#if (set?.lengths.length ?? 0) === 0}
+        {#if set.lengths.length === 0}
             <Button
                 onclick={() =>
                     change((it) => it.lengths.push({ runs: [...letters], target: null, tolerance: 1 }))}

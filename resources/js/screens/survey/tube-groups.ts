@@ -1,8 +1,8 @@
 import type { ChoiceGroup } from '@/kit/search-field';
-import type { TubeChoice } from '@/lib/plan';
+import type { Purpose, TubeChoice } from '@/lib/answers';
 
 /** Sizes as they are offered: what lies on the shelf, what is usual for the job, and then everything there is. */
-export function tubeGroups(tubes: TubeChoice[], purpose: string): ChoiceGroup[] {
+export function tubeGroups(tubes: TubeChoice[], purpose: Purpose): ChoiceGroup[] {
     const group = (name: string, some: TubeChoice[]): ChoiceGroup => ({
         name,
         choices: some.map((one) => ({

@@ -1,5 +1,5 @@
 <script lang="ts">
-    import type { Argon } from '@/lib/plan';
+    import type { Argon } from '@/lib/answers';
 
     type Props = { argon: Argon };
     let { argon }: Props = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { Figure, Joint, Sheet } from '@/lib/plan';
+    import type { Figure, Joint, Sheet } from '@/lib/answers';
     import FigureCell from '@/parts/figure-cell.svelte';
 
     type Props = { joint: Joint; sheet: Sheet; why: string; desk: JobDesk };

@@ -2,7 +2,7 @@
     // Every weld of the job in its turn, under the part of the build it belongs to.
     import FigureCell from '@/parts/figure-cell.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { Sheet, Slot } from '@/lib/plan';
+    import type { Sheet, Slot } from '@/lib/answers';
 
     type Props = { desk: JobDesk; slots: Slot[]; sheets: Map<string, Sheet>; chosen: string };
     let { desk, slots, sheets, chosen }: Props = $props();

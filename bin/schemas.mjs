@@ -1,0 +1,163 @@
+// What crosses the border to the front end, made from docs/schemas: the types of resources/js/lib/answers.ts, and the
+// checks that every answer passes where it arrives. `node bin/schemas.mjs` writes the types anew, `--check` compares.
+import Ajv from 'ajv/dist/2020.js';
+import standaloneCode from 'ajv/dist/standalone/index.js';
+import { compile } from 'json-schema-to-typescript';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { format, resolveConfig } from 'prettier';
+
+const FOLDER = fileURLToPath(new URL('../docs/schemas/', import.meta.url));
+const TYPES = fileURLToPath(new URL('../resources/js/lib/answers.ts', import.meta.url));
+const HEAD = '// Made from docs/schemas by bin/schemas.mjs; change it there.';
+
+/** Limits are the server's to judge; what arrives is only held to its shape. */
+const LIMITS = [
+    'minLength',
+    'maxLength',
+    'minimum',
+    'maximum',
+    'pattern',
+    'format',
+    'uniqueItems',
+    'maxProperties',
+];
+
+/** All schemas as one: the definitions of every file under their names, and the answers by theirs. */
+function joined() {
+    const definitions = {};
+    let answers = {};
+    for (const file of readdirSync(FOLDER).filter((name) => name.endsWith('.schema.json'))) {
+        const schema = JSON.parse(readFileSync(FOLDER + file, 'utf8'));
+        if (file === 'answers.schema.json') answers = schema;
+        for (const [name, one] of Object.entries(schema.$defs ?? {})) {
+            if (definitions[name]) throw new Error(`Two schemas define ${name}.`);
+            definitions[name] = one;
+        }
+    }
+    const { type, required, properties, description } = answers;
+    return arriving({
+        $schema: answers.$schema,
+        title: 'Answers',
+        description,
+        type,
+        required,
+        properties,
+        $defs: definitions,
+    });
+}
+
+/**
+ * A schema as the front end holds answers to it. What has a default is always written by the server; fields that are
+ * not known yet are let pass, so that a page outlives a newer server.
+ */
+function arriving(schema) {
+    if (Array.isArray(schema)) return schema.map(arriving);
+    if (typeof schema !== 'object' || schema === null) return schema;
+    const one = Object.fromEntries(
+        Object.entries(schema)
+            .filter(([key]) => !LIMITS.includes(key) || typeof schema[key] === 'object')
+            .map(([key, value]) => [key, key === 'required' || key === 'enum' ? value : arriving(value)]),
+    );
+    if (typeof one.$ref === 'string') one.$ref = one.$ref.replace(/^[\w-]+\.schema\.json/, '');
+    if (one.minItems !== one.maxItems) {
+        delete one.minItems;
+        delete one.maxItems;
+    }
+    // Which fields go together is the server's to judge too.
+    if (one.anyOf?.every((choice) => Object.keys(choice).join() === 'required')) delete one.anyOf;
+    if (one.properties) {
+        const written = Object.keys(one.properties).filter(
+            (key) => schema.properties[key].default !== undefined,
+        );
+        one.required = [...new Set([...(one.required ?? []), ...written])];
+        // What falls back on something is not left empty.
+        for (const key of written)
+            if (schema.properties[key].default !== null) one.properties[key] = notNull(one.properties[key]);
+    }
+    return one;
+}
+
+function notNull({ anyOf, type, ...rest }) {
+    const choices = anyOf?.filter((one) => one.type !== 'null');
+    if (choices?.length === 1) return { ...rest, ...choices[0] };
+    const kinds = Array.isArray(type) ? type.filter((one) => one !== 'null') : type;
+    return { ...rest, ...(choices ? { anyOf: choices } : {}), ...(kinds ? { type: kinds } : {}) };
+}
+
+/** The same, open to fields that are not known yet. */
+function open(schema) {
+    if (Array.isArray(schema)) return schema.map(open);
+    if (typeof schema !== 'object' || schema === null) return schema;
+    return Object.fromEntries(
+        Object.entries(schema)
+            .filter(([key, value]) => key !== 'additionalProperties' || value !== false)
+            .map(([key, value]) => [key, open(value)]),
+    );
+}
+
+/** The same without remarks beside a reference, which would make a type of its own of it. */
+function named(schema) {
+    if (Array.isArray(schema)) return schema.map(named);
+    if (typeof schema !== 'object' || schema === null) return schema;
+    if (typeof schema.$ref === 'string') return { $ref: schema.$ref };
+    return Object.fromEntries(Object.entries(schema).map(([key, value]) => [key, named(value)]));
+}
+
+/** The TypeScript types of everything that is defined. */
+export async function types() {
+    const code = await compile(named(joined()), 'Answers', {
+        bannerComment: HEAD,
+        additionalProperties: false,
+        unreachableDefinitions: true,
+        format: false,
+    });
+    // Remarks of the tool's own, and what they leave empty.
+    const kept = code
+        .replace(
+            /\n[ \t]*\*[ \t]*(?:@m..Items .*|This interface was referenced .*|via the `definition` .*)?(?=\n)/g,
+            '',
+        )
+        .replace(/\/\*\*\s*\*\/\n/g, '');
+    return format(kept, { ...(await resolveConfig(TYPES)), parser: 'typescript' });
+}
+
+/** A module with one checking function an answer, compiled beforehand: nothing is evaluated in the browser. */
+export function checks() {
+    const schema = open(joined());
+    const ajv = new Ajv({
+        code: { source: true, esm: true },
+        inlineRefs: false,
+        messages: false,
+        allowUnionTypes: true,
+        unicodeRegExp: false,
+    });
+    ajv.addSchema(schema, 'answers');
+    const names = Object.keys(schema.properties);
+    const code = standaloneCode(
+        ajv,
+        Object.fromEntries(names.map((name) => [name, `answers#/properties/${name}`])),
+    );
+    return `${code}\nexport default { ${names.join(', ')} };`;
+}
+
+/** Lets the front end import the checks as `virtual:answer-checks`. */
+export function answerChecks() {
+    const name = '\0virtual:answer-checks';
+    return {
+        name: 'answer-checks',
+        resolveId: (id) => (`\0${id}` === name ? name : undefined),
+        load: (id) => (id === name ? checks() : undefined),
+    };
+}
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) {
+    const made = await types();
+    if (!process.argv.includes('--check')) writeFileSync(TYPES, made);
+    else if (readFileSync(TYPES, 'utf8') !== made) {
+        console.error(
+            'resources/js/lib/answers.ts is not what docs/schemas say; run `node bin/schemas.mjs`.',
+        );
+        process.exitCode = 1;
+    }
+}

@@ -1,0 +1,1328 @@
+// Made from docs/schemas by bin/schemas.mjs; change it there.
+
+export type Stage = 'survey' | 'route' | 'cut' | 'fit' | 'weld' | 'bench' | 'handover';
+export type Purpose = 'turbo-downpipe' | 'turbo-manifold' | 'header' | 'collector' | 'system' | 'repair';
+export type Units = 'inch' | 'metric';
+/**
+ * An id of core/data/metals.csv.
+ */
+export type Metal = string;
+/**
+ * Millimetres as a number, or a text with a unit such as "1 5/8 in", "41.3mm", "16ga".
+ */
+export type LengthText = number | string;
+export type EndKind = 'v-band' | 'flange' | 'open';
+/**
+ * Rearward, right and up.
+ */
+export type PointText = [LengthText, LengthText, LengthText];
+/**
+ * x, y, z: mm rearward, right and up; without a unit where it is a direction.
+ */
+export type Triple = [number, number, number];
+export type BoreShape = 'round' | 'oval' | 'd' | 'rectangle';
+/**
+ * Degrees as a number, or a text such as "30°".
+ */
+export type AngleText = number | string;
+export type Lockable = 'straight' | 'rotation' | 'angle';
+export type FittingKind = 'oxygen-sensor-bung' | 'temperature-probe';
+export type AssignmentMode = 'fixed' | 'any' | 'cyclic';
+export type CollectorEntry = 'welded' | 'slip';
+export type KeepOutKind =
+    | 'block'
+    | 'frame'
+    | 'steering'
+    | 'boot'
+    | 'starter'
+    | 'line'
+    | 'plastic'
+    | 'tyre'
+    | 'ground'
+    | 'nut-socket'
+    | 'plug-socket'
+    | 'oil-drain'
+    | 'collector'
+    | 'other';
+export type KeepOutShape = 'half-space' | 'box' | 'cylinder' | 'capsule' | 'mesh';
+export type Preference = 'few-bends' | 'whole-angles' | 'little-turning' | 'short-tubes';
+export type BendPlane = 'level' | 'lengthwise' | 'crosswise';
+export type OutletAxis = 'rearward' | 'right' | 'up';
+export type ProblemAssignment =
+    | {
+          mode: 'fixed';
+          map: {
+              [k: string]: string;
+          };
+      }
+    | {
+          mode: 'any';
+          runners: string[];
+      }
+    | {
+          mode: 'cyclic';
+          order: string[];
+      };
+export type ProblemKeepOut =
+    | {
+          type: 'halfspace';
+          id: string;
+          clearance?: number;
+          exempt_first?: number;
+          exempt_last?: number;
+          /**
+           * mm
+           */
+          point: [number, number, number];
+          /**
+           * Out of the solid.
+           */
+          normal: [number, number, number];
+      }
+    | {
+          type: 'box';
+          id: string;
+          clearance?: number;
+          exempt_first?: number;
+          exempt_last?: number;
+          /**
+           * mm
+           */
+          centre: [number, number, number];
+          /**
+           * Whole edges.
+           */
+          size: [number, number, number];
+          axes?: [[number, number, number], [number, number, number], [number, number, number]];
+      }
+    | {
+          type: 'cylinder';
+          id: string;
+          clearance?: number;
+          exempt_first?: number;
+          exempt_last?: number;
+          /**
+           * mm
+           */
+          from: [number, number, number];
+          /**
+           * mm
+           */
+          to: [number, number, number];
+          radius: number;
+      }
+    | {
+          type: 'capsule';
+          id: string;
+          clearance?: number;
+          exempt_first?: number;
+          exempt_last?: number;
+          /**
+           * mm
+           */
+          from: [number, number, number];
+          /**
+           * mm
+           */
+          to: [number, number, number];
+          radius: number;
+      };
+
+/**
+ * Every answer of the server by the name the front end asks for it; checked once where it arrives.
+ */
+export interface Answers {
+    JobScreen: JobScreen;
+    Rack: Rack;
+    Person: Person;
+    Begun: Begun;
+    Saved: Saved;
+    Stale: Stale;
+    Released: Released;
+    Preview: Preview;
+    Why: Why;
+    Ways: Ways;
+    RouteSearch: RouteSearch;
+    ComparisonTable: ComparisonTable;
+    RoutesRead: RoutesRead;
+    ByHand: ByHand;
+    GoesIn: GoesIn;
+    Pasted: Pasted;
+    Kits: Kits;
+    KitMade: KitMade;
+    ImportedMesh: ImportedMesh;
+    Changed: Changed;
+    Progress: Progress;
+    Refusal: Refusal;
+}
+export interface JobScreen {
+    stage: Stage;
+    job: JobView;
+    catalogue: Catalogue;
+}
+export interface JobView {
+    id: number;
+    revision: Revision;
+    releasedNumber: number | null;
+    document: JobDocument;
+    plan: Plan;
+    units: Units;
+    next: NextAction;
+    bench: BenchState | null;
+    /**
+     * The newest search for designs that was not put away.
+     */
+    search: number | null;
+}
+export interface Revision {
+    number: number;
+    status: 'draft' | 'released';
+    version: number;
+    releasedAt: string | null;
+}
+/**
+ * A job in the open format.
+ */
+export interface JobDocument {
+    format: 'upswept-bead/job';
+    version: 1;
+    job: HeadDocument;
+    engine?: EngineDocument | null;
+    runs: RunDocument[];
+    set: SetDocument;
+    overrides: OverrideDocument[];
+}
+export interface HeadDocument {
+    number: string;
+    title: string;
+    customer: string;
+    vehicle: string;
+    purpose: Purpose;
+    units: Units;
+    metal: Metal;
+    note: string;
+}
+export interface EngineDocument {
+    cylinderCc: number;
+    /**
+     * Degrees before bottom dead centre.
+     */
+    exhaustOpens: number;
+    peakRpm: number;
+    port: LengthText;
+    metalC?: number | null;
+}
+export interface RunDocument {
+    letter: string;
+    name: string;
+    tube: string;
+    start: EndDocument;
+    end: EndDocument;
+    route: RouteDocument | null;
+    fittings: FittingDocument[];
+}
+export interface EndDocument {
+    kind: EndKind;
+    name: string;
+    at: PointText;
+    direction: Triple;
+    up?: Triple;
+    metal: Metal;
+    wall: LengthText;
+    bolts?: BoltsDocument | null;
+    bore?: BoreDocument | null;
+}
+export interface BoltsDocument {
+    count: number;
+    circle: LengthText;
+    /**
+     * Of the first stud from straight up, clockwise looking with the flow; degrees.
+     */
+    turn: number | string;
+    flats: LengthText;
+}
+/**
+ * The opening of the port: an oval is two half circles and the straights between them, a D a half circle on a square foot.
+ */
+export interface BoreDocument {
+    shape: BoreShape;
+    width: LengthText;
+    height?: LengthText | null;
+    corner?: LengthText | null;
+    turn: number | string;
+}
+export interface RouteDocument {
+    bends: RowDocument[];
+    endStraight: LengthText;
+    endLocked?: boolean | null;
+}
+export interface RowDocument {
+    straight: LengthText;
+    rotation: AngleText;
+    angle: AngleText;
+    clr: LengthText;
+    /**
+     * What closing the far end leaves alone.
+     */
+    locked?: Lockable[] | null;
+}
+export interface FittingDocument {
+    kind: FittingKind;
+    station: LengthText;
+    fromTop: AngleText;
+}
+/**
+ * What holds for the runs together; may be left out.
+ */
+export interface SetDocument {
+    collectors: CollectorDocument[];
+    keepOuts: KeepOutDocument[];
+    lengths: LengthDocument[];
+    /**
+     * Whole designs kept beside the one that counts.
+     */
+    designs?: DesignDocument[];
+    routing?: RoutingDocument | null;
+    /**
+     * What a class, the road or the vehicle asks of where open ends lie.
+     */
+    outlets?: OutletDocument[] | null;
+}
+export interface CollectorDocument {
+    name: string;
+    /**
+     * Runs that end here, in the order of their ends round the axis.
+     */
+    runs: string[];
+    assignment: AssignmentMode;
+    /**
+     * The same runs in firing order, for cyclic.
+     */
+    firing: string[];
+    entry?: CollectorEntry;
+}
+export interface KeepOutDocument {
+    name: string;
+    kind: KeepOutKind;
+    shape: KeepOutShape;
+    at: PointText;
+    direction?: Triple;
+    to?: PointText;
+    size?: PointText;
+    radius?: LengthText;
+    /**
+     * Fingerprint of an imported mesh, which is kept apart from the job.
+     */
+    mesh?: string;
+    /**
+     * In place of what its kind usually needs.
+     */
+    clearance: LengthText | null;
+    note: string;
+}
+export interface LengthDocument {
+    runs: string[];
+    /**
+     * null: any common length.
+     */
+    target: LengthText | null;
+    /**
+     * Per cent.
+     */
+    tolerance: number;
+}
+export interface DesignDocument {
+    name: string;
+    note: string;
+    runs: DesignRunDocument[];
+}
+export interface DesignRunDocument {
+    letter: string;
+    at: PointText;
+    direction: Triple;
+    route: RouteDocument;
+}
+/**
+ * What this job asks of its routes otherwise than the shop.
+ */
+export interface RoutingDocument {
+    firstStraight?: LengthText | null;
+    innerStraight?: LengthText | null;
+    lastStraight?: LengthText | null;
+    gap?: LengthText | null;
+    maxBends?: number | null;
+    prefer?: Preference | null;
+    /**
+     * Planes of the datum that bends are to lie in.
+     */
+    planes?: BendPlane[] | null;
+    /**
+     * Whether even gaps between neighbours count.
+     */
+    evenGaps?: boolean | null;
+    /**
+     * Whether it counts that one bank mirrors the other.
+     */
+    mirrored?: boolean | null;
+}
+export interface OutletDocument {
+    name: string;
+    axis: OutletAxis;
+    least?: LengthText | null;
+    most?: LengthText | null;
+}
+export interface OverrideDocument {
+    figure: string;
+    value: string;
+    why: string;
+}
+/**
+ * The plan of a job as the screens get it.
+ */
+export interface Plan {
+    runs: RunPlan[];
+    set: SetPlan;
+    tuning: {
+        [k: string]: Figure;
+    };
+    jointCount: number;
+    cut: CutPlan;
+    fit: FitPlan;
+    weld: WeldPlan;
+    schedule: Schedule;
+    notices: Notice[];
+}
+export interface RunPlan {
+    letter: string;
+    name: string;
+    tube: {
+        id: string;
+        name: string;
+        od: Shown;
+        wall: Shown;
+    } | null;
+    start: RunEnd;
+    target: RunEnd;
+    /**
+     * The edge of the port's opening, once round.
+     */
+    opening: Triple[] | null;
+    ends: {
+        distance: Shown;
+        turn: Shown;
+        miss: Shown;
+        leastBends: number;
+    };
+    run: TubeRun | null;
+    farEnd: FarEnd | null;
+    mass: Shown;
+    joints: Joint[];
+    fittings: PlacedFitting[];
+    bore: {
+        [k: string]: Figure;
+    };
+    pieces: Piece[];
+}
+/**
+ * A quantity in its base unit (mm, °, A, s, l, kg) and as text in the person's units.
+ */
+export interface Shown {
+    value: number;
+    text: string;
+}
+export interface RunEnd {
+    name: string;
+    kind: EndKind;
+    frame: Frame;
+}
+/**
+ * A place (mm), the way on from it, and the direction turns are measured from.
+ */
+export interface Frame {
+    at: Triple;
+    forward: Triple;
+    reference: Triple;
+}
+export interface TubeRun {
+    length: Shown;
+    turning: Shown;
+    segments: Segment[];
+    bends: BendRow[];
+    endStraight: Shown;
+    end: Frame;
+    /**
+     * One a bend; none at all where a half turn has no vertex.
+     */
+    vertices: Triple[];
+}
+/**
+ * A straight or a bend of a run as it lies; lengths in mm along the centreline, angle in °.
+ */
+export interface Segment {
+    /**
+     * Index of the bend, null for a straight.
+     */
+    bend: number | null;
+    from: number;
+    length: number;
+    clr: number;
+    angle: number;
+    start: Frame;
+}
+export interface BendRow {
+    straight: Shown;
+    rotation: Shown;
+    angle: Shown;
+    clr: Shown;
+}
+export interface FarEnd {
+    closed: boolean;
+    gap: Shown;
+    angle: Shown;
+    along: Shown;
+    across: Shown;
+    best: Correction | null;
+}
+/**
+ * The one change that brings the far end nearest; amount in ° or mm.
+ */
+export interface Correction {
+    kind: 'turn' | 'trim';
+    index: number;
+    amount: number;
+    text: string;
+    leaves: string;
+}
+/**
+ * station in mm along its run; up and nextThroat in ° round the joint face.
+ */
+export interface Joint {
+    id: string;
+    type: string;
+    typeLabel: string;
+    welded: boolean;
+    between: string;
+    and: string;
+    station: number;
+    seam: Shown;
+    metals: string;
+    index: {
+        long: number;
+        short: number;
+        text: string;
+    };
+    up: number | null;
+    nextThroat: number | null;
+}
+export interface PlacedFitting {
+    joint: string;
+    label: string;
+    piece: string;
+    station: number;
+    fromTop: Shown;
+    fromPieceStart: Shown;
+    fromThroat: Clocking;
+}
+export interface Clocking {
+    turn: Shown;
+    around: Shown;
+    way: 'clockwise' | 'anticlockwise';
+}
+/**
+ * A proposed value or choice.
+ */
+export interface Figure {
+    key: string;
+    label: string;
+    quantity: string | null;
+    value: number | null;
+    text: string;
+    /**
+     * What was proposed, where a person overruled it.
+     */
+    proposed?: string;
+    override?: {
+        value: string;
+        why: string;
+    };
+    reason?: Reason;
+}
+/**
+ * The working of a figure: its rule, what went into it, where the rule comes from, what would change it.
+ */
+export interface Reason {
+    rule: string;
+    inputs: {
+        label: string;
+        text: string;
+    }[];
+    source: string;
+    sourceKind: string;
+    changes: string;
+}
+/**
+ * A piece of tube to saw; from and to in mm along its run.
+ */
+export interface Piece {
+    mark: string;
+    stock: string;
+    isBend: boolean;
+    from: number;
+    to: number;
+    length: Shown;
+    cutLength: Shown;
+    angle: Shown;
+    clr: Shown;
+    legBefore: Shown;
+    legAfter: Shown;
+    startPrep: string;
+    endPrep: string;
+    trim: Figure;
+    shrink: Figure;
+    slip: Figure;
+    mass: Shown;
+    marks: CutMark[];
+    clocking: Clocking | null;
+}
+export interface CutMark {
+    label: string;
+    outer: Shown;
+    centre: Shown;
+    inner: Shown;
+}
+export interface SetPlan {
+    keepOuts: KeepOut[];
+    gaps: Gap[];
+    lengths: LengthCheck[];
+    style: SetStyle;
+    meeting: Meeting | null;
+    rules: {
+        firstStraight: Shown;
+        innerStraight: Shown;
+        lastStraight: Shown;
+        gap: Shown;
+        maxBends: Shown;
+    };
+}
+/**
+ * A keep-out as it is drawn, in mm.
+ */
+export interface KeepOut {
+    name: string;
+    kind: KeepOutKind;
+    kindLabel: string;
+    shape: KeepOutShape;
+    at: Triple;
+    to: Triple;
+    size: Triple;
+    radius: number;
+    mesh: string | null;
+    axes: [Triple, Triple, Triple];
+}
+export interface Gap {
+    run: string;
+    other: string;
+    isRun: boolean;
+    gap: Shown;
+    needed: Shown;
+    kept: boolean;
+    from: Triple;
+    to: Triple | null;
+}
+export interface LengthCheck {
+    runs: LengthOfRun[];
+    common: Shown;
+    tolerance: Shown;
+    spread: Shown;
+    hasTarget: boolean;
+    holds: boolean;
+}
+export interface LengthOfRun {
+    letter: string;
+    value: number;
+    text: string;
+}
+export interface SetStyle {
+    gapSpread: Shown | null;
+    flatness: LengthOfRun[];
+    mirror: Shown | null;
+}
+/**
+ * Where the runs meet as it stands: what is proposed for a collector.
+ */
+export interface Meeting {
+    name: string;
+    runs: string[];
+    assignment: AssignmentMode;
+    entry: CollectorEntry;
+    at: [string, string, string];
+    axis: Triple;
+}
+export interface CutPlan {
+    nestings: Nesting[];
+    stock: StockNeed[];
+    toBuy: number;
+    mass: Shown;
+}
+/**
+ * What all pieces of one size of tube are cut from.
+ */
+export interface Nesting {
+    tube: string;
+    leastBars: number;
+    bars: Bar[];
+    donors: {
+        stock: string;
+        cuts: {
+            mark: string;
+            run: string;
+        }[];
+        left: Shown;
+    }[];
+}
+export interface Bar {
+    length: Shown;
+    cuts: {
+        mark: string;
+        run: string;
+        value: number;
+        text: string;
+    }[];
+    left: Shown;
+}
+export interface StockNeed {
+    id: string;
+    needed: number;
+    onShelf: number;
+    toBuy: number;
+}
+export interface FitPlan {
+    /**
+     * The runs as they go in.
+     */
+    letters: string[];
+    /**
+     * Whether that order was worked out; otherwise it is that of the survey.
+     */
+    ordered: boolean;
+    /**
+     * What is looked at in the trial fit; the last line is the caution.
+     */
+    trialFit: string[];
+    steps: FitStep[];
+    tight: {
+        joint: string;
+        other: string;
+        gap: Shown;
+    }[];
+    nuts: Nut[];
+}
+export interface FitStep {
+    order: number;
+    run: string;
+    joint: string;
+    brings: string;
+    to: string;
+    why: string;
+}
+/**
+ * A nut of a flange, and how far a spanner swings on it.
+ */
+export interface Nut {
+    name: string;
+    swing: Shown;
+    inTheWay: string[];
+}
+export interface WeldPlan {
+    sheets: Sheet[];
+    argon: Argon;
+}
+/**
+ * How one joint is tacked, purged and welded; tacks in ° round the face.
+ */
+export interface Sheet {
+    joint: string;
+    run: string;
+    tacks: {
+        trial: number[];
+        full: number[];
+        length: Shown;
+    };
+    settings: {
+        [k: string]: Figure;
+    };
+    working: [Shown, Shown];
+    purge: {
+        [k: string]: Figure;
+    };
+    pose: {
+        feedAtStart: boolean;
+        trapped: Shown;
+        stoodOnEnd: boolean;
+    };
+    warnings: string[];
+}
+export interface Argon {
+    lines: {
+        name: string;
+        needs: Shown;
+        left: Shown;
+        share: number;
+        /**
+         * What it means that there is too little.
+         */
+        short: string | null;
+    }[];
+    total: Shown;
+    left: Shown;
+    enough: boolean;
+    caution: string;
+}
+export interface Schedule {
+    slots: Slot[];
+    total: Shown;
+    waiting: Shown;
+    oneByOne: Shown;
+}
+export interface Slot {
+    order: number;
+    joint: string;
+    run: string;
+    phase: string;
+    phaseLabel: string;
+    why: string;
+    start: Shown;
+    wait: Shown;
+}
+/**
+ * Something wrong or to be careful of; path is the place in the job document.
+ */
+export interface Notice {
+    severity: 'problem' | 'caution';
+    path: string;
+    message: string;
+}
+export interface NextAction {
+    stage: Stage;
+    group: string;
+    text: string;
+}
+export interface BenchState {
+    revision: number;
+    steps: Step[];
+    done: string[];
+    next: string | null;
+    stepsDone: number;
+    jointsDone: number;
+    readings: {
+        [k: string]: {
+            [k: string]: string;
+        };
+    };
+    deviations: {
+        step: string;
+        what: string;
+    }[];
+    log: LogLine[];
+}
+/**
+ * A step at the bench.
+ */
+export interface Step {
+    id: string;
+    kind: string;
+    kindLabel: string;
+    subject: string;
+    title: string;
+    do: string[];
+    caution: string;
+    seconds: number | null;
+    measures: {
+        name: string;
+        label: string;
+        quantity: string;
+        planned: string | null;
+    }[];
+}
+export interface LogLine {
+    id: string;
+    step: string;
+    kind: string;
+    note: string;
+    by: string;
+    at: string;
+}
+/**
+ * What can be chosen from.
+ */
+export interface Catalogue {
+    tubes: TubeChoice[];
+    metals: Named[];
+    keepOutKinds: {
+        id: KeepOutKind;
+        name: string;
+        clearance: string;
+    }[];
+    purposes: {
+        id: Purpose;
+        name: string;
+    }[];
+}
+export interface TubeChoice {
+    id: string;
+    name: string;
+    onShelf: number;
+    usualFor: Purpose[];
+}
+export interface Named {
+    id: string;
+    name: string;
+}
+export interface Rack {
+    shop: string;
+    jobs: RackJob[];
+    bottles: Bottle[];
+}
+export interface RackJob {
+    id: number;
+    number: string;
+    title: string;
+    vehicle: string;
+    customer: string;
+    metal: string;
+    purpose: string;
+    revision: number;
+    status: 'draft' | 'released';
+    joints: number;
+    jointsDone: number;
+    stepsDone: number;
+    steps: number;
+    next: NextAction;
+    place: number;
+}
+export interface Bottle {
+    name: string;
+    use: string;
+    share: number;
+    gauge: string;
+    usable: string;
+}
+export interface Person {
+    name: string;
+    role: string;
+    plans: boolean;
+    logs: boolean;
+}
+export interface Begun {
+    id: number;
+}
+export interface Saved {
+    revision: Revision;
+    document: JobDocument;
+    plan: Plan;
+    units: Units;
+    next: NextAction;
+}
+/**
+ * Refused: somebody saved in between.
+ */
+export interface Stale {
+    message: string;
+    madeOn: number;
+    latest: Revision;
+    document: JobDocument;
+}
+export interface Released {
+    revision: Revision;
+}
+export interface Preview {
+    plan: PlanSketch;
+}
+/**
+ * What comes while something is dragged: the routes anew, everything behind them as it was.
+ */
+export interface PlanSketch {
+    runs: RunShape[];
+    set: SetPlan;
+    notices: Notice[];
+}
+/**
+ * A run as it is drawn and measured: what comes while something is dragged.
+ */
+export interface RunShape {
+    letter: string;
+    name: string;
+    tube: {
+        id: string;
+        name: string;
+        od: Shown;
+        wall: Shown;
+    } | null;
+    start: RunEnd;
+    target: RunEnd;
+    /**
+     * The edge of the port's opening, once round.
+     */
+    opening: Triple[] | null;
+    ends: {
+        distance: Shown;
+        turn: Shown;
+        miss: Shown;
+        leastBends: number;
+    };
+    run: TubeRun | null;
+    farEnd: FarEnd | null;
+    mass: Shown;
+    joints: Joint[];
+    fittings: PlacedFitting[];
+}
+export interface Why {
+    reason: Reason;
+}
+/**
+ * Ways for one run, or what keeps it from having one.
+ */
+export interface Ways {
+    found: number;
+    answers: Way[];
+    blocked: {
+        constraint: string;
+        by: number;
+        alone: boolean;
+        text: string;
+        radii: [string, string];
+    }[];
+}
+export interface Way {
+    givesUp: string;
+    joints: number;
+    oddAngles: number;
+    /**
+     * What of it is on the shelf.
+     */
+    shelf: string;
+    run: TubeRun;
+    route: RouteDocument;
+}
+export interface RouteSearch {
+    id: number;
+    state: 'queued' | 'running' | 'done' | 'stopped' | 'failed';
+    designs: FoundDesign[];
+    message: string;
+    /**
+     * Whether ends, tubes or keep-outs have changed since.
+     */
+    isStale: boolean;
+}
+/**
+ * A whole design: a way for every run, and the inlet each goes to.
+ */
+export interface FoundDesign {
+    seed: number;
+    objective: number;
+    /**
+     * Seconds into the search.
+     */
+    found: number;
+    bends: number;
+    odd: number;
+    spread: Shown;
+    total: Shown;
+    runs: FoundRun[];
+}
+/**
+ * inlet is the run whose end it was; at in mm.
+ */
+export interface FoundRun {
+    letter: string;
+    inlet: string;
+    at: Triple;
+    direction: Triple;
+    bends: number;
+    run: TubeRun;
+    route: RouteDocument;
+}
+/**
+ * Designs beside each other: what the core measured of each, row by row, and which is best in it.
+ */
+export interface ComparisonTable {
+    designs: ComparedDesign[];
+    rows: {
+        label: string;
+        cells: {
+            text: string;
+            isBest: boolean;
+        }[];
+    }[];
+}
+export interface ComparedDesign {
+    name: string;
+    design: DesignDocument;
+    runs: {
+        letter: string;
+        run: TubeRun;
+    }[];
+}
+export interface RoutesRead {
+    design: DesignDocument | null;
+    rejected: Rejected[];
+}
+export interface Rejected {
+    line: number;
+    text: string;
+    why: string;
+}
+export interface ByHand {
+    route: RouteDocument;
+    plan: PlanSketch;
+}
+export interface GoesIn {
+    insertion: Insertion | null;
+    plan: PlanFollowing;
+}
+export interface Insertion {
+    order: {
+        run: string;
+        direction: Triple;
+        along: string;
+        tip: {
+            about: Triple;
+            axis: Triple;
+            deg: number;
+        } | null;
+    }[];
+    stuck: StuckRun[];
+    /**
+     * For each run what keeps it from coming out with all the others in place.
+     */
+    alone: StuckRun[];
+}
+export interface StuckRun {
+    run: string;
+    by: string[];
+}
+/**
+ * The stages that follow the order in which runs go in, once that has been worked out.
+ */
+export interface PlanFollowing {
+    fit: FitPlan;
+    schedule: Schedule;
+    notices: Notice[];
+}
+export interface Pasted {
+    rows: {
+        line: number;
+        name: string;
+        at: PointText;
+        direction: Triple;
+        inletAt: PointText | null;
+        inletDirection: Triple | null;
+    }[];
+    rejected: Rejected[];
+}
+export interface Kits {
+    kits: Kit[];
+}
+export interface Kit {
+    kind: KeepOutKind;
+    name: string;
+    says: string;
+    fields: KitField[];
+}
+export interface KitField {
+    key: string;
+    label: string;
+    kind: 'length' | 'angle' | 'point' | 'direction';
+    proposed: LengthText[];
+}
+export interface KitMade {
+    keepOut: KeepOutDocument;
+}
+export interface ImportedMesh {
+    fingerprint: string;
+    triangles: number;
+    isClosed: boolean;
+    box: [number, number, number, number, number, number];
+}
+/**
+ * The document as the core changed it; not saved.
+ */
+export interface Changed {
+    document: JobDocument;
+}
+export interface Progress {
+    done: string[];
+    next: string | null;
+    stepsDone: number;
+    jointsDone: number;
+    readings: {
+        [k: string]: {
+            [k: string]: string;
+        };
+    };
+    deviations: {
+        step: string;
+        what: string;
+    }[];
+    log: LogLine[];
+}
+/**
+ * What is wrong, by field; message alone where it is about no field.
+ */
+export interface Refusal {
+    message: string;
+    errors?: {
+        [k: string]: string[];
+    };
+    [k: string]: unknown;
+}
+export interface ProblemTube {
+    od: number;
+    bends: {
+        radius: number;
+        max_angle: number;
+        leg?: number;
+    }[];
+}
+export interface ProblemRules {
+    min_angle: number;
+    max_bends: number;
+    first_straight: number;
+    inner_straight: number;
+    last_straight: number;
+    gap: number;
+    clearance: number;
+    angle_step: number;
+    angle_window: number;
+}
+export interface ProblemPort {
+    id: string;
+    /**
+     * mm
+     */
+    at: [number, number, number];
+    /**
+     * Any vector that is not zero.
+     */
+    dir: [number, number, number];
+    tube: string;
+}
+export interface ProblemCollector {
+    id: string;
+    inlets: {
+        id: string;
+        /**
+         * mm
+         */
+        at: [number, number, number];
+        /**
+         * Any vector that is not zero.
+         */
+        dir: [number, number, number];
+    }[];
+    assignment: ProblemAssignment;
+    near?: {
+        length: number;
+        gap: number;
+    };
+}
+export interface ProblemLengths {
+    runners: string[];
+    target?: number | null;
+    tol_pct: number;
+}
+/**
+ * A routing problem; lengths in mm, angles in °.
+ */
+export interface RouteProblem {
+    format: 'route-case/1';
+    name: string;
+    title?: string;
+    difficulty?: string | number;
+    notes?: string;
+    tubes: {
+        [k: string]: ProblemTube;
+    };
+    rules: ProblemRules;
+    ports: ProblemPort[];
+    collectors: ProblemCollector[];
+    keepouts?: ProblemKeepOut[];
+    lengths?: ProblemLengths[];
+}
+export interface SolutionRunner {
+    id: string;
+    inlet: string;
+    /**
+     * The inner ones, one a bend.
+     */
+    vertices: [number, number, number][];
+    radii: number[];
+    length?: number;
+    angles?: number[];
+}
+export interface SolutionReason {
+    runner: string;
+    keepout?: string;
+    other?: string;
+    what: 'clearance' | 'gap' | 'length' | 'turn' | 'bend';
+    by: number;
+    opens: string;
+}
+/**
+ * An answer to it.
+ */
+export interface RouteSolution {
+    format: 'route-solution/1';
+    case: string;
+    status: 'solved' | 'infeasible' | 'not-found';
+    runners?: SolutionRunner[];
+    objective?: number;
+    first_seconds?: number;
+    best_seconds?: number;
+    seconds?: number;
+    peak_mb?: number;
+    reasons?: SolutionReason[];
+    nearest?: {
+        runner: string;
+        other: string;
+        what: 'clearance' | 'gap' | 'length' | 'turn' | 'bend';
+        by: number;
+    };
+}
+/**
+ * An entry as the bench makes it; its id makes sending it twice harmless.
+ */
+export interface LogEntry {
+    id: string;
+    step: string;
+    kind: 'done' | 'correct' | 'reopen' | 'note';
+    readings: {
+        [k: string]: string | null;
+    };
+    note: string | null;
+    /**
+     * When it was made, ISO 8601.
+     */
+    at: string;
+}
+export interface LogBatch {
+    units: Units;
+    entries: LogEntry[];
+}
+/**
+ * What `bead plan --json` writes: every figure with its working, and the steps of the bench.
+ */
+export interface WholePlan {
+    runs: RunPlan[];
+    set: SetPlan;
+    tuning: {
+        [k: string]: Figure;
+    };
+    jointCount: number;
+    cut: CutPlan;
+    fit: FitPlan;
+    weld: WeldPlan;
+    schedule: Schedule;
+    notices: Notice[];
+    steps: Step[];
+}

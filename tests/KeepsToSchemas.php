@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use Illuminate\Http\Request;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Assert;
+use UpsweptBead\Core\Tests\Support\Schemas;
+
+/** Holds every answer that a feature test gets, whatever it is about, to the schema the front end expects of it. */
+trait KeepsToSchemas
+{
+    /** What each address answers, by its route. */
+    private const ANSWERS = [
+        'POST jobs' => 'Begun',
+        'PUT jobs/{job}/draft' => 'Saved',
+        'POST jobs/{job}/preview' => 'Preview',
+        'POST jobs/{job}/why' => 'Why',
+        'POST jobs/{job}/hand' => 'ByHand',
+        'POST jobs/{job}/routes' => 'Ways',
+        'POST jobs/{job}/searches' => 'RouteSearch',
+        'GET jobs/{job}/searches/{search}' => 'RouteSearch',
+        'POST jobs/{job}/searches/{search}/stop' => 'RouteSearch',
+        'POST jobs/{job}/searches/{search}/put-away' => 'RouteSearch',
+        'POST jobs/{job}/designs/compare' => 'ComparisonTable',
+        'POST jobs/{job}/designs/take' => 'Changed',
+        'POST jobs/{job}/insertion' => 'GoesIn',
+        'POST jobs/{job}/release' => 'Released',
+        'POST jobs/{job}/log' => 'Progress',
+        'POST jobs/{job}/paste' => 'Pasted',
+        'POST jobs/{job}/read-routes' => 'RoutesRead',
+        'POST jobs/{job}/meshes' => 'ImportedMesh',
+        'POST jobs/{job}/survey/kits' => 'Kits',
+        'POST jobs/{job}/survey/kit' => 'KitMade',
+        'POST jobs/{job}/survey/row' => 'Changed',
+        'POST jobs/{job}/survey/mirror' => 'Changed',
+        'POST jobs/{job}/survey/collector' => 'Changed',
+        'POST jobs/{job}/survey/scrolls' => 'Changed',
+        'GET jobs/{job}/job.json' => 'JobDocument',
+        'GET jobs/{job}/route-problem.json' => 'RouteProblem',
+    ];
+
+    private const SCREENS = ['job/job' => 'JobScreen', 'rack/rack' => 'Rack'];
+
+    protected function createTestResponse($response, $request): TestResponse
+    {
+        $made = parent::createTestResponse($response, $request);
+        if ($made->headers->get('Content-Type') === 'application/json') {
+            self::keepsTo(self::expected($made, $request), json_decode((string) $made->getContent()));
+        } elseif (preg_match('/data-page="app" type="application\/json">(.*?)<\/script>/s', (string) $made->getContent(), $found) === 1) {
+            $page = json_decode($found[1], false, 512, JSON_THROW_ON_ERROR);
+            $name = self::SCREENS[$page->component] ?? null;
+            if ($name !== null) {
+                self::keepsTo($name, array_diff_key((array) $page->props, ['errors' => 0, 'person' => 0, 'flash' => 0]));
+                self::keepsTo('Person', $page->props->person);
+            }
+        }
+
+        return $made;
+    }
+
+    private static function expected(TestResponse $made, Request $request): string
+    {
+        if (! $made->isSuccessful()) {
+            return $made->getStatusCode() === 409 && $made->json('latest') !== null ? 'Stale' : 'Refusal';
+        }
+        $route = $request->route();
+        $key = $request->method().' '.(is_object($route) ? $route->uri() : '');
+
+        return self::ANSWERS[$key] ?? throw new \LogicException("No schema is named for the answer of $key.");
+    }
+
+    private static function keepsTo(string $name, mixed $answer): void
+    {
+        Assert::assertSame('', Schemas::wrong($answer, $name), "The answer is no $name.");
+    }
+}

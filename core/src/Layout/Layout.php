@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Layout;
 
+use UpsweptBead\Core\Geometry\Clearance\Chords;
 use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Route\Insertion\Insertion;
+use UpsweptBead\Core\Route\Insertion\WholeTube;
 use UpsweptBead\Core\Route\Looks\Style;
 use UpsweptBead\Core\Route\Problem\SetRules;
 use UpsweptBead\Core\Run\FarEnd;
@@ -88,13 +90,18 @@ final readonly class Layout
      */
     public function insertion(Job $job, Shop $shop, bool $withStubs = false): ?Insertion
     {
-        $ways = array_values((new Gaps($job, $shop))->ways($this->runs));
-        if (count($ways) < 2 || count($ways) !== count($job->runs)) {
+        if (count($this->runs) < 2 || count($this->runs) !== count($job->runs)) {
             return null;
         }
+        $tubes = array_map(static fn (RoutedRun $one): WholeTube => new WholeTube(
+            $one->spec->letter,
+            $one->line->chords($one->tube->odMm, 0.0, Chords::COARSE),
+            $one->line->start->forward,
+            $one->line->end->forward,
+        ), $this->runs);
 
         return Insertion::of(
-            $ways,
+            $tubes,
             Surroundings::goingIn($job, $shop),
             $withStubs ? $shop->rules->value('fit.stub') : 0.0,
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Run;
 
+use UpsweptBead\Core\Geometry\Clearance\Chords;
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
 
@@ -66,5 +67,53 @@ final readonly class Centreline
         }
 
         return $points;
+    }
+
+    /**
+     * The same as short lines, for distances; its pieces count as Chords count them.
+     *
+     * @param  float  $nearMm  so much of its end may come nearer to its neighbours
+     * @param  float  $stepRad  the most that a chord may turn
+     */
+    public function chords(float $odMm, float $nearMm, float $stepRad): Chords
+    {
+        $turning = array_sum(array_map(static fn (Segment $one): float => deg2rad($one->angleDeg), $this->segments));
+        $chords = new Chords($odMm, $this->lengthMm, $turning, $this->lengthMm - $nearMm, $stepRad);
+        foreach ($this->pieces() as $piece) {
+            [$at, $u, $n] = [$piece->start->at, $piece->start->forward, $piece->start->reference];
+            if ($piece->bendIndex === null) {
+                $chords->straight($at->x, $at->y, $at->z, $u->x, $u->y, $u->z, $piece->lengthMm);
+            } else {
+                $angle = deg2rad($piece->angleDeg);
+                $chords->bend($at->x, $at->y, $at->z, $u->x, $u->y, $u->z, $n->x, $n->y, $n->z, $piece->clrMm, $angle);
+            }
+        }
+
+        return $chords;
+    }
+
+    /** Where on it a contact lies, which Chords measured. */
+    public function placeOf(int $piece, float $share): Vector
+    {
+        $one = $this->pieces()[$piece] ?? throw new \OutOfBoundsException("The run has no piece $piece.");
+
+        return $one->frameAt($one->fromMm + $share * $one->lengthMm)->at;
+    }
+
+    /** @return list<Segment> straight, bend, straight, bend … straight; straights of no length among them */
+    private function pieces(): array
+    {
+        $pieces = [];
+        foreach ($this->segments as $segment) {
+            if ($segment->bendIndex !== null && count($pieces) % 2 === 0) {
+                $pieces[] = new Segment(null, $segment->start, $segment->fromMm, 0.0);
+            }
+            $pieces[] = $segment;
+        }
+        if (count($pieces) % 2 === 0) {
+            $pieces[] = new Segment(null, $this->end, $this->lengthMm, 0.0);
+        }
+
+        return $pieces;
     }
 }

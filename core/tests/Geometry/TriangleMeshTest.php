@@ -2,14 +2,15 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Geometry\Clearance\Chords;
 use UpsweptBead\Core\Geometry\Mesh\MeshBuilder;
 use UpsweptBead\Core\Geometry\Mesh\MeshSketch;
 use UpsweptBead\Core\Geometry\Mesh\TriangleMesh;
 use UpsweptBead\Core\Geometry\Solid\Box;
 use UpsweptBead\Core\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Search\Clearance;
 use UpsweptBead\Core\Route\Search\Way;
+use UpsweptBead\Core\Route\Search\WayClearance;
 use UpsweptBead\Core\Tests\Support\NodeReference;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeMeshes;
@@ -43,17 +44,17 @@ it('measures a tube to a box of triangles as to the box itself, outside and insi
     $span = SomeSets::span(SomeSets::problem('08-inline-four'), 0, 0);
     $first = $span->port->at->plus($span->port->direction->times(150));
     $last = $span->inlet->at->minus($span->inlet->direction->times(150));
-    $way = Way::of($span, [...$first->toArray(), ...$last->toArray()], [50.8, 50.8])->cut(Way::FINE);
-    $point = 3 * $dice->getInt(5, count($way->stations) - 6);
-    $at = (new Vector(...array_slice($way->points, $point, 3)))->plus(Some::vector($dice, 1)->unit()->times(90));
+    $way = Way::of($span, [...$first->toArray(), ...$last->toArray()], [50.8, 50.8])->cut(Chords::FINE);
+    $point = 3 * $dice->getInt(5, count($way->chords()->stations) - 6);
+    $at = (new Vector(...array_slice($way->chords()->points, $point, 3)))->plus(Some::vector($dice, 1)->unit()->times(90));
     $half = [40.0, 25.0, 30.0];
     $mesh = MeshBuilder::build(SomeMeshes::box($half));
     $asMesh = new MeshSolid('m', $mesh, $at, $axes, 60.0);
     $asBox = new Box('b', $at, $axes, $half, 60.0);
-    $exact = Clearance::solid($way, $asBox, 12.0, 0.0);
+    $exact = WayClearance::solid($way, $asBox, 12.0, 0.0);
     // Where its axis itself runs through, how deep is told at a few places of each line only.
     $isThrough = $exact > 60.0 + $span->port->tube->odMm / 2;
-    expect(Clearance::solid($way, $asMesh, 12.0, 0.0))->toBeClose($exact, 0, $isThrough ? 3.0 : 0.03);
+    expect(WayClearance::solid($way, $asMesh, 12.0, 0.0))->toBeClose($exact, 0, $isThrough ? 3.0 : 0.03);
     for ($i = 0; $i < 50; $i++) {
         $p = $at->plus(Some::vector($dice, 60));
         $exact = $asBox->distance($p->x, $p->y, $p->z);

@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Tests\Support;
 
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\AssignmentMode;
+use UpsweptBead\Core\Route\Insertion\WholeTube;
 use UpsweptBead\Core\Route\Problem\Collector;
 use UpsweptBead\Core\Route\Problem\Inlet;
 use UpsweptBead\Core\Route\Problem\Port;
@@ -34,5 +35,11 @@ final class SomeWays
         $inner = array_map(static fn (Vector $one): array => $one->toArray(), array_slice($vectors, 1, -1));
 
         return Way::of(new Span(0, $port, $inlet, $collector, new SetRules), array_merge([], ...$inner), array_fill(0, $last - 1, 50.0))->cut();
+    }
+
+    /** Such a tube, to be put in whole. */
+    public static function whole(Way $way): WholeTube
+    {
+        return new WholeTube($way->span->port->id, $way->chords(), $way->span->port->direction, $way->span->inlet->direction);
     }
 }

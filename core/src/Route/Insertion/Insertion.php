@@ -6,7 +6,6 @@ namespace UpsweptBead\Core\Route\Insertion;
 
 use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Search\Way;
 
 /**
  * In which order whole tubes can be put in, each pushed straight to its place past those already there, at most tipped
@@ -28,30 +27,22 @@ final readonly class Insertion
     private function __construct(public array $order, public array $stuck, public array $alone) {}
 
     /**
-     * @param  list<Way>  $ways  cut
+     * @param  list<WholeTube>  $tubes
      * @param  list<KeepOut>  $solids  standing there before the tubes
      * @param  float  $stubMm  so much of every tube is a stub that stands on its flange from the first
      */
-    public static function of(array $ways, array $solids, float $stubMm = 0.0): self
+    public static function of(array $tubes, array $solids, float $stubMm = 0.0): self
     {
-        $left = $stubs = $spans = [];
-        foreach ($ways as $way) {
-            $id = $way->span->port->id;
+        $left = $stubs = $directions = [];
+        foreach ($tubes as $tube) {
             // A stub never takes the whole of a tube.
-            $stub = min($stubMm, $way->length / 3);
-            $left[$id] = Line::of($way, $stub);
-            $spans[$id] = $way->span;
+            $stub = min($stubMm, $tube->line->lengthMm / 3);
+            $left[$tube->id] = Line::of($tube->id, $tube->line, $stub);
+            $directions[$tube->id] = self::directions($tube->out->toArray(), $tube->in->times(-1.0)->toArray());
             if ($stub > 0.0) {
-                $stubs[$id] = Line::of($way, 0.0, $stub);
+                $stubs[$tube->id] = Line::of($tube->id, $tube->line, 0.0, $stub);
             }
         }
-        $directions = array_map(
-            static fn ($span): array => self::directions(
-                [$span->ax, $span->ay, $span->az],
-                [-$span->bx, -$span->by, -$span->bz],
-            ),
-            $spans,
-        );
         $alone = [];
         foreach ($left as $id => $line) {
             $others = self::others($id, $left, $stubs);

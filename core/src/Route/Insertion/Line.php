@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Insertion;
 
+use UpsweptBead\Core\Geometry\Clearance\Chords;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Search\Way;
 
 /**
  * A tube, or part of one, as short straight lines about its centreline; with its stations, which exempt zones count
@@ -25,21 +25,21 @@ final readonly class Line
         public float $lengthMm,
     ) {}
 
-    /** @param  Way  $way  cut */
-    public static function of(Way $way, float $fromMm = 0.0, float $toMm = INF): self
+    /** A tube from one station to another. */
+    public static function of(string $id, Chords $tube, float $fromMm = 0.0, float $toMm = INF): self
     {
         $points = $stations = [];
-        $count = count($way->stations);
+        $count = count($tube->stations);
         for ($i = 0; $i < $count; $i++) {
-            $station = $way->stations[$i];
-            $next = $way->stations[$i + 1] ?? $station;
+            $station = $tube->stations[$i];
+            $next = $tube->stations[$i + 1] ?? $station;
             // Stretches begin anew at the point where the last ended.
-            if ($i > 0 && $station - $way->stations[$i - 1] < 1e-9) {
+            if ($i > 0 && $station - $tube->stations[$i - 1] < 1e-9) {
                 continue;
             }
             if ($station >= $fromMm && $station <= $toMm) {
                 $stations[] = $station;
-                array_push($points, $way->points[3 * $i], $way->points[3 * $i + 1], $way->points[3 * $i + 2]);
+                array_push($points, $tube->points[3 * $i], $tube->points[3 * $i + 1], $tube->points[3 * $i + 2]);
             }
             // A cut within this line.
             foreach ([$fromMm, $toMm] as $cut) {
@@ -48,14 +48,14 @@ final readonly class Line
                     $stations[] = $cut;
                     for ($axis = 0; $axis < 3; $axis++) {
                         $points[] =
-                            $way->points[3 * $i + $axis] +
-                            $share * ($way->points[3 * $i + 3 + $axis] - $way->points[3 * $i + $axis]);
+                            $tube->points[3 * $i + $axis] +
+                            $share * ($tube->points[3 * $i + 3 + $axis] - $tube->points[3 * $i + $axis]);
                     }
                 }
             }
         }
 
-        return new self($way->span->port->id, $way->span->port->tube->odMm, $points, $stations, $way->length);
+        return new self($id, $tube->odMm, $points, $stations, $tube->lengthMm);
     }
 
     public function turned(Vector $about, Vector $axis, float $deg): self

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Insertion;
 
+use UpsweptBead\Core\Geometry\Clearance\LinePair;
 use UpsweptBead\Core\Geometry\Solid\KeepOut;
 
 /**
@@ -127,20 +128,7 @@ final readonly class Sweep
                 if ($rx * $rx + $ry * $ry + $rz * $rz > $reach * $reach) {
                     continue;
                 }
-                [$s, $t, $square] = self::nearest(
-                    $a,
-                    $e,
-                    $ux * $vx + $uy * $vy + $uz * $vz,
-                    $ux,
-                    $uy,
-                    $uz,
-                    $vx,
-                    $vy,
-                    $vz,
-                    $rx,
-                    $ry,
-                    $rz,
-                );
+                [$s, $t, $square] = LinePair::nearest($ux, $uy, $uz, $vx, $vy, $vz, $rx, $ry, $rz);
                 if ($square < $need * $need && $test($i, $j, $s, $t)) {
                     return true;
                 }
@@ -168,37 +156,6 @@ final readonly class Sweep
         }
 
         return [$flat, $heights];
-    }
-
-    /** @return array{float, float, float} shares of both lines at their nearest points, and the square of the distance */
-    private static function nearest(
-        float $a,
-        float $e,
-        float $b,
-        float $ux,
-        float $uy,
-        float $uz,
-        float $vx,
-        float $vy,
-        float $vz,
-        float $rx,
-        float $ry,
-        float $rz,
-    ): array {
-        $c = $ux * $rx + $uy * $ry + $uz * $rz;
-        $f = $vx * $rx + $vy * $ry + $vz * $rz;
-        $den = $a * $e - $b * $b;
-        $s = $den > 1e-9 ? max(0.0, min(1.0, ($b * $f - $c * $e) / $den)) : 0.0;
-        $t = $e > 1e-12 ? ($b * $s + $f) / $e : 0.0;
-        if ($t < 0.0 || $t > 1.0) {
-            $t = $t < 0.0 ? 0.0 : 1.0;
-            $s = $a > 1e-12 ? max(0.0, min(1.0, ($b * $t - $c) / $a)) : 0.0;
-        }
-        $x = $rx + $s * $ux - $t * $vx;
-        $y = $ry + $s * $uy - $t * $vy;
-        $z = $rz + $s * $uz - $t * $vz;
-
-        return [$s, $t, $x * $x + $y * $y + $z * $z];
     }
 
     /**

@@ -138,8 +138,8 @@ final class Assembly
     private function measure(Way $p, Way $q): float
     {
         return max(
-            Clearance::pair($p, $q, $this->gap, Candidates::HAND),
-            0.5 * Clearance::lane($p, $q, $this->gap, Candidates::HAND),
+            WayClearance::pair($p, $q, $this->gap, Candidates::HAND),
+            0.5 * WayClearance::lane($p, $q, $this->gap, Candidates::HAND),
         );
     }
 }

@@ -322,25 +322,25 @@ final class Candidates
         $rules = $this->problem->rules;
         $marks = $way->landmarks();
         foreach ($this->problem->keepOuts as $solid) {
-            if (Clearance::plainly($way, $marks, $solid, $rules->clearanceMm, $this->mostShort)) {
+            if (WayClearance::plainly($way, $marks, $solid, $rules->clearanceMm, $this->mostShort)) {
                 return false;
             }
         }
         $way->cut();
         foreach ($this->meshes as $solid) {
             // Exact gaps to a mesh take time, its grid tells most of what runs into it.
-            if (Clearance::plainly($way, $way->cuts(), $solid, $rules->clearanceMm, $this->mostShort)) {
+            if (WayClearance::plainly($way, $way->chords()->marks(), $solid, $rules->clearanceMm, $this->mostShort)) {
                 return false;
             }
         }
         $short = 0.0;
         foreach ($this->problem->keepOuts as $solid) {
-            $short = max($short, Clearance::solid($way, $solid, $rules->clearanceMm, self::HAND));
+            $short = max($short, WayClearance::solid($way, $solid, $rules->clearanceMm, self::HAND));
             if ($short > $this->mostShort) {
                 return false;
             }
         }
-        $short = max($short, Clearance::itself($way, $rules->gapMm, self::HAND));
+        $short = max($short, WayClearance::itself($way, $rules->gapMm, self::HAND));
         $way->shortfall = $short;
         $way->id = ++$this->count;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
+use UpsweptBead\Core\Geometry\Clearance\Chords;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 
 /**
@@ -36,7 +37,7 @@ final readonly class Mending
         }
         $commons = $this->groups->commons($ways);
         $damping = 0.02;
-        $ways = array_map(static fn (FreeWay $tube): Way => $tube->way()->cut(Way::COARSE), $tubes);
+        $ways = array_map(static fn (FreeWay $tube): Way => $tube->way()->cut(Chords::COARSE), $tubes);
         $known = [];
         $rows = $this->rows($tubes, $ways, $commons, $known);
         $error = self::error($rows);
@@ -58,7 +59,7 @@ final readonly class Mending
                 $triedWays = array_map(
                     static fn (FreeWay $tube, FreeWay $was, Way $way): Way => $tube === $was
                         ? $way
-                        : $tube->way()->cut(Way::COARSE),
+                        : $tube->way()->cut(Chords::COARSE),
                     $tried,
                     $tubes,
                     $ways,
@@ -124,7 +125,7 @@ final readonly class Mending
         $rules = $this->problem->rules;
         foreach ($this->problem->keepOuts as $solid) {
             $contacts = [];
-            Clearance::solid($way, $solid, $rules->clearanceMm, self::HAND, $contacts, 0.0);
+            WayClearance::solid($way, $solid, $rules->clearanceMm, self::HAND, $contacts, 0.0);
             $need = $way->span->port->tube->odMm / 2 + ($solid->clearanceMm ?? $rules->clearanceMm) + self::HAND;
             foreach ($contacts as $contact) {
                 $rows[] = new Shortfall(
@@ -202,7 +203,7 @@ final readonly class Mending
     {
         $gap = $this->problem->rules->gapMm;
         $contacts = [];
-        Clearance::pair($ways[$i], $ways[$j], $gap, self::HAND, $contacts, 0.0);
+        WayClearance::pair($ways[$i], $ways[$j], $gap, self::HAND, $contacts, 0.0);
         foreach ($contacts as $contact) {
             [$px, $py, $pz] = $tubes[$i]->point($contact->piece, $contact->share);
             [$qx, $qy, $qz] = $tubes[$j]->point($contact->otherPiece, $contact->otherShare);
@@ -213,7 +214,7 @@ final readonly class Mending
                 normal: [($px - $qx) / $size, ($py - $qy) / $size, ($pz - $qz) / $size],
             );
         }
-        $long = Clearance::lane($ways[$i], $ways[$j], $gap, self::HAND);
+        $long = WayClearance::lane($ways[$i], $ways[$j], $gap, self::HAND);
         if ($long > 0.0) {
             $shorter = $tubes[$i]->straights[$tubes[$i]->bends] < $tubes[$j]->straights[$tubes[$j]->bends] ? $i : $j;
             $rows[] = new Shortfall(

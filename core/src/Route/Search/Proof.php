@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
+use UpsweptBead\Core\Geometry\Clearance\Chords;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 
 /**
@@ -41,18 +42,18 @@ final readonly class Proof
                 $way->span,
                 array_slice($way->vertices, 3, 3 * $way->bends()),
                 $way->radii,
-            )->cut(Way::FINE);
+            )->cut(Chords::FINE);
             $id = $way->span->port->id;
             $take($again->breach(), $id, '', Lack::Bend);
-            $take(Clearance::itself($again, $rules->gapMm, 0.0, 1.5), $id, $id, Lack::Gap);
+            $take(WayClearance::itself($again, $rules->gapMm, 0.0, 1.5), $id, $id, Lack::Gap);
             foreach ($problem->keepOuts as $solid) {
-                $take(Clearance::solid($again, $solid, $rules->clearanceMm, 0.0), $id, $solid->id, Lack::Clearance);
+                $take(WayClearance::solid($again, $solid, $rules->clearanceMm, 0.0), $id, $solid->id, Lack::Clearance);
             }
         }
         foreach ($fine as $i => $way) {
             for ($j = $i + 1; $j < count($fine); $j++) {
                 $take(
-                    Clearance::pair($way, $fine[$j], $rules->gapMm, 0.0),
+                    WayClearance::pair($way, $fine[$j], $rules->gapMm, 0.0),
                     $way->span->port->id,
                     $fine[$j]->span->port->id,
                     Lack::Gap,

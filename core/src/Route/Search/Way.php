@@ -4,59 +4,23 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
+use UpsweptBead\Core\Geometry\Clearance\Chords;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\ObjectiveWeights;
 
 /**
- * One way for one tube: a polyline with rounded corners, measured, and cut into short lines for distances.
- *
- * Its pieces count from the port: straight 0, bend 1, straight 1, bend 2 … Arcs become chords whose inner points are
- * pushed out by half a sagitta, so that the line lies as far outside the arc as inside. Flat arrays and plain fields:
- * this is read in the innermost loops. Millimetres and radians.
+ * One way for one tube: a polyline with rounded corners, measured. Plain fields, as it is read in the innermost loops.
+ * Millimetres and radians.
  */
 final class Way
 {
-    /** Chords of an arc turn by no more than this while searching: within 0.3 mm on a 50 mm radius. */
-    public const ROUGH = 0.3;
-
-    /** By this while a set is mended: within 0.15 mm. */
-    public const COARSE = 0.21;
-
-    /** And by this when an answer is checked: within 0.01 mm on a 76 mm radius. */
-    public const FINE = 0.03;
-
-    /** @var list<float> x, y, z of each point */
-    public array $points = [];
-
-    /** @var list<float> station of each point along the centreline */
-    public array $stations = [];
-
-    /** @var list<int> index of the first point of each stretch (a straight, an arc, or part of one) */
-    public array $from = [];
-
-    /** @var list<int> index of its last point */
-    public array $to = [];
-
-    /** @var list<int> the piece it belongs to */
-    public array $piece = [];
-
-    /** @var list<float> share of the piece at its first point */
-    public array $share = [];
-
-    /** @var list<float> share of the piece that one chord takes */
-    public array $chord = [];
-
-    /** @var list<bool> whether it lies within the near zone at the inlet */
-    public array $near = [];
-
-    /** @var list<float> x, y, z and radius of a ball around it */
-    public array $balls = [];
-
     /** Which way of a search it is, for remembering what was measured between two; 0 for one that is not kept. */
     public int $id = 0;
 
     /** How far it comes short of its clearances to keep-outs and to itself; set by who measured it. */
     public float $shortfall = 0.0;
+
+    private ?Chords $chords = null;
 
     /**
      * @param  list<float>  $vertices  x, y, z of both ends and the vertices between
@@ -177,156 +141,30 @@ final class Way
     }
 
     /** Cuts it into short lines; once. */
-    public function cut(float $step = self::ROUGH): self
+    public function cut(float $stepRad = Chords::ROUGH): self
     {
-        if ($this->points !== []) {
-            return $this;
-        }
-        $nearFrom = $this->length - $this->span->collector->nearMm;
-        $station = 0.0;
-        $bends = count($this->radii);
-        $v = $this->vertices;
-        $x = $v[0];
-        $y = $v[1];
-        $z = $v[2];
-        [$ux, $uy, $uz] = $this->unit(0);
-        for ($i = 0; $i <= $bends; $i++) {
-            $run = $this->straights[$i];
-            if ($run > 1e-6) {
-                $this->points[] = $x;
-                $this->points[] = $y;
-                $this->points[] = $z;
-                $this->stations[] = $station;
-                $split = ($nearFrom - $station) / $run;
-                if ($split > 1e-6 && $split < 1.0 - 1e-6) {
-                    $this->points[] = $x + $split * $run * $ux;
-                    $this->points[] = $y + $split * $run * $uy;
-                    $this->points[] = $z + $split * $run * $uz;
-                    $this->stations[] = $nearFrom;
-                    $this->close(1, 2 * $i, 0.0, $split, false);
-                    $this->points[] = $x + $split * $run * $ux;
-                    $this->points[] = $y + $split * $run * $uy;
-                    $this->points[] = $z + $split * $run * $uz;
-                    $this->stations[] = $nearFrom;
-                    $share = $split;
-                } else {
-                    $share = 0.0;
-                }
-                $x += $run * $ux;
-                $y += $run * $uy;
-                $z += $run * $uz;
-                $this->points[] = $x;
-                $this->points[] = $y;
-                $this->points[] = $z;
-                $near = $station + $share * $run >= $nearFrom - 1e-6;
-                $station += $run;
-                $this->stations[] = $station;
-                $this->close(1, 2 * $i, $share, 1 - $share, $near);
-            }
-            if ($i < $bends) {
-                [$vx, $vy, $vz] = $this->unit($i + 1);
-                $angle = $this->angles[$i];
-                $radius = $this->radii[$i];
-                if ($angle > 1e-6) {
-                    // To the centre, square to the first leg in the plane of the bend.
-                    $sin = sin($angle);
-                    $cos = cos($angle);
-                    $nx = ($vx - $cos * $ux) / $sin;
-                    $ny = ($vy - $cos * $uy) / $sin;
-                    $nz = ($vz - $cos * $uz) / $sin;
-                    $chords = (int) ceil($angle / $step);
-                    $chords = $chords < 2 ? 2 : $chords;
-                    $each = $angle / $chords;
-                    $outer = 2 * $radius / (1 + cos($each / 2));
-                    $arc = $radius * $each;
-                    // The near zone begins at a chord's end: rounded towards the inlet, so that nothing is let off too
-                    // early.
-                    $split =
-                        $nearFrom > $station && $nearFrom < $station + $chords * $arc
-                            ? (int) ceil(($nearFrom - $station) / $arc)
-                            : 0;
-                    $from = 0;
-                    for ($j = 0; $j <= $chords; $j++) {
-                        $reach = $j === 0 || $j === $chords ? $radius : $outer;
-                        $s = $reach * sin($j * $each);
-                        $c = $radius - $reach * cos($j * $each);
-                        $this->points[] = $x + $s * $ux + $c * $nx;
-                        $this->points[] = $y + $s * $uy + $c * $ny;
-                        $this->points[] = $z + $s * $uz + $c * $nz;
-                        $this->stations[] = $station + $j * $arc;
-                        if ($j === $split && $j > 0 && $j < $chords) {
-                            $this->close($j, 2 * $i + 1, 0.0, 1 / $chords, false);
-                            $this->points[] = $x + $s * $ux + $c * $nx;
-                            $this->points[] = $y + $s * $uy + $c * $ny;
-                            $this->points[] = $z + $s * $uz + $c * $nz;
-                            $this->stations[] = $station + $j * $arc;
-                            $from = $j;
-                        }
-                    }
-                    $this->close(
-                        $chords - $from,
-                        2 * $i + 1,
-                        $from / $chords,
-                        1 / $chords,
-                        $station + $from * $arc >= $nearFrom - 1e-6,
-                    );
-                    $station += $chords * $arc;
-                    $setback = $radius * tan($angle / 2);
-                    $x = $v[3 * $i + 3] + $setback * $vx;
-                    $y = $v[3 * $i + 4] + $setback * $vy;
-                    $z = $v[3 * $i + 5] + $setback * $vz;
-                }
-                $ux = $vx;
-                $uy = $vy;
-                $uz = $vz;
-            }
-        }
+        $this->chords ??= $this->chordsOf($stepRad);
 
         return $this;
     }
 
+    /** Its short lines; rough ones if it was not cut before. */
+    public function chords(): Chords
+    {
+        return $this->chords ??= $this->chordsOf(Chords::ROUGH);
+    }
+
     /**
-     * Points at equal steps along it, both ends among them; it must have been cut.
+     * Points at equal steps along it, both ends among them.
      *
      * @return list<Vector> one more than there are steps
      */
     public function evenly(int $steps): array
     {
-        return array_map(static fn (array $xyz): Vector => new Vector(...$xyz), array_chunk($this->dots($steps), 3));
-    }
-
-    /** @return list<float> the same as x, y, z one after the other */
-    public function dots(int $steps): array
-    {
-        $dots = [];
-        $at = 0;
-        $last = count($this->stations) - 1;
-        for ($i = 0; $i <= $steps; $i++) {
-            $station = $this->length * $i / $steps;
-            while ($at < $last - 1 && $this->stations[$at + 1] < $station) {
-                $at++;
-            }
-            $run = $this->stations[$at + 1] - $this->stations[$at];
-            $t = $run > 0.0 ? max(0.0, min(1.0, ($station - $this->stations[$at]) / $run)) : 0.0;
-            for ($axis = 0; $axis < 3; $axis++) {
-                $dots[] =
-                    $this->points[3 * $at + $axis] +
-                    $t * ($this->points[3 * $at + 3 + $axis] - $this->points[3 * $at + $axis]);
-            }
-        }
-
-        return $dots;
-    }
-
-    /** @return list<array{float, float, float, float}> x, y, z and station of each point it was cut at */
-    public function cuts(): array
-    {
-        $cuts = [];
-        foreach ($this->stations as $i => $station) {
-            $cuts[] = [$this->points[3 * $i], $this->points[3 * $i + 1], $this->points[3 * $i + 2], $station];
-        }
-
-        return $cuts;
+        return array_map(
+            static fn (array $xyz): Vector => new Vector(...$xyz),
+            array_chunk($this->chords()->dots($steps), 3),
+        );
     }
 
     /**
@@ -388,30 +226,44 @@ final class Way
         return [$x / $length, $y / $length, $z / $length];
     }
 
-    /** Ends a stretch at the last point: $chords lines long, from a share of its piece on. */
-    private function close(int $chords, int $piece, float $share, float $chord, bool $near): void
+    private function chordsOf(float $stepRad): Chords
     {
-        $last = count($this->stations) - 1;
-        $first = $last - $chords;
-        $this->from[] = $first;
-        $this->to[] = $last;
-        $this->piece[] = $piece;
-        $this->share[] = $share;
-        $this->chord[] = $chord;
-        $this->near[] = $near;
-        $x = ($this->points[3 * $first] + $this->points[3 * $last]) / 2;
-        $y = ($this->points[3 * $first + 1] + $this->points[3 * $last + 1]) / 2;
-        $z = ($this->points[3 * $first + 2] + $this->points[3 * $last + 2]) / 2;
-        // Up to half a turn no point of an arc is further from the middle of its chord than its ends are, but for the
-        // push outwards.
-        $ball = sqrt(
-            ($this->points[3 * $first] - $x) ** 2 +
-                ($this->points[3 * $first + 1] - $y) ** 2 +
-                ($this->points[3 * $first + 2] - $z) ** 2,
+        $chords = new Chords(
+            $this->span->port->tube->odMm,
+            $this->length,
+            $this->turning,
+            $this->length - $this->span->collector->nearMm,
+            $stepRad,
         );
-        $this->balls[] = $x;
-        $this->balls[] = $y;
-        $this->balls[] = $z;
-        $this->balls[] = $ball * 1.01 + 0.01;
+        $v = $this->vertices;
+        [$x, $y, $z] = [$v[0], $v[1], $v[2]];
+        [$ux, $uy, $uz] = $this->unit(0);
+        foreach ($this->straights as $i => $run) {
+            $chords->straight($x, $y, $z, $ux, $uy, $uz, $run);
+            if (! isset($this->radii[$i])) {
+                break;
+            }
+            [$vx, $vy, $vz] = $this->unit($i + 1);
+            $angle = $this->angles[$i];
+            $setback = $this->radii[$i] * tan($angle / 2);
+            // To the centre, square to the first leg in the plane of the bend.
+            $sin = max(sin($angle), 1e-9);
+            $cos = cos($angle);
+            $nx = ($vx - $cos * $ux) / $sin;
+            $ny = ($vy - $cos * $uy) / $sin;
+            $nz = ($vz - $cos * $uz) / $sin;
+            if ($run > 1e-6) {
+                [$x, $y, $z] = [$x + $run * $ux, $y + $run * $uy, $z + $run * $uz];
+            }
+            $chords->bend($x, $y, $z, $ux, $uy, $uz, $nx, $ny, $nz, $this->radii[$i], $angle);
+            if ($angle > 1e-6) {
+                $x = $v[3 * $i + 3] + $setback * $vx;
+                $y = $v[3 * $i + 4] + $setback * $vy;
+                $z = $v[3 * $i + 5] + $setback * $vz;
+            }
+            [$ux, $uy, $uz] = [$vx, $vy, $vz];
+        }
+
+        return $chords;
     }
 }

@@ -10,14 +10,21 @@ use UpsweptBead\Core\Route\Insertion\Along;
 use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Insertion\Step;
 use UpsweptBead\Core\Route\Insertion\Stuck;
+use UpsweptBead\Core\Route\Insertion\WholeTube;
 use UpsweptBead\Core\Route\Problem\Collector;
 use UpsweptBead\Core\Route\Problem\Inlet;
 use UpsweptBead\Core\Route\Problem\Port;
-use UpsweptBead\Core\Route\Search\Clearance;
 use UpsweptBead\Core\Route\Search\Span;
 use UpsweptBead\Core\Route\Search\Way;
+use UpsweptBead\Core\Route\Search\WayClearance;
 use UpsweptBead\Core\Tests\Support\SomeSets;
 use UpsweptBead\Core\Tests\Support\SomeWays;
+
+/** @return list<WholeTube> */
+function whole(Way ...$ways): array
+{
+    return array_values(array_map(SomeWays::whole(...), $ways));
+}
 
 it('puts an outer hoop in after the inner one', function () {
     // Two hoops out of one wall, one inside the other; both draw off along the port's axis.
@@ -26,7 +33,7 @@ it('puts an outer hoop in after the inner one', function () {
     $wall = new HalfSpace('wall', new Vector(0, -12, 0), new Vector(0, 1, 0), null, 70.0, 70.0);
     // A floor and a lid leave no way but straight out.
     $lids = [new Box('lid', new Vector(100, 100, 60), [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)], [400.0, 400.0, 20.0]), new Box('floor', new Vector(100, 100, -60), [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)], [400.0, 400.0, 20.0])];
-    $insertion = Insertion::of([$outer, $inner], [$wall, ...$lids]);
+    $insertion = Insertion::of(whole($outer, $inner), [$wall, ...$lids]);
     expect($insertion->isPossible())->toBeTrue()
         ->and(array_map(static fn (Step $step): string => $step->tube, $insertion->order))->toBe(['inner', 'outer'])
         ->and($insertion->order[1]->along)->toBe(Along::Port)
@@ -37,7 +44,7 @@ it('knows two tubes that hook round each other, and names both', function () {
     // A hoop on a base, and a ring round its top bar that is open by less than a tube's width.
     $one = SomeWays::through('1', [[0, 0, 0], [0, 0, 200], [0, 200, 200], [0, 200, 0]]);
     $two = SomeWays::through('2', [[-110, 100, 100], [110, 100, 100], [110, 100, 330], [-110, 100, 330], [-110, 100, 165]]);
-    $insertion = Insertion::of([$one, $two], [new HalfSpace('base', new Vector(0, 0, -5), new Vector(0, 0, 1), null, 30.0, 30.0)]);
+    $insertion = Insertion::of(whole($one, $two), [new HalfSpace('base', new Vector(0, 0, -5), new Vector(0, 0, 1), null, 30.0, 30.0)]);
     $blockers = array_map(static fn (Stuck $stuck): array => [$stuck->tube, $stuck->by], $insertion->stuck);
     expect($insertion->isPossible())->toBeFalse()
         ->and($blockers)->toEqualCanonicalizing([['1', ['2']], ['2', ['1']]]);
@@ -46,7 +53,7 @@ it('knows two tubes that hook round each other, and names both', function () {
 it('says so by steps: no tube runs into another that is there already while it is pushed in', function (string $name) {
     $problem = SomeSets::problem($name);
     $ways = SomeSets::solve($problem, 90)->ways;
-    $insertion = Insertion::of(array_map(static fn (Way $way): Way => $way->cut(), $ways), $problem->keepOuts);
+    $insertion = Insertion::of(whole(...$ways), $problem->keepOuts);
     expect(count($insertion->order) + count($insertion->stuck))->toBe(count($ways));
     $there = [];
     $byId = array_combine(array_map(static fn (Way $way): string => $way->span->port->id, $ways), $ways);
@@ -55,7 +62,7 @@ it('says so by steps: no tube runs into another that is there already while it i
         for ($back = 0.0; $back <= 900; $back += 15) {
             $moved = shifted($byId[$step->tube], $step->direction, -$back);
             foreach ($there as $other) {
-                expect(Clearance::pair($moved, $other, 0.0, 0.0))->toBeLessThan(0.9, "$step->tube at $back mm");
+                expect(WayClearance::pair($moved, $other, 0.0, 0.0))->toBeLessThan(0.9, "$step->tube at $back mm");
             }
         }
         $there[] = $byId[$step->tube];
@@ -80,7 +87,7 @@ function shifted(Way $way, array $direction, float $mm): Way
 }
 
 it('needs no order for tubes that stand apart', function () {
-    $insertion = Insertion::of([SomeWays::through('a', [[0, 0, 0], [0, 200, 0], [200, 200, 0]]), SomeWays::through('b', [[600, 0, 0], [600, 200, 0], [800, 200, 0]])], []);
+    $insertion = Insertion::of(whole(SomeWays::through('a', [[0, 0, 0], [0, 200, 0], [200, 200, 0]]), SomeWays::through('b', [[600, 0, 0], [600, 200, 0], [800, 200, 0]])), []);
     expect($insertion->isPossible())->toBeTrue()
         ->and($insertion->order[0]->along)->toBe(Along::Port)
         ->and($insertion->stuck)->toBe([]);
@@ -99,17 +106,17 @@ it('tips a tube out where it does not come straight, and says about what', funct
         new Box('back', new Vector(0, -90, 0), $axes, [20.0, 60.0, 300.0]),
         new Box('wall', new Vector(0, 640, 0), $axes, [20.0, 5.0, 40.0]),
     ];
-    $insertion = Insertion::of([$tube], $solids);
+    $insertion = Insertion::of(whole($tube), $solids);
     expect($insertion->isPossible())->toBeTrue()->and($insertion->order[0]->tip?->deg)->toBeClose(8.0)
         ->and($insertion->order[0]->tip->about)->toBe([0.0, 0.0, 0.0]);
     // A higher wall leaves no way.
     $solids[5] = new Box('wall', new Vector(0, 640, 0), $axes, [20.0, 5.0, 300.0]);
-    expect(Insertion::of([$tube], $solids)->isPossible())->toBeFalse();
+    expect(Insertion::of(whole($tube), $solids)->isPossible())->toBeFalse();
 });
 
 it('takes tubes in past the stubs of the others, not past its own', function () {
     $ways = [SomeWays::through('a', [[0, 0, 0], [0, 200, 0], [200, 200, 0]]), SomeWays::through('b', [[45, 0, 0], [45, 120, 0], [200, 120, 0]])];
-    $with = Insertion::of($ways, [], 25.4);
+    $with = Insertion::of(whole(...$ways), [], 25.4);
     expect($with->isPossible())->toBeTrue()->and(count($with->order))->toBe(2);
 });
 
@@ -119,7 +126,7 @@ it('tells which tubes come out with the rest in place', function () {
     $axes = [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)];
     $lids = [new HalfSpace('wall', new Vector(0, -12, 0), new Vector(0, 1, 0), null, 70.0, 70.0), new Box('lid', new Vector(100, 100, 45), $axes, [400.0, 400.0, 20.0]), new Box('floor', new Vector(100, 100, -45), $axes, [400.0, 400.0, 20.0])];
     $alone = [];
-    foreach (Insertion::of([$inner, $outer], $lids)->alone as $one) {
+    foreach (Insertion::of(whole($inner, $outer), $lids)->alone as $one) {
         $alone[$one->tube] = $one->by;
     }
     expect($alone['outer'])->toBe([])->and($alone['inner'])->toContain('outer');

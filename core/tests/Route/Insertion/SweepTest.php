@@ -11,6 +11,12 @@ use UpsweptBead\Core\Route\Insertion\Sweep;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeWays;
 
+/** @param  list<array{float|int, float|int, float|int}>  $points */
+function lineThrough(string $id, array $points): Line
+{
+    return Line::of($id, SomeWays::through($id, $points)->chords());
+}
+
 /** @return list<Vector> points of a line, close enough that a tube of 40 mm shows no gap between them */
 function dotted(Line $line): array
 {
@@ -44,13 +50,13 @@ function leastWhileDrawn(Line $p, Line $q, Vector $along): float
 
 it('says that a tube is in the way just when moving the other a little at a time runs into it', function () {
     $dice = Some::dice(5);
-    $p = Line::of(SomeWays::through('p', [[0, 0, 0], [0, 150, 0], [200, 150, 0], [200, 0, 0]]));
+    $p = lineThrough('p', [[0, 0, 0], [0, 150, 0], [200, 150, 0], [200, 0, 0]]);
     [$blocked, $free, $close] = [0, 0, 0];
     for ($i = 0; $i < 60; $i++) {
         $at = Some::vector($dice, 350);
-        $q = Line::of(SomeWays::through('q', [
+        $q = lineThrough('q', [
             $at->toArray(), $at->plus(new Vector(0, 0, 160))->toArray(), $at->plus(new Vector(150, 0, 160))->toArray(),
-        ]));
+        ]);
         $along = Some::vector($dice, 1)->unit();
         $least = leastWhileDrawn($p, $q, $along);
         if (Sweep::tubesMeet($p, $q)) {
@@ -68,13 +74,13 @@ it('says that a tube is in the way just when moving the other a little at a time
 });
 
 it('does not mind what lies behind', function () {
-    $p = Line::of(SomeWays::through('p', [[0, 0, 0], [0, 150, 0], [200, 150, 0]]));
-    $q = Line::of(SomeWays::through('q', [[0, -120, -100], [0, -120, 60], [150, -120, 60]]));
+    $p = lineThrough('p', [[0, 0, 0], [0, 150, 0], [200, 150, 0]]);
+    $q = lineThrough('q', [[0, -120, -100], [0, -120, 60], [150, -120, 60]]);
     expect(Sweep::tubeBlocks($p, $q, [0.0, 1.0, 0.0]))->toBeFalse()->and(Sweep::tubeBlocks($p, $q, [0.0, -1.0, 0.0]))->toBeTrue();
 });
 
 it('lets a tube that stands close be drawn away, but not further in', function () {
-    $line = Line::of(SomeWays::through('p', [[0, 0, 0], [0, 150, 0], [200, 150, 0]]));
+    $line = lineThrough('p', [[0, 0, 0], [0, 150, 0], [200, 150, 0]]);
     $beside = new Box('block', new Vector(-69, 75, 0), [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)], [50.0, 300.0, 300.0]);
     // Its face at −19 mm: 1 mm into the tube of 20 mm radius.
     expect(Sweep::meetsSolid($line, $beside))->toBeTrue()
@@ -83,7 +89,7 @@ it('lets a tube that stands close be drawn away, but not further in', function (
 });
 
 it('finds a solid that lies ahead, and passes one beside', function (KeepOut $solid, bool $isAhead) {
-    $line = Line::of(SomeWays::through('p', [[0, 0, 0], [0, 150, 0], [200, 150, 0]]));
+    $line = lineThrough('p', [[0, 0, 0], [0, 150, 0], [200, 150, 0]]);
     expect(Sweep::meetsSolid($line, $solid))->toBeFalse()->and(Sweep::solidBlocks($line, $solid, [0.0, 0.0, 1.0]))->toBe($isAhead);
 })->with([
     'a bar over the bend' => [new Capsule('bar', new Vector(-100, 130, 300), new Vector(300, 130, 300), 15.0), true],

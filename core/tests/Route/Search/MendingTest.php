@@ -2,15 +2,16 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Geometry\Clearance\Chords;
 use UpsweptBead\Core\Geometry\Solid\Capsule;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Route\Problem\LengthGroup;
-use UpsweptBead\Core\Route\Search\Clearance;
 use UpsweptBead\Core\Route\Search\FreeWay;
 use UpsweptBead\Core\Route\Search\Groups;
 use UpsweptBead\Core\Route\Search\Mending;
 use UpsweptBead\Core\Route\Search\TwoBends;
 use UpsweptBead\Core\Route\Search\Way;
+use UpsweptBead\Core\Route\Search\WayClearance;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeSets;
 use UpsweptBead\Core\Tests\Support\SomeWays;
@@ -67,7 +68,7 @@ it('brings a tube clear of a rod that it comes 4 mm too near to, its ends where 
         $beside = (new Vector(...FreeWay::from($way)->point(2, 0.5)))->plus($out->times(41.275 / 2 + 12 + 10 - 4));
         $across = $leg->cross($out)->times(100);
         $rod = new Capsule('rod', $beside->minus($across), $beside->plus($across), 10.0);
-        expect(Clearance::solid($way->cut(Way::FINE), $rod, 12.0, 0.0))->toBeClose(4.0, 0, 0.05);
+        expect(WayClearance::solid($way->cut(Chords::FINE), $rod, 12.0, 0.0))->toBeClose(4.0, 0, 0.05);
         // Every angle is let go, or there would be nothing to move.
         $after = (new Mending($problem->keepingOut([$rod]), new Groups([])))->mend([$way], [array_fill(0, $way->bends(), null)]);
         if ($after === null) {
@@ -76,7 +77,7 @@ it('brings a tube clear of a rod that it comes 4 mm too near to, its ends where 
         $mended++;
         [$atPort, $atInlet] = offAxes($after[0]);
         expect($atPort)->toBeClose(0.0, 0, 1e-6)->and($atInlet)->toBeClose(0.0, 0, 1e-6)->and($after[0]->breach())->toBeLessThan(0.02)
-            ->and(Clearance::solid($after[0]->cut(Way::FINE), $rod, 12.0, 0.0))->toBeLessThan(0.01);
+            ->and(WayClearance::solid($after[0]->cut(Chords::FINE), $rod, 12.0, 0.0))->toBeLessThan(0.01);
     }
     expect($mended)->toBeGreaterThan(10);
 });

@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Geometry\Clearance\Chords;
 use UpsweptBead\Core\Geometry\Solid\Box;
 use UpsweptBead\Core\Geometry\Solid\Capsule;
 use UpsweptBead\Core\Geometry\Solid\Cylinder;
 use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Search\Clearance;
 use UpsweptBead\Core\Route\Search\Way;
+use UpsweptBead\Core\Route\Search\WayClearance;
 use UpsweptBead\Core\Tests\Support\NodeReference;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeSets;
@@ -39,16 +40,16 @@ function asMesh(Way $way): array
 }
 
 it('measures a tube to each kind of solid as a mesh library does', function (int $seed) {
-    $way = someWay($seed, 0, 2 + $seed % 2)->cut(Way::FINE);
+    $way = someWay($seed, 0, 2 + $seed % 2)->cut(Chords::FINE);
     $dice = Some::dice(100 + $seed);
     $u = Some::vector($dice, 1)->unit();
     $v = $u->cross(Some::vector($dice, 1))->unit();
     // Beside some point of the tube, and reaching away from it.
     $at = static function (float $away) use ($dice, $way): array {
-        $point = 3 * $dice->getInt(5, count($way->stations) - 6);
+        $point = 3 * $dice->getInt(5, count($way->chords()->stations) - 6);
         $out = Some::vector($dice, 1)->unit();
 
-        return [(new Vector(...array_slice($way->points, $point, 3)))->plus($out->times($away)), $out];
+        return [(new Vector(...array_slice($way->chords()->points, $point, 3)))->plus($out->times($away)), $out];
     };
     [[$a], [$b, $w], [$c, $x]] = [$at(75), $at(35), $at(45)];
     $solids = [
@@ -61,7 +62,7 @@ it('measures a tube to each kind of solid as a mesh library does', function (int
         ['type' => 'cylinder', 'from' => $b->toArray(), 'to' => $b->plus($w->times(120))->toArray(), 'radius' => 14],
         ['type' => 'capsule', 'from' => $c->toArray(), 'to' => $c->plus($x->times(140))->toArray(), 'radius' => 18],
     ];
-    $gaps = array_map(static fn (KeepOut $solid): float => 900 - Clearance::solid($way, $solid, 900.0, 0.0), $solids);
+    $gaps = array_map(static fn (KeepOut $solid): float => 900 - WayClearance::solid($way, $solid, 900.0, 0.0), $solids);
     // manifold-3d, meshes of 64 facets: a wall of 48 mm radius lies up to 0.06 mm inside its circle.
     $grown = array_filter($gaps, static fn (float $gap): bool => $gap > 1 && $gap < 40);
     // Grown beyond its bends' radius a tube would fold into itself.
@@ -72,8 +73,8 @@ it('measures a tube to each kind of solid as a mesh library does', function (int
 })->with(range(1, 8));
 
 it('measures a tube to another as a mesh library does', function (int $seed) {
-    [$p, $q] = [someWay($seed, 0)->cut(Way::FINE), someWay($seed + 60, 2, 3)->cut(Way::FINE)];
-    $gap = 900 - Clearance::pair($p, $q, 900.0, 0.0);
+    [$p, $q] = [someWay($seed, 0)->cut(Chords::FINE), someWay($seed + 60, 2, 3)->cut(Chords::FINE)];
+    $gap = 900 - WayClearance::pair($p, $q, 900.0, 0.0);
     expect($gap)->toBeGreaterThan(1);
     [[$less, $more]] = NodeReference::ask('gaps.mjs', ['tubes' => [asMesh($p), asMesh($q)], 'gaps' => [$gap], 'within' => 0.25])['touching'];
     expect($less)->toBeFalse()->and($more)->toBeTrue();
@@ -83,16 +84,16 @@ it('lies as far outside an arc as inside, by what it says of itself', function (
     $way = someWay(3)->cut($step);
     $fine = someWay(3)->cut(0.002);
     $solid = new Capsule('line', new Vector(300, 300, -100), new Vector(320, 310, -90), 5);
-    expect(Clearance::solid($way, $solid, 500, 0))->toBeClose(Clearance::solid($fine, $solid, 500, 0), 0, $within);
-})->with(['rough' => [Way::ROUGH, 0.3], 'coarse' => [Way::COARSE, 0.15], 'fine' => [Way::FINE, 0.01]]);
+    expect(WayClearance::solid($way, $solid, 500, 0))->toBeClose(WayClearance::solid($fine, $solid, 500, 0), 0, $within);
+})->with(['rough' => [Chords::ROUGH, 0.3], 'coarse' => [Chords::COARSE, 0.15], 'fine' => [Chords::FINE, 0.01]]);
 
 it('does not ask what lies within the exempt ends', function () {
     $way = someWay(1)->cut();
     $port = $way->span->port;
     $across = $port->at->plus($port->direction->times(10));
     $near = static fn (float $exempt): KeepOut => new Box('stud', $across, [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)], [4.0, 4.0, 4.0], 2.0, $exempt);
-    expect(Clearance::solid($way, $near(0.0), 12, 0))->toBeGreaterThan(10)
-        ->and(Clearance::solid($way, $near(60.0), 12, 0))->toBe(0.0);
+    expect(WayClearance::solid($way, $near(0.0), 12, 0))->toBeGreaterThan(10)
+        ->and(WayClearance::solid($way, $near(60.0), 12, 0))->toBe(0.0);
 });
 
 it('is distance 1 per mm moved, and convex, for every kind of solid', function (KeepOut $solid) {

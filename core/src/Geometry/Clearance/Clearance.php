@@ -2,36 +2,36 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Route\Search;
+namespace UpsweptBead\Core\Geometry\Clearance;
 
 use UpsweptBead\Core\Geometry\Solid\KeepOut;
 
 /**
- * How near tubes come to each other and to keep-outs, on the short lines of a Way. Stretches whose balls lie far enough
- * apart are passed over. Shortfalls are in mm, 0 where all is well.
+ * How near tubes come to each other and to keep-outs, on the short lines of their centrelines. Stretches whose balls
+ * lie far enough apart are passed over. Shortfalls are in mm, 0 where all is well.
  */
 final readonly class Clearance
 {
     /**
-     * Gives by how much two tubes come short of their gap at the worst place.
+     * Gives by how much two tubes come short of their distance at the worst place.
      *
-     * @param  float  $hand  mm asked for above the gap
-     * @param  list<Contact>|null  $contacts  filled with the nearest place of each two stretches within $window of the limit
+     * Nothing is asked more often while searching, so LinePair::nearest stands written out in it, and the lines of two
+     * stretches are not a function of their own (that took a tenth longer); a test holds both to each other.
+     *
+     * @param  float  $wideMm  what is needed from centreline to centreline
+     * @param  float  $narrowMm  what is needed between places that lie both in the near zone
+     * @param  list<Contact>|null  $contacts  filled with the nearest place of each two stretches within $windowMm of the limit
      *
      * @param-out  ($contacts is null ? null : list<Contact>)  $contacts
      */
-    public static function pair(
-        Way $p,
-        Way $q,
-        float $gap,
-        float $hand,
+    public static function ofTubes(
+        Chords $p,
+        Chords $q,
+        float $wideMm,
+        float $narrowMm,
         ?array &$contacts = null,
-        float $window = 0.0,
+        float $windowMm = 0.0,
     ): float {
-        $half = ($p->span->port->tube->odMm + $q->span->port->tube->odMm) / 2;
-        $wide = $half + $gap + $hand;
-        $same = $p->span->collector->id === $q->span->collector->id;
-        $narrow = $same ? min($wide, $half + $p->span->collector->nearGapMm + $hand) : $wide;
         $worst = 0.0;
         $wants = $contacts !== null;
         $pp = $p->points;
@@ -46,15 +46,15 @@ final readonly class Clearance
             $z = $pBalls[4 * $i + 2];
             $r = $pBalls[4 * $i + 3];
             for ($j = 0; $j < $m; $j++) {
-                $need = $p->near[$i] && $q->near[$j] ? $narrow : $wide;
-                $reach = $r + $qBalls[4 * $j + 3] + $need + ($wants ? $window : -$worst);
+                $need = $p->near[$i] && $q->near[$j] ? $narrowMm : $wideMm;
+                $limit = $need + ($wants ? $windowMm : -$worst);
+                $reach = $r + $qBalls[4 * $j + 3] + $limit;
                 $dx = $x - $qBalls[4 * $j];
                 $dy = $y - $qBalls[4 * $j + 1];
                 $dz = $z - $qBalls[4 * $j + 2];
                 if ($dx * $dx + $dy * $dy + $dz * $dz >= $reach * $reach) {
                     continue;
                 }
-                $limit = $need + ($wants ? $window : -$worst);
                 $best = $limit * $limit;
                 $bestI = -1;
                 $bestJ = 0;
@@ -91,8 +91,6 @@ final readonly class Clearance
                         $rx = $px - $qx;
                         $ry = $py - $qy;
                         $rz = $pz - $qz;
-                        // The nearest points of two line segments, clamped to both [Ericson, Real-Time Collision
-                        // Detection, 5.1.9].
                         $e = $vx * $vx + $vy * $vy + $vz * $vz;
                         $b = $ux * $vx + $uy * $vy + $uz * $vz;
                         $c = $ux * $rx + $uy * $ry + $uz * $rz;
@@ -132,8 +130,8 @@ final readonly class Clearance
                 }
                 if ($wants) {
                     $contacts[] = new Contact(
-                        $p->piece[$i], $p->share[$i] + ($bestI - $p->from[$i] + $bestS) * $p->chord[$i], $short,
-                        $q->piece[$j], $q->share[$j] + ($bestJ - $qStart + $bestT) * $q->chord[$j],
+                        $p->piece[$i], $p->share[$i] + ($bestI - $p->from[$i] + $bestS) * $p->chord[$i], $short, $need,
+                        $q->piece[$j], $q->share[$j] + ($bestJ - $q->from[$j] + $bestT) * $q->chord[$j],
                     );
                 }
             }
@@ -143,63 +141,34 @@ final readonly class Clearance
     }
 
     /**
-     * Where two inlets sit closer than the gap, one of the two tubes must begin to bend inside the near zone, or they
-     * run too close just before it, with nothing to tell a search which way is better. Gives how much too long the
-     * shorter of the two last straights is.
-     */
-    public static function lane(Way $p, Way $q, float $gap, float $hand): float
-    {
-        $most = self::longestLastStraight($p->span, $q->span, $gap + $hand);
-
-        return max(0.0, min($p->straights[$p->bends()], $q->straights[$q->bends()]) - $most);
-    }
-
-    public static function longestLastStraight(Span $p, Span $q, float $gap): float
-    {
-        if ($p->collector->id !== $q->collector->id) {
-            return INF;
-        }
-        $alike = $p->bx * $q->bx + $p->by * $q->by + $p->bz * $q->bz;
-        $half = ($p->port->tube->odMm + $q->port->tube->odMm) / 2;
-        $across = $p->inlet->at->minus($q->inlet->at);
-        $lack = $half + $gap - $across->squareTo($p->inlet->direction)->length();
-        if ($alike < 0.9999 || $lack <= 0.0) {
-            return INF;
-        }
-
-        return $p->collector->nearMm - sqrt(2 * min($p->radii[0], $q->radii[0]) * $lack);
-    }
-
-    /**
-     * Gives by how much a tube comes short of its clearance to a keep-out.
+     * Gives by how much a tube comes short of its distance to a keep-out; its exempt ends are not looked at.
      *
-     * @param  list<Contact>|null  $contacts  filled with the nearest place of each stretch within $window of the limit
+     * @param  float  $neededMm  from the centreline to the keep-out's surface
+     * @param  list<Contact>|null  $contacts  filled with the nearest place of each stretch within $windowMm of the limit
      *
      * @param-out  ($contacts is null ? null : list<Contact>)  $contacts
      */
-    public static function solid(
-        Way $way,
+    public static function toSolid(
+        Chords $tube,
         KeepOut $solid,
-        float $clearance,
-        float $hand,
+        float $neededMm,
         ?array &$contacts = null,
-        float $window = 0.0,
+        float $windowMm = 0.0,
     ): float {
-        $need = $way->span->port->tube->odMm / 2 + ($solid->clearanceMm ?? $clearance) + $hand;
         $begin = $solid->exemptFirstMm;
-        $end = $way->length - $solid->exemptLastMm;
+        $end = $tube->lengthMm - $solid->exemptLastMm;
         $wants = $contacts !== null;
         $worst = 0.0;
-        $points = $way->points;
-        $stations = $way->stations;
-        foreach ($way->from as $i => $first) {
-            $last = $way->to[$i];
-            $limit = $need + ($wants ? $window : -$worst);
+        $points = $tube->points;
+        $stations = $tube->stations;
+        foreach ($tube->from as $i => $first) {
+            $last = $tube->to[$i];
+            $limit = $neededMm + ($wants ? $windowMm : -$worst);
             if (
                 $stations[$last] <= $begin ||
                 $stations[$first] >= $end ||
-                $solid->atLeast($way->balls[4 * $i], $way->balls[4 * $i + 1], $way->balls[4 * $i + 2]) -
-                    $way->balls[4 * $i + 3] >=
+                $solid->atLeast($tube->balls[4 * $i], $tube->balls[4 * $i + 1], $tube->balls[4 * $i + 2]) -
+                    $tube->balls[4 * $i + 3] >=
                     $limit
             ) {
                 continue;
@@ -235,10 +204,15 @@ final readonly class Clearance
                 }
             }
             if ($place >= 0.0) {
-                $short = $need - $best;
+                $short = $neededMm - $best;
                 $worst = max($worst, $short);
                 if ($wants) {
-                    $contacts[] = new Contact($way->piece[$i], $way->share[$i] + $place * $way->chord[$i], $short);
+                    $contacts[] = new Contact(
+                        $tube->piece[$i],
+                        $tube->share[$i] + $place * $tube->chord[$i],
+                        $short,
+                        $neededMm,
+                    );
                 }
             }
         }
@@ -247,21 +221,20 @@ final readonly class Clearance
     }
 
     /**
-     * Says, at some points only, whether a tube plainly runs into a keep-out by more than $most.
+     * Says, at some points only, whether a tube plainly comes nearer to a keep-out than $leastMm.
      *
-     * @param  list<array{float, float, float, float}>  $marks  of the way: x, y, z and station
+     * @param  list<array{float, float, float, float}>  $marks  on its centreline: x, y, z and station
      */
-    public static function plainly(Way $way, array $marks, KeepOut $solid, float $clearance, float $most): bool
+    public static function isPlainlyNearer(array $marks, float $lengthMm, KeepOut $solid, float $leastMm): bool
     {
-        $least = $way->span->port->tube->odMm / 2 + ($solid->clearanceMm ?? $clearance) - $most;
-        $end = $way->length - $solid->exemptLastMm;
+        $end = $lengthMm - $solid->exemptLastMm;
         $isConvex = $solid->isConvex();
         foreach ($marks as [$x, $y, $z, $station]) {
             if (
                 $station > $solid->exemptFirstMm &&
                 $station < $end &&
-                $solid->atLeast($x, $y, $z) < $least &&
-                ($isConvex || $solid->atMost($x, $y, $z) < $least)
+                $solid->atLeast($x, $y, $z) < $leastMm &&
+                ($isConvex || $solid->atMost($x, $y, $z) < $leastMm)
             ) {
                 return true;
             }
@@ -271,28 +244,28 @@ final readonly class Clearance
     }
 
     /**
-     * Gives by how much a tube comes short of the gap to itself, between points further apart along it than a half
-     * turn. Taken at points every $every mm; a pass is skipped over as far as the distance met there allows.
+     * Gives by how much a tube comes short of its distance to itself, between points further apart along it than a
+     * half turn. Taken at points every $everyMm; a pass is skipped over as far as the distance met there allows.
+     *
+     * @param  float  $neededMm  from centreline to centreline
+     * @param  float  $apartMm  along the tube; nearer points cannot clash
      */
-    public static function itself(Way $way, float $gap, float $hand, float $every = 4.0): float
+    public static function toItself(Chords $tube, float $neededMm, float $apartMm, float $everyMm = 4.0): float
     {
         // Up to half a turn in all, no two points that far apart along the tube can be near each other.
-        if ($way->turning <= M_PI) {
+        if ($tube->turningRad <= M_PI) {
             return 0.0;
         }
-        $od = $way->span->port->tube->odMm;
-        $apart = M_PI * max($way->span->radii[0], ($od + $gap) / 2);
-        $need = $od + $gap + $hand;
-        $count = max(2, (int) ceil($way->length / $every));
-        $step = $way->length / $count;
-        $dots = $way->dots($count);
+        $count = max(2, (int) ceil($tube->lengthMm / $everyMm));
+        $step = $tube->lengthMm / $count;
+        $dots = $tube->dots($count);
         $worst = 0.0;
         for ($i = 0; $i <= $count; $i++) {
-            for ($j = $i + (int) ceil($apart / $step); $j <= $count; $j++) {
+            for ($j = $i + (int) ceil($apartMm / $step); $j <= $count; $j++) {
                 $x = $dots[3 * $i] - $dots[3 * $j];
                 $y = $dots[3 * $i + 1] - $dots[3 * $j + 1];
                 $z = $dots[3 * $i + 2] - $dots[3 * $j + 2];
-                $short = $need - sqrt($x * $x + $y * $y + $z * $z);
+                $short = $neededMm - sqrt($x * $x + $y * $y + $z * $z);
                 if ($short > $worst) {
                     $worst = $short;
                 }

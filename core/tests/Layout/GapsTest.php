@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Layout\Gap;
+use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\SomeHeader;
+
+/**
+ * The gaps of two runs of the header's tube (44.45 mm), each with a route of its own.
+ *
+ * @param  list<array<string, mixed>>  $routes
+ * @param  array<string, mixed>  $set
+ * @return list<Gap>
+ */
+function gapsOf(float $apartMm, array $routes, array $set = []): array
+{
+    $document = SomeHeader::document();
+    $document['runs'] = array_slice($document['runs'], 0, 2);
+    foreach ($routes as $i => $route) {
+        $document['runs'][$i]['start']['at'] = [$i * $apartMm, 0, 0];
+        $document['runs'][$i]['start']['direction'] = [0, 1, 0];
+        $document['runs'][$i]['route'] = $route;
+    }
+    $document['set'] = [...['collectors' => [], 'keepOuts' => [], 'lengths' => []], ...$set];
+    $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
+
+    return Planner::sketch($job, Shop::bare())->layout->gaps;
+}
+
+const STRAIGHT = ['bends' => [], 'endStraight' => 300];
+
+it('measures straight runs beside each other', function () {
+    $gap = gapsOf(60, [STRAIGHT, STRAIGHT])[0];
+    expect($gap->isRun)->toBeTrue()->and($gap->gapMm)->toBeClose(60 - 44.45, 0, 1e-9)
+        ->and($gap->from->x)->toBeClose(0.0)->and($gap->to?->x)->toBeClose(60.0);
+});
+
+it('measures a half turn, which has no vertex', function () {
+    $back = ['bends' => [['straight' => 100, 'rotation' => 90, 'angle' => 180, 'clr' => 50.8]], 'endStraight' => 40];
+    [$near] = gapsOf(160, [$back, STRAIGHT]);
+    // The half turn comes back 2 · 50.8 mm nearer to the other than it began.
+    expect($near->gapMm)->toBeClose(160 - 101.6 - 44.45, 0, 0.01);
+});
+
+it('asks for the narrow gap only between runs of one collector, near their ends', function () {
+    $collector = [['name' => 'One', 'runs' => ['A', 'B'], 'assignment' => 'fixed', 'firing' => []]];
+    $short = ['bends' => [], 'endStraight' => 40];
+    [$apart] = gapsOf(60, [$short, $short]);
+    [$together] = gapsOf(60, [$short, $short], ['collectors' => $collector]);
+    expect($together->gapMm)->toBeClose($apart->gapMm)->and($together->neededMm)->toBeLessThan($apart->neededMm);
+});
+
+it('gives a line only to what comes near', function () {
+    expect(gapsOf(400, [STRAIGHT, STRAIGHT]))->toBe([]);
+});
+
+it('measures to a keep-out by its own clearance, or by the shop’s', function () {
+    $box = ['name' => 'Box', 'kind' => 'other', 'shape' => 'box', 'at' => [-70, 150, 0], 'direction' => [1, 0, 0], 'size' => [40, 60, 60]];
+    // Its face at −50 mm; half the tube of 44.45 leaves 27.775.
+    [$gap] = gapsOf(400, [STRAIGHT, STRAIGHT], ['keepOuts' => [$box]]);
+    [$own] = gapsOf(400, [STRAIGHT, STRAIGHT], ['keepOuts' => [[...$box, 'clearance' => 30]]]);
+    expect($gap->other)->toBe('Box')->and($gap->gapMm)->toBeClose(50 - 44.45 / 2, 0, 1e-9)->and($gap->to)->toBeNull()
+        ->and($gap->isKept())->toBeTrue()
+        ->and($own->neededMm)->toBeClose(30.0)->and($own->isKept())->toBeFalse();
+});

@@ -14,6 +14,17 @@ use UpsweptBead\Core\Units\Length;
  */
 final readonly class TackPattern
 {
+    /** A full pattern has so many tacks up to so many inches outside; above that the most. Common practice. */
+    private const TACKS = [[2.0, 4], [3.0, 6]];
+
+    private const MOST_TACKS = 8;
+
+    /** A tack is so many walls long; common practice. */
+    private const TACK_WALLS = 2.5;
+
+    /** A size counts as the inch it is named by within this, mm. */
+    private const ROUNDING_MM = 0.01;
+
     /** How far apart the two trial tacks sit (°); our estimate within the 60–90° in use. */
     private const TRIAL_SPREAD_DEG = 75.0;
 
@@ -25,11 +36,10 @@ final readonly class TackPattern
 
     public static function forTube(float $odMm, float $wallMm): self
     {
-        $count = match (true) {
-            $odMm <= 2 * Length::MM_PER_INCH + 0.01 => 4,
-            $odMm <= 3 * Length::MM_PER_INCH + 0.01 => 6,
-            default => 8,
-        };
+        $count = self::MOST_TACKS;
+        foreach (array_reverse(self::TACKS) as [$inches, $tacks]) {
+            $count = $odMm <= $inches * Length::MM_PER_INCH + self::ROUNDING_MM ? $tacks : $count;
+        }
         $stepDeg = 360 / $count;
         $order = [];
         for ($pair = 0; $pair < intdiv($count, 2); $pair++) {
@@ -38,7 +48,7 @@ final readonly class TackPattern
             array_push($order, (float) ($place * $stepDeg), $place * $stepDeg + 180.0);
         }
 
-        return new self([0.0, self::TRIAL_SPREAD_DEG], $order, 2.5 * $wallMm);
+        return new self([0.0, self::TRIAL_SPREAD_DEG], $order, self::TACK_WALLS * $wallMm);
     }
 
     private static function spread(int $pair, int $pairs): int

@@ -7,6 +7,9 @@ namespace UpsweptBead\Core\Geometry;
 /** A point or a direction in the job's right-handed axes; millimetres where it is a point. */
 final readonly class Vector
 {
+    /** A direction whose x is a greater part of it than this is turned away from y instead of from x. */
+    private const MOSTLY_X = 0.8;
+
     public function __construct(public float $x, public float $y, public float $z) {}
 
     public function plus(self $other): self
@@ -89,5 +92,13 @@ final readonly class Vector
     public function toArray(): array
     {
         return [$this->x, $this->y, $this->z];
+    }
+
+    /** Some direction of length 1 square to it; the same one every time. */
+    public function anySide(): self
+    {
+        $other = abs($this->x) < self::MOSTLY_X * $this->length() ? new self(1, 0, 0) : new self(0, 1, 0);
+
+        return $this->cross($other)->unit();
     }
 }

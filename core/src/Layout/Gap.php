@@ -9,6 +9,9 @@ use UpsweptBead\Core\Geometry\Vector;
 /** How near a run comes to another or to a keep-out, at the place where least is left of what is needed. */
 final readonly class Gap
 {
+    /** As much as the judge of the route format grants, mm. */
+    private const GRANTED_MM = 0.05;
+
     /**
      * @param  string  $run  letter
      * @param  string  $other  letter of a run, or name of a keep-out
@@ -28,7 +31,6 @@ final readonly class Gap
 
     public function isKept(): bool
     {
-        // As much as the judge of the route format grants.
-        return $this->gapMm >= $this->neededMm - 0.05;
+        return $this->gapMm >= $this->neededMm - self::GRANTED_MM;
     }
 }

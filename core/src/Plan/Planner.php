@@ -13,7 +13,7 @@ use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\RouteAnswers;
 use UpsweptBead\Core\Route\RouteRequest;
-use UpsweptBead\Core\Route\TwoBendRouter;
+use UpsweptBead\Core\Route\TwoBend\TwoBendRouter;
 use UpsweptBead\Core\Schedule\Schedule;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;

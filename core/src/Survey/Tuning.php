@@ -22,6 +22,19 @@ use UpsweptBead\Core\Units\Quantity;
  */
 final readonly class Tuning
 {
+    /** P = 850·ED/rpm and ID = 2.1·√(cc/(25·P)), in inches, ED in degrees and cc a cylinder. */
+    private const BELL_LENGTH = 850;
+
+    private const BELL_BORE = 2.1;
+
+    private const BELL_VOLUME = 25;
+
+    /** The usual outlet has so many times the area of one primary; handed down. */
+    private const OUTLET_AREAS = 1.5;
+
+    /** Walls near 16 gauge, mm. */
+    private const WALLS_MM = [1.5, 1.8];
+
     /** The port that the formula counts on, in inches. */
     private const NOMINAL_PORT_IN = 3.0;
 
@@ -50,9 +63,9 @@ final readonly class Tuning
     {
         $source = Source::memory('A. Graham Bell, Four-Stroke Performance Tuning');
         $duration = 180 + $engine->exhaustOpensDeg;
-        $fromValve = 850 * $duration / $engine->peakRpm;
+        $fromValve = self::BELL_LENGTH * $duration / $engine->peakRpm;
         $length = max(0.0, Length::ofInches($fromValve)->mm - $engine->port->mm);
-        $bore = Length::ofInches(2.1 * sqrt($engine->cylinderCc / (25 * $fromValve)))->mm;
+        $bore = Length::ofInches(self::BELL_BORE * sqrt($engine->cylinderCc / (self::BELL_VOLUME * $fromValve)))->mm;
         $given = [
             Input::of('exhaust opens before bottom dead centre', Quantity::Angle, $engine->exhaustOpensDeg),
             Input::of('turns a minute', Quantity::Count, $engine->peakRpm),
@@ -121,7 +134,7 @@ final readonly class Tuning
                 'set.tuning.outletMost',
                 'Collector outlet, usual',
                 Quantity::Length,
-                $tube->idMm() * sqrt(1.5),
+                $tube->idMm() * sqrt(self::OUTLET_AREAS),
                 new Reason(
                     'One and a half times the area of one primary.',
                     [],
@@ -139,8 +152,8 @@ final readonly class Tuning
         foreach ($shop->catalogue->tubes as $tube) {
             if (
                 ! $tube->isPipe &&
-                $tube->wallMm > 1.5 &&
-                $tube->wallMm < 1.8 &&
+                $tube->wallMm > self::WALLS_MM[0] &&
+                $tube->wallMm < self::WALLS_MM[1] &&
                 $shop->catalogue->bendsFor($tube->id) !== [] &&
                 ($best === null || abs($tube->idMm() - $boreMm) < abs($best->idMm() - $boreMm))
             ) {

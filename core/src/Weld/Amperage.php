@@ -20,6 +20,11 @@ use UpsweptBead\Core\Units\Quantity;
  */
 final readonly class Amperage
 {
+    /** By how much the thicker of two walls calls for more, for the logarithm of their ratio; our fit. */
+    private const UNEQUAL = 0.25;
+
+    private const MM_PER_THOU = 0.0254;
+
     /** The dial is set in fives. */
     private const STEP_A = 5.0;
 
@@ -41,7 +46,7 @@ final readonly class Amperage
         }
         $ratio = max($wallMm, $otherWallMm) / min($wallMm, $otherWallMm);
         if ($ratio > self::EQUAL_WITHIN) {
-            return min(self::MOST_UNEQUAL, 1 + 0.25 * log($ratio));
+            return min(self::MOST_UNEQUAL, 1 + self::UNEQUAL * log($ratio));
         }
 
         return $type->isFillet() ? self::EQUAL_FILLET : 1.0;
@@ -50,7 +55,9 @@ final readonly class Amperage
     /** Working current in A before it is rounded to the dial. */
     public static function workingA(JointType $type, float $wallMm, float $otherWallMm, float $ampsPerThou): float
     {
-        return $ampsPerThou * min($wallMm, $otherWallMm) / 0.0254 * self::factor($type, $wallMm, $otherWallMm);
+        $thou = min($wallMm, $otherWallMm) / self::MM_PER_THOU;
+
+        return $ampsPerThou * $thou * self::factor($type, $wallMm, $otherWallMm);
     }
 
     public static function figure(Joint $joint, ShopRules $rules): Figure

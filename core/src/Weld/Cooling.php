@@ -15,6 +15,13 @@ use UpsweptBead\Core\Stock\Metal;
  */
 final readonly class Cooling
 {
+    private const KELVIN = 273.15;
+
+    /** The loss is taken at the temperature half way from here (°C) to the target; our estimate. */
+    private const LOSS_FROM_C = 200;
+
+    private const HALVINGS = 60;
+
     private const AIR_W_M2K = 8.0;
 
     private const EMISSIVITY = 0.3;
@@ -43,10 +50,10 @@ final readonly class Cooling
     /** Seconds until the seam is down to a temperature; bisection, since it only falls. */
     public function secondsTo(float $targetC, float $heatJ): float
     {
-        $middleK = ($targetC + 200) / 2 + 273.15;
+        $middleK = ($targetC + self::LOSS_FROM_C) / 2 + self::KELVIN;
         $loss = self::AIR_W_M2K + 4 * self::EMISSIVITY * self::BOLTZMANN * $middleK ** 3;
         [$early, $late] = [1e-3, self::LONGEST_S];
-        for ($i = 0; $i < 60; $i++) {
+        for ($i = 0; $i < self::HALVINGS; $i++) {
             $middle = sqrt($early * $late);
             if ($this->temperatureC($heatJ, $middle, $loss) > $targetC) {
                 $early = $middle;

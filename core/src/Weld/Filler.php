@@ -17,6 +17,14 @@ use UpsweptBead\Core\Units\Quantity;
 /** Which wire, and how thick. A customer's written procedure overrules all of it. */
 final readonly class Filler
 {
+    /**
+     * Wire by the thinner wall, both in inches: the wall up to which a wire is taken, and what is taken above.
+     * Common practice; the walls between stock gauges are our own lines.
+     */
+    private const WIRES = [[0.057, 0.035], [0.082, 0.045], [0.1189, 0.0625]];
+
+    private const THICK_WIRE = 0.09375;
+
     public const NONE = 'none';
 
     /** Pairings that are refused or need a step first, whatever the other side is. */
@@ -83,13 +91,11 @@ final readonly class Filler
     /** The wire's diameter by the thinner wall; never thicker than the wall except to bridge a gap. */
     public static function size(Joint $joint): Figure
     {
-        $thou = $joint->thinnerMm() / Length::MM_PER_INCH * 1000;
-        $inches = match (true) {
-            $thou <= 57 => 0.035,
-            $thou <= 82 => 0.045,
-            $thou < 119 => 0.0625,
-            default => 0.09375,
-        };
+        $wall = $joint->thinnerMm() / Length::MM_PER_INCH;
+        $inches = self::THICK_WIRE;
+        foreach (array_reverse(self::WIRES) as [$most, $wire]) {
+            $inches = $wall <= $most ? $wire : $inches;
+        }
 
         return Figure::of("weld.$joint->id.wire", 'Wire', Quantity::Wall, $inches * Length::MM_PER_INCH, new Reason(
             'By the thinner wall, and never thicker than it unless a gap has to be bridged.',

@@ -15,6 +15,17 @@ use UpsweptBead\Core\Stock\BendStock;
  */
 final readonly class Bounds
 {
+    /** A radius is of the stock within this, mm. */
+    private const SAME_CLR_MM = 0.01;
+
+    /** Nothing is bent further by hand, °: a half turn has no vertex. */
+    private const MOST_DEG = 179.0;
+
+    /** What counts as kept: mm, and °. */
+    private const KEPT_MM = 1e-3;
+
+    private const KEPT_DEG = 1e-6;
+
     /** @param  list<float>  $maxAnglesDeg  one a bend */
     private function __construct(private RoutingLimits $rules, private array $maxAnglesDeg) {}
 
@@ -25,7 +36,7 @@ final readonly class Bounds
             $rules,
             array_map(static function (Bend $bend) use ($stock): float {
                 $angles = array_map(
-                    static fn (BendStock $one): float => abs($one->clrMm - $bend->clrMm) <= 0.01
+                    static fn (BendStock $one): float => abs($one->clrMm - $bend->clrMm) <= self::SAME_CLR_MM
                         ? $one->angleDeg
                         : 0.0,
                     $stock,
@@ -33,7 +44,7 @@ final readonly class Bounds
                 $most = $angles === [] ? 0.0 : max($angles);
 
                 // A radius that nobody stocks is told elsewhere; here it may be bent as it is.
-                return $most > 0.0 ? min($most, 179.0) : 179.0;
+                return $most > 0.0 ? min($most, self::MOST_DEG) : self::MOST_DEG;
             }, $run->bends));
     }
 
@@ -72,15 +83,15 @@ final readonly class Bounds
                     : ($i === 0
                         ? $this->rules->firstStraightMm
                         : $this->rules->innerStraightMm)) -
-                    1e-3
+                    self::KEPT_MM
             ) {
                 return false;
             }
         }
         foreach ($run->bends as $i => $bend) {
             if (
-                $bend->angleDeg < $this->rules->minAngleDeg - 1e-6 ||
-                $bend->angleDeg > $this->maxAnglesDeg[$i] + 1e-6
+                $bend->angleDeg < $this->rules->minAngleDeg - self::KEPT_DEG ||
+                $bend->angleDeg > $this->maxAnglesDeg[$i] + self::KEPT_DEG
             ) {
                 return false;
             }

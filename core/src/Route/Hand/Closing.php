@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Hand;
 
+use UpsweptBead\Core\Geometry\DampedStep;
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\FarEnd;
@@ -20,9 +21,37 @@ use UpsweptBead\Core\Run\TubeRun;
  */
 final readonly class Closing
 {
+    /** Turns (°) from which it is begun again, where the way there leads over a hill. */
+    private const TURNS = [40.0, -40.0, 90.0, -90.0, 180.0];
+
     private const MM_PER_RAD = 573.0;
 
     private const STEPS = 60;
+
+    /** How much a value is held that the far end hardly depends on (of the square of a slope). */
+    private const FLOOR = 1.0;
+
+    /** Damping to begin with, its least, and what it is divided or multiplied by after a step; by trial. */
+    private const DAMPING = 1e-3;
+
+    private const LEAST_DAMPING = 1e-9;
+
+    private const AFTER_GAIN = 5;
+
+    private const AFTER_LOSS = 6;
+
+    private const TRIES = 8;
+
+    /** The square of what is left (mm²) that counts as closed. */
+    private const CLOSED = 1e-10;
+
+    /** Slopes are taken over this, mm or °; no step goes further than the other, mm or °. */
+    private const SLOPE = 1e-4;
+
+    private const MOST_STEP = 30.0;
+
+    /** A wished length is met within this, mm. */
+    private const LENGTH_WITHIN = 0.1;
 
     private function __construct(public TubeRun $run, public FarEnd $left) {}
 
@@ -39,7 +68,7 @@ final readonly class Closing
             $closed = self::build($run, $values);
             $answer = new self($closed, FarEnd::of($closed, $target));
             $misses = $lengthMm === null ? 0.0 : abs($closed->lengthMm() - $lengthMm);
-            if ($answer->isClosed() && $misses < 0.1) {
+            if ($answer->isClosed() && $misses < self::LENGTH_WITHIN) {
                 return $answer;
             }
             $badness = hypot($answer->left->badness(), $misses);
@@ -61,7 +90,7 @@ final readonly class Closing
         $plain = self::values($run);
         $starts = [$plain];
         foreach (array_keys($run->bends) as $i) {
-            foreach ($locks->isFree(3 * $i + 1) ? [40.0, -40.0, 90.0, -90.0, 180.0] : [] as $turn) {
+            foreach ($locks->isFree(3 * $i + 1) ? self::TURNS : [] as $turn) {
                 $starts[] = array_replace($plain, [3 * $i + 1 => $plain[3 * $i + 1] + $turn]);
             }
         }
@@ -86,14 +115,14 @@ final readonly class Closing
         }
         $rows = self::rows($values, $run, $target, $lengthMm);
         $cost = self::square($rows);
-        $lambda = 1e-3;
-        for ($step = 0; $step < self::STEPS && $cost > 1e-10; $step++) {
+        $damping = self::DAMPING;
+        for ($step = 0; $step < self::STEPS && $cost > self::CLOSED; $step++) {
             $slopes = $push = [];
             foreach ($values as $k => $value) {
                 if (! $locks->isFree($k)) {
                     continue;
                 }
-                $h = 1e-4;
+                $h = self::SLOPE;
                 $moved = self::rows(
                     array_values(array_replace($values, [$k => $value + $h])),
                     $run,
@@ -111,16 +140,19 @@ final readonly class Closing
                 break;
             }
             $accepted = false;
-            for ($try = 0; $try < 8 && ! $accepted; $try++) {
+            for ($try = 0; $try < self::TRIES && ! $accepted; $try++) {
                 $next = $values;
-                foreach (self::step($slopes, $push, $lambda) as $k => $change) {
-                    $next[$k] = $bounds->held($k, $values[$k] + max(-30.0, min(30.0, $change)), count($values));
+                foreach (self::step($slopes, $push, $damping) as $k => $change) {
+                    $change = max(-self::MOST_STEP, min(self::MOST_STEP, $change));
+                    $next[$k] = $bounds->held($k, $values[$k] + $change, count($values));
                 }
                 $next = array_values($next);
                 $nextRows = self::rows($next, $run, $target, $lengthMm);
                 $nextCost = self::square($nextRows);
                 $accepted = $nextCost < $cost;
-                $lambda = $accepted ? max(1e-9, $lambda / 5) : $lambda * 6;
+                $damping = $accepted
+                    ? max(self::LEAST_DAMPING, $damping / self::AFTER_GAIN)
+                    : $damping * self::AFTER_LOSS;
                 if ($accepted) {
                     [$values, $rows, $cost] = [$next, $nextRows, $nextCost];
                 }
@@ -134,45 +166,29 @@ final readonly class Closing
     }
 
     /**
-     * (JᵀJ + λ·D + λ) x = Jᵀr by Gauss's elimination.
+     * How far each value is to go.
      *
-     * @param  non-empty-array<int, list<float>>  $slopes
-     * @param  array<int, float>  $push
-     * @return array<int, float>
+     * @param  non-empty-array<int, list<float>>  $slopes  of the rows, by value
+     * @param  array<int, float>  $push  downhill, by value
+     * @return array<int, float> by value
      */
-    private static function step(array $slopes, array $push, float $lambda): array
+    private static function step(array $slopes, array $push, float $damping): array
     {
-        $keys = array_keys($slopes);
-        $n = count($keys);
-        $m = [];
-        foreach ($keys as $i => $a) {
-            foreach ($keys as $j => $b) {
-                $m[$i][$j] = array_sum(
-                    array_map(static fn (float $x, float $y): float => $x * $y, $slopes[$a], $slopes[$b]),
-                );
-            }
-            $m[$i][$i] *= 1 + $lambda;
-            $m[$i][$i] += $lambda + 1e-9;
-            $m[$i][$n] = $push[$a];
-        }
-        for ($i = 0; $i < $n; $i++) {
-            for ($j = $i + 1; $j < $n; $j++) {
-                $share = $m[$j][$i] / $m[$i][$i];
-                for ($k = $i; $k <= $n; $k++) {
-                    $m[$j][$k] -= $share * $m[$i][$k];
-                }
-            }
-        }
-        $x = [];
-        for ($i = $n - 1; $i >= 0; $i--) {
-            $sum = $m[$i][$n];
-            for ($j = $i + 1; $j < $n; $j++) {
-                $sum -= $m[$i][$j] * $x[$keys[$j]];
-            }
-            $x[$keys[$i]] = $sum / $m[$i][$i];
-        }
+        $columns = array_values($slopes);
+        $normal = array_map(
+            static fn (array $a): array => array_map(
+                static fn (array $b): float => array_sum(
+                    array_map(static fn (float $x, float $y): float => $x * $y, $a, $b),
+                ),
+                $columns,
+            ),
+            $columns,
+        );
 
-        return $x;
+        return array_combine(
+            array_keys($slopes),
+            DampedStep::of($normal, array_values($push), $damping, self::FLOOR),
+        );
     }
 
     /**

@@ -17,6 +17,14 @@ use UpsweptBead\Core\Geometry\Vector;
  */
 final readonly class Insertion
 {
+    /** Directions all round, evenly spread, and shares between the port's and the inlet's. */
+    private const ALL_ROUND = 40;
+
+    private const BETWEEN = [0.25, 0.5, 0.75];
+
+    /** Two directions whose mixture is shorter than this point against each other. */
+    private const LEAST_MIXED = 0.2;
+
     private const TIPS_DEG = [4.0, 8.0];
 
     /**
@@ -214,19 +222,19 @@ final readonly class Insertion
     private static function directions(array $port, array $inlet): array
     {
         $directions = [[$port, Along::Port], [$inlet, Along::Inlet]];
-        foreach ([0.25, 0.5, 0.75] as $share) {
+        foreach (self::BETWEEN as $share) {
             $mixed = [
                 $port[0] + $share * ($inlet[0] - $port[0]),
                 $port[1] + $share * ($inlet[1] - $port[1]),
                 $port[2] + $share * ($inlet[2] - $port[2]),
             ];
             $size = sqrt($mixed[0] ** 2 + $mixed[1] ** 2 + $mixed[2] ** 2);
-            if ($size > 0.2) {
+            if ($size > self::LEAST_MIXED) {
                 $directions[] = [[$mixed[0] / $size, $mixed[1] / $size, $mixed[2] / $size], Along::Between];
             }
         }
         // Points spread evenly over the sphere by the golden angle.
-        $count = 40;
+        $count = self::ALL_ROUND;
         for ($i = 0; $i < $count; $i++) {
             $z = 1 - (2 * $i + 1) / $count;
             $r = sqrt(1 - $z * $z);

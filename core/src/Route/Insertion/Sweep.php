@@ -14,6 +14,11 @@ use UpsweptBead\Core\Geometry\Solid\KeepOut;
  */
 final readonly class Sweep
 {
+    /** Steps in which a point is followed, and how far past a solid that is not convex (mm). */
+    private const FOLLOWED = 60;
+
+    private const BEHIND_MM = 300.0;
+
     /** Tubes may touch while they pass, but not by more than what chords stand off their arcs. */
     private const SLACK = 0.5;
 
@@ -168,7 +173,7 @@ final readonly class Sweep
     {
         $before = INF;
         $isConvex = $solid->isConvex();
-        for ($step = 0; $step < 60; $step++) {
+        for ($step = 0; $step < self::FOLLOWED; $step++) {
             $free = ($isConvex ? $solid->distance($x, $y, $z) : $solid->atLeast($x, $y, $z)) - $radius;
             if ($free < 0.0 && ! $isConvex) {
                 $free = $solid->distance($x, $y, $z) - $radius;
@@ -179,7 +184,7 @@ final readonly class Sweep
             }
             // A convex solid that is getting further away never comes nearer again; another may, until it is far
             // behind.
-            if ($free > ($isConvex ? $before : 300.0)) {
+            if ($free > ($isConvex ? $before : self::BEHIND_MM)) {
                 return false;
             }
             $before = $free;

@@ -13,6 +13,31 @@ use UpsweptBead\Core\Route\Problem\RouteProblem;
  */
 final class Candidates
 {
+    /** How far off a wished length a way may be (mm, beyond its tolerance) to be mended onto it. */
+    private const OFF_LENGTH = 3.0;
+
+    /** Pairs of radii that are scanned for a length, and of each end so many of the least. */
+    private const RADIUS_PAIRS = 9;
+
+    /** Ways of any length: no shorter than the way across and this (mm), nor than so much longer than it. */
+    private const LEAST_MORE = 8.0;
+
+    private const LEAST_TIMES = 1.3;
+
+    /** Lengths that are scanned where any will do, as shares of the least. */
+    private const SOME_LENGTHS = [1.02, 1.1, 1.25];
+
+    /** Where fewer ways than FEW were found, so many with four bends are added. */
+    private const FOUR_ADDED = 4;
+
+    /** Two ways are alike if they leave alike and their first straights differ by less than this, mm. */
+    private const ALIKE_MM = 40;
+
+    /** A way longer than so many times the way across, and this (mm), is endless. */
+    private const ENDLESS_TIMES = 4;
+
+    private const ENDLESS_MORE = 2000.0;
+
     /** Asked for above every limit while searching: lines stand for arcs, and the end must hold exactly. */
     public const HAND = 0.45;
 
@@ -186,7 +211,8 @@ final class Candidates
     /** @return list<Way> */
     private function drawn(Span $span, ?float $length, float $tolerance, float $extra): array
     {
-        $isOfLength = static fn (Way $way): bool => $length === null || abs($way->length - $length) <= $tolerance + 3.0;
+        $isOfLength = static fn (Way $way): bool => $length === null ||
+            abs($way->length - $length) <= $tolerance + self::OFF_LENGTH;
         $two = array_values(array_filter(FewBends::of($span), $isOfLength));
         if ($span->rules->maxBends >= 2) {
             array_push($two, ...array_filter(TwoBends::onGrid($span), $isOfLength));
@@ -196,7 +222,7 @@ final class Candidates
                     ...TwoBends::ofLength(
                         $span,
                         $one,
-                        array_slice(self::radiusPairs($span), 0, $this->isLight ? 1 : 9),
+                        array_slice(self::radiusPairs($span), 0, $this->isLight ? 1 : self::RADIUS_PAIRS),
                     ),
                 );
             }
@@ -206,7 +232,7 @@ final class Candidates
             array_push($ways, ...$this->threeBends($span, $length, $extra));
         }
         if ($span->rules->maxBends >= 4) {
-            array_push($ways, ...$this->fourBends($span, $length, count($ways) < 12 ? 4 : 0));
+            array_push($ways, ...$this->fourBends($span, $length, count($ways) < self::FEW ? self::FOUR_ADDED : 0));
         }
 
         return $ways;
@@ -218,11 +244,11 @@ final class Candidates
      */
     private static function someLengths(Span $span, array $onGrid, float $extra): array
     {
-        $least = $span->across->length() + 8.0;
+        $least = $span->across->length() + self::LEAST_MORE;
         $lengths = array_map(static fn (Way $way): float => $way->length, $onGrid);
-        $least = $lengths === [] ? $least : max($least, min(min($lengths), $least * 1.3));
+        $least = $lengths === [] ? $least : max($least, min(min($lengths), $least * self::LEAST_TIMES));
 
-        return [$least * 1.02 + $extra, $least * 1.1 + $extra, $least * 1.25 + $extra];
+        return array_map(static fn (float $share): float => $least * $share + $extra, self::SOME_LENGTHS);
     }
 
     /** @return list<array{float, float}> */
@@ -298,7 +324,10 @@ final class Candidates
         $found = [];
         $alike = [];
         foreach ($ways as $way) {
-            $like = self::like($way->unit(min(1, $way->bends())), [$way->straights[0] / 40, ...$way->radii]);
+            $like = self::like(
+                $way->unit(min(1, $way->bends())),
+                [$way->straights[0] / self::ALIKE_MM, ...$way->radii],
+            );
             if (($alike[$like] ?? 0) >= self::ALIKE || ! $this->measured($way)) {
                 continue;
             }
@@ -316,7 +345,7 @@ final class Candidates
     private function measured(Way $way): bool
     {
         // Where directions nearly agree, legs can come out endless.
-        if ($way->length > 4 * $way->span->across->length() + 2000.0) {
+        if ($way->length > self::ENDLESS_TIMES * $way->span->across->length() + self::ENDLESS_MORE) {
             return false;
         }
         $rules = $this->problem->rules;

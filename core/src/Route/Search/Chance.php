@@ -25,6 +25,12 @@ final class Chance
         return $this->random->getInt(0, self::WHOLE - 1) / self::WHOLE;
     }
 
+    /** From $least up to, not including, $least + $width. */
+    public function from(float $least, float $width): float
+    {
+        return $least + $width * $this->share();
+    }
+
     /** From 0 to $most − 1. */
     public function below(int $most): int
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
+use UpsweptBead\Core\Geometry\Directions;
+
 /**
  * Ways with four bends, drawn: directions from both ends on the grid, one inner leg given outright, the rest solved.
  */

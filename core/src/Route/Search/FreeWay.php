@@ -10,6 +10,9 @@ namespace UpsweptBead\Core\Route\Search;
  */
 final class FreeWay
 {
+    /** Beyond about 175° a leg would be endless; held there, the length stays finite. */
+    private const LEAST_COS = -0.996;
+
     /** @var list<float> */
     public array $vertices = [];
 
@@ -153,7 +156,7 @@ final class FreeWay
             $uz = $z / $leg;
             if ($i > 0) {
                 $cos = $units[3 * $i - 3] * $ux + $units[3 * $i - 2] * $uy + $units[3 * $i - 1] * $uz;
-                $angle = acos($cos > 1.0 ? 1.0 : ($cos < -0.996 ? -0.996 : $cos));
+                $angle = acos($cos > 1.0 ? 1.0 : ($cos < self::LEAST_COS ? self::LEAST_COS : $cos));
                 $radius = $this->radii[$i - 1];
                 $setback = $radius * tan($angle / 2);
                 $angles[] = $angle;

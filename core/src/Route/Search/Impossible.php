@@ -19,6 +19,20 @@ use UpsweptBead\Core\Route\Problem\RouteProblem;
  */
 final readonly class Impossible
 {
+    /** A turn past what the bends allow by no more than this (rad) is rounding. */
+    private const ROUNDING_RAD = 1e-6;
+
+    /** A disc covered by no more than this (mm) may yet be passed: what the format's judge grants. */
+    private const GRANTED_MM = 0.05;
+
+    /** Two first straights too near each other by no more than this (mm): granted, and the steps between points. */
+    private const STUBS_GRANTED_MM = 0.06;
+
+    private const STUB_STEPS = 50;
+
+    /** The least depth (mm) a disc is laid at. */
+    private const LEAST_DEPTH_MM = 1e-3;
+
     private const CORNERS = 24;
 
     private const DEPTHS = 24;
@@ -86,7 +100,7 @@ final readonly class Impossible
     {
         $turn = acos(max(-1.0, min(1.0, $span->port->direction->dot($span->inlet->direction))));
         $most = $span->rules->maxBends * max($span->maxAngles);
-        if ($turn > $most + 1e-6) {
+        if ($turn > $most + self::ROUNDING_RAD) {
             return new Hindrance(
                 $span->port->id,
                 null,
@@ -167,11 +181,12 @@ final readonly class Impossible
         // there.
         $far = $axis->dot($at === $span->port->at ? $span->across : $span->across->times(-1.0));
         $deepest = max($straight + $radius * sin(min($turn, M_PI / 2)), min($far, $straight + $radius));
-        $axisSide = self::anySide($axis);
+        $axisSide = $axis->anySide();
         $other = $axis->cross($axisSide);
+        $shallowest = max($exempt, self::LEAST_DEPTH_MM);
         $worst = 0.0;
         for ($i = 0; $i <= self::DEPTHS; $i++) {
-            $depth = max($exempt, 1e-3) + ($deepest - max($exempt, 1e-3)) * $i / self::DEPTHS;
+            $depth = $shallowest + ($deepest - $shallowest) * $i / self::DEPTHS;
             if ($depth > $deepest || $depth < $exempt) {
                 continue;
             }
@@ -179,14 +194,14 @@ final readonly class Impossible
             $reach = ($radius - sqrt(max(0.0, $radius * $radius - $h * $h))) / cos(M_PI / self::CORNERS);
             $centre = $at->plus($axis->times($depth));
             $inside = INF;
-            for ($k = 0; $k < self::CORNERS && $inside > 0.05; $k++) {
+            for ($k = 0; $k < self::CORNERS && $inside > self::GRANTED_MM; $k++) {
                 $angle = (2 * M_PI * $k) / self::CORNERS;
                 $corner = $centre
                     ->plus($axisSide->times($reach * cos($angle)))
                     ->plus($other->times($reach * sin($angle)));
                 $inside = min($inside, $grown - $solid->distance($corner->x, $corner->y, $corner->z));
             }
-            $worst = max($worst, $inside > 0.05 ? $inside : 0.0);
+            $worst = max($worst, $inside > self::GRANTED_MM ? $inside : 0.0);
         }
 
         return $worst;
@@ -209,7 +224,7 @@ final readonly class Impossible
                 $need = ($p->port->tube->odMm + $q->port->tube->odMm) / 2 + $problem->rules->gapMm;
                 $length = $problem->rules->limits->firstStraightMm;
                 $gap = self::apart($p->port->at, $p->port->direction, $q->port->at, $q->port->direction, $length);
-                if ($need - $gap > 0.06) {
+                if ($need - $gap > self::STUBS_GRANTED_MM) {
                     $reasons[] = new Hindrance(
                         $p->port->id,
                         $q->port->id,
@@ -252,17 +267,12 @@ final readonly class Impossible
     private static function apart(Vector $p, Vector $u, Vector $q, Vector $v, float $length): float
     {
         $least = INF;
-        for ($i = 0; $i <= 50; $i++) {
-            $x = $p->plus($u->times($length * $i / 50));
+        for ($i = 0; $i <= self::STUB_STEPS; $i++) {
+            $x = $p->plus($u->times($length * $i / self::STUB_STEPS));
             $t = max(0.0, min($length, $x->minus($q)->dot($v)));
             $least = min($least, $x->distanceTo($q->plus($v->times($t))));
         }
 
         return $least;
-    }
-
-    private static function anySide(Vector $axis): Vector
-    {
-        return $axis->cross(abs($axis->x) < 0.8 ? new Vector(1, 0, 0) : new Vector(0, 1, 0))->unit();
     }
 }

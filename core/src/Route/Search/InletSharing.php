@@ -12,6 +12,11 @@ use UpsweptBead\Core\Route\Problem\RouteProblem;
 /** Who may go where: every permitted span of a problem, and the ways of sharing out the inlets. */
 final readonly class InletSharing
 {
+    /** The shortest a tube may well be: the way across and so much, as a share and in mm. */
+    private const LEAST_TIMES = 1.02;
+
+    private const LEAST_MORE = 10.0;
+
     /** @var list<array<int, Span>> by port, by inlet of all collectors together */
     public array $spans;
 
@@ -53,7 +58,7 @@ final readonly class InletSharing
         foreach ($this->problem->ports as $i => $port) {
             if (in_array($port->id, $runners, true)) {
                 $each = array_map(
-                    static fn (Span $span): float => $span->across->length() * 1.02 + 10.0,
+                    static fn (Span $span): float => $span->across->length() * self::LEAST_TIMES + self::LEAST_MORE,
                     $this->spans[$i],
                 );
                 $least = max($least, $each === [] ? 0.0 : array_sum($each) / count($each));

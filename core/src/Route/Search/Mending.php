@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Route\Search;
 
 use UpsweptBead\Core\Geometry\Clearance\Chords;
+use UpsweptBead\Core\Geometry\DampedStep;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
 
 /**
  * Mends near misses of a whole set together: damped least squares (Levenberg–Marquardt) over all free values of all
  * tubes and the common lengths. What is asked of the tubes becomes shortfalls in mm, 0 where kept; the places of
- * contact are found anew at each step and held while slopes are taken.
+ * contact are found anew at each step and held while slopes are taken. Its numbers are tuned on the shipped problems.
  */
 final readonly class Mending
 {
@@ -21,6 +22,43 @@ final readonly class Mending
 
     /** An angle on the grid may keep this share of its window. */
     private const HELD = 0.6;
+
+    /** How much a value is held that hardly any shortfall depends on (of the square of a slope). */
+    private const FLOOR = 0.05;
+
+    /** Damping to begin with, its least, and what it is multiplied by after a step that helped or did not. */
+    private const DAMPING = 0.02;
+
+    private const LEAST_DAMPING = 1e-4;
+
+    private const AFTER_GAIN = 0.35;
+
+    private const AFTER_LOSS = 5;
+
+    private const TRIES = 4;
+
+    /** Squares of shortfalls (mm²) that count as none while mending, and at its end. */
+    private const MENDED = 1e-6;
+
+    private const NEARLY_MENDED = 1e-4;
+
+    /** Every so many steps the shortfalls must have come down to this share, or it is given up. */
+    private const LOOK_EVERY = 6;
+
+    private const MUST_FALL_TO = 0.8;
+
+    /** Slopes are taken over this, mm. */
+    private const SLOPE_MM = 1e-3;
+
+    /** No step longer than a bend (mm): beyond that the slopes mean nothing. */
+    private const MOST_STEP = 40.0;
+
+    /** Straights end this far (mm), angles this far (rad) inside their limits, lengths at this share of their tolerance. */
+    private const STRAIGHT_HAND = 0.02;
+
+    private const ANGLE_HAND = 1e-4;
+
+    private const LENGTH_SHARE = 0.97;
 
     public function __construct(private RouteProblem $problem, private Groups $groups) {}
 
@@ -36,25 +74,25 @@ final readonly class Mending
             $tubes[] = FreeWay::from($way, $held[$i] ?? null);
         }
         $commons = $this->groups->commons($ways);
-        $damping = 0.02;
+        $damping = self::DAMPING;
         $ways = array_map(static fn (FreeWay $tube): Way => $tube->way()->cut(Chords::COARSE), $tubes);
         $known = [];
         $rows = $this->rows($tubes, $ways, $commons, $known);
         $error = self::error($rows);
         $early = INF;
         for ($step = 0; $step < self::STEPS; $step++) {
-            if ($error < 1e-6) {
+            if ($error < self::MENDED) {
                 return $ways;
             }
-            if ($step % 6 === 5) {
-                if ($error > 0.8 * $early) {
+            if ($step % self::LOOK_EVERY === self::LOOK_EVERY - 1) {
+                if ($error > self::MUST_FALL_TO * $early) {
                     return null;
                 }
                 $early = $error;
             }
             [$normal, $slope] = $this->normal($tubes, $commons, $rows);
-            for ($try = 0; $try < 4; $try++) {
-                $move = self::solve($normal, $slope, $damping);
+            for ($try = 0; $try < self::TRIES; $try++) {
+                $move = DampedStep::of($normal, $slope, $damping, self::FLOOR);
                 [$tried, $triedCommons] = self::moved($tubes, $commons, $move);
                 $triedWays = array_map(
                     static fn (FreeWay $tube, FreeWay $was, Way $way): Way => $tube === $was
@@ -74,17 +112,17 @@ final readonly class Mending
                         $triedRows,
                         $triedError,
                     ];
-                    $damping = max(1e-4, $damping * 0.35);
+                    $damping = max(self::LEAST_DAMPING, $damping * self::AFTER_GAIN);
 
                     continue 2;
                 }
-                $damping *= 5;
+                $damping *= self::AFTER_LOSS;
             }
 
             return null;
         }
 
-        return $error < 1e-4 ? $ways : null;
+        return $error < self::NEARLY_MENDED ? $ways : null;
     }
 
     /**
@@ -151,7 +189,7 @@ final readonly class Mending
         $last = $tube->bends;
         foreach ($tube->straights as $k => $straight) {
             $least =
-                0.02 +
+                self::STRAIGHT_HAND +
                 ($k === 0
                     ? $rules->limits->firstStraightMm
                     : ($k === $last
@@ -162,7 +200,8 @@ final readonly class Mending
             }
         }
         foreach ($tube->angles as $k => $angle) {
-            [$low, $high] = [$tube->span->minAngle + 1e-4, $tube->span->maxAngle($tube->radii[$k]) - 1e-4];
+            $low = $tube->span->minAngle + self::ANGLE_HAND;
+            $high = $tube->span->maxAngle($tube->radii[$k]) - self::ANGLE_HAND;
             if ($tube->held[$k] !== null) {
                 $slack = self::HELD * deg2rad($rules->limits->grid->windowDeg);
                 [$low, $high] = [max($low, $tube->held[$k] - $slack), min($high, $tube->held[$k] + $slack)];
@@ -181,7 +220,7 @@ final readonly class Mending
         $group = $this->groups->of($tube->span->port->id);
         if ($group !== null) {
             $over = $tube->length - $commons[$group];
-            $allowed = 0.97 * $this->groups->tolerance($group, $commons[$group]);
+            $allowed = self::LENGTH_SHARE * $this->groups->tolerance($group, $commons[$group]);
             if (abs($over) > $allowed) {
                 $rows[] = new Shortfall(
                     ShortfallKind::Length,
@@ -255,7 +294,7 @@ final readonly class Mending
             $count += count($tube->values);
         }
         $size = $count + count($commons);
-        $h = 1e-3;
+        $h = self::SLOPE_MM;
         $slopes = array_fill(0, count($rows), []);
         foreach ($tubes as $i => $tube) {
             $mine = array_filter($rows, static fn (Shortfall $row): bool => $row->tube === $i || $row->other === $i);
@@ -273,7 +312,8 @@ final readonly class Mending
         }
         foreach ($rows as $r => $row) {
             if ($row->kind === ShortfallKind::Length && $this->groups->isFree($row->place)) {
-                $slopes[$r][$count + $row->place] = -$row->sign - 0.97 * $this->groups->tolerance($row->place, 1.0);
+                $slopes[$r][$count + $row->place] =
+                    -$row->sign - self::LENGTH_SHARE * $this->groups->tolerance($row->place, 1.0);
             }
         }
         $normal = array_fill(0, $size, array_fill(0, $size, 0.0));
@@ -306,7 +346,7 @@ final readonly class Mending
                 return $row->sign * ($tube->angles[$row->place] - $row->limit) * $tube->radii[$row->place];
             case ShortfallKind::Length:
                 return $row->sign * ($tube->length - $commons[$row->place]) -
-                    0.97 * $this->groups->tolerance($row->place, $commons[$row->place]);
+                    self::LENGTH_SHARE * $this->groups->tolerance($row->place, $commons[$row->place]);
             case ShortfallKind::Solid:
                 [$x, $y, $z] = $tube->point($row->place, $row->share);
 
@@ -323,42 +363,6 @@ final readonly class Mending
     }
 
     /**
-     * Solves (N + λ(D + 1)) x = r by Cholesky.
-     *
-     * @param  array<int, array<int, float>>  $normal
-     * @param  array<int, float>  $right
-     * @return array<int, float>
-     */
-    private static function solve(array $normal, array $right, float $damping): array
-    {
-        $n = count($right);
-        $l = array_fill(0, $n, array_fill(0, $n, 0.0));
-        for ($i = 0; $i < $n; $i++) {
-            for ($j = 0; $j <= $i; $j++) {
-                $sum = $normal[$i][$j] + ($i === $j ? $damping * ($normal[$i][$i] + 0.05) : 0.0);
-                for ($k = 0; $k < $j; $k++) {
-                    $sum -= $l[$i][$k] * $l[$j][$k];
-                }
-                $l[$i][$j] = $i === $j ? sqrt(max($sum, 1e-9)) : $sum / $l[$j][$j];
-            }
-        }
-        for ($i = 0; $i < $n; $i++) {
-            for ($k = 0; $k < $i; $k++) {
-                $right[$i] -= $l[$i][$k] * $right[$k];
-            }
-            $right[$i] /= $l[$i][$i];
-        }
-        for ($i = $n - 1; $i >= 0; $i--) {
-            for ($k = $i + 1; $k < $n; $k++) {
-                $right[$i] -= $l[$k][$i] * $right[$k];
-            }
-            $right[$i] /= $l[$i][$i];
-        }
-
-        return $right;
-    }
-
-    /**
      * @param  list<FreeWay>  $tubes
      * @param  list<float>  $commons
      * @param  array<int, float>  $move
@@ -371,8 +375,7 @@ final readonly class Mending
         foreach ($tubes as $tube) {
             $values = [];
             foreach ($tube->values as $value) {
-                // No step longer than a bend: beyond that the slopes mean nothing.
-                $values[] = $value + max(-40.0, min(40.0, $move[$at++]));
+                $values[] = $value + max(-self::MOST_STEP, min(self::MOST_STEP, $move[$at++]));
             }
             if ($values === $tube->values) {
                 $moved[] = $tube;

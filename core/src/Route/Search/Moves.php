@@ -12,6 +12,16 @@ use UpsweptBead\Core\Geometry\Vector;
  */
 final readonly class Moves
 {
+    /** A move must make the set this much cheaper: for looks, and for one tube in place of another. */
+    private const LOOKS_GAIN = 0.2;
+
+    private const SWAP_GAIN = 0.3;
+
+    /** Of two swapped at once the first must gain this much, and so many are tried. */
+    private const FIRST_GAIN = 1.0;
+
+    private const FIRST_FEW = 2;
+
     /** Of the ways that could stand in for another, how many are tried. */
     private const FEW = 4;
 
@@ -99,7 +109,7 @@ final readonly class Moves
             foreach ($this->assembly->bestFew($options($old), $others, 1.0, $most, self::LOOKED_AT) as $way) {
                 $changed = array_values(array_replace($set, [$i => $way]));
                 $cost = $this->appraisal->of($changed);
-                if ($cost < $now - 0.2) {
+                if ($cost < $now - self::LOOKS_GAIN) {
                     $better[] = [$cost, $changed];
                 }
             }
@@ -121,9 +131,8 @@ final readonly class Moves
         usort($order, static fn (int $a, int $b): int => $set[$b]->cost <=> $set[$a]->cost);
         foreach ($order as $i) {
             $others = array_diff_key($set, [$i => true]);
-            foreach (
-                $this->assembly->bestFew($options($set[$i]), $others, 1.0, $set[$i]->cost - 0.3, self::FEW) as $way
-            ) {
+            $most = $set[$i]->cost - self::SWAP_GAIN;
+            foreach ($this->assembly->bestFew($options($set[$i]), $others, 1.0, $most, self::FEW) as $way) {
                 yield [array_values(array_replace($set, [$i => $way])), []];
             }
         }
@@ -172,8 +181,9 @@ final readonly class Moves
                     continue;
                 }
                 $others = array_diff_key($set, [$i => true, $j => true]);
-                $room = $set[$i]->cost + $set[$j]->cost - 0.3;
-                foreach ($this->assembly->bestFew($all[$i], $others, 1.0, $set[$i]->cost - 1.0, 2) as $way) {
+                $room = $set[$i]->cost + $set[$j]->cost - self::SWAP_GAIN;
+                $most = $set[$i]->cost - self::FIRST_GAIN;
+                foreach ($this->assembly->bestFew($all[$i], $others, 1.0, $most, self::FIRST_FEW) as $way) {
                     $with = $others + [$i => $way];
                     foreach ($this->assembly->bestFew($all[$j], $with, 1.0, $room - $way->cost, 1) as $second) {
                         yield [array_values(array_replace($set, [$i => $way, $j => $second])), []];

@@ -16,6 +16,22 @@ use UpsweptBead\Core\Route\Problem\RouteProblem;
  */
 final class SetSolver
 {
+    /** An inlet choice is left out whose ways cannot cost this much less than what is there. */
+    private const WORTH_TRYING = 0.2;
+
+    /** What a missing mm counts when sets are ranked to be mended. */
+    private const MISSING_COST = 0.8;
+
+    /** A set must cost this much less than the one it is to replace; and this much to be told of. */
+    private const CHEAPER = 0.02;
+
+    private const BETTER = 0.001;
+
+    /** Lengths are tried about a rung of the ladder, or about those of the best set: shares from, and how far up. */
+    private const ABOUT_RUNG = [0.96, 0.08];
+
+    private const ABOUT_BEST = [0.9, 0.2];
+
     /** Common lengths tried, over the least that all tubes can have. Short ones are hardest, and length is cheap. */
     private const LADDER = [1.14, 1.27, 1.07, 1.42, 1.2, 1.6, 1.02, 1.85, 1.34, 1.1];
 
@@ -178,7 +194,7 @@ final class SetSolver
                 break;
             }
             $options = $this->options($inlets, $lengths, $quick);
-            if ($options === null || $this->floor($options) >= $this->objective - 0.2) {
+            if ($options === null || $this->floor($options) >= $this->objective - self::WORTH_TRYING) {
                 continue;
             }
             foreach ($this->orders($round) as $k => $order) {
@@ -186,7 +202,7 @@ final class SetSolver
                 if ($ways !== null) {
                     $missing = $this->assembly->missing($ways);
                     $key = implode(',', array_map(static fn (Way $way): int => $way->id, $ways));
-                    $states[$key] = [$this->appraisal->of($ways) + 0.8 * $missing, $missing, $ways];
+                    $states[$key] = [$this->appraisal->of($ways) + self::MISSING_COST * $missing, $missing, $ways];
                     // A clean set is an answer at once, and an answer bounds all that follows.
                     if ($this->best === [] && $missing < self::CLEAN) {
                         $this->mend($ways, [], INF, true);
@@ -265,10 +281,14 @@ final class SetSolver
                         array_sum(array_map(static fn (Way $way): int => $way->odd, $mended));
         }
         $objective = $mended === null ? INF : $this->appraisal->of($mended);
-        if ($mended === null || $objective - $hope >= $below - 0.02 || ! Proof::holds($this->problem, $mended)) {
+        if (
+            $mended === null ||
+            $objective - $hope >= $below - self::CHEAPER ||
+            ! Proof::holds($this->problem, $mended)
+        ) {
             return null;
         }
-        if ($objective < $this->objective - 0.001) {
+        if ($objective < $this->objective - self::BETTER) {
             $this->best = $mended;
             $this->objective = $objective;
             $this->bestAt = ($this->now)() - $this->began;
@@ -399,11 +419,11 @@ final class SetSolver
         $rung = $round < self::LIGHT_ROUNDS ? $round : $round - self::LIGHT_ROUNDS;
         $factor = self::LADDER[$rung % count(self::LADDER)];
         if ($rung >= count(self::LADDER)) {
-            $factor *= 0.96 + 0.08 * $this->chance->share();
+            $factor *= $this->chance->from(...self::ABOUT_RUNG);
         }
         // Once there is an answer, much longer sets are seldom cheaper; about its own length they often are.
         $commons = $this->best === [] ? [] : $this->groups->commons($this->best);
-        $near = 0.9 + 0.2 * $this->chance->share();
+        $near = $this->chance->from(...self::ABOUT_BEST);
         // What light candidates did not open, full ones may: the ladder begins anew after them.
         $lengths = [];
         foreach ($this->problem->lengths as $i => $group) {

@@ -13,6 +13,9 @@ use UpsweptBead\Core\Route\Problem\SetRules;
 /** From one port to one inlet: the ends that a way must join, and what it must keep. Millimetres and radians. */
 final readonly class Span
 {
+    /** A half turn has no vertex; this close to one (°) the legs would be endless anyway. */
+    private const MOST_DEG = 170.0;
+
     public float $ax;
 
     public float $ay;
@@ -52,8 +55,7 @@ final readonly class Span
         $radii = $most = [];
         foreach ($port->tube->bends as $bend) {
             $radii[] = $bend->radiusMm;
-            // A half turn has no vertex; this close to one the legs would be endless anyway.
-            $most[] = deg2rad(min($bend->maxAngleDeg, 170.0));
+            $most[] = deg2rad(min($bend->maxAngleDeg, self::MOST_DEG));
         }
         $this->radii = $radii;
         $this->maxAngles = $most;

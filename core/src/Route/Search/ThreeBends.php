@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
+use UpsweptBead\Core\Geometry\Directions;
 use UpsweptBead\Core\Geometry\Vector;
 
 /**

@@ -4,13 +4,56 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Route\Search;
 
+use UpsweptBead\Core\Geometry\Directions;
+
 /**
- * Ways with two bends. The lengths of the first and the last leg are free, so at a given length there is a curve of
+ * Ways with two bends: the family of TwoBendFamily, as flat floats for the inner loops of a search. The lengths of the first and the last leg are free, so at a given length there is a curve of
  * them, and few with both angles on the grid. Flat floats throughout: first leg, last leg, and both radii of each.
  */
 final readonly class TwoBends
 {
+    /** Steps of the first leg in which one length is scanned, and of the last leg between which it is halved. */
     private const SCAN = 34;
+
+    private const BRACKETS = 9;
+
+    private const HALVINGS = 14;
+
+    /** First legs that are tried where the lengths are free, from this share of the least radius on, in such steps. */
+    private const FREE_LEGS = 10;
+
+    private const FREE_FROM = 0.15;
+
+    private const FREE_STEP = 0.35;
+
+    /** The square of the sine from which two ends are parallel, and a determinant is 0. */
+    private const PARALLEL = 1e-9;
+
+    /** Legs in one plane that miss the end by more (mm) do not lead there. */
+    private const MISSES = 1e-4;
+
+    /** What a way may breach its rules by (mm), for rounding. */
+    private const BREACH = 0.01;
+
+    /** An angle this near to the grid, as a share of its step, is drawn onto it. */
+    private const DRAWN = 0.3;
+
+    /** Newton's steps for that; what counts as there (mm, with 100 mm for a radian); the longest step and way, mm. */
+    private const NEWTON = 5;
+
+    private const MM_PER_RAD = 100;
+
+    private const THERE = 0.02;
+
+    private const MOST_STEP = 60.0;
+
+    private const MOST_AWAY = 120.0;
+
+    /** Slopes are taken over this, mm. */
+    private const SLOPE_MM = 0.1;
+
+    /** Beyond about 170° the legs would be endless; held there, the length stays finite. */
+    private const LEAST_COS = -0.985;
 
     /**
      * Finds every way with both angles on the grid, whatever its length.
@@ -20,33 +63,15 @@ final readonly class TwoBends
     public static function onGrid(Span $s): array
     {
         $ways = [];
-        $c = $s->ax * $s->bx + $s->ay * $s->by + $s->az * $s->bz;
-        [$nx, $ny, $nz] = [
-            $s->ay * $s->bz - $s->az * $s->by,
-            $s->az * $s->bx - $s->ax * $s->bz,
-            $s->ax * $s->by - $s->ay * $s->bx,
-        ];
-        $square = 1 - $c * $c;
-        if ($square < 1e-9) {
+        [$a, $b] = [[$s->ax, $s->ay, $s->az], [$s->bx, $s->by, $s->bz]];
+        $c = $s->port->direction->dot($s->inlet->direction);
+        if (1 - $c * $c < self::PARALLEL) {
             return self::betweenParallel($s, $c);
         }
         foreach ($s->grid as $first) {
             foreach ($s->grid as $second) {
-                [$ca, $cb] = [cos($first), cos($second)];
-                $p = ($ca - $c * $cb) / $square;
-                $q = ($cb - $c * $ca) / $square;
-                $rest = (1 - $p * $p - $q * $q - 2 * $p * $q * $c) / $square;
-                if ($rest < -1e-12) {
-                    continue;
-                }
-                $r = sqrt(max($rest, 0.0));
-                foreach ($r < 1e-9 ? [0.0] : [$r, -$r] as $side) {
-                    $u = [
-                        $p * $s->ax + $q * $s->bx + $side * $nx,
-                        $p * $s->ay + $q * $s->by + $side * $ny,
-                        $p * $s->az + $q * $s->bz + $side * $nz,
-                    ];
-                    foreach (self::legs($s, $u) as [$l0, $l2]) {
+                foreach (Directions::meeting($a, $first, $b, $second) as $middle) {
+                    foreach (self::legs($s, $middle) as [$l0, $l2]) {
                         array_push($ways, ...self::withRadii($s, $l0, $l2));
                     }
                 }
@@ -100,30 +125,18 @@ final readonly class TwoBends
     {
         $d = $s->across;
         [$ux, $uy, $uz] = $u;
-        // D = l0 a + l1 u + l2 b by Cramer's rule.
-        $cx = $uy * $s->bz - $uz * $s->by;
-        $cy = $uz * $s->bx - $ux * $s->bz;
-        $cz = $ux * $s->by - $uy * $s->bx;
-        $det = $s->ax * $cx + $s->ay * $cy + $s->az * $cz;
-        if (abs($det) > 1e-9) {
-            $l0 = ($d->x * $cx + $d->y * $cy + $d->z * $cz) / $det;
-            $kx = $s->ay * $d->z - $s->az * $d->y;
-            $ky = $s->az * $d->x - $s->ax * $d->z;
-            $kz = $s->ax * $d->y - $s->ay * $d->x;
-            // l1 = a·(D×b)/det, l2 = a·(u×D)/det.
-            $l1 = ($kx * $s->bx + $ky * $s->by + $kz * $s->bz) / $det;
-            $l2 = -($kx * $ux + $ky * $uy + $kz * $uz) / $det;
-
-            return $l0 > 0.0 && $l1 > 0.0 && $l2 > 0.0 ? [[$l0, $l2]] : [];
+        $lengths = Directions::lengths([$s->ax, $s->ay, $s->az], $u, [$s->bx, $s->by, $s->bz], $d->toArray());
+        if ($lengths !== null) {
+            return min($lengths) > 0.0 ? [[$lengths[0], $lengths[2]]] : [];
         }
         $found = [];
-        for ($i = 0; $i < 10; $i++) {
-            $l0 = $s->rules->limits->firstStraightMm + $s->radii[0] * (0.15 + 0.35 * $i);
+        for ($i = 0; $i < self::FREE_LEGS; $i++) {
+            $l0 = $s->rules->limits->firstStraightMm + $s->radii[0] * (self::FREE_FROM + self::FREE_STEP * $i);
             // The rest lies in the plane of u and b: least squares, kept only if it fits.
             [$x, $y, $z] = [$d->x - $l0 * $s->ax, $d->y - $l0 * $s->ay, $d->z - $l0 * $s->az];
             $ub = $ux * $s->bx + $uy * $s->by + $uz * $s->bz;
             $den = 1 - $ub * $ub;
-            if ($den < 1e-9) {
+            if ($den < self::PARALLEL) {
                 break;
             }
             [$du, $db] = [$x * $ux + $y * $uy + $z * $uz, $x * $s->bx + $y * $s->by + $z * $s->bz];
@@ -133,7 +146,7 @@ final readonly class TwoBends
                 abs($x - $l1 * $ux - $l2 * $s->bx) +
                 abs($y - $l1 * $uy - $l2 * $s->by) +
                 abs($z - $l1 * $uz - $l2 * $s->bz);
-            if ($l1 > 0.0 && $l2 > 0.0 && $miss < 1e-4) {
+            if ($l1 > 0.0 && $l2 > 0.0 && $miss < self::MISSES) {
                 $found[] = [$l0, $l2];
             }
         }
@@ -160,8 +173,11 @@ final readonly class TwoBends
         foreach ($s->grid as $angle) {
             $l1 = $off / sin($angle);
             $rest = $along - $l1 * cos($angle);
-            for ($i = 0; $i < 10; $i++) {
-                $l0 = $s->rules->limits->firstStraightMm + $s->radii[0] * tan($angle / 2) + 0.35 * $i * $s->radii[0];
+            for ($i = 0; $i < self::FREE_LEGS; $i++) {
+                $l0 =
+                    $s->rules->limits->firstStraightMm +
+                    $s->radii[0] * tan($angle / 2) +
+                    self::FREE_STEP * $i * $s->radii[0];
                 $l2 = $c > 0 ? $rest - $l0 : $l0 - $rest;
                 if ($l2 > 0.0) {
                     array_push($ways, ...self::withRadii($s, $l0, $l2));
@@ -193,7 +209,7 @@ final readonly class TwoBends
             $from->x + $l0 * $s->ax, $from->y + $l0 * $s->ay, $from->z + $l0 * $s->az,
             $to->x - $l2 * $s->bx, $to->y - $l2 * $s->by, $to->z - $l2 * $s->bz,
         ], [$r1, $r2]);
-        if ($way->breach() <= 0.01) {
+        if ($way->breach() <= self::BREACH) {
             $ways[] = $way;
         }
     }
@@ -203,14 +219,14 @@ final readonly class TwoBends
     {
         $found = [];
         $low = $s->rules->limits->lastStraightMm;
-        $step = ($length - $low) / 9;
+        $step = ($length - $low) / self::BRACKETS;
         $before = self::measure($s, $l0, $low, $r1, $r2)[0] - $length;
-        for ($i = 1; $i <= 9; $i++) {
+        for ($i = 1; $i <= self::BRACKETS; $i++) {
             $l2 = $low + $i * $step;
             $here = self::measure($s, $l0, $l2, $r1, $r2)[0] - $length;
             if ($before < 0.0 && $here >= 0.0 || $before >= 0.0 && $here < 0.0) {
                 [$a, $b, $fa] = [$l2 - $step, $l2, $before];
-                for ($k = 0; $k < 14; $k++) {
+                for ($k = 0; $k < self::HALVINGS; $k++) {
                     $middle = ($a + $b) / 2;
                     $f = self::measure($s, $l0, $middle, $r1, $r2)[0] - $length;
                     if ($f < 0.0 === $fa < 0.0) {
@@ -244,32 +260,39 @@ final readonly class TwoBends
         $step = deg2rad($s->rules->limits->grid->stepDeg);
         $now = self::measure($s, $l0, $l2, $r1, $r2);
         $goal = round($now[1 + $which] / $step) * $step;
-        if ($goal < $s->minAngle || abs($now[1 + $which] - $goal) > 0.3 * $step) {
+        if ($goal < $s->minAngle || abs($now[1 + $which] - $goal) > self::DRAWN * $step) {
             return null;
         }
         [$x, $y] = [$l0, $l2];
-        for ($i = 0; $i < 5; $i++) {
+        for ($i = 0; $i < self::NEWTON; $i++) {
             $f = $now[0] - $length;
-            $g = 100 * ($now[1 + $which] - $goal);
-            if (abs($f) + abs($g) < 0.02) {
-                return $x > 0.0 && $y > 0.0 && abs($x - $l0) + abs($y - $l2) < 120.0 ? [$x, $y] : null;
+            $g = self::MM_PER_RAD * ($now[1 + $which] - $goal);
+            if (abs($f) + abs($g) < self::THERE) {
+                $away = abs($x - $l0) + abs($y - $l2);
+
+                return $x > 0.0 && $y > 0.0 && $away < self::MOST_AWAY ? [$x, $y] : null;
             }
-            $dx = self::measure($s, $x + 0.1, $y, $r1, $r2);
-            $dy = self::measure($s, $x, $y + 0.1, $r1, $r2);
-            $fx = ($dx[0] - $now[0]) * 10;
-            $fy = ($dy[0] - $now[0]) * 10;
-            $gx = ($dx[1 + $which] - $now[1 + $which]) * 1000;
-            $gy = ($dy[1 + $which] - $now[1 + $which]) * 1000;
+            $dx = self::measure($s, $x + self::SLOPE_MM, $y, $r1, $r2);
+            $dy = self::measure($s, $x, $y + self::SLOPE_MM, $r1, $r2);
+            $fx = ($dx[0] - $now[0]) / self::SLOPE_MM;
+            $fy = ($dy[0] - $now[0]) / self::SLOPE_MM;
+            $gx = ($dx[1 + $which] - $now[1 + $which]) * (self::MM_PER_RAD / self::SLOPE_MM);
+            $gy = ($dy[1 + $which] - $now[1 + $which]) * (self::MM_PER_RAD / self::SLOPE_MM);
             $det = $fx * $gy - $fy * $gx;
-            if (abs($det) < 1e-9) {
+            if (abs($det) < self::PARALLEL) {
                 return null;
             }
-            $x -= max(-60.0, min(60.0, ($f * $gy - $g * $fy) / $det));
-            $y -= max(-60.0, min(60.0, ($g * $fx - $f * $gx) / $det));
+            $x -= self::held(($f * $gy - $g * $fy) / $det);
+            $y -= self::held(($g * $fx - $f * $gx) / $det);
             $now = self::measure($s, $x, $y, $r1, $r2);
         }
 
         return null;
+    }
+
+    private static function held(float $step): float
+    {
+        return max(-self::MOST_STEP, min(self::MOST_STEP, $step));
     }
 
     /** @return array{float, float, float} length along the centreline, and both angles */
@@ -285,9 +308,8 @@ final readonly class TwoBends
         }
         $c1 = ($x * $s->ax + $y * $s->ay + $z * $s->az) / $l1;
         $c2 = ($x * $s->bx + $y * $s->by + $z * $s->bz) / $l1;
-        // Beyond about 170° the legs would be endless; held there, the length stays finite.
-        $c1 = $c1 < -0.985 ? -0.985 : ($c1 > 1.0 ? 1.0 : $c1);
-        $c2 = $c2 < -0.985 ? -0.985 : ($c2 > 1.0 ? 1.0 : $c2);
+        $c1 = $c1 < self::LEAST_COS ? self::LEAST_COS : ($c1 > 1.0 ? 1.0 : $c1);
+        $c2 = $c2 < self::LEAST_COS ? self::LEAST_COS : ($c2 > 1.0 ? 1.0 : $c2);
         $t1 = acos($c1);
         $t2 = acos($c2);
 

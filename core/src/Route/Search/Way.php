@@ -14,6 +14,9 @@ use UpsweptBead\Core\Job\ObjectiveWeights;
  */
 final class Way
 {
+    /** What a leg that leaves its end in another direction counts, mm for a cosine of 0: any angle is a breach. */
+    private const OFF_AXIS_MM = 1000.0;
+
     /** Which way of a search it is, for remembering what was measured between two; 0 for one that is not kept. */
     public int $id = 0;
 
@@ -135,8 +138,8 @@ final class Way
 
         return max(
             $worst,
-            1000.0 * (1.0 - ($first[0] * $span->ax + $first[1] * $span->ay + $first[2] * $span->az)),
-            1000.0 * (1.0 - ($final[0] * $span->bx + $final[1] * $span->by + $final[2] * $span->bz)),
+            self::OFF_AXIS_MM * (1.0 - ($first[0] * $span->ax + $first[1] * $span->ay + $first[2] * $span->az)),
+            self::OFF_AXIS_MM * (1.0 - ($final[0] * $span->bx + $final[1] * $span->by + $final[2] * $span->bz)),
         );
     }
 

@@ -103,7 +103,7 @@ final readonly class WayOut
     /** Gives the keep-out that closes most, each grown by so much less; null if cubes lead all the way. */
     private function closing(float $less): ?string
     {
-        $side = $this->axis->cross(abs($this->axis->x) < 0.8 ? new Vector(1, 0, 0) : new Vector(0, 1, 0))->unit();
+        $side = $this->axis->anySide();
         $other = $this->axis->cross($side);
         $open = [[0, 0, 0]];
         $seen = ['0,0,0' => true];

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Route\Internal;
+namespace UpsweptBead\Core\Route\TwoBend;
 
+use UpsweptBead\Core\Geometry\Directions;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Route\RouteRequest;
 
@@ -18,6 +19,14 @@ final readonly class TwoBendFamily
 {
     /** Half a turn has no vertex (179.5°). */
     private const MOST_RAD = 3.1329;
+
+    /** A route that goes further than so many times the way across, and so many radii, only gets longer; by trial. */
+    private const REACH_ACROSS = 1.5;
+
+    private const REACH_RADII = 4;
+
+    /** What counts as kept, mm or °. */
+    private const KEPT = 1e-7;
 
     private Vector $between;
 
@@ -34,7 +43,8 @@ final readonly class TwoBendFamily
     /** Where both free lengths may sensibly end: a route that goes further only gets longer. */
     public function reachMm(): float
     {
-        return 1.5 * $this->between->length() + 4 * max($this->firstClrMm, $this->secondClrMm);
+        return self::REACH_ACROSS * $this->between->length() +
+            self::REACH_RADII * max($this->firstClrMm, $this->secondClrMm);
     }
 
     /** Plain floats: this is the router's inner loop. */
@@ -86,30 +96,32 @@ final readonly class TwoBendFamily
     }
 
     /**
-     * The lengths p and q for a given direction of the middle leg: p·a + m·u + q·b = B − A by Cramer's rule.
+     * The route whose middle leg has a direction.
      *
-     * @return array{float, float}|null null if the three directions lie in one plane
+     * @param  list<float>  $middle
+     * @return ?Legs null if the three directions lie in one plane
      */
-    public function lengthsFor(Vector $middle): ?array
+    public function along(array $middle): ?Legs
     {
-        [$a, $b] = [$this->request->start->forward, $this->request->end->forward];
-        $det = $a->dot($middle->cross($b));
-        if (abs($det) < 1e-9) {
-            return null;
-        }
+        $lengths = Directions::lengths(
+            $this->request->start->forward->toArray(),
+            $middle,
+            $this->request->end->forward->toArray(),
+            $this->between->toArray(),
+        );
 
-        return [$this->between->dot($middle->cross($b)) / $det, $a->dot($middle->cross($this->between)) / $det];
+        return $lengths === null ? null : $this->at($lengths[0], $lengths[2]);
     }
 
     /** @return array<string, float> by how much each constraint is missed (mm or °); met ones are left out */
     public function misses(Legs $legs): array
     {
-        return array_filter($this->lacks($legs), static fn (float $miss): bool => $miss > 1e-7);
+        return array_filter($this->lacks($legs), static fn (float $miss): bool => $miss > self::KEPT);
     }
 
     public function isBuildable(Legs $legs): bool
     {
-        return max($this->lacks($legs)) <= 1e-7;
+        return max($this->lacks($legs)) <= self::KEPT;
     }
 
     /** @return non-empty-array<string, float> what each constraint lacks (mm or °); negative is to spare */

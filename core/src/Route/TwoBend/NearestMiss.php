@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Route\Internal;
+namespace UpsweptBead\Core\Route\TwoBend;
 
 use UpsweptBead\Core\Route\Blocked;
 use UpsweptBead\Core\Route\Constraint;
@@ -14,6 +14,16 @@ use UpsweptBead\Core\Route\Constraint;
  */
 final readonly class NearestMiss
 {
+    /** Samples lie the closer the nearer to the ends. */
+    private const CROWDING = 1.5;
+
+    /** Steps end this fine (mm), for gains above rounding; what is missed by more counts (mm or °). */
+    private const FINEST_MM = 1e-4;
+
+    private const GAIN = 1e-12;
+
+    private const MISSED = 5e-3;
+
     private const SAMPLES = 24;
 
     /** How many of the nearest pairs of radii are asked what would open them. */
@@ -81,20 +91,21 @@ final readonly class NearestMiss
         [$best, $at] = [INF, [0.0, 0.0]];
         for ($i = 0; $i < self::SAMPLES; $i++) {
             for ($j = 0; $j < self::SAMPLES; $j++) {
-                [$p, $q] = [$reach * ($i / self::SAMPLES) ** 1.5, $reach * ($j / self::SAMPLES) ** 1.5];
+                $p = $reach * ($i / self::SAMPLES) ** self::CROWDING;
+                $q = $reach * ($j / self::SAMPLES) ** self::CROWDING;
                 $weight = self::weight($family, $p, $q, $letGo);
                 if ($weight < $best) {
                     [$best, $at] = [$weight, [$p, $q]];
                 }
             }
         }
-        for ($step = $reach / self::SAMPLES; $step > 1e-4; $step *= 0.5) {
+        for ($step = $reach / self::SAMPLES; $step > self::FINEST_MM; $step *= 0.5) {
             for ($moves = 0, $moved = true; $moved && $moves < self::MOST_MOVES; $moves++) {
                 $moved = false;
                 foreach ([[1, 0], [-1, 0], [0, 1], [0, -1], [1, 1], [-1, -1], [1, -1], [-1, 1]] as [$dp, $dq]) {
                     [$p, $q] = [$at[0] + $step * $dp, $at[1] + $step * $dq];
                     $weight = self::weight($family, $p, $q, $letGo);
-                    if ($weight < $best - 1e-12) {
+                    if ($weight < $best - self::GAIN) {
                         [$best, $at, $moved] = [$weight, [$p, $q], true];
                     }
                 }
@@ -104,7 +115,7 @@ final readonly class NearestMiss
 
         return $legs === null
             ? []
-            : array_filter($family->misses($legs), static fn (float $miss): bool => $miss > 5e-3);
+            : array_filter($family->misses($legs), static fn (float $miss): bool => $miss > self::MISSED);
     }
 
     private static function weight(TwoBendFamily $family, float $p, float $q, ?Constraint $letGo): float

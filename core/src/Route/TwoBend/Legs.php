@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Route\Internal;
+namespace UpsweptBead\Core\Route\TwoBend;
 
 /** A two-bend route's numbers: vertex distances p, m, q (mm), bend angles (°) and what is left of each leg (mm). */
 final readonly class Legs

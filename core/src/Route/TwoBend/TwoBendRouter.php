@@ -2,13 +2,15 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Route;
+namespace UpsweptBead\Core\Route\TwoBend;
 
+use UpsweptBead\Core\Geometry\Directions;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Internal\Cones;
-use UpsweptBead\Core\Route\Internal\Legs;
-use UpsweptBead\Core\Route\Internal\NearestMiss;
-use UpsweptBead\Core\Route\Internal\TwoBendFamily;
+use UpsweptBead\Core\Route\Blocked;
+use UpsweptBead\Core\Route\Constraint;
+use UpsweptBead\Core\Route\RouteAnswer;
+use UpsweptBead\Core\Route\RouteAnswers;
+use UpsweptBead\Core\Route\RouteRequest;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\FarEnd;
 use UpsweptBead\Core\Run\Jointing;
@@ -24,6 +26,21 @@ use UpsweptBead\Core\Run\TubeRun;
  */
 final readonly class TwoBendRouter
 {
+    /** The grid's angle is met within this, °; an answer closes within this, mm and °. */
+    private const ON_GRID_DEG = 1e-6;
+
+    private const CLOSES = 1e-6;
+
+    /** Steps end this fine, mm: along one curve, and over the whole surface. */
+    private const FINEST_MM = 1e-7;
+
+    private const FINE_MM = 1e-3;
+
+    private const PARALLEL = 1e-9;
+
+    /** A turn up to this (°) is none, when doubles are looked for. */
+    private const NO_TURN_DEG = 0.05;
+
     private const SAMPLES = 64;
 
     private const COARSE = 40;
@@ -68,7 +85,7 @@ final readonly class TwoBendRouter
         $between = $request->end->at->minus($request->start->at);
         $normal = $a->cross($b);
         $angleDeg = $a->angleDegTo($b);
-        if ($normal->length() < 1e-9 || $angleDeg > $maxDeg || $angleDeg < $request->rules->minAngleDeg) {
+        if ($normal->length() < self::PARALLEL || $angleDeg > $maxDeg || $angleDeg < $request->rules->minAngleDeg) {
             return [];
         }
         $p = $between->cross($b)->dot($normal) / $normal->dot($normal);
@@ -85,14 +102,17 @@ final readonly class TwoBendRouter
     private static function twoBends(RouteRequest $request, TwoBendFamily $family): array
     {
         $found = [];
-        [$a, $b] = [$request->start->forward, $request->end->forward];
+        [$a, $b] = [$request->start->forward->toArray(), $request->end->forward->toArray()];
         foreach ($request->rules->grid->between($request->rules->minAngleDeg, $family->firstMaxDeg) as $first) {
             foreach ($request->rules->grid->between($request->rules->minAngleDeg, $family->secondMaxDeg) as $second) {
-                foreach (Cones::meet($a, $first, $b, $second) as $middle) {
-                    $lengths = $family->lengthsFor($middle);
-                    $legs = $lengths === null ? null : $family->at(...$lengths);
+                foreach (Directions::meeting($a, deg2rad($first), $b, deg2rad($second)) as $middle) {
+                    $legs = $family->along($middle);
                     // A negative middle leg turns the direction round: its angles are then the supplements.
-                    if ($legs !== null && abs($legs->firstAngleDeg - $first) < 1e-6 && $family->isBuildable($legs)) {
+                    if (
+                        $legs !== null &&
+                        abs($legs->firstAngleDeg - $first) < self::ON_GRID_DEG &&
+                        $family->isBuildable($legs)
+                    ) {
                         $found[] = $legs;
                     }
                 }
@@ -137,7 +157,7 @@ final readonly class TwoBendRouter
                 [$best, $at] = [$legs, $i * $step];
             }
         }
-        for (; $best !== null && $step > 1e-7; $step *= 0.5) {
+        for (; $best !== null && $step > self::FINEST_MM; $step *= 0.5) {
             foreach ([$at - $step, $at + $step] as $try) {
                 $legs = $curve($try);
                 if ($legs !== null && $family->isBuildable($legs) && $legs->lengthMm < $best->lengthMm) {
@@ -161,7 +181,7 @@ final readonly class TwoBendRouter
         for ($i = 0; $i <= self::COARSE; $i++) {
             $best = self::shorter($best, $for($i * $step));
         }
-        for (; $best !== null && $step > 1e-3; $step *= 0.5) {
+        for (; $best !== null && $step > self::FINE_MM; $step *= 0.5) {
             $best = self::shorter(self::shorter($best, $for($best->p - $step)), $for($best->p + $step));
         }
 
@@ -199,8 +219,8 @@ final readonly class TwoBendRouter
     {
         $end = FarEnd::of($run, $request->end);
         $spans = Jointing::of($run, $request->stock);
-        $facesStart = $run->start->forward->angleDegTo($request->start->forward) < 1e-6;
-        if ($spans === null || ! $facesStart || $end->gapMm > 1e-6 || $end->angleDeg > 1e-6) {
+        $facesStart = $run->start->forward->angleDegTo($request->start->forward) < self::CLOSES;
+        if ($spans === null || ! $facesStart || max($end->gapMm, $end->angleDeg) > self::CLOSES) {
             return [];
         }
         $odd = count(
@@ -256,7 +276,7 @@ final readonly class TwoBendRouter
             $parts[] = sprintf(
                 '%.1f/%.1f/%.2f/%.1f',
                 $bend->straightMm,
-                abs($bend->rotationDeg) < 0.05 ? 0 : $bend->rotationDeg,
+                abs($bend->rotationDeg) < self::NO_TURN_DEG ? 0 : $bend->rotationDeg,
                 $bend->angleDeg,
                 $bend->clrMm,
             );

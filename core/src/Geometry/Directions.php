@@ -2,11 +2,25 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Route\Search;
+namespace UpsweptBead\Core\Geometry;
 
-/** Unit directions as three floats: turned about each other, met by cones, and taken as the legs of a closed chain. */
+/**
+ * Unit directions as three floats, for inner loops: turned about each other, met by cones, and taken as the legs of a
+ * closed chain. Angles in radians.
+ */
 final readonly class Directions
 {
+    /** The square of the sine from which two directions are parallel, and three lie in one plane. */
+    private const PARALLEL = 1e-9;
+
+    /** Cones that meet this little apart touch. */
+    private const TOUCHING = 1e-7;
+
+    private const ROUNDING = 1e-12;
+
+    /** Four legs whose every three enclose less than this lie in one plane. */
+    private const FLAT = 1e-4;
+
     /**
      * Gives a direction at an angle from an axis, turned about it from the plane that holds another direction.
      *
@@ -42,19 +56,19 @@ final readonly class Directions
     {
         $c = $a[0] * $b[0] + $a[1] * $b[1] + $a[2] * $b[2];
         $square = 1 - $c * $c;
-        if ($square < 1e-9) {
+        if ($square < self::PARALLEL) {
             return [];
         }
         $p = (cos($alpha) - $c * cos($beta)) / $square;
         $q = (cos($beta) - $c * cos($alpha)) / $square;
         $rest = (1 - $p * $p - $q * $q - 2 * $p * $q * $c) / $square;
-        if ($rest < -1e-12) {
+        if ($rest < -self::ROUNDING) {
             return [];
         }
         $r = sqrt(max($rest, 0.0));
         $n = [$a[1] * $b[2] - $a[2] * $b[1], $a[2] * $b[0] - $a[0] * $b[2], $a[0] * $b[1] - $a[1] * $b[0]];
         $found = [];
-        foreach ($r < 1e-7 ? [0.0] : [$r, -$r] as $side) {
+        foreach ($r < self::TOUCHING ? [0.0] : [$r, -$r] as $side) {
             $found[] = [
                 $p * $a[0] + $q * $b[0] + $side * $n[0],
                 $p * $a[1] + $q * $b[1] + $side * $n[1],
@@ -63,6 +77,36 @@ final readonly class Directions
         }
 
         return $found;
+    }
+
+    /**
+     * The lengths of three legs of known directions that lead across: l0·a + l1·u + l2·b = d by Cramer's rule.
+     *
+     * @param  list<float>  $a
+     * @param  list<float>  $u
+     * @param  list<float>  $b
+     * @param  list<float>  $d
+     * @return array{float, float, float}|null null if the three directions lie in one plane
+     */
+    public static function lengths(array $a, array $u, array $b, array $d): ?array
+    {
+        $cx = $u[1] * $b[2] - $u[2] * $b[1];
+        $cy = $u[2] * $b[0] - $u[0] * $b[2];
+        $cz = $u[0] * $b[1] - $u[1] * $b[0];
+        $det = $a[0] * $cx + $a[1] * $cy + $a[2] * $cz;
+        if (abs($det) <= self::PARALLEL) {
+            return null;
+        }
+        $kx = $a[1] * $d[2] - $a[2] * $d[1];
+        $ky = $a[2] * $d[0] - $a[0] * $d[2];
+        $kz = $a[0] * $d[1] - $a[1] * $d[0];
+
+        // l1 = a·(d×b)/det, l2 = a·(u×d)/det.
+        return [
+            ($d[0] * $cx + $d[1] * $cy + $d[2] * $cz) / $det,
+            ($kx * $b[0] + $ky * $b[1] + $kz * $b[2]) / $det,
+            -($kx * $u[0] + $ky * $u[1] + $kz * $u[2]) / $det,
+        ];
     }
 
     /**
@@ -83,7 +127,7 @@ final readonly class Directions
                 [$best, $free] = [$volume, $i];
             }
         }
-        if (abs($best) < 1e-4) {
+        if (abs($best) < self::FLAT) {
             return null;
         }
         [$x, $y, $z] = match ($free) {

@@ -10,7 +10,7 @@ use UpsweptBead\Core\Route\EndsRelation;
 use UpsweptBead\Core\Route\RouteAnswer;
 use UpsweptBead\Core\Route\RouteAnswers;
 use UpsweptBead\Core\Route\RouteRequest;
-use UpsweptBead\Core\Route\TwoBendRouter;
+use UpsweptBead\Core\Route\TwoBend\TwoBendRouter;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\FarEnd;
 use UpsweptBead\Core\Run\TubeRun;

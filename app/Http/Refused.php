@@ -5,28 +5,28 @@ declare(strict_types=1);
 namespace App\Http;
 
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Document\Problem;
-use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Document\Fault;
+use UpsweptBead\Core\Document\Faults;
 
 /** Turns what is wrong with a document into the one refusal that the screens know: messages by field. */
 final readonly class Refused
 {
-    /** @param  list<Problem>  $problems */
-    public static function for(array $problems): ValidationException
+    /** @param  list<Fault>  $faults */
+    public static function for(array $faults): ValidationException
     {
         $messages = [];
-        foreach ($problems as $problem) {
-            $messages[$problem->path][] = $problem->message;
+        foreach ($faults as $fault) {
+            $messages[$fault->path][] = $fault->message;
         }
 
         return ValidationException::withMessages($messages);
     }
 
     /** @throws ValidationException with everything that is wrong, under its field; nothing if nothing is */
-    public static function ifAny(Problems $problems): void
+    public static function ifAny(Faults $faults): void
     {
-        if ($problems->all() !== []) {
-            throw self::for($problems->all());
+        if ($faults->all() !== []) {
+            throw self::for($faults->all());
         }
     }
 }

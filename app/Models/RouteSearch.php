@@ -6,8 +6,8 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Model;
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Route\Search\FoundDesign;
 use UpsweptBead\Core\Route\Search\Refusal;
 
@@ -90,7 +90,7 @@ final class RouteSearch extends Model
         $all = is_string($json) ? json_decode($json, true, 64, JSON_THROW_ON_ERROR) : [];
         $stored = ['format' => 'stored', 'all' => $all];
 
-        return Node::wrap($stored, 'stored', null, new Problems())->at('all');
+        return Node::wrap($stored, 'stored', null, new Faults())->at('all');
     }
 
     /** @param  array<array-key, mixed>  $value */

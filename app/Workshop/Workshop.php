@@ -9,7 +9,7 @@ use App\Models\LogEntry;
 use App\Models\Revision;
 use App\Models\Shop as ShopModel;
 use UpsweptBead\Core\Bench\Progress;
-use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Plan\NextAction;
@@ -35,7 +35,7 @@ final class Workshop
     {
         $stored = $this->shop === null ? ShopModel::query()->first() : null;
         if ($stored !== null) {
-            $this->shop = ShopReader::read($stored->document, new Problems())
+            $this->shop = ShopReader::read($stored->document, new Faults())
                 ->withMeshes($this->meshes)
                 ->withMemo($this->memo);
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Cli;
 
-use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobReading;
@@ -22,16 +22,16 @@ final class Files
         return JobReader::fromJson(self::text($file));
     }
 
-    /** @throws UnusableDocument if the file cannot be read, is no shop file, or has problems */
+    /** @throws UnusableDocument if the file cannot be read, is no shop file, or has faults */
     public static function shop(?string $file): Shop
     {
         if ($file === null) {
             return Shop::bare();
         }
-        $problems = new Problems;
-        $shop = ShopReader::read(json_decode(self::text($file), true, 32), $problems);
-        foreach ($problems->all() as $problem) {
-            throw UnusableDocument::notJson("$file, $problem->path $problem->message");
+        $faults = new Faults;
+        $shop = ShopReader::read(json_decode(self::text($file), true, 32), $faults);
+        foreach ($faults->all() as $fault) {
+            throw UnusableDocument::notJson("$file, $fault->path $fault->message");
         }
 
         return $shop;

@@ -41,8 +41,8 @@ abstract class JobCommand extends Command
             return self::UNUSABLE;
         }
         if ($reading->job === null) {
-            foreach ($reading->problems as $problem) {
-                self::errors($output)->writeln("$problem->path: $problem->message", OutputInterface::OUTPUT_RAW);
+            foreach ($reading->faults as $fault) {
+                self::errors($output)->writeln("$fault->path: $fault->message", OutputInterface::OUTPUT_RAW);
             }
 
             return self::PROBLEMS;

@@ -6,7 +6,7 @@ namespace UpsweptBead\Cli;
 
 use Symfony\Component\Console\Helper\Table;
 use Symfony\Component\Console\Output\OutputInterface;
-use UpsweptBead\Core\Document\Problem;
+use UpsweptBead\Core\Document\Fault;
 use UpsweptBead\Core\Exchange\RouteProblemReader;
 use UpsweptBead\Core\Exchange\RouteSolutionWriter;
 use UpsweptBead\Core\Route\Problem\RouteProblem;
@@ -20,7 +20,7 @@ use UpsweptBead\Core\Units\UnitSystem;
 final readonly class ProblemRoute
 {
     /**
-     * @return RouteProblem|list<Problem>
+     * @return RouteProblem|list<Fault>
      *
      * @throws \UpsweptBead\Core\Document\UnusableDocument
      */

@@ -58,7 +58,7 @@ final class DemoSeeder extends Seeder
     {
         $reading = JobReader::fromJson((string) file_get_contents(base_path("database/demo/$name.job.json")));
 
-        return $reading->job ?? throw new \LogicException("$name: ".json_encode($reading->problems));
+        return $reading->job ?? throw new \LogicException("$name: ".json_encode($reading->faults));
     }
 
     private function routed(CoreJob $job): CoreJob

@@ -8,8 +8,8 @@ use App\Http\Refused;
 use App\Http\Requests\ChangeRequest;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Job\Designs;
 use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job as CoreJob;
@@ -58,15 +58,15 @@ final readonly class DesignController
     /** @return list<DesignSpec> */
     private static function designs(CoreJob $job, mixed $input): array
     {
-        $problems = new Problems;
+        $faults = new Faults;
         $reader = new SetReader($job->units, array_map(static fn (RunSpec $run): string => $run->letter, $job->runs));
         $designs = array_map(
             $reader->design(...),
-            Node::wrap(['format' => 'designs', 'designs' => $input], 'designs', null, $problems)
+            Node::wrap(['format' => 'designs', 'designs' => $input], 'designs', null, $faults)
                 ->at('designs')
                 ->items(self::MOST),
         );
-        Refused::ifAny($problems);
+        Refused::ifAny($faults);
 
         return $designs;
     }

@@ -10,7 +10,7 @@ use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Document\Problem;
+use UpsweptBead\Core\Document\Fault;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Exchange\PortsRow;
 use UpsweptBead\Core\Exchange\PortsTable;
@@ -141,7 +141,7 @@ final readonly class ExchangeController
             : [
                 'design' => null,
                 'rejected' => array_map(
-                    static fn (Problem $problem): array => [
+                    static fn (Fault $problem): array => [
                         'line' => 0,
                         'text' => $problem->path,
                         'why' => $problem->message,

@@ -9,8 +9,8 @@ use App\Http\Requests\ChangeRequest;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Layout\ByHand;
@@ -28,12 +28,12 @@ final readonly class HandController
     {
         $job = $request->document();
         $letter = $request->written('letter');
-        $problems = new Problems();
+        $faults = new Faults();
         $wish = Node::wrap(
             ['format' => 'hand', ...$request->only(['do', 'index', 'to', 'length'])],
             'hand',
             null,
-            $problems,
+            $faults,
         );
         try {
             $hand = ByHand::of($job, $this->workshop->shop(), $letter);
@@ -41,7 +41,7 @@ final readonly class HandController
         } catch (\DomainException $error) {
             throw ValidationException::withMessages(['hand' => $error->getMessage()]);
         }
-        Refused::ifAny($problems);
+        Refused::ifAny($faults);
 
         return new JsonResponse([
             'route' => JobWriter::route($route),

@@ -9,8 +9,8 @@ use App\Http\Requests\ChangeRequest;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\AssignmentMode;
 use UpsweptBead\Core\Job\CollectorEntry;
@@ -57,14 +57,14 @@ final readonly class SurveyController
         $kind =
             KeepOutKind::tryFrom($request->written('kind')) ??
             throw ValidationException::withMessages(['kind' => 'There is no such kind of keep-out.']);
-        $problems = new Problems();
+        $faults = new Faults();
         $answers = $request->input('answers');
         $made = KeepOutKit::make(
             $job,
             $kind,
-            Node::wrap(['format' => 'answers', ...is_array($answers) ? $answers : []], 'answers', null, $problems),
+            Node::wrap(['format' => 'answers', ...is_array($answers) ? $answers : []], 'answers', null, $faults),
         );
-        Refused::ifAny($problems);
+        Refused::ifAny($faults);
 
         return new JsonResponse(['keepOut' => SetWriter::keepOut($made)]);
     }
@@ -72,19 +72,19 @@ final readonly class SurveyController
     public function row(ChangeRequest $request): JsonResponse
     {
         $job = $request->document();
-        $problems = new Problems();
+        $faults = new Faults();
         $root = Node::wrap(
             ['format' => 'row', 'spacings' => $request->input('spacings'), 'axis' => $request->input('axis')],
             'row',
             null,
-            $problems,
+            $faults,
         );
         $spacings = array_map(
             static fn (Node $one): Length => $one->length($job->units),
             $root->at('spacings')->items(15),
         );
         $axis = $root->at('axis')->direction();
-        Refused::ifAny($problems);
+        Refused::ifAny($faults);
 
         return self::changed(
             'spacings',
@@ -100,11 +100,11 @@ final readonly class SurveyController
     public function mirror(ChangeRequest $request): JsonResponse
     {
         $job = $request->document();
-        $problems = new Problems();
-        $plane = Node::wrap(['format' => 'mirror', 'plane' => $request->input('plane')], 'mirror', null, $problems)
+        $faults = new Faults();
+        $plane = Node::wrap(['format' => 'mirror', 'plane' => $request->input('plane')], 'mirror', null, $faults)
             ->at('plane')
             ->length($job->units);
-        Refused::ifAny($problems);
+        Refused::ifAny($faults);
 
         return self::changed('plane', static fn (): CoreJob => RunEdits::mirrored($job, $plane));
     }
@@ -112,7 +112,7 @@ final readonly class SurveyController
     public function collector(ChangeRequest $request): JsonResponse
     {
         $job = $request->document();
-        $problems = new Problems();
+        $faults = new Faults();
         $root = Node::wrap(
             [
                 'format' => 'collector',
@@ -120,7 +120,7 @@ final readonly class SurveyController
             ],
             'collector',
             null,
-            $problems,
+            $faults,
         );
         $at = array_map(static fn (Node $one): float => $one->length($job->units)->mm, $root->at('at')->items(3));
         $axis = $root->at('axis')->direction();
@@ -138,7 +138,7 @@ final readonly class SurveyController
                     $gap->mm < 0 ? 'must not be negative' : 'must be three lengths: rearward, right and up',
                 );
         }
-        Refused::ifAny($problems);
+        Refused::ifAny($faults);
         $tube = $job->run($letters[0] ?? '')->tubeId ?? '';
         try {
             $odMm = $this->workshop->shop()->catalogue->tube($tube)->odMm;

@@ -32,7 +32,7 @@ class ChangeRequest extends FormRequest
         return is_string($value) ? $value : throw ValidationException::withMessages([$key => 'must be a text']);
     }
 
-    /** @throws ValidationException if the document has problems; nothing is stored then */
+    /** @throws ValidationException if the document has faults; nothing is stored then */
     public function document(): CoreJob
     {
         try {
@@ -41,6 +41,6 @@ class ChangeRequest extends FormRequest
             throw ValidationException::withMessages(['document' => $error->getMessage()]);
         }
 
-        return $reading->job ?? throw Refused::for($reading->problems);
+        return $reading->job ?? throw Refused::for($reading->faults);
     }
 }

@@ -12,14 +12,14 @@ use UpsweptBead\Core\Units\UnitSystem;
 
 /**
  * A place in a decoded JSON document, read defensively: every value asked for is checked, and what is wrong is noted
- * with its path instead of thrown, so that a person sees all problems at once. A value that was wrong reads as a
- * harmless default; callers must not use the result while there are problems.
+ * with its path instead of thrown, so that a person sees all faults at once. A value that was wrong reads as a
+ * harmless default; callers must not use the result while there are faults.
  */
 final readonly class Node
 {
     private const MAX_TEXT = 2000;
 
-    private function __construct(private mixed $value, public string $path, private Problems $problems) {}
+    private function __construct(private mixed $value, public string $path, private Faults $faults) {}
 
     /**
      * Opens a JSON text of a known format and version; a null version for formats that carry it in their name.
@@ -30,7 +30,7 @@ final readonly class Node
         string $json,
         string $format,
         ?int $version,
-        Problems $problems,
+        Faults $faults,
         int $mostBytes = 2_000_000,
     ): self {
         if (strlen($json) > $mostBytes) {
@@ -42,11 +42,11 @@ final readonly class Node
             throw UnusableDocument::notJson(lcfirst($error->getMessage()));
         }
 
-        return self::wrap($value, $format, $version, $problems);
+        return self::wrap($value, $format, $version, $faults);
     }
 
     /** @throws UnusableDocument if the decoded value is of another format or version */
-    public static function wrap(mixed $value, string $format, ?int $version, Problems $problems): self
+    public static function wrap(mixed $value, string $format, ?int $version, Faults $faults): self
     {
         if (! is_array($value) || ($value['format'] ?? null) !== $format) {
             throw UnusableDocument::notThisFormat($format);
@@ -57,7 +57,7 @@ final readonly class Node
         }
         unset($value['format'], $value['version']);
 
-        return new self($value, '', $problems);
+        return new self($value, '', $faults);
     }
 
     /** @param  list<string>  $keys the only ones allowed here */
@@ -79,7 +79,7 @@ final readonly class Node
     {
         $path = $this->path === '' ? $key : "$this->path.$key";
 
-        return new self(is_array($this->value) ? ($this->value[$key] ?? null) : null, $path, $this->problems);
+        return new self(is_array($this->value) ? ($this->value[$key] ?? null) : null, $path, $this->faults);
     }
 
     public function isMissing(): bool
@@ -102,7 +102,7 @@ final readonly class Node
         }
 
         return array_map(
-            fn (int $i): self => new self($this->value[$i], "$this->path[$i]", $this->problems),
+            fn (int $i): self => new self($this->value[$i], "$this->path[$i]", $this->faults),
             array_keys($this->value),
         );
     }
@@ -262,7 +262,7 @@ final readonly class Node
 
     public function complain(string $code, string $message): void
     {
-        $this->problems->add(new Problem($this->path, $code, $message));
+        $this->faults->add(new Fault($this->path, $code, $message));
     }
 
     private function finite(float $value, float $most): float

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange;
 
+use UpsweptBead\Core\Document\Fault;
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Document\Problem;
-use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\DesignRun;
@@ -21,18 +21,18 @@ use UpsweptBead\Core\Run\TubeRun;
 final readonly class RouteSolutionReader
 {
     /**
-     * @return DesignSpec|list<Problem> the design, or what is wrong
+     * @return DesignSpec|list<Fault> the design, or what is wrong
      *
      * @throws UnusableDocument if it is no such file
      */
     public static function read(string $json, Job $job, string $name): DesignSpec|array
     {
-        $problems = new Problems;
-        $root = Node::open($json, RouteSolutionWriter::FORMAT, null, $problems);
+        $faults = new Faults;
+        $root = Node::open($json, RouteSolutionWriter::FORMAT, null, $faults);
         if ($root->at('status')->required(20) !== 'solved') {
             $root->at('status')->complain('not-solved', 'must be "solved"; there is nothing to take over otherwise');
 
-            return $problems->all();
+            return $faults->all();
         }
         $runs = [];
         foreach ($root->at('runners')->items(16) as $node) {
@@ -41,11 +41,11 @@ final readonly class RouteSolutionReader
                 $runs[] = $run;
             }
         }
-        if ($runs === [] && $problems->all() === []) {
+        if ($runs === [] && $faults->all() === []) {
             $root->at('runners')->complain('empty', 'has no runner');
         }
 
-        return $problems->all() === [] ? new DesignSpec($name, '', $runs) : $problems->all();
+        return $faults->all() === [] ? new DesignSpec($name, '', $runs) : $faults->all();
     }
 
     private static function run(Node $node, Job $job): ?DesignRun

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Reason\Override;
 use UpsweptBead\Core\Reason\Overrides;
@@ -13,7 +13,7 @@ use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
-/** Reads the open job format (docs/job-file.md). Hostile or broken input never gets further than a list of problems. */
+/** Reads the open job format (docs/job-file.md). Hostile or broken input never gets further than a list of faults. */
 final readonly class JobReader
 {
     private const MOST_RUNS = 16;
@@ -32,20 +32,20 @@ final readonly class JobReader
     /** @throws UnusableDocument if the text is no job document at all */
     public static function fromJson(string $json): JobReading
     {
-        $problems = new Problems;
+        $faults = new Faults;
 
-        return self::read(Node::open($json, Job::FORMAT, Job::VERSION, $problems), $problems);
+        return self::read(Node::open($json, Job::FORMAT, Job::VERSION, $faults), $faults);
     }
 
     /** @throws UnusableDocument if the decoded value is no job document at all */
     public static function fromDecoded(mixed $document): JobReading
     {
-        $problems = new Problems;
+        $faults = new Faults;
 
-        return self::read(Node::wrap($document, Job::FORMAT, Job::VERSION, $problems), $problems);
+        return self::read(Node::wrap($document, Job::FORMAT, Job::VERSION, $faults), $faults);
     }
 
-    private static function read(Node $root, Problems $problems): JobReading
+    private static function read(Node $root, Faults $faults): JobReading
     {
         $root->only(['job', 'engine', 'runs', 'set', 'overrides']);
         $head = $root->at('job')->only(['number', 'title', 'customer', 'vehicle', 'purpose', 'units', 'metal', 'note']);
@@ -71,7 +71,7 @@ final readonly class JobReader
             $root->at('engine')->isMissing() ? null : $reader->engine($root->at('engine')),
         );
 
-        return new JobReading($problems->all() === [] ? $job : null, $problems->all());
+        return new JobReading($faults->all() === [] ? $job : null, $faults->all());
     }
 
     private function run(Node $node): RunSpec

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Shop;
 
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Stock\Catalogue;
 use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
@@ -24,9 +24,9 @@ final readonly class ShopReader
      *
      * @throws UnusableDocument if it is no shop document
      */
-    public static function read(mixed $document, Problems $problems): Shop
+    public static function read(mixed $document, Faults $faults): Shop
     {
-        $root = Node::wrap($document, self::FORMAT, self::VERSION, $problems)->only([
+        $root = Node::wrap($document, self::FORMAT, self::VERSION, $faults)->only([
             'name',
             'rules',
             'shelf',

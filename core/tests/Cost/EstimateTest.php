@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Cost\Estimate;
 use UpsweptBead\Core\Cut\StockNeed;
-use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
 use UpsweptBead\Core\Tests\Support\Some;
@@ -13,7 +13,7 @@ use UpsweptBead\Core\Tests\Support\Some;
 function priced(array $rules): Estimate
 {
     $plan = Some::plan();
-    $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'rules' => $rules], new Problems);
+    $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'rules' => $rules], new Faults);
 
     return Estimate::of($plan->cut->stock, $plan->joints, $plan->steps, $shop);
 }

@@ -7,7 +7,7 @@ use UpsweptBead\Core\Cut\CutPlan;
 use UpsweptBead\Core\Cut\Nesting;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Cut\StockNeed;
-use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
@@ -16,7 +16,7 @@ use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 /** @param  array<string, int>  $shelf */
 function shopWith(array $shelf): Shop
 {
-    return ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'shelf' => $shelf], new Problems);
+    return ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'shelf' => $shelf], new Faults);
 }
 
 /** @param  array<string, int>  $shelf */

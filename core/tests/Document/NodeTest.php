@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Document\Fault;
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Document\Problem;
-use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Shop\BottleUse;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -16,20 +16,20 @@ use UpsweptBead\Core\Units\UnitSystem;
  */
 function reading(mixed $value, Closure $how): array
 {
-    $problems = new Problems;
-    $read = $how(Node::wrap(['format' => 'f', 'it' => $value], 'f', null, $problems)->at('it'));
+    $faults = new Faults;
+    $read = $how(Node::wrap(['format' => 'f', 'it' => $value], 'f', null, $faults)->at('it'));
 
-    return [$read, array_map(static fn (Problem $one): string => "$one->path: $one->code", $problems->all())];
+    return [$read, array_map(static fn (Fault $one): string => "$one->path: $one->code", $faults->all())];
 }
 
 it('reads lengths as millimetres, or as people write them', function (mixed $value, float $mm) {
-    [$length, $problems] = reading($value, static fn (Node $node) => $node->length(UnitSystem::Inch));
-    expect($length->mm)->toBeClose($mm)->and($problems)->toBe([]);
+    [$length, $faults] = reading($value, static fn (Node $node) => $node->length(UnitSystem::Inch));
+    expect($length->mm)->toBeClose($mm)->and($faults)->toBe([]);
 })->with([[41.3, 41.3], ['1 5/8 in', 41.275], ['41.3mm', 41.3], ['1 5/8', 41.275], ["2' 3 1/2\"", 698.5], ['.065', 1.651]]);
 
-it('complains of what it cannot use and goes on with something harmless', function (mixed $value, Closure $how, string $problem, mixed $instead) {
-    [$read, $problems] = reading($value, $how);
-    expect($problems)->toContain($problem)->and($read)->toEqual($instead);
+it('complains of what it cannot use and goes on with something harmless', function (mixed $value, Closure $how, string $fault, mixed $instead) {
+    [$read, $faults] = reading($value, $how);
+    expect($faults)->toContain($fault)->and($read)->toEqual($instead);
 })->with([
     'a word for a length' => ['about a foot', static fn (Node $node): float => $node->length(UnitSystem::Inch)->mm, 'it: not-a-length', 0.0],
     'a list for a length' => [[1], static fn (Node $node): float => $node->length(UnitSystem::Inch)->mm, 'it: not-a-length', 0.0],
@@ -52,12 +52,12 @@ it('counts a text by its letters, not its bytes, and keeps line ends', function 
 });
 
 it('names the place in a list, and a field that it does not know', function () {
-    [, $problems] = reading([['a' => 1], ['b' => 2, 'colour' => 3]], static function (Node $node): void {
+    [, $faults] = reading([['a' => 1], ['b' => 2, 'colour' => 3]], static function (Node $node): void {
         foreach ($node->items(9) as $item) {
             $item->only(['a', 'b']);
         }
     });
-    expect($problems)->toBe(['it[1].colour: unknown-field']);
+    expect($faults)->toBe(['it[1].colour: unknown-field']);
 });
 
 it('keeps names that look like numbers as names', function () {
@@ -66,12 +66,12 @@ it('keeps names that look like numbers as names', function () {
 });
 
 it('stops counting what is wrong at 50', function () {
-    [, $problems] = reading(range(1, 80), static fn (Node $node): array => array_map(static fn (Node $one): string => $one->text(), $node->items(99)));
-    expect($problems)->toHaveCount(50);
+    [, $faults] = reading(range(1, 80), static fn (Node $node): array => array_map(static fn (Node $one): string => $one->text(), $node->items(99)));
+    expect($faults)->toHaveCount(50);
 });
 
 it('opens only a document of its own kind, and says what is wrong with another', function (string $json, string $why) {
-    expect(static fn () => Node::open($json, 'upswept-bead/job', 3, new Problems, 100))->toThrow(UnusableDocument::class, $why);
+    expect(static fn () => Node::open($json, 'upswept-bead/job', 3, new Faults, 100))->toThrow(UnusableDocument::class, $why);
 })->with([
     'no JSON' => ['{"format": ', 'JSON'],
     'another format' => ['{"format":"other"}', 'upswept-bead/job'],

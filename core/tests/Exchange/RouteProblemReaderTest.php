@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Document\Problem;
+use UpsweptBead\Core\Document\Fault;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Exchange\RouteProblemReader;
 use UpsweptBead\Core\Exchange\RouteProblemWriter;
@@ -29,8 +29,8 @@ it('says at which place a problem file is wrong, and what would be right', funct
     $break($document);
     $read = RouteProblemReader::read(json_encode($document, JSON_THROW_ON_ERROR));
     expect($read)->toBeArray();
-    $found = array_filter($read, static fn (Problem $problem): bool => $problem->path === $path);
-    expect(array_map(static fn (Problem $problem): string => $problem->message, array_values($found))[0] ?? 'nothing at '.$path)->toContain($message);
+    $found = array_filter($read, static fn (Fault $problem): bool => $problem->path === $path);
+    expect(array_map(static fn (Fault $problem): string => $problem->message, array_values($found))[0] ?? 'nothing at '.$path)->toContain($message);
 })->with([
     'a zero direction' => [function (array &$d) {
         $d['ports'][1]['dir'] = [0, 0, 0];

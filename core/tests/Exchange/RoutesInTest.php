@@ -124,7 +124,7 @@ it('begins a job from a route problem that asks the same again', function (strin
     $problem = SomeSets::problem($name);
     $job = RouteProblemJob::of($problem, Catalogue::shipped());
     $reading = JobReader::fromDecoded(UpsweptBead\Core\Job\JobWriter::toArray($job));
-    expect($reading->problems)->toBe([]);
+    expect($reading->faults)->toBe([]);
     $again = RouteProblemWriter::toArray(SetProblem::of($reading->job ?? $job, Shop::bare()));
     $first = RouteProblemWriter::toArray($problem);
     expect(array_column($again['ports'], 'at'))->toEqual(array_column($first['ports'], 'at'))

@@ -57,7 +57,7 @@ it('keeps designs in the job file, as they were', function () {
     $job = SomeHeader::job();
     $with = $job->with($job->runs, new SetSpec($job->set->collectors, $job->set->keepOuts, $job->set->lengths, [rotatedDesign($job)]));
     $read = JobReader::fromJson(JobWriter::toJson($with));
-    expect($read->problems)->toBe([])->and(JobWriter::toArray($read->job ?? $job))->toEqual(JobWriter::toArray($with));
+    expect($read->faults)->toBe([])->and(JobWriter::toArray($read->job ?? $job))->toEqual(JobWriter::toArray($with));
 });
 
 it('compares by what a design takes: joints, stock, time and money', function () {

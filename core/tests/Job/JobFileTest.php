@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Document\Problem;
+use UpsweptBead\Core\Document\Fault;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
@@ -13,7 +13,7 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** @return list<string> the places that have something wrong */
 function places(array $document): array
 {
-    return array_map(static fn (Problem $problem): string => $problem->path, JobReader::fromDecoded($document)->problems);
+    return array_map(static fn (Fault $fault): string => $fault->path, JobReader::fromDecoded($document)->faults);
 }
 
 /** @param  non-empty-list<string|int>  $path */
@@ -75,14 +75,14 @@ it('names the place of every problem', function (array $path, mixed $value, stri
 it('names runs that share a letter', function () {
     $document = Some::document();
     $document['runs'][] = $document['runs'][0];
-    expect(JobReader::fromDecoded($document)->problems[0]->message)->toContain('two runs with the letter A');
+    expect(JobReader::fromDecoded($document)->faults[0]->message)->toContain('two runs with the letter A');
 });
 
 it('says every problem at once and gives no half-read job', function () {
     $document = changed(['job', 'number'], '');
     $document['runs'][0]['start']['at'][0] = 'x';
     $reading = JobReader::fromDecoded($document);
-    expect($reading->problems)->toHaveCount(2)->and($reading->job)->toBeNull();
+    expect($reading->faults)->toHaveCount(2)->and($reading->job)->toBeNull();
 });
 
 it('will not use what is no job file', function (string $text, string $message) {
@@ -117,7 +117,7 @@ it('never fails on a broken document in any other way', function (int $seed) {
     };
     $broken = [...$break($document), 'format' => 'upswept-bead/job', 'version' => 1];
     $reading = JobReader::fromDecoded($broken);
-    expect($reading->job !== null || $reading->problems !== [])->toBeTrue();
+    expect($reading->job !== null || $reading->faults !== [])->toBeTrue();
 })->with(range(1, 40));
 
 it('keeps a size when the units of a job change', function () {

@@ -73,5 +73,5 @@ it('keeps what a person chose for a collector, and says nothing of what is usual
 it('refuses a way of entering that it does not know', function () {
     $document = SomeRoutedSets::veeEight();
     $document['set']['collectors'][0]['entry'] = 'glued';
-    expect(JobReader::fromDecoded($document)->problems[0]->path)->toBe('set.collectors[0].entry');
+    expect(JobReader::fromDecoded($document)->faults[0]->path)->toBe('set.collectors[0].entry');
 });

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Joint\Joint;
@@ -96,7 +96,7 @@ it('accounts for argon joint by joint and against the bottles', function () {
     $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'bottles' => [
         ['name' => 'T', 'use' => 'torch', 'capacity' => '150 ft³', 'full' => '2400 psi', 'gauge' => '2400 psi'],
         ['name' => 'P', 'use' => 'purge', 'capacity' => '20 ft³', 'full' => '2000 psi', 'gauge' => '100 psi'],
-    ]], new Problems);
+    ]], new Faults);
     $low = Planner::plan(Some::routedJob(), $shop);
     // What is left above the usable minimum, by absolute pressure: ideal gas at one temperature.
     expect($low->weld->argon->torchLeftL)->toBeClose(150 * 28.316846592 * (2400 * 6.894757293168 - 350) / (2400 * 6.894757293168 + 101.3))
@@ -105,7 +105,7 @@ it('accounts for argon joint by joint and against the bottles', function () {
 });
 
 it('says what to buy beyond what is on the shelf', function () {
-    $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'shelf' => ['T3.000x.065' => 4]], new Problems);
+    $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'shelf' => ['T3.000x.065' => 4]], new Faults);
     $needs = Planner::plan(Some::routedJob(), $shop)->cut->stock;
     foreach ($needs as $need) {
         expect($need->toBuy())->toBe($need->stockId === 'T3.000x.065' ? 0 : $need->needed);
@@ -114,14 +114,14 @@ it('says what to buy beyond what is on the shelf', function () {
 });
 
 it('notes what is wrong in a shop document and reads the rest', function () {
-    $problems = new Problems;
-    $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'rules' => ['cut.kerf' => '2 mm', 'cut.kerb' => '1 mm', 'purge.flow' => 'much'], 'shelf' => ['nonsense' => 3]], $problems);
-    expect(array_map(static fn ($problem): string => $problem->path, $problems->all()))->toBe(['rules.cut.kerb', 'rules.purge.flow', 'shelf.nonsense'])
+    $faults = new Faults;
+    $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'rules' => ['cut.kerf' => '2 mm', 'cut.kerb' => '1 mm', 'purge.flow' => 'much'], 'shelf' => ['nonsense' => 3]], $faults);
+    expect(array_map(static fn ($fault): string => $fault->path, $faults->all()))->toBe(['rules.cut.kerb', 'rules.purge.flow', 'shelf.nonsense'])
         ->and($shop->rules->value('cut.kerf'))->toBe(2.0)->and($shop->rules->get('cut.kerf')->source->kind->label())->toContain('own rule');
 });
 
 it('plans by the shop’s own rules', function () {
-    $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'rules' => ['weld.amps_per_thou' => '1', 'route.first_straight' => '5 in']], new Problems);
+    $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'rules' => ['weld.amps_per_thou' => '1', 'route.first_straight' => '5 in']], new Faults);
     $plan = Planner::plan(Some::routedJob(), $shop);
     expect($plan->weld->sheets['AJ2']->settings['amps']->value)->toBe(65.0)
         ->and(implode(' ', messages($plan)))->toContain('the shop’s least is 5 in');

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Document\Problem;
-use UpsweptBead\Core\Document\Problems;
+use UpsweptBead\Core\Document\Fault;
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Shop\Bottle;
 use UpsweptBead\Core\Shop\BottleUse;
 use UpsweptBead\Core\Shop\Shop;
@@ -13,21 +13,21 @@ use UpsweptBead\Core\Shop\ShopRules;
 /** @return array{Shop, list<string>} */
 function shopOf(array $document): array
 {
-    $problems = new Problems;
-    $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'Slip nine', ...$document], $problems);
+    $faults = new Faults;
+    $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'Slip nine', ...$document], $faults);
 
-    return [$shop, array_map(static fn (Problem $one): string => "$one->path: $one->code", $problems->all())];
+    return [$shop, array_map(static fn (Fault $one): string => "$one->path: $one->code", $faults->all())];
 }
 
 it('is the shipped shop but for what the document sets', function () {
-    [$shop, $problems] = shopOf(['rules' => ['cut.kerf' => '2 mm'], 'shelf' => ['T3.000x.065' => 4]]);
-    expect($problems)->toBe([])->and($shop->rules->value('cut.kerf'))->toBe(2.0)
+    [$shop, $faults] = shopOf(['rules' => ['cut.kerf' => '2 mm'], 'shelf' => ['T3.000x.065' => 4]]);
+    expect($faults)->toBe([])->and($shop->rules->value('cut.kerf'))->toBe(2.0)
         ->and($shop->rules->value('cost.hour'))->toBe(ShopRules::shipped()->value('cost.hour'))
         ->and($shop->has('T3.000x.065'))->toBe(4)->and($shop->has('T2.000x.065'))->toBe(0);
 });
 
-it('names what it cannot use', function (array $document, string $problem) {
-    expect(shopOf($document)[1])->toContain($problem);
+it('names what it cannot use', function (array $document, string $fault) {
+    expect(shopOf($document)[1])->toContain($fault);
 })->with([
     'a rule that is none' => [['rules' => ['cut.colour' => '2 mm']], 'rules.cut.colour: bad-rule'],
     'a rule without a number' => [['rules' => ['cut.kerf' => 'thin']], 'rules.cut.kerf: bad-rule'],

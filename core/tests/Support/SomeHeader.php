@@ -26,6 +26,6 @@ final class SomeHeader
     {
         $reading = JobReader::fromDecoded(self::document($change));
 
-        return $reading->job ?? throw new \LogicException($reading->problems[0]->path.' '.$reading->problems[0]->message);
+        return $reading->job ?? throw new \LogicException($reading->faults[0]->path.' '.$reading->faults[0]->message);
     }
 }

@@ -35,7 +35,7 @@ final class SomeRoutedSets
         $document['set']['lengths'] = [];
         $reading = JobReader::fromDecoded(array_replace_recursive($document, $change));
 
-        return $reading->job ?? throw new \LogicException($reading->problems[0]->path.' '.$reading->problems[0]->message);
+        return $reading->job ?? throw new \LogicException($reading->faults[0]->path.' '.$reading->faults[0]->message);
     }
 
     public static function eight(): Job

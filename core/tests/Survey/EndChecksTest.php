@@ -38,7 +38,7 @@ it('warns of an edge where a port is longer round than the tube can be formed to
 
 it('refuses ports that cannot be, naming the size', function (array $bore, string $place) {
     $reading = JobReader::fromDecoded(SomeHeader::document(['runs' => [0 => ['start' => ['bore' => $bore]]]]));
-    expect(array_map(static fn ($one): string => $one->path, $reading->problems))->toContain("runs[0].start.bore.$place");
+    expect(array_map(static fn ($one): string => $one->path, $reading->faults))->toContain("runs[0].start.bore.$place");
 })->with([
     [['shape' => 'd', 'width' => '40 mm', 'height' => '18 mm'], 'height'],
     [['shape' => 'rectangle', 'width' => '40 mm', 'height' => '30 mm', 'corner' => '16 mm'], 'corner'],

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Geometry\Mesh\NoMeshes;
 use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Vector;
@@ -13,7 +13,7 @@ use UpsweptBead\Core\Survey\KeepOutKit;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 
 /** @param  array<string, mixed>|null  $answers  the proposals if null */
-function kit(KeepOutKind $kind, ?array $answers = null, ?Problems $problems = null): KeepOutSpec
+function kit(KeepOutKind $kind, ?array $answers = null, ?Faults $faults = null): KeepOutSpec
 {
     $job = SomeHeader::job();
     if ($answers === null) {
@@ -25,7 +25,7 @@ function kit(KeepOutKind $kind, ?array $answers = null, ?Problems $problems = nu
         }
     }
 
-    return KeepOutKit::make($job, $kind, Node::wrap(['format' => 'kit', ...$answers], 'kit', null, $problems ?? new Problems));
+    return KeepOutKit::make($job, $kind, Node::wrap(['format' => 'kit', ...$answers], 'kit', null, $faults ?? new Faults));
 }
 
 function solidOf(KeepOutSpec $spec): KeepOut
@@ -34,9 +34,9 @@ function solidOf(KeepOutSpec $spec): KeepOut
 }
 
 it('has a shape for every kind, from its own proposals', function (KeepOutKind $kind) {
-    $problems = new Problems;
-    $spec = kit($kind, null, $problems);
-    expect($problems->all())->toBe([])->and($spec->kind)->toBe($kind)->and(solidOf($spec)->distance(1e4, 1e4, 1e4))->toBeGreaterThan(0);
+    $faults = new Faults;
+    $spec = kit($kind, null, $faults);
+    expect($faults->all())->toBe([])->and($spec->kind)->toBe($kind)->and(solidOf($spec)->distance(1e4, 1e4, 1e4))->toBeGreaterThan(0);
 })->with(KeepOutKind::cases());
 
 it('puts the block behind the ports, all of them', function () {
@@ -93,9 +93,9 @@ it('takes what was measured across as a diameter', function (KeepOutKind $kind, 
 ]);
 
 it('names the field that cannot be used', function (KeepOutKind $kind, array $answers, string $path) {
-    $problems = new Problems;
-    kit($kind, $answers, $problems);
-    expect(array_map(static fn ($problem): string => $problem->path, $problems->all()))->toContain($path);
+    $faults = new Faults;
+    kit($kind, $answers, $faults);
+    expect(array_map(static fn ($fault): string => $fault->path, $faults->all()))->toContain($path);
 })->with([
     'no width' => [KeepOutKind::Tyre, ['at' => [0, 0, 0], 'diameter' => 600, 'width' => 0, 'lock' => 30, 'bump' => 50, 'droop' => 50], 'width'],
     'a word' => [KeepOutKind::Ground, ['level' => 'low'], 'level'],

@@ -67,6 +67,8 @@ export type ProblemKeepOut =
     | {
           type: 'halfspace';
           id: string;
+          kind?: string;
+          note?: string;
           clearance?: number;
           exempt_first?: number;
           exempt_last?: number;
@@ -82,6 +84,8 @@ export type ProblemKeepOut =
     | {
           type: 'box';
           id: string;
+          kind?: string;
+          note?: string;
           clearance?: number;
           exempt_first?: number;
           exempt_last?: number;
@@ -98,6 +102,8 @@ export type ProblemKeepOut =
     | {
           type: 'cylinder';
           id: string;
+          kind?: string;
+          note?: string;
           clearance?: number;
           exempt_first?: number;
           exempt_last?: number;
@@ -114,6 +120,8 @@ export type ProblemKeepOut =
     | {
           type: 'capsule';
           id: string;
+          kind?: string;
+          note?: string;
           clearance?: number;
           exempt_first?: number;
           exempt_last?: number;
@@ -1185,15 +1193,15 @@ export interface ProblemTube {
     }[];
 }
 export interface ProblemRules {
-    min_angle: number;
-    max_bends: number;
-    first_straight: number;
-    inner_straight: number;
-    last_straight: number;
-    gap: number;
-    clearance: number;
-    angle_step: number;
-    angle_window: number;
+    min_angle?: number;
+    max_bends?: number;
+    first_straight?: number;
+    inner_straight?: number;
+    last_straight?: number;
+    gap?: number;
+    clearance?: number;
+    angle_step?: number;
+    angle_window?: number;
 }
 export interface ProblemPort {
     id: string;
@@ -1229,7 +1237,7 @@ export interface ProblemCollector {
 export interface ProblemLengths {
     runners: string[];
     target?: number | null;
-    tol_pct: number;
+    tol_pct?: number;
 }
 /**
  * A routing problem; lengths in mm, angles in °.

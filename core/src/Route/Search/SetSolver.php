@@ -27,17 +27,6 @@ final class SetSolver
 
     private const BETTER = 0.001;
 
-    /** Lengths are tried about a rung of the ladder, or about those of the best set: shares from, and how far up. */
-    private const ABOUT_RUNG = [0.96, 0.08];
-
-    private const ABOUT_BEST = [0.9, 0.2];
-
-    /** Common lengths tried, over the least that all tubes can have. Short ones are hardest, and length is cheap. */
-    private const LADDER = [1.14, 1.27, 1.07, 1.42, 1.2, 1.6, 1.02, 1.85, 1.34, 1.1];
-
-    /** So much longer than the best set, another is not looked for. */
-    private const LONG = 1.12;
-
     /** Cost of each missing mm while choosing: low ones find cheap sets to be mended, high ones clean sets. */
     private const WEIGHTS = [1.0, 3.0, 0.6, 6.0, 1.5, 2.0, 20.0];
 
@@ -52,6 +41,12 @@ final class SetSolver
     private const RESTARTS = 8;
 
     private const FEW_RESTARTS = 2;
+
+    /** So many more restarts at most, one for each time round the ladder. */
+    private const MORE_RESTARTS = 4;
+
+    /** Ways are pooled for lengths that are multiples of this, mm. */
+    private const POOLED_MM = 8;
 
     /** Less than this missing in all, a set is mended without a look at the others. */
     private const CLEAN = 3.0;
@@ -84,20 +79,15 @@ final class SetSolver
 
     private readonly InletSharing $layout;
 
+    private readonly LengthLadder $ladder;
+
     private int $round = 0;
 
     private float $began = 0.0;
 
     private float $until = 0.0;
 
-    /** @var list<Way> */
-    private array $best = [];
-
-    private float $objective = INF;
-
-    private float $firstAt = 0.0;
-
-    private float $bestAt = 0.0;
+    private readonly BestSet $best;
 
     private ?Miss $nearest = null;
 
@@ -116,6 +106,7 @@ final class SetSolver
         private readonly ?Closure $onBetter = null,
         private readonly ?Closure $isStopped = null,
     ) {
+        $this->best = new BestSet;
         $this->chance = new Chance($seed);
         $this->groups = new Groups($problem->lengths);
         $rough = $problem->keepingOut(
@@ -130,6 +121,7 @@ final class SetSolver
         $this->appraisal = new Appraisal($problem);
         $this->moves = new Moves($this->assembly, $this->appraisal, deg2rad($problem->rules->limits->grid->stepDeg));
         $this->layout = new InletSharing($problem);
+        $this->ladder = new LengthLadder($problem, $this->layout, $this->groups, $this->chance);
         $this->sharing = new InletChoices($this->layout, $this->assembly, $this->appraisal, $this->chance);
     }
 
@@ -145,12 +137,12 @@ final class SetSolver
             $this->round(0, true);
         }
         for ($round = 0; $this->mayGoOn(); $round++) {
-            if ($this->best === [] && $round % self::AFRESH === self::AFRESH - 1) {
+            if (! $this->best->isThere() && $round % self::AFRESH === self::AFRESH - 1) {
                 $this->candidates->afresh();
             }
             if (
                 ! $this->round($round, false) &&
-                $this->best !== [] &&
+                $this->best->isThere() &&
                 $this->problem->lengths === [] &&
                 $round > self::ENOUGH
             ) {
@@ -158,9 +150,7 @@ final class SetSolver
             }
         }
 
-        return $this->best === []
-            ? new SetAnswer(SetStatus::NotFound, nearest: $this->nearest)
-            : new SetAnswer(SetStatus::Solved, $this->best, $this->objective, [], null, $this->firstAt, $this->bestAt);
+        return $this->best->answer($this->nearest);
     }
 
     private function mayGoOn(): bool
@@ -171,7 +161,7 @@ final class SetSolver
     /** The first rounds only look for any answer. */
     private function isLight(): bool
     {
-        return $this->best === [] && $this->round < self::LIGHT_ROUNDS;
+        return ! $this->best->isThere() && $this->round < self::LIGHT_ROUNDS;
     }
 
     /** One common length, all or some ways of sharing out the inlets. False if there was nothing to try. */
@@ -180,12 +170,16 @@ final class SetSolver
         $this->round = $round;
         // Before there is an answer, first a quick look at several lengths.
         // Mending takes long; it opens sets that have no answer, and is nothing for a single tube.
-        $this->candidates->gathering($this->isLight(), $this->best === [] || count($this->problem->ports) === 1);
-        $lengths = $this->lengthsFor($round);
+        $this->candidates->gathering($this->isLight(), ! $this->best->isThere() || count($this->problem->ports) === 1);
+        // What light candidates did not open, full ones may: the ladder begins anew after them.
+        $lengths = $this->ladder->lengths(
+            $round < self::LIGHT_ROUNDS ? $round : $round - self::LIGHT_ROUNDS,
+            $this->best->ways,
+        );
         $states = [];
         foreach (
             $this->sharing->ways(
-                $this->best !== [],
+                $this->best->isThere(),
                 $this->isLight(),
                 fn (array $inlets): ?array => $this->options($inlets, $lengths, $quick),
             ) as $inlets
@@ -194,7 +188,7 @@ final class SetSolver
                 break;
             }
             $options = $this->options($inlets, $lengths, $quick);
-            if ($options === null || $this->floor($options) >= $this->objective - self::WORTH_TRYING) {
+            if ($options === null || $this->floor($options) >= $this->best->objective - self::WORTH_TRYING) {
                 continue;
             }
             foreach ($this->orders($round) as $k => $order) {
@@ -204,7 +198,7 @@ final class SetSolver
                     $key = implode(',', array_map(static fn (Way $way): int => $way->id, $ways));
                     $states[$key] = [$this->appraisal->of($ways) + self::MISSING_COST * $missing, $missing, $ways];
                     // A clean set is an answer at once, and an answer bounds all that follows.
-                    if ($this->best === [] && $missing < self::CLEAN) {
+                    if (! $this->best->isThere() && $missing < self::CLEAN) {
                         $this->mend($ways, [], INF, true);
                     }
                 }
@@ -214,15 +208,15 @@ final class SetSolver
         $mended = $late = 0;
         foreach ($states as [, $missing, $ways]) {
             // The last states of a round that ran out of time are still worth a try while there is no answer.
-            if ($mended >= self::MENDED || ! $this->mayGoOn() && ($this->best !== [] || ++$late > self::LATE)) {
+            if ($mended >= self::MENDED || ! $this->mayGoOn() && ($this->best->isThere() || ++$late > self::LATE)) {
                 break;
             }
-            if ($missing > self::MENDABLE || $this->appraisal->of($ways) >= $this->objective + self::WORTH) {
+            if ($missing > self::MENDABLE || $this->appraisal->of($ways) >= $this->best->objective + self::WORTH) {
                 $this->nearest ??= Proof::miss($this->problem, $ways);
 
                 continue;
             }
-            $set = $this->mend($ways, [], $this->objective + self::WORTH, true);
+            $set = $this->mend($ways, [], $this->best->objective + self::WORTH, true);
             if ($set === null) {
                 $this->nearest ??= Proof::miss($this->problem, $ways);
             } else {
@@ -288,17 +282,9 @@ final class SetSolver
         ) {
             return null;
         }
-        if ($objective < $this->objective - self::BETTER) {
-            $this->best = $mended;
-            $this->objective = $objective;
-            $this->bestAt = ($this->now)() - $this->began;
-            $this->firstAt = $this->firstAt > 0.0 ? $this->firstAt : $this->bestAt;
-            if (
-                $this->onBetter !== null &&
-                ! ($this->onBetter)(
-                    new SetAnswer(SetStatus::Solved, $mended, $objective, [], null, $this->firstAt, $this->bestAt),
-                )
-            ) {
+        if ($objective < $this->best->objective - self::BETTER) {
+            $this->best->take($mended, $objective, ($this->now)() - $this->began);
+            if ($this->onBetter !== null && ! ($this->onBetter)($this->best->answer(null))) {
                 $this->until = 0.0;
             }
         }
@@ -377,7 +363,7 @@ final class SetSolver
             ? $this->candidates->ofAny($span, $this->round)
             : $this->candidates->ofLength(
                 $span,
-                round($lengths[$group] / 8) * 8,
+                round($lengths[$group] / self::POOLED_MM) * self::POOLED_MM,
                 $this->groups->tolerance($group, $lengths[$group]),
             );
     }
@@ -405,34 +391,12 @@ final class SetSolver
             return array_fill(0, count(self::WEIGHTS), $natural);
         }
         $orders = [$natural];
-        $more = $this->isLight() ? self::FEW_RESTARTS : self::RESTARTS + min(4, intdiv($round, count(self::LADDER)));
+        $times = intdiv($round, count(LengthLadder::RUNGS));
+        $more = $this->isLight() ? self::FEW_RESTARTS : self::RESTARTS + min(self::MORE_RESTARTS, $times);
         for ($i = 0; $i < $more; $i++) {
             $orders[] = $this->chance->shuffled($natural);
         }
 
         return $orders;
-    }
-
-    /** @return list<float> by group */
-    private function lengthsFor(int $round): array
-    {
-        $rung = $round < self::LIGHT_ROUNDS ? $round : $round - self::LIGHT_ROUNDS;
-        $factor = self::LADDER[$rung % count(self::LADDER)];
-        if ($rung >= count(self::LADDER)) {
-            $factor *= $this->chance->from(...self::ABOUT_RUNG);
-        }
-        // Once there is an answer, much longer sets are seldom cheaper; about its own length they often are.
-        $commons = $this->best === [] ? [] : $this->groups->commons($this->best);
-        $near = $this->chance->from(...self::ABOUT_BEST);
-        // What light candidates did not open, full ones may: the ladder begins anew after them.
-        $lengths = [];
-        foreach ($this->problem->lengths as $i => $group) {
-            $length = $factor * $this->layout->leastCommon($group->runners);
-            $lengths[] =
-                $group->targetMm ??
-                (isset($commons[$i]) && $length > self::LONG * $commons[$i] ? $near * $commons[$i] : $length);
-        }
-
-        return $lengths;
     }
 }

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Document\Problems;
 use UpsweptBead\Core\Route\Search\FoundDesign;
 use UpsweptBead\Core\Route\Search\Hindrance;
 use UpsweptBead\Core\Route\Search\Lack;
@@ -18,7 +18,7 @@ function stored(array $value): Node
 {
     $again = json_decode(json_encode($value, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
 
-    return Node::wrap(['format' => 'stored', 'all' => $again], 'stored', null, new Problems)->at('all');
+    return Node::wrap(['format' => 'stored', 'all' => $again], 'stored', null, new Faults)->at('all');
 }
 
 function foundDesign(): FoundDesign

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Document;
 
 /** Something wrong at one place of a document: where, what, and what would be accepted. */
-final readonly class Problem
+final readonly class Fault
 {
     public function __construct(public string $path, public string $code, public string $message) {}
 }

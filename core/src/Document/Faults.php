@@ -5,21 +5,21 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Document;
 
 /** Collects what is wrong with a document while it is read; the one mutable thing in reading. */
-final class Problems
+final class Faults
 {
     private const MOST = 50;
 
-    /** @var list<Problem> */
+    /** @var list<Fault> */
     private array $all = [];
 
-    public function add(Problem $problem): void
+    public function add(Fault $fault): void
     {
         if (count($this->all) < self::MOST) {
-            $this->all[] = $problem;
+            $this->all[] = $fault;
         }
     }
 
-    /** @return list<Problem> */
+    /** @return list<Fault> */
     public function all(): array
     {
         return $this->all;

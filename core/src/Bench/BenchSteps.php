@@ -4,18 +4,13 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
-use UpsweptBead\Core\Cut\CutPlan;
-use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Fit\FitStep;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
-use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Schedule\Phase;
-use UpsweptBead\Core\Schedule\Schedule;
 use UpsweptBead\Core\Schedule\Slot;
-use UpsweptBead\Core\Shop\Shop;
-use UpsweptBead\Core\Weld\WeldPlan;
+use UpsweptBead\Core\Shop\ShopRules;
 
 /**
  * The last stage: the whole job laid out as one line of bench steps. All pieces are cut, fittings welded; run by run
@@ -28,52 +23,38 @@ final readonly class BenchSteps
 
     private WeldSteps $welding;
 
-    private function __construct(
-        private CutPlan $cut,
-        private JointList $joints,
-        private FitPlan $fit,
-        private Schedule $schedule,
-        WeldPlan $weld,
-        Job $job,
-        Shop $shop,
-    ) {
-        $this->fitting = new FitSteps($cut, $joints, $weld, $job);
-        $this->welding = new WeldSteps($joints, $weld, $job, $shop->rules);
+    private function __construct(private WorkPlan $work, Job $job, ShopRules $rules)
+    {
+        $this->fitting = new FitSteps($work->cut, $work->joints, $work->weld, $job);
+        $this->welding = new WeldSteps($work->joints, $work->weld, $job, $rules);
     }
 
     /** @return list<BenchStep> */
-    public static function of(
-        Job $job,
-        CutPlan $cut,
-        JointList $joints,
-        FitPlan $fit,
-        WeldPlan $weld,
-        Schedule $schedule,
-        Shop $shop,
-    ): array {
-        return (new self($cut, $joints, $fit, $schedule, $weld, $job, $shop))->steps();
+    public static function of(WorkPlan $work, Job $job, ShopRules $rules): array
+    {
+        return (new self($work, $job, $rules))->steps();
     }
 
     /** @return list<BenchStep> */
     private function steps(): array
     {
-        if ($this->fit->letters === []) {
+        if ($this->work->fit->letters === []) {
             return [];
         }
-        $isSet = count($this->fit->letters) > 1;
+        $isSet = count($this->work->fit->letters) > 1;
 
         return [
             ...$this->prepared(),
             ...$this->welded(Phase::Open),
             ...$this->welding->cooled($this->openStillHot()),
             ...$this->tried(),
-            ...($isSet ? [$this->fitting->trialTogether($this->fit->letters)] : []),
-            ...array_map($this->fitting->fullTack(...), $this->fit->letters),
+            ...($isSet ? [$this->fitting->trialTogether($this->work->fit->letters)] : []),
+            ...array_map($this->fitting->fullTack(...), $this->work->fit->letters),
             ...$this->welded(Phase::Alone, Phase::Bench),
-            ...($isSet ? [$this->fitting->refit($this->fit->letters)] : []),
+            ...($isSet ? [$this->fitting->refit($this->work->fit->letters)] : []),
             ...$this->welded(Phase::Together),
-            ...$this->welding->cooled(array_diff_key($this->schedule->last, $this->openStillHot())),
-            ...array_map($this->fitting->inspect(...), $this->fit->letters),
+            ...$this->welding->cooled(array_diff_key($this->work->schedule->last, $this->openStillHot())),
+            ...array_map($this->fitting->inspect(...), $this->work->fit->letters),
         ];
     }
 
@@ -81,8 +62,8 @@ final readonly class BenchSteps
     private function prepared(): array
     {
         $steps = [];
-        foreach ($this->fit->letters as $letter) {
-            array_push($steps, ...array_map($this->fitting->prepare(...), $this->cut->piecesOf($letter)));
+        foreach ($this->work->fit->letters as $letter) {
+            array_push($steps, ...array_map($this->fitting->prepare(...), $this->work->cut->piecesOf($letter)));
         }
 
         return $steps;
@@ -96,7 +77,7 @@ final readonly class BenchSteps
     private function openStillHot(): array
     {
         $open = $later = [];
-        foreach ($this->schedule->slots as $slot) {
+        foreach ($this->work->schedule->slots as $slot) {
             if ($slot->phase === Phase::Open) {
                 $open[$slot->joint->id] = true;
             } else {
@@ -104,7 +85,7 @@ final readonly class BenchSteps
             }
         }
 
-        return array_intersect_key($later + $this->schedule->last, $open);
+        return array_intersect_key($later + $this->work->schedule->last, $open);
     }
 
     /** @return list<BenchStep> every run tacked from its datum outwards and tried in its place */
@@ -112,16 +93,19 @@ final readonly class BenchSteps
     {
         $bungs = array_map(
             static fn (Joint $joint): string => $joint->id,
-            array_filter($this->joints->joints, static fn (Joint $joint): bool => $joint->type === JointType::Bung),
+            array_filter(
+                $this->work->joints->joints,
+                static fn (Joint $joint): bool => $joint->type === JointType::Bung,
+            ),
         );
         $steps = [];
-        foreach ($this->fit->letters as $letter) {
+        foreach ($this->work->fit->letters as $letter) {
             $moves = array_filter(
-                $this->fit->steps,
+                $this->work->fit->steps,
                 static fn (FitStep $step): bool => $step->run === $letter && ! in_array($step->jointId, $bungs, true),
             );
             array_push($steps, ...array_map($this->fitting->tack(...), array_values($moves)));
-            $steps[] = $this->fitting->trial($letter, count($this->fit->letters) > 1);
+            $steps[] = $this->fitting->trial($letter, count($this->work->fit->letters) > 1);
         }
 
         return $steps;
@@ -132,7 +116,7 @@ final readonly class BenchSteps
     {
         $slots = array_values(
             array_filter(
-                $this->schedule->slots,
+                $this->work->schedule->slots,
                 static fn (Slot $slot): bool => in_array($slot->phase, $phases, true),
             ),
         );

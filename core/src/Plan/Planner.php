@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Plan;
 
 use UpsweptBead\Core\Bench\BenchSteps;
+use UpsweptBead\Core\Bench\WorkPlan;
 use UpsweptBead\Core\Cut\CutPlan;
 use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Job\Job;
@@ -37,7 +38,7 @@ final readonly class Planner
         $fit = FitPlan::of($job, $layout, $joints, $shop, $insertion);
         $weld = WeldPlan::of($job, $layout, $joints, $shop);
         $schedule = Schedule::of($fit, $joints, $weld, $shop->rules);
-        $steps = BenchSteps::of($job, $cut, $joints, $fit, $weld, $schedule, $shop);
+        $steps = BenchSteps::of(new WorkPlan($cut, $joints, $fit, $weld, $schedule), $job, $shop->rules);
 
         return new Plan(SurveyReport::of($job, $shop), $sketch, $fit, $weld, $schedule, $steps);
     }

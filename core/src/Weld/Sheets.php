@@ -8,7 +8,7 @@ use UpsweptBead\Core\Fit\TackPattern;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Layout\RoutedRun;
-use UpsweptBead\Core\Purge\Purge;
+use UpsweptBead\Core\Purge\JointPurge;
 use UpsweptBead\Core\Purge\PurgePlan;
 use UpsweptBead\Core\Purge\PurgePose;
 use UpsweptBead\Core\Reason\Figure;
@@ -82,7 +82,9 @@ final readonly class Sheets
         $volumeL = $this->routed->tube->boreAreaMm2() * $this->routed->run->lengthMm() * 1e-6;
         $isHot = $this->job->purpose->isUpstreamOfTurbine();
 
-        return Purge::plan($id, $volumeL, $holdS, $isHot, $this->pose, $this->shop->rules, $this->job->overrides);
+        $purge = new JointPurge($id, $volumeL, $holdS, $isHot, $this->shop->rules, $this->job->overrides);
+
+        return $purge->plan($this->pose);
     }
 
     private function preflow(string $id): Figure

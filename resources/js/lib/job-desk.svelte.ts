@@ -5,13 +5,11 @@ import type {
     Insertion,
     JobDocument,
     JobView,
-    Pasted,
     Plan,
     PlanSketch,
     Progress,
     Reason,
     Revision,
-    RouteSearch,
     RunDocument,
     RunPlan,
     Stale,
@@ -276,44 +274,6 @@ export class JobDesk {
         return reply.data.insertion;
     }
 
-    /** What pasted cells would become; changes nothing. */
-    async readPaste(text: string): Promise<Pasted | string> {
-        const reply = await send('POST', `/jobs/${this.view.id}/paste`, 'Pasted', {
-            document: this.document,
-            text,
-        });
-        return reply.ok ? reply.data : reply.message;
-    }
-
-    /** Asks for whole designs; a worker of the server looks for them. */
-    async searchSet(after?: number): Promise<RouteSearch | null> {
-        await this.#settled;
-        const search = await this.#ask('POST', 'searches', { document: this.document, after });
-        if (search) this.view = { ...this.view, search: search.id };
-        return search;
-    }
-
-    lookAtSearch(id: number): Promise<RouteSearch | null> {
-        return this.#ask('GET', `searches/${id}`);
-    }
-
-    /** What was found is not shown again. */
-    async putAwaySearch(id: number): Promise<void> {
-        this.view = { ...this.view, search: null };
-        await this.#ask('POST', `searches/${id}/put-away`, {});
-    }
-
-    stopSearch(id: number): Promise<RouteSearch | null> {
-        return this.#ask('POST', `searches/${id}/stop`, {});
-    }
-
-    async #ask(method: 'GET' | 'POST', path: string, body?: unknown): Promise<RouteSearch | null> {
-        const reply = await send(method, `/jobs/${this.view.id}/${path}`, 'RouteSearch', body);
-        if (reply.ok) return reply.data;
-        this.failure = reply.message;
-        return null;
-    }
-
     /** The plan of a changed document without saving it, while something is being dragged. */
     async preview(change: (document: JobDocument) => void): Promise<void> {
         const next = structuredClone(this.document);
@@ -387,6 +347,11 @@ export class JobDesk {
         this.revision = this.conflict.latest;
         this.conflict = null;
         void this.#save();
+    }
+
+    /** Done once every edit made so far is with the server, or was refused. */
+    get settled(): Promise<void> {
+        return this.#settled;
     }
 
     retry(): Promise<void> {

@@ -1,7 +1,7 @@
 // What the core works out for a survey before anything is saved: ready shapes, ports in a row, the other bank, meshes.
 import { said, send, type Reply } from './http';
 import type { JobDesk } from './job-desk.svelte';
-import type { Answers, ImportedMesh, KeepOutDocument, Kit, LengthText } from './answers';
+import type { Answers, ImportedMesh, KeepOutDocument, Kit, LengthText, Pasted } from './answers';
 
 /** What a person answers to the questions of a kit. */
 export type KitAnswers = Record<string, LengthText | LengthText[]>;
@@ -50,6 +50,15 @@ export async function importMesh(
     form.append('up', up);
     const reply = await send('POST', `/jobs/${desk.view.id}/meshes`, 'ImportedMesh', form);
     return reply.ok ? reply.data : said(reply);
+}
+
+/** What pasted cells would become; changes nothing. */
+export async function readPaste(desk: JobDesk, text: string): Promise<Pasted | string> {
+    const reply = await send('POST', `/jobs/${desk.view.id}/paste`, 'Pasted', {
+        document: desk.document,
+        text,
+    });
+    return reply.ok ? reply.data : reply.message;
 }
 
 function ask<K extends keyof Answers>(

@@ -3,6 +3,7 @@
     import { onDestroy, onMount } from 'svelte';
     import Button from '@/kit/button.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
+    import { lookAtSearch, putAwaySearch, searchSet, stopSearch } from '@/lib/searches';
     import { designOf, keepDesign, keptAs, takeDesign } from '@/lib/designs';
     import type { RouteSearch, FoundDesign } from '@/lib/answers';
     import CompareDialog from './compare-dialog.svelte';
@@ -21,7 +22,7 @@
     const open = $derived(search?.state === 'queued' || search?.state === 'running');
 
     async function find(after?: number): Promise<void> {
-        take(await desk.searchSet(after));
+        take(await searchSet(desk, after));
         picked = 0;
     }
 
@@ -30,7 +31,7 @@
         search = answer;
         peek(Math.min(picked, Math.max(0, answer.designs.length - 1)));
         clearTimeout(timer);
-        if (open) timer = setTimeout(async () => take(await desk.lookAtSearch(answer.id)), 400);
+        if (open) timer = setTimeout(async () => take(await lookAtSearch(desk, answer.id)), 400);
     }
 
     function peek(i: number): void {
@@ -46,14 +47,14 @@
 
     function putAway(): void {
         clearTimeout(timer);
-        if (search) void desk.putAwaySearch(search.id);
+        if (search) void putAwaySearch(desk, search.id);
         search = null;
         onpeek(null);
     }
 
     onMount(async () => {
         if (desk.view.search === null) return;
-        const found = await desk.lookAtSearch(desk.view.search);
+        const found = await lookAtSearch(desk, desk.view.search);
         // Nothing is drawn over the runs there are until somebody picks a design.
         if (found && !search) search = found;
         if (found && (found.state === 'queued' || found.state === 'running')) take(found);
@@ -78,7 +79,7 @@
         <Button onclick={() => (comparing = true)}>Compare</Button>
     {/if}
     {#if open && search}
-        <Button onclick={async () => search && take(await desk.stopSearch(search.id))}>Stop</Button>
+        <Button onclick={async () => search && take(await stopSearch(desk, search.id))}>Stop</Button>
         <p class="text-quiet" aria-live="polite">
             {search.state === 'queued'
                 ? 'waiting for a worker'

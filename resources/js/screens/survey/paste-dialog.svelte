@@ -3,6 +3,7 @@
     import Button from '@/kit/button.svelte';
     import Dialog from '@/kit/dialog.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
+    import { readPaste } from '@/lib/survey';
     import type { Pasted, RunDocument } from '@/lib/answers';
 
     type Props = { desk: JobDesk; open: boolean };
@@ -16,7 +17,7 @@
 
     async function look(): Promise<void> {
         const mine = ++asked;
-        const answer = text.trim() === '' ? null : await desk.readPaste(text);
+        const answer = text.trim() === '' ? null : await readPaste(desk, text);
         if (mine !== asked) return;
         failure = typeof answer === 'string' ? answer : '';
         read = typeof answer === 'string' ? null : answer;

@@ -20,9 +20,20 @@ $dice = new Random\Randomizer(new Random\Engine\Xoshiro256StarStar((int) ($argv[
 $folders = array_slice($argv, 3) === [] ? FOLDERS : array_slice($argv, 3);
 
 $copy = sys_get_temp_dir().'/bead-mutants-'.getmypid();
-exec('mkdir -p '.escapeshellarg($copy).' && cp -al '.escapeshellarg("$root/core").' '.escapeshellarg("$root/database").' '.escapeshellarg("$root/bench").' '.escapeshellarg("$root/docs").' '.escapeshellarg($copy));
+// Packages are linked, as nobody changes them; all else is copied, so that the tree may be worked on meanwhile.
+exec(sprintf(
+    'mkdir -p %1$s/core && cd %2$s && cp -a database bench docs %1$s && cd core && cp -a $(ls -A | grep -vx vendor) %1$s/core && cp -al vendor %1$s/core',
+    escapeshellarg($copy),
+    escapeshellarg($root),
+));
 symlink("$root/node_modules", "$copy/node_modules");
 register_shutdown_function(static fn () => exec('rm -rf '.escapeshellarg($copy)));
+if (function_exists('pcntl_async_signals')) {
+    pcntl_async_signals(true);
+    foreach ([SIGINT, SIGTERM] as $signal) {
+        pcntl_signal($signal, static fn () => exit(130));
+    }
+}
 
 $places = [];
 foreach ($folders as $folder) {

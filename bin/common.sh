@@ -71,6 +71,9 @@ front_end_stamp() {
     (cd "$ROOT" && find resources/js resources/css docs/schemas public -path public/build -prune -o -type f -print0 | sort -z | xargs -0 cat package-lock.json vite.config.ts bin/schemas.mjs) | sha256sum | cut -d' ' -f1
 }
 
+# What the core worked out under other rules is not taken for true any more.
+rules_stamp() { (cd "$ROOT/core" && find src data -type f -print0 | sort -z | xargs -0 cat) | sha256sum | cut -c1-12; }
+
 install_dependencies() {
     local stamp
     export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
@@ -213,6 +216,7 @@ DB_PASSWORD=$(cat "$VAR/db-password")
 SESSION_DRIVER=database
 CACHE_STORE=database
 CACHE_LIMITER=apc
+CACHE_PREFIX=bead-$(rules_stamp)-
 QUEUE_CONNECTION=database
 LOG_CHANNEL=stderr
 DB_PERSISTENT=true

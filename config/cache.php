@@ -12,5 +12,5 @@ return [
         'file' => ['driver' => 'file', 'path' => storage_path('framework/cache/data')],
         'apc' => ['driver' => 'apc'],
     ],
-    'prefix' => 'bead-',
+    'prefix' => env('CACHE_PREFIX', 'bead-'),
 ];

@@ -16,7 +16,8 @@ use UpsweptBead\Core\Shop\Shop;
 
 /**
  * The orders in which runs go in, kept by what they depend on: they take up to seconds to work out, far too long for
- * every edit, and stay true for as long as neither a route nor what stands round it has changed.
+ * every edit, and stay true for as long as neither a route nor what stands round it has changed. The start gives the
+ * cache another prefix for other rules.
  */
 final readonly class KnownInsertions
 {

@@ -49,11 +49,20 @@ trait KeepsToSchemas
         $made = parent::createTestResponse($response, $request);
         if ($made->headers->get('Content-Type') === 'application/json') {
             self::keepsTo(self::expected($made, $request), json_decode((string) $made->getContent()));
-        } elseif (preg_match('/data-page="app" type="application\/json">(.*?)<\/script>/s', (string) $made->getContent(), $found) === 1) {
+        } elseif (
+            preg_match(
+                '/data-page="app" type="application\/json">(.*?)<\/script>/s',
+                (string) $made->getContent(),
+                $found,
+            ) === 1
+        ) {
             $page = json_decode($found[1], false, 512, JSON_THROW_ON_ERROR);
             $name = self::SCREENS[$page->component] ?? null;
             if ($name !== null) {
-                self::keepsTo($name, array_diff_key((array) $page->props, ['errors' => 0, 'person' => 0, 'flash' => 0]));
+                self::keepsTo(
+                    $name,
+                    array_diff_key((array) $page->props, ['errors' => 0, 'person' => 0, 'flash' => 0]),
+                );
                 self::keepsTo('Person', $page->props->person);
             }
         }

@@ -41,10 +41,15 @@ abstract class TestCase extends BaseTestCase
     /** A draft of the demo downpipe, with or without its best route. */
     public function downpipe(bool $routed = true): Job
     {
-        $document = JobReader::fromJson((string) file_get_contents(base_path('database/demo/camper-van-downpipe.job.json')))->job;
+        $document = JobReader::fromJson(
+            (string) file_get_contents(base_path('database/demo/camper-van-downpipe.job.json')),
+        )->job;
         assert($document !== null);
         if ($routed) {
-            $document = $document->routed('A', RouteChoice::of(Planner::route($document, 'A', Shop::bare())->answers[0]->run));
+            $document = $document->routed(
+                'A',
+                RouteChoice::of(Planner::route($document, 'A', Shop::bare())->answers[0]->run),
+            );
         }
 
         return $this->app->make(Drafts::class)->begin($document);
@@ -53,7 +58,9 @@ abstract class TestCase extends BaseTestCase
     public function released(): Job
     {
         $job = $this->downpipe();
-        $this->app->make(Drafts::class)->release($job->load('revisions'), 1, User::factory()->as(Role::Owner)->create());
+        $this->app
+            ->make(Drafts::class)
+            ->release($job->load('revisions'), 1, User::factory()->as(Role::Owner)->create());
 
         return $job->refresh();
     }
@@ -67,16 +74,31 @@ abstract class TestCase extends BaseTestCase
     /** @param array<string, mixed> $change */
     public function save(Job $job, array $change, int $version = 1): TestResponse
     {
-        return $this->putJson("/jobs/$job->id/draft", ['version' => $version, 'document' => array_replace_recursive($this->document($job), $change)]);
+        return $this->putJson("/jobs/$job->id/draft", [
+            'version' => $version,
+            'document' => array_replace_recursive($this->document($job), $change),
+        ]);
     }
 
     /**
      * @param  array<string, string>  $readings
      * @return array<string, mixed>
      */
-    public function entry(string $step, array $readings = [], string $kind = 'done', ?string $id = null, string $note = ''): array
-    {
-        return ['id' => $id ?? Str::uuid()->toString(), 'step' => $step, 'kind' => $kind, 'readings' => $readings, 'note' => $note, 'at' => '2026-03-02T09:00:00Z'];
+    public function entry(
+        string $step,
+        array $readings = [],
+        string $kind = 'done',
+        ?string $id = null,
+        string $note = '',
+    ): array {
+        return [
+            'id' => $id ?? Str::uuid()->toString(),
+            'step' => $step,
+            'kind' => $kind,
+            'readings' => $readings,
+            'note' => $note,
+            'at' => '2026-03-02T09:00:00Z',
+        ];
     }
 
     /** @param array<string, mixed> ...$entries */

@@ -80,16 +80,23 @@ it('lets everyone do what their role allows, and nothing else', function (string
     $job = $this->released();
     $user = User::query()->firstOrFail();
     $search = RouteSearch::query()->create([
-        'job_id' => $job->id, 'user_id' => $user->id, 'document' => $this->document($job), 'seconds' => 1.0,
+        'job_id' => $job->id,
+        'user_id' => $user->id,
+        'document' => $this->document($job),
+        'seconds' => 1.0,
     ]);
     $url = filledIn($uri, $job->id, $search->id);
     $guest = $this->json($method, $url)->status();
     expect($guest)->toBe($allowed === null ? ($method === 'POST' ? 422 : 200) : 401);
     foreach ($allowed === null ? [] : Role::cases() as $role) {
         $this->app['auth']->forgetGuards();
-        $status = $this->actingAs(User::factory()->as($role)->create()->refresh())->json($method, $url)->status();
+        $status = $this->actingAs(User::factory()->as($role)->create()->refresh())
+            ->json($method, $url)
+            ->status();
         in_array($role->value, $allowed, true)
-            ? expect($status)->not->toBeIn([401, 403])->toBeLessThan(500)
+            ? expect($status)
+                ->not->toBeIn([401, 403])
+                ->toBeLessThan(500)
             : expect($status)->toBe(403);
     }
 })->with(array_map(static fn (string $address): array => [$address, ACCESS[$address]], array_keys(ACCESS)));
@@ -99,15 +106,37 @@ function nonsense(): array
 {
     return [
         'nothing' => [],
-        'a text for a document' => ['document' => 'x', 'version' => 'x', 'entries' => 'x', 'designs' => 'x', 'letter' => ['x']],
-        'a list for a document' => ['document' => [1, [2, [3]]], 'version' => [], 'entries' => [null], 'letter' => 7],
-        'another format' => ['document' => ['format' => 'something else', 'version' => 1], 'text' => ['x'], 'entries' => [[]]],
-        'runs that are none' => ['document' => ['format' => 'upswept-bead/job', 'version' => 1, 'job' => [], 'runs' => [null, 3, 'x', []]]],
-        'numbers beyond all bounds' => [
-            'document' => ['format' => 'upswept-bead/job', 'version' => 99, 'job' => ['number' => str_repeat('9', 5000)], 'runs' => []],
-            'version' => 1e300, 'after' => -1, 'seconds' => 1e300,
+        'a text for a document' => [
+            'document' => 'x',
+            'version' => 'x',
+            'entries' => 'x',
+            'designs' => 'x',
+            'letter' => ['x'],
         ],
-        'another alphabet' => ['document' => ['format' => "upswept-bead/job\u{0}", 'version' => "\u{202E}1"], 'text' => "\u{0}\u{FFFF}"],
+        'a list for a document' => ['document' => [1, [2, [3]]], 'version' => [], 'entries' => [null], 'letter' => 7],
+        'another format' => [
+            'document' => ['format' => 'something else', 'version' => 1],
+            'text' => ['x'],
+            'entries' => [[]],
+        ],
+        'runs that are none' => [
+            'document' => ['format' => 'upswept-bead/job', 'version' => 1, 'job' => [], 'runs' => [null, 3, 'x', []]],
+        ],
+        'numbers beyond all bounds' => [
+            'document' => [
+                'format' => 'upswept-bead/job',
+                'version' => 99,
+                'job' => ['number' => str_repeat('9', 5000)],
+                'runs' => [],
+            ],
+            'version' => 1e300,
+            'after' => -1,
+            'seconds' => 1e300,
+        ],
+        'another alphabet' => [
+            'document' => ['format' => "upswept-bead/job\u{0}", 'version' => "\u{202E}1"],
+            'text' => "\u{0}\u{FFFF}",
+        ],
     ];
 }
 
@@ -116,7 +145,10 @@ it('answers nonsense with what is wrong, keeps all of it out, and stands', funct
     $job = $this->downpipe();
     $owner = $this->signIn(Role::Owner);
     $search = RouteSearch::query()->create([
-        'job_id' => $job->id, 'user_id' => $owner->id, 'document' => $this->document($job), 'seconds' => 1.0,
+        'job_id' => $job->id,
+        'user_id' => $owner->id,
+        'document' => $this->document($job),
+        'seconds' => 1.0,
     ]);
     $before = $this->document($job);
     foreach (nonsense() as $what => $body) {
@@ -127,7 +159,14 @@ it('answers nonsense with what is wrong, keeps all of it out, and stands', funct
         }
     }
     expect($this->document($job))->toEqual($before)->and($this->entries($job))->toBe(0);
-})->with(array_values(array_filter(array_keys(ACCESS), static fn (string $address): bool => preg_match('/^(POST|PUT) jobs/', $address) === 1)));
+})->with(
+    array_values(
+        array_filter(
+            array_keys(ACCESS),
+            static fn (string $address): bool => preg_match('/^(POST|PUT) jobs/', $address) === 1,
+        ),
+    ),
+);
 
 it('names the field, the value and what would be accepted', function () {
     $job = $this->downpipe();
@@ -135,17 +174,24 @@ it('names the field, the value and what would be accepted', function () {
     $document = $this->document($job);
     $document['runs'][0]['end']['at'][1] = 'about a foot';
     $answer = $this->putJson("/jobs/$job->id/draft", ['version' => 1, 'document' => $document])->assertUnprocessable();
-    expect($answer->json('errors')['runs[0].end.at[1]'][0])->toContain('"about a foot" is not a length')->toContain('1 5/8');
+    expect($answer->json('errors')['runs[0].end.at[1]'][0])->toContain('"about a foot" is not a length')
+        ->toContain('1 5/8');
 });
 
 it('tells the working of a figure in the units it is looked at in, and which figures there are none of', function () {
     $job = $this->downpipe();
     $this->signIn(Role::Viewer);
     $document = JobWriter::toArray(UpsweptBead\Core\Job\JobReader::fromDecoded($this->document($job))->job);
-    $ask = fn (string $figure, string $units) => $this->postJson("/jobs/$job->id/why", ['document' => $document, 'figure' => $figure, 'units' => $units]);
+    $ask = fn (string $figure, string $units) => $this->postJson("/jobs/$job->id/why", [
+        'document' => $document,
+        'figure' => $figure,
+        'units' => $units,
+    ]);
     expect($ask('weld.AJ1.amps', 'inch')->assertOk()->json('reason.inputs.0.text'))->toBe('.065 in')
         ->and($ask('weld.AJ1.amps', 'metric')->json('reason.inputs.0.text'))->toBe('1.65 mm')
         ->and($ask('weld.AJ1.amps', 'inch')->json('reason.source'))->toContain('common practice')
         ->and($ask('cut.A1.slip', 'inch')->assertOk()->json('reason.rule'))->toContain('Neither end');
-    $ask('weld.ZJ9.amps', 'inch')->assertUnprocessable()->assertJsonValidationErrors(['figure' => 'The plan has no figure "weld.ZJ9.amps".']);
+    $ask('weld.ZJ9.amps', 'inch')
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors(['figure' => 'The plan has no figure "weld.ZJ9.amps".']);
 });

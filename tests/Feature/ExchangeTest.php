@@ -9,14 +9,21 @@ beforeEach(fn () => $this->signIn());
 
 it('gives the runs out as length-rotation-angle and as vertices', function () {
     $job = $this->downpipe();
-    $lra = $this->get("/jobs/$job->id/lra.csv")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename="TB-0412-lra.csv"')->getContent();
+    $lra = $this->get("/jobs/$job->id/lra.csv")
+        ->assertOk()
+        ->assertHeader('Content-Disposition', 'attachment; filename="TB-0412-lra.csv"')
+        ->getContent();
     expect($lra)->toStartWith("run,bend,straight_mm,rotation_deg,angle_deg,clr_mm\nA,1,");
-    $this->get("/jobs/$job->id/xyz.csv")->assertOk()->assertSee('A,0,0.000,0.000,0.000,', false);
+    $this->get("/jobs/$job->id/xyz.csv")
+        ->assertOk()
+        ->assertSee('A,0,0.000,0.000,0.000,', false);
 });
 
 it('gives the survey out as a route problem that reads back', function () {
     $job = $this->downpipe(false);
-    $json = (string) $this->get("/jobs/$job->id/route-problem.json")->assertOk()->getContent();
+    $json = (string) $this->get("/jobs/$job->id/route-problem.json")
+        ->assertOk()
+        ->getContent();
     $read = RouteProblemReader::read($json);
     expect($read)->toBeInstanceOf(RouteProblem::class)->and($read->ports[0]->id)->toBe('A');
 });
@@ -24,7 +31,10 @@ it('gives the survey out as a route problem that reads back', function () {
 it('says what pasted ports would become, line by line, and changes nothing', function () {
     $job = $this->downpipe();
     $before = $this->document($job);
-    $this->postJson("/jobs/$job->id/paste", ['document' => $before, 'text' => "Port 1,0,0,0,0,1,0\nPort 2,3 5/8,0,0,0,1,0\nPort 3,x,0,0,0,1,0"])
+    $this->postJson("/jobs/$job->id/paste", [
+        'document' => $before,
+        'text' => "Port 1,0,0,0,0,1,0\nPort 2,3 5/8,0,0,0,1,0\nPort 3,x,0,0,0,1,0",
+    ])
         ->assertOk()
         ->assertJsonPath('rows.1.at.0', '3 5/8 in')
         ->assertJsonPath('rejected.0.line', 3);
@@ -33,6 +43,10 @@ it('says what pasted ports would become, line by line, and changes nothing', fun
 
 it('will not read endless pastes', function () {
     $job = $this->downpipe();
-    $this->postJson("/jobs/$job->id/paste", ['document' => $this->document($job), 'text' => str_repeat('a,1,2,3,4,5,6', 10_000)])
-        ->assertUnprocessable()->assertJsonValidationErrors(['text']);
+    $this->postJson("/jobs/$job->id/paste", [
+        'document' => $this->document($job),
+        'text' => str_repeat('a,1,2,3,4,5,6', 10_000),
+    ])
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors(['text']);
 });

@@ -11,11 +11,30 @@ use Smalot\PdfParser\Parser;
 it('prints the plan and what was really used', function () {
     $this->signIn();
     $job = $this->released();
-    $this->log($job, $this->entry('purge.AJ2', ['oxygen' => '140 ppm']), $this->entry('weld.AJ2', ['amps' => '57 A', 'seconds' => '200 s'], note: 'Ran clean – no colour'));
-    $response = $this->get("/jobs/$job->id/record.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf');
-    $pdf = (new Parser)->parseContent((string) $response->getContent());
+    $this->log(
+        $job,
+        $this->entry('purge.AJ2', ['oxygen' => '140 ppm']),
+        $this->entry('weld.AJ2', ['amps' => '57 A', 'seconds' => '200 s'], note: 'Ran clean – no colour'),
+    );
+    $response = $this->get("/jobs/$job->id/record.pdf")
+        ->assertOk()
+        ->assertHeader('Content-Type', 'application/pdf');
+    $pdf = (new Parser())->parseContent((string) $response->getContent());
     $text = preg_replace('/\s+/u', ' ', $pdf->getText());
-    foreach (['TB-0412', 'Camper-van downpipe', 'ER308L', '57 A', '140 ppm', '3 min 20 s', '33.065 in', '124.4°', 'Ran clean – no colour', '1 of 6'] as $part) {
+    foreach (
+        [
+            'TB-0412',
+            'Camper-van downpipe',
+            'ER308L',
+            '57 A',
+            '140 ppm',
+            '3 min 20 s',
+            '33.065 in',
+            '124.4°',
+            'Ran clean – no colour',
+            '1 of 6',
+        ] as $part
+    ) {
         expect($text)->toContain($part);
     }
     // Fonts travel with the file.
@@ -25,7 +44,18 @@ it('prints the plan and what was really used', function () {
 it('loads the made-up demo shop once, with one finished job', function () {
     $this->artisan('bead:demo')->assertSuccessful();
     $this->artisan('bead:demo')->expectsOutput('The demo data is there already.')->assertSuccessful();
-    expect(Job::query()->count())->toBe(5)->and(LogEntry::query()->count())->toBeGreaterThan(20);
-    $this->actingAs(User::query()->firstOrFail())->get('/')->assertInertia(fn (Page $page) => $page
-        ->where('jobs.0.next.group', 'ready to release')->where('jobs.1.next.group', 'ready to release')->where('jobs.2.next.group', 'needs a route')->where('jobs.3.next.group', 'needs a route')->where('jobs.4.next.group', 'done')->has('bottles', 2)->etc());
+    expect(Job::query()->count())->toBe(5)
+        ->and(LogEntry::query()->count())->toBeGreaterThan(20);
+    $this->actingAs(User::query()->firstOrFail())
+        ->get('/')
+        ->assertInertia(
+            fn (Page $page) => $page
+                ->where('jobs.0.next.group', 'ready to release')
+                ->where('jobs.1.next.group', 'ready to release')
+                ->where('jobs.2.next.group', 'needs a route')
+                ->where('jobs.3.next.group', 'needs a route')
+                ->where('jobs.4.next.group', 'done')
+                ->has('bottles', 2)
+                ->etc(),
+        );
 });

@@ -15,7 +15,8 @@ use UpsweptBead\Core\Job\JobReader;
 /** The demo header, four tubes without a route. */
 function header4(): Job
 {
-    $document = JobReader::fromJson((string) file_get_contents(base_path('database/demo/hill-climb-header.job.json')))->job;
+    $document = JobReader::fromJson((string) file_get_contents(base_path('database/demo/hill-climb-header.job.json')))
+        ->job;
     assert($document !== null);
 
     return app(Drafts::class)->begin($document);
@@ -26,13 +27,21 @@ beforeEach(fn () => $this->signIn());
 it('finds whole designs that can be taken: gaps kept, lengths equal', function () {
     $job = header4();
     Queue::fake();
-    $id = $this->postJson("/jobs/$job->id/searches", ['document' => $this->document($job)])->assertAccepted()
-        ->assertJsonPath('state', 'queued')->assertJsonPath('designs', [])->json('id');
+    $id = $this->postJson("/jobs/$job->id/searches", ['document' => $this->document($job)])
+        ->assertAccepted()
+        ->assertJsonPath('state', 'queued')
+        ->assertJsonPath('designs', [])
+        ->json('id');
     Queue::assertPushed(SearchForRoutes::class, 1);
-    RouteSearch::query()->whereKey($id)->update(['seconds' => 6]);
+    RouteSearch::query()
+        ->whereKey($id)
+        ->update(['seconds' => 6]);
     (new SearchForRoutes($id))->handle(app(Workshop::class));
 
-    $answer = $this->getJson("/jobs/$job->id/searches/$id")->assertOk()->assertJsonPath('state', 'done')->json();
+    $answer = $this->getJson("/jobs/$job->id/searches/$id")
+        ->assertOk()
+        ->assertJsonPath('state', 'done')
+        ->json();
     expect($answer['designs'])->not->toBeEmpty();
     $design = $answer['designs'][0];
     expect(array_column($design['runs'], 'letter'))->toBe(['A', 'B', 'C', 'D']);
@@ -44,7 +53,9 @@ it('finds whole designs that can be taken: gaps kept, lengths equal', function (
         $document['runs'][$i]['route'] = $design['runs'][$i]['route'];
         $document['runs'][$i]['end'] = $ends[$design['runs'][$i]['inlet']];
     }
-    $saved = $this->putJson("/jobs/$job->id/draft", ['version' => 1, 'document' => $document])->assertOk()->json('plan');
+    $saved = $this->putJson("/jobs/$job->id/draft", ['version' => 1, 'document' => $document])
+        ->assertOk()
+        ->json('plan');
     expect(array_column($saved['notices'], 'message'))->toBe([])
         ->and($saved['set']['lengths'][0]['holds'])->toBeTrue()
         ->and(array_unique(array_column($saved['set']['gaps'], 'kept')))->toBe([true]);
@@ -65,7 +76,9 @@ it('lets a newer search take the place of an older one, and does none twice', fu
     $old = $this->postJson("/jobs/$job->id/searches", ['document' => $this->document($job)])->json('id');
     $this->postJson("/jobs/$job->id/searches", ['document' => $this->document($job)])->assertAccepted();
     expect(RouteSearch::query()->findOrFail($old)->stop_asked)->toBeTrue();
-    RouteSearch::query()->whereKey($old)->update(['state' => SearchState::Running, 'stop_asked' => false]);
+    RouteSearch::query()
+        ->whereKey($old)
+        ->update(['state' => SearchState::Running, 'stop_asked' => false]);
     (new SearchForRoutes($old))->handle(app(Workshop::class));
     expect(RouteSearch::query()->findOrFail($old)->state)->toBe(SearchState::Running);
 });
@@ -73,11 +86,17 @@ it('lets a newer search take the place of an older one, and does none twice', fu
 it('goes on from what was found as long as the same is asked, and begins anew where it is not', function () {
     Queue::fake();
     $job = header4();
-    $ask = fn (array $document, ?int $after): int => $this->postJson("/jobs/$job->id/searches", ['document' => $document, 'after' => $after])
-        ->assertAccepted()->json('id');
+    $ask = fn (array $document, ?int $after): int => $this->postJson("/jobs/$job->id/searches", [
+        'document' => $document,
+        'after' => $after,
+    ])
+        ->assertAccepted()
+        ->json('id');
     $document = $this->document($job);
     $first = $ask($document, null);
-    RouteSearch::query()->whereKey($first)->update(['designs' => json_encode([['seed' => 1, 'objective' => 1.0]])]);
+    RouteSearch::query()
+        ->whereKey($first)
+        ->update(['designs' => json_encode([['seed' => 1, 'objective' => 1.0]])]);
     $further = RouteSearch::query()->findOrFail($ask($document, $first));
     expect($further->designs)->toHaveCount(1)->and($further->first_seed)->toBeGreaterThan(1);
     $document['runs'][0]['start']['at'][0] = '3 mm';
@@ -89,10 +108,21 @@ it('says why there is no way, with the run and the keep-out', function () {
     $job = header4();
     Queue::fake();
     $document = $this->document($job);
-    $document['set']['keepOuts'][] = ['name' => 'Bulkhead', 'kind' => 'frame', 'shape' => 'box', 'at' => ['140 mm', '100 mm', '0 mm'], 'size' => ['600 mm', '60 mm', '500 mm']];
-    $id = $this->postJson("/jobs/$job->id/searches", ['document' => $document])->assertAccepted()->json('id');
+    $document['set']['keepOuts'][] = [
+        'name' => 'Bulkhead',
+        'kind' => 'frame',
+        'shape' => 'box',
+        'at' => ['140 mm', '100 mm', '0 mm'],
+        'size' => ['600 mm', '60 mm', '500 mm'],
+    ];
+    $id = $this->postJson("/jobs/$job->id/searches", ['document' => $document])
+        ->assertAccepted()
+        ->json('id');
     (new SearchForRoutes($id))->handle(app(Workshop::class));
-    $said = $this->getJson("/jobs/$job->id/searches/$id")->assertJsonPath('state', 'done')->assertJsonPath('designs', [])->json('message');
+    $said = $this->getJson("/jobs/$job->id/searches/$id")
+        ->assertJsonPath('state', 'done')
+        ->assertJsonPath('designs', [])
+        ->json('message');
     expect($said)->toContain('Bulkhead')->toContain('Run A');
 });
 
@@ -100,7 +130,9 @@ it('refuses a document that it cannot read, and asks the planning role', functio
     $job = header4();
     $document = $this->document($job);
     $document['set']['keepOuts'][1]['radius'] = '-3 mm';
-    $this->postJson("/jobs/$job->id/searches", ['document' => $document])->assertUnprocessable()->assertJsonValidationErrors(['set.keepOuts[1].radius']);
+    $this->postJson("/jobs/$job->id/searches", ['document' => $document])
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors(['set.keepOuts[1].radius']);
     $this->signIn(Role::Viewer);
     $this->postJson("/jobs/$job->id/searches", ['document' => $this->document($job)])->assertForbidden();
     expect(RouteSearch::query()->count())->toBe(0);

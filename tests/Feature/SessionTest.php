@@ -26,7 +26,9 @@ it('keeps passwords hashed', function () {
 it('says no to a wrong password without saying which part was wrong', function () {
     User::factory()->create(['email' => 'fab@example.test']);
     foreach ([['fab@example.test', 'wrong'], ['nobody@example.test', 'correct horse']] as [$email, $password]) {
-        $this->post('/sign-in', ['email' => $email, 'password' => $password])->assertSessionHasErrors(['email' => 'No person here has this address and password.']);
+        $this->post('/sign-in', ['email' => $email, 'password' => $password])->assertSessionHasErrors([
+            'email' => 'No person here has this address and password.',
+        ]);
     }
     $this->assertGuest();
 });
@@ -42,5 +44,6 @@ it('slows down who guesses', function () {
 
 it('lets nothing be loaded from anywhere else', function () {
     $policy = (string) $this->get('/sign-in')->headers->get('Content-Security-Policy');
-    expect($policy)->toContain("default-src 'self'")->toContain("script-src 'self';")->toContain("frame-ancestors 'none'");
+    expect($policy)->toContain("default-src 'self'")->toContain("script-src 'self';")
+        ->toContain("frame-ancestors 'none'");
 });

@@ -15,25 +15,41 @@ it('takes the first of two saves made on one version, and hands the second what 
     $job = $this->downpipe();
     $mine = array_replace_recursive($this->document($job), ['job' => ['note' => 'mine']]);
     $theirs = array_replace_recursive($this->document($job), ['job' => ['note' => 'theirs']]);
-    $this->actingAs($this->wren)->putJson("/jobs/$job->id/draft", ['version' => 1, 'document' => $theirs])->assertOk();
-    $this->actingAs($this->ismet)->putJson("/jobs/$job->id/draft", ['version' => 1, 'document' => $mine])->assertConflict()
-        ->assertJsonPath('madeOn', 1)->assertJsonPath('latest.version', 2)->assertJsonPath('document.job.note', 'theirs');
+    $this->actingAs($this->wren)
+        ->putJson("/jobs/$job->id/draft", ['version' => 1, 'document' => $theirs])
+        ->assertOk();
+    $this->actingAs($this->ismet)
+        ->putJson("/jobs/$job->id/draft", ['version' => 1, 'document' => $mine])
+        ->assertConflict()
+        ->assertJsonPath('madeOn', 1)
+        ->assertJsonPath('latest.version', 2)
+        ->assertJsonPath('document.job.note', 'theirs');
     // Decided for mine, it goes on from theirs.
-    $this->putJson("/jobs/$job->id/draft", ['version' => 2, 'document' => $mine])->assertOk()->assertJsonPath('revision.version', 3);
+    $this->putJson("/jobs/$job->id/draft", ['version' => 2, 'document' => $mine])
+        ->assertOk()
+        ->assertJsonPath('revision.version', 3);
     expect($this->document($job)['job']['note'])->toBe('mine');
 });
 
 it('freezes what one is still drawing when the other releases it, and says so', function () {
     $job = $this->downpipe();
-    $this->actingAs($this->wren)->postJson("/jobs/$job->id/release", ['version' => 1])->assertOk();
-    $this->actingAs($this->ismet)->save($job, ['job' => ['note' => 'too late']])->assertConflict()
+    $this->actingAs($this->wren)
+        ->postJson("/jobs/$job->id/release", ['version' => 1])
+        ->assertOk();
+    $this->actingAs($this->ismet)
+        ->save($job, ['job' => ['note' => 'too late']])
+        ->assertConflict()
         ->assertJsonPath('message', 'Revision 1 has been released and is frozen.');
 });
 
 it('does not release a version that nobody has looked at', function () {
     $job = $this->downpipe();
-    $this->actingAs($this->ismet)->save($job, ['job' => ['note' => 'one more thing']])->assertOk();
-    $this->actingAs($this->wren)->postJson("/jobs/$job->id/release", ['version' => 1])->assertConflict();
+    $this->actingAs($this->ismet)
+        ->save($job, ['job' => ['note' => 'one more thing']])
+        ->assertOk();
+    $this->actingAs($this->wren)
+        ->postJson("/jobs/$job->id/release", ['version' => 1])
+        ->assertConflict();
     expect($job->refresh()->released())->toBeNull();
 });
 
@@ -49,7 +65,11 @@ it('logs for both at the bench, each under their own name, nothing twice', funct
 it('shows both the same designs until one puts them away', function () {
     $job = $this->downpipe();
     $search = RouteSearch::query()->create([
-        'job_id' => $job->id, 'user_id' => $this->wren->id, 'document' => $this->document($job), 'seconds' => 1.0, 'state' => 'done',
+        'job_id' => $job->id,
+        'user_id' => $this->wren->id,
+        'document' => $this->document($job),
+        'seconds' => 1.0,
+        'state' => 'done',
     ]);
     $shown = fn (): mixed => $this->get("/jobs/$job->id/route")->viewData('page')['props']['job']['search'];
     $this->actingAs($this->ismet);

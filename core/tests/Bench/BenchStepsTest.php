@@ -13,9 +13,12 @@ function bench(): Plan
 {
     static $plan = null;
 
-    return $plan ??= Planner::planInFull(SomeRoutedSets::header([
-        'runs' => [0 => ['fittings' => [['kind' => 'temperature-probe', 'station' => '40 mm', 'fromTop' => 20]]]],
-    ]), Shop::bare());
+    return $plan ??= Planner::planInFull(
+        SomeRoutedSets::header([
+            'runs' => [0 => ['fittings' => [['kind' => 'temperature-probe', 'station' => '40 mm', 'fromTop' => 20]]]],
+        ]),
+        Shop::bare(),
+    );
 }
 
 /** @return array<string, int> the place of each step */
@@ -50,7 +53,8 @@ it('cuts, tries and tacks the runs as they go in', function () {
 it('proves all runs together before any is finished, and fits them together again before they are tied', function () {
     $at = benchPlaces();
     foreach (bench()->fit->letters as $letter) {
-        expect($at["trial.$letter"])->toBeLessThan($at['trial.set'])->and($at['trial.set'])->toBeLessThan($at["full.$letter"]);
+        expect($at["trial.$letter"])->toBeLessThan($at['trial.set'])
+            ->and($at['trial.set'])->toBeLessThan($at["full.$letter"]);
     }
     foreach (bench()->joints->welds() as $joint) {
         if ($joint->type->isAtPart()) {
@@ -78,8 +82,15 @@ it('asks for a wait only where there is nothing else to do, and never longer tha
 });
 
 it('says what to do meanwhile', function () {
-    $during = array_merge(...array_map(static fn (BenchStep $step): array => $step->kind === StepKind::Weld ? $step->do : [], bench()->steps));
-    expect(array_filter($during, static fn (string $line): bool => str_starts_with($line, 'While it cools: ')))->not->toBe([]);
+    $during = array_merge(
+        ...array_map(
+            static fn (BenchStep $step): array => $step->kind === StepKind::Weld ? $step->do : [],
+            bench()->steps,
+        ),
+    );
+    expect(
+        array_filter($during, static fn (string $line): bool => str_starts_with($line, 'While it cools: ')),
+    )->not->toBe([]);
 });
 
 it('measures, then lets a hand be laid on it: a hand is no thermometer', function () {

@@ -21,7 +21,9 @@ it('starts with the first piece and ends when every step is done', function () {
     $plan = Some::plan();
     expect(Progress::of($plan->steps, [])->next()?->id)->toBe('prepare.A1');
     $all = Progress::of($plan->steps, array_map(static fn ($step): LogEntry => entry($step->id), $plan->steps));
-    expect($all->next())->toBeNull()->and($all->jointsDone())->toBe(count($plan->joints->joints))->and($all->stepsDone())->toBe(count($plan->steps));
+    expect($all->next())->toBeNull()
+        ->and($all->jointsDone())->toBe(count($plan->joints->joints))
+        ->and($all->stepsDone())->toBe(count($plan->steps));
 });
 
 it('follows the log, not the order of the plan', function () {
@@ -29,19 +31,31 @@ it('follows the log, not the order of the plan', function () {
 });
 
 it('reopens a step by a new entry and keeps the last reading', function () {
-    $progress = Progress::of(Some::plan()->steps, [entry('weld.AJ2', values: ['amps' => 55.0]), entry('weld.AJ2', EntryKind::Correct, ['amps' => 52.0]), entry('weld.AJ2', EntryKind::Reopen, note: 'pinhole')]);
-    expect($progress->isDone('weld.AJ2'))->toBeFalse()->and($progress->reading('weld.AJ2', 'amps'))->toBe(52.0)->and($progress->notes['weld.AJ2'])->toHaveCount(1);
+    $progress = Progress::of(Some::plan()->steps, [
+        entry('weld.AJ2', values: ['amps' => 55.0]),
+        entry('weld.AJ2', EntryKind::Correct, ['amps' => 52.0]),
+        entry('weld.AJ2', EntryKind::Reopen, note: 'pinhole'),
+    ]);
+    expect($progress->isDone('weld.AJ2'))->toBeFalse()
+        ->and($progress->reading('weld.AJ2', 'amps'))->toBe(52.0)
+        ->and($progress->notes['weld.AJ2'])->toHaveCount(1);
 });
 
 it('keeps a step done when a reading of it is corrected', function () {
-    $progress = Progress::of(Some::plan()->steps, [entry('weld.AJ2', values: ['amps' => 55.0]), entry('weld.AJ2', EntryKind::Correct, ['amps' => 52.0])]);
-    expect($progress->isDone('weld.AJ2'))->toBeTrue()->and($progress->jointsDone())->toBe(1)->and($progress->reading('weld.AJ2', 'amps'))->toBe(52.0);
+    $progress = Progress::of(Some::plan()->steps, [
+        entry('weld.AJ2', values: ['amps' => 55.0]),
+        entry('weld.AJ2', EntryKind::Correct, ['amps' => 52.0]),
+    ]);
+    expect($progress->isDone('weld.AJ2'))->toBeTrue()
+        ->and($progress->jointsDone())->toBe(1)
+        ->and($progress->reading('weld.AJ2', 'amps'))->toBe(52.0);
 });
 
 it('purges before it welds and welds before it cools, at every joint', function () {
     $order = array_flip(array_map(static fn ($step): string => $step->id, Some::plan()->steps));
     foreach (['AJ1', 'AJ2', 'AJ3', 'AJ4', 'AJ5'] as $joint) {
-        expect($order["purge.$joint"])->toBeLessThan($order["weld.$joint"])->and($order["weld.$joint"])->toBeLessThan($order["cool.$joint"]);
+        expect($order["purge.$joint"])->toBeLessThan($order["weld.$joint"])
+            ->and($order["weld.$joint"])->toBeLessThan($order["cool.$joint"]);
     }
     expect($order['trial.A'])->toBeLessThan($order['full.A'])->and($order['full.A'])->toBeLessThan($order['weld.AJ2']);
 });
@@ -55,14 +69,23 @@ it('has a caution at every kind of step', function () {
 
 it('lists what went otherwise than planned', function (string $step, array $values, ?string $what) {
     $plan = Some::plan();
-    $record = JobRecord::of($plan->steps, Progress::of($plan->steps, [entry($step, values: $values)]), ShopRules::shipped(), UnitSystem::Inch);
+    $record = JobRecord::of(
+        $plan->steps,
+        Progress::of($plan->steps, [entry($step, values: $values)]),
+        ShopRules::shipped(),
+        UnitSystem::Inch,
+    );
     expect($record->deviations[0]->what ?? null)->toBe($what);
 })->with([
     'amps within 15 %' => ['weld.AJ2', ['amps' => 57.0], null],
     'amps beyond' => ['weld.AJ2', ['amps' => 70.0], 'Amps used: 70 A, planned 50 A.'],
     'clean purge' => ['purge.AJ2', ['oxygen' => 120.0], null],
     'too much oxygen' => ['purge.AJ2', ['oxygen' => 400.0], 'Oxygen at the vent: 400 ppm, planned 200 ppm.'],
-    'far too much' => ['purge.AJ2', ['oxygen' => 5000.0], 'Oxygen at the vent: 5000 ppm, above 1000 ppm where welding stops; look at the root.'],
+    'far too much' => [
+        'purge.AJ2',
+        ['oxygen' => 5000.0],
+        'Oxygen at the vent: 5000 ppm, above 1000 ppm where welding stops; look at the root.',
+    ],
     'gone on hot' => ['cool.AJ2', ['temperature' => 80.0], 'Temperature going on: 176 °F, planned 113 °F.'],
     'far end open' => ['trial.A', ['gap' => 6.35], 'Far-end gap: 1/4 in, planned 0 in.'],
     'cut length is only noted' => ['prepare.A1', ['length' => 900.0], null],

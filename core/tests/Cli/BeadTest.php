@@ -8,7 +8,11 @@ use UpsweptBead\Core\Tests\Support\Some;
 /** @return array{int, string, string} exit code, output, errors */
 function bead(string ...$arguments): array
 {
-    $process = proc_open([dirname(__DIR__, 3).'/bead', ...$arguments], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes);
+    $process = proc_open(
+        [dirname(__DIR__, 3).'/bead', ...$arguments],
+        [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],
+        $pipes,
+    );
     [$output, $errors] = [(string) stream_get_contents($pipes[1]), (string) stream_get_contents($pipes[2])];
 
     return [proc_close($process), $output, $errors];
@@ -30,7 +34,8 @@ it('exits 0 for a job without problems, 1 with problems and their places, 2 for 
     expect($code)->toBe(1)->and($output)->toContain('runs[0].route: Run A has no route yet');
     [$code, , $errors] = bead('check', jobFile(str_replace('3/8 in', '3/8 in thick', Some::exampleJson())));
     expect($code)->toBe(1)->and($errors)->toContain('runs[0].end.wall:');
-    expect(bead('check', jobFile('{"format"'))[0])->toBe(2)->and(bead('plan', '/no/such/file')[0])->toBe(2)
+    expect(bead('check', jobFile('{"format"'))[0])->toBe(2)
+        ->and(bead('plan', '/no/such/file')[0])->toBe(2)
         ->and(bead('check', $good, '--shop', jobFile('{}'))[0])->toBe(2);
 });
 
@@ -39,13 +44,20 @@ it('prints the whole plan as tables or as JSON', function () {
     [$code, $tables] = bead('plan', $file);
     expect($code)->toBe(0)->and($tables)->toContain('ER308L')->toContain('AJ5')->toContain('Argon: torch');
     $plan = json_decode(bead('plan', $file, '--json')[1], true);
-    expect($plan['weld']['sheets'])->toHaveCount(5)->and($plan['runs'][0]['farEnd']['closed'])->toBeTrue();
+    expect($plan['weld']['sheets'])->toHaveCount(5)
+        ->and($plan['runs'][0]['farEnd']['closed'])->toBeTrue();
 });
 
 it('finds ways for the runs that have none, and an honest no', function () {
     $answers = json_decode(bead('route', jobFile(Some::exampleJson()), '--json')[1], true);
-    expect($answers['A']['found'])->toBeGreaterThan(10)->and($answers['A']['answers'][0]['joints'])->toBe(4);
-    expect(bead('route', jobFile(JobWriter::toJson(Some::routedJob())))[2])->toContain('Every run of this job has a route');
-    [$code, $output] = bead('route', jobFile(str_replace(['21 1/2 in', '13 1/4 in', '-17 in'], ['3 in', '3 in', '-1 in'], Some::exampleJson())));
+    expect($answers['A']['found'])->toBeGreaterThan(10)
+        ->and($answers['A']['answers'][0]['joints'])->toBe(4);
+    expect(bead('route', jobFile(JobWriter::toJson(Some::routedJob())))[2])->toContain(
+        'Every run of this job has a route',
+    );
+    [$code, $output] = bead(
+        'route',
+        jobFile(str_replace(['21 1/2 in', '13 1/4 in', '-17 in'], ['3 in', '3 in', '-1 in'], Some::exampleJson())),
+    );
     expect($code)->toBe(1)->and($output)->toContain('no way with two bends from stock')->toContain('too short');
 });

@@ -13,7 +13,10 @@ use UpsweptBead\Core\Tests\Support\Some;
 function priced(array $rules): Estimate
 {
     $plan = Some::plan();
-    $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'rules' => $rules], new Faults);
+    $shop = ShopReader::read(
+        ['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'rules' => $rules],
+        new Faults(),
+    );
 
     return Estimate::of($plan->cut->stock, $plan->joints, $plan->steps, $shop);
 }
@@ -27,11 +30,18 @@ function bought(): array
 it('prices every bend by the piece and every bar by its length', function () {
     $bends = $bars = 0;
     foreach (bought() as $id => $need) {
-        isset(Shop::bare()->catalogue->bends[$id]) ? $bends += $need->needed : $bars += $need->needed;
+        isset(Shop::bare()->catalogue->bends[$id]) ? ($bends += $need->needed) : ($bars += $need->needed);
     }
     expect($bends)->toBeGreaterThan(0)->and($bars)->toBeGreaterThan(0);
-    $estimate = priced(['cost.bend' => '40', 'cost.tube_metre' => '20', 'cut.stock_length' => '6000 mm', 'cost.hour' => '0', 'cost.fit_minutes' => '0']);
-    expect($estimate->material)->toBeClose(40.0 * $bends + 6 * 20.0 * $bars)->and($estimate->cost)->toBeClose($estimate->material);
+    $estimate = priced([
+        'cost.bend' => '40',
+        'cost.tube_metre' => '20',
+        'cut.stock_length' => '6000 mm',
+        'cost.hour' => '0',
+        'cost.fit_minutes' => '0',
+    ]);
+    expect($estimate->material)->toBeClose(40.0 * $bends + 6 * 20.0 * $bars)
+        ->and($estimate->cost)->toBeClose($estimate->material);
 });
 
 it('charges the minutes at the bench and the fitting of every joint by the hour', function () {
@@ -39,5 +49,6 @@ it('charges the minutes at the bench and the fitting of every joint by the hour'
     $seconds = array_sum(array_map(static fn ($step): float => $step->seconds ?? 0.0, $plan->steps));
     $estimate = priced(['cost.bend' => '0', 'cost.tube_metre' => '0', 'cost.hour' => '90', 'cost.fit_minutes' => '6']);
     expect($estimate->minutes)->toBeClose($seconds / 60 + 6 * count($plan->joints->joints))
-        ->and($estimate->cost)->toBeClose($estimate->minutes * 1.5)->and($estimate->material)->toBe(0.0);
+        ->and($estimate->cost)->toBeClose($estimate->minutes * 1.5)
+        ->and($estimate->material)->toBe(0.0);
 });

@@ -16,7 +16,10 @@ use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 /** @param  array<string, int>  $shelf */
 function shopWith(array $shelf): Shop
 {
-    return ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'shelf' => $shelf], new Faults);
+    return ShopReader::read(
+        ['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'shelf' => $shelf],
+        new Faults(),
+    );
 }
 
 /** @param  array<string, int>  $shelf */
@@ -34,7 +37,10 @@ function needs(CutPlan $plan): array
 it('cuts the pieces of all runs from the same bars and bends', function () {
     $plan = cutPlan();
     expect($plan->nestings)->toHaveCount(1);
-    $mixed = array_filter($plan->nestings[0]->bars, static fn (Bar $bar): bool => count(array_unique(array_column($bar->pieces, 'run'))) > 1);
+    $mixed = array_filter(
+        $plan->nestings[0]->bars,
+        static fn (Bar $bar): bool => count(array_unique(array_column($bar->pieces, 'run'))) > 1,
+    );
     expect($mixed)->not->toBe([]);
     $cut = [];
     foreach ([...$plan->nestings[0]->bars, ...$plan->nestings[0]->donors] as $stock) {
@@ -50,7 +56,8 @@ it('counts the shelf once for the job: eight runs that need more than it holds a
     $bends = $needed['B1.625x.065-R2-180']->needed;
     expect($bars)->toBeGreaterThan(1)->and($bends)->toBeGreaterThan(4);
     $short = needs(cutPlan(['T1.625x.065' => 1, 'B1.625x.065-R2-180' => 4]));
-    expect($short['T1.625x.065']->toBuy())->toBe($bars - 1)->and($short['B1.625x.065-R2-180']->toBuy())->toBe($bends - 4)
+    expect($short['T1.625x.065']->toBuy())->toBe($bars - 1)
+        ->and($short['B1.625x.065-R2-180']->toBuy())->toBe($bends - 4)
         ->and(cutPlan(array_map(static fn (StockNeed $need): int => $need->needed, $needed))->toBuy())->toBe(0);
 });
 
@@ -68,6 +75,9 @@ it('weighs what it cuts', function () {
     $sketch = Planner::sketch(SomeRoutedSets::eight(), Shop::bare());
     $areaMm2 = M_PI * 1.651 * (41.275 - 1.651);
     foreach ($sketch->layout->runs as $routed) {
-        expect($sketch->cut->massKg($routed->spec->letter))->toBeClose($routed->run->lengthMm() * $areaMm2 * 7930e-9, 1e-6);
+        expect($sketch->cut->massKg($routed->spec->letter))->toBeClose(
+            $routed->run->lengthMm() * $areaMm2 * 7930e-9,
+            1e-6,
+        );
     }
 });

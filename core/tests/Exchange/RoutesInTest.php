@@ -28,8 +28,16 @@ function routedHeader(int $seed): Job
 {
     $job = SomeHeader::job();
     foreach (['A', 'B', 'C', 'D'] as $i => $letter) {
-        $run = Some::run(Some::dice(10 * $seed + $i), 2 + $i % 3);
-        $rows = array_map(static fn ($bend): RouteRow => new RouteRow(Length::ofMm(round($bend->straightMm, 3)), round($bend->rotationDeg, 4), round($bend->angleDeg, 4), Length::ofMm(round($bend->clrMm, 3))), $run->bends);
+        $run = Some::run(Some::dice(10 * $seed + $i), 2 + ($i % 3));
+        $rows = array_map(
+            static fn ($bend): RouteRow => new RouteRow(
+                Length::ofMm(round($bend->straightMm, 3)),
+                round($bend->rotationDeg, 4),
+                round($bend->angleDeg, 4),
+                Length::ofMm(round($bend->clrMm, 3)),
+            ),
+            $run->bends,
+        );
         $job = $job->routed($letter, new RouteChoice($rows, Length::ofMm(round($run->endStraightMm, 3))));
     }
 
@@ -61,7 +69,10 @@ it('comes back from bends to vertices to bends', function (int $seed) {
 })->with(range(1, 8));
 
 it('takes headings with other units, semicolons and decimal commas', function () {
-    $read = RunTablesReader::read("run;bend;straight_in;rotation_deg;angle_deg;clr_in\nA;1;2,5;-90;45;3\nA;end;4;;;\n", SomeHeader::job());
+    $read = RunTablesReader::read(
+        "run;bend;straight_in;rotation_deg;angle_deg;clr_in\nA;1;2,5;-90;45;3\nA;end;4;;;\n",
+        SomeHeader::job(),
+    );
     expect($read->rejected)->toBe([])
         ->and($read->routes['A']->rows[0]->straight->mm)->toBeClose(63.5)
         ->and($read->routes['A']->rows[0]->rotationDeg)->toBe(-90.0)
@@ -69,8 +80,13 @@ it('takes headings with other units, semicolons and decimal commas', function ()
 });
 
 it('says of a line that cannot be used why, and keeps the other runs', function (string $lines, string $why) {
-    $read = RunTablesReader::read("run,bend,straight_mm,rotation_deg,angle_deg,clr_mm\nB,1,50,0,45,76.2\nB,end,80,,,\n$lines", SomeHeader::job());
-    expect($read->routes)->toHaveKey('B')->and($read->routes)->toHaveCount(1)->and($read->rejected[0]['why'] ?? '')->toContain($why);
+    $read = RunTablesReader::read(
+        "run,bend,straight_mm,rotation_deg,angle_deg,clr_mm\nB,1,50,0,45,76.2\nB,end,80,,,\n$lines",
+        SomeHeader::job(),
+    );
+    expect($read->routes)->toHaveKey('B')
+        ->and($read->routes)->toHaveCount(1)
+        ->and($read->rejected[0]['why'] ?? '')->toContain($why);
 })->with([
     'no such run' => ["Q,1,50,0,45,76.2\n", 'no run "Q"'],
     'no end' => ["A,1,50,0,45,76.2\n", 'no line "end"'],
@@ -90,7 +106,9 @@ it('refuses vertices that start elsewhere, or leave in another direction', funct
 ]);
 
 it('wants to know its columns', function () {
-    expect(RunTablesReader::read("A,1,50,0,45,76.2\n", SomeHeader::job())->rejected[0]['why'])->toContain('must name the columns');
+    expect(RunTablesReader::read("A,1,50,0,45,76.2\n", SomeHeader::job())->rejected[0]['why'])->toContain(
+        'must name the columns',
+    );
 });
 
 it('takes an answer to the exported problem over as a design that closes every run', function () {
@@ -105,18 +123,33 @@ it('takes an answer to the exported problem over as a design that closes every r
         assert($run instanceof DesignRun);
         $start = $job->run($run->letter)?->start->frame() ?? throw new LogicException('no run');
         $end = $run->route->from($start)->end();
-        expect(hypot(hypot($end->at->x - $run->at[0]->mm, $end->at->y - $run->at[1]->mm), $end->at->z - $run->at[2]->mm))->toBeLessThan(0.05);
+        expect(
+            hypot(hypot($end->at->x - $run->at[0]->mm, $end->at->y - $run->at[1]->mm), $end->at->z - $run->at[2]->mm),
+        )->toBeLessThan(0.05);
     }
 });
 
 it('does not take an answer that is none, or for other runs', function (callable $change, string $path) {
-    $document = $change(['format' => 'route-solution/1', 'case' => 'x', 'status' => 'solved', 'runners' => [['id' => 'A', 'inlet' => 'A', 'vertices' => [[0, 98.5, -17.4]], 'radii' => [50.8]]]]);
+    $document = $change([
+        'format' => 'route-solution/1',
+        'case' => 'x',
+        'status' => 'solved',
+        'runners' => [['id' => 'A', 'inlet' => 'A', 'vertices' => [[0, 98.5, -17.4]], 'radii' => [50.8]]],
+    ]);
     $read = RouteSolutionReader::read(json_encode($document, JSON_THROW_ON_ERROR), SomeHeader::job(), 'answer');
-    expect($read)->toBeArray()->and(implode(' ', array_map(static fn ($one): string => $one->path, is_array($read) ? $read : [])))->toContain($path);
+    expect($read)->toBeArray()
+        ->and(implode(' ', array_map(static fn ($one): string => $one->path, is_array($read) ? $read : [])))
+        ->toContain($path);
 })->with([
     'not found' => [fn (array $it): array => ['status' => 'not-found'] + $it, 'status'],
-    'another run' => [fn (array $it): array => array_replace_recursive($it, ['runners' => [['id' => 'Q']]]), 'runners[0]'],
-    'a radius short' => [fn (array $it): array => array_replace($it, ['runners' => [['radii' => []] + $it['runners'][0]]]), 'runners[0]'],
+    'another run' => [
+        fn (array $it): array => array_replace_recursive($it, ['runners' => [['id' => 'Q']]]),
+        'runners[0]',
+    ],
+    'a radius short' => [
+        fn (array $it): array => array_replace($it, ['runners' => [['radii' => []] + $it['runners'][0]]]),
+        'runners[0]',
+    ],
     'no runners' => [fn (array $it): array => array_replace($it, ['runners' => []]), 'runners'],
 ]);
 
@@ -129,6 +162,7 @@ it('begins a job from a route problem that asks the same again', function (strin
     $first = RouteProblemWriter::toArray($problem);
     expect(array_column($again['ports'], 'at'))->toEqual(array_column($first['ports'], 'at'))
         ->and(count($again['keepouts']))->toBe(count($first['keepouts']))
-        ->and(array_column($again['keepouts'], 'clearance'))->toEqual(array_map(static fn (array $one): float => (float) ($one['clearance'] ?? 12.0), $first['keepouts']))
+        ->and(array_column($again['keepouts'], 'clearance'))
+        ->toEqual(array_map(static fn (array $one): float => (float) ($one['clearance'] ?? 12.0), $first['keepouts']))
         ->and(array_column($again['lengths'], 'target'))->toEqual(array_column($first['lengths'], 'target'));
 })->with(['08-inline-four', '20-inline-six', '21-vee-eight', '23-opposed-four']);

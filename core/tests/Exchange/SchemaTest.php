@@ -26,7 +26,11 @@ it('publishes a schema that every shipped route problem keeps to, read and writt
     }
 });
 
-it('answers a route problem as the schema of solutions says, solved or not', function (string $name, float $seconds, string $status) {
+it('answers a route problem as the schema of solutions says, solved or not', function (
+    string $name,
+    float $seconds,
+    string $status,
+) {
     $problem = RouteProblemReader::read(problemFile($name));
     assert($problem instanceof RouteProblem);
     $now = 0.0;
@@ -48,7 +52,25 @@ it('refuses by schema what the reader refuses', function (callable $spoil) {
         ->and(RouteProblemReader::read((string) json_encode($spoilt)))->toBeArray();
 })->with([
     'a member of another program' => [static fn (array $one): array => [...$one, 'colour' => 'red']],
-    'a tube without bends' => [static fn (array $one): array => [...$one, 'tubes' => array_map(static fn (array $tube): array => [...$tube, 'bends' => []], $one['tubes'])]],
-    'a bend past a half turn' => [static fn (array $one): array => [...$one, 'tubes' => array_map(static fn (array $tube): array => [...$tube, 'bends' => [['radius' => 50, 'max_angle' => 181]]], $one['tubes'])]],
-    'a port in two coordinates' => [static fn (array $one): array => [...$one, 'ports' => array_map(static fn (array $port): array => [...$port, 'at' => [1, 2]], $one['ports'])]],
+    'a tube without bends' => [
+        static fn (array $one): array => [
+            ...$one,
+            'tubes' => array_map(static fn (array $tube): array => [...$tube, 'bends' => []], $one['tubes']),
+        ],
+    ],
+    'a bend past a half turn' => [
+        static fn (array $one): array => [
+            ...$one,
+            'tubes' => array_map(
+                static fn (array $tube): array => [...$tube, 'bends' => [['radius' => 50, 'max_angle' => 181]]],
+                $one['tubes'],
+            ),
+        ],
+    ],
+    'a port in two coordinates' => [
+        static fn (array $one): array => [
+            ...$one,
+            'ports' => array_map(static fn (array $port): array => [...$port, 'at' => [1, 2]], $one['ports']),
+        ],
+    ],
 ]);

@@ -23,6 +23,8 @@ it('parts cells as spreadsheets do', function (string $line, array $cells) {
 
 it('takes a table of ports from a spreadsheet that writes decimal commas', function () {
     $table = PortsTable::read('Port 1;12,5;0;-3,25 mm;0;1;-0,2', UnitSystem::Metric);
-    expect($table->rejected)->toBe([])->and($table->rows[0]->at[0]->mm)->toBe(12.5)->and($table->rows[0]->at[2]->mm)->toBe(-3.25)
+    expect($table->rejected)->toBe([])
+        ->and($table->rows[0]->at[0]->mm)->toBe(12.5)
+        ->and($table->rows[0]->at[2]->mm)->toBe(-3.25)
         ->and($table->rows[0]->direction)->toBe([0.0, 1.0, -0.2]);
 });

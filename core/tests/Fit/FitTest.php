@@ -26,7 +26,10 @@ function withSensor(): Plan
     $document = JobWriter::toArray(Some::routedJob());
     $document['runs'][0]['fittings'] = [['kind' => 'oxygen-sensor-bung', 'station' => '14 in', 'fromTop' => 20]];
 
-    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    return Planner::plan(
+        JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'),
+        Shop::bare(),
+    );
 }
 
 // Common practice: 4 tacks to 2 in, 6 to 3 in, 8 above.
@@ -50,7 +53,9 @@ it('holds a trial fit with two tacks close together on one side', function () {
 
 it('gives every joint of a run a mark of its own', function () {
     $marks = array_map(static fn (int $n): string => IndexMark::forJoint($n)->text(), range(1, 24));
-    expect(array_unique($marks))->toHaveCount(24)->and($marks[0])->toBe('1 short stroke')->and($marks[6])->toBe('1 long stroke, 2 short strokes');
+    expect(array_unique($marks))->toHaveCount(24)
+        ->and($marks[0])->toBe('1 short stroke')
+        ->and($marks[6])->toBe('1 long stroke, 2 short strokes');
 });
 
 it('fits bungs while their piece is open, then from the datum outwards', function () {
@@ -60,7 +65,9 @@ it('fits bungs while their piece is open, then from the datum outwards', functio
 
 it('gives a reason for every move', function () {
     $why = array_map(static fn (FitStep $step): string => $step->why, withSensor()->fit->steps);
-    expect($why[0])->toContain('still open')->and($why[1])->toContain('The datum')->and($why[2])->toContain('outwards')
+    expect($why[0])->toContain('still open')
+        ->and($why[1])->toContain('The datum')
+        ->and($why[2])->toContain('outwards')
         ->and($why[4])->toContain('closing joint');
 });
 
@@ -68,7 +75,9 @@ it('builds a set in the order its runs go in, and says how each gets past the ot
     $plan = Planner::planInFull(SomeRoutedSets::header(), Shop::bare());
     $order = array_map(static fn (Step $step): string => $step->tube, $plan->fit->insertion->order ?? []);
     expect($plan->fit->letters)->toBe($order)->and($order)->toHaveCount(4);
-    $first = array_values(array_filter($plan->fit->steps, static fn (FitStep $step): bool => str_ends_with($step->jointId, 'J1')));
+    $first = array_values(
+        array_filter($plan->fit->steps, static fn (FitStep $step): bool => str_ends_with($step->jointId, 'J1')),
+    );
     expect(array_map(static fn (FitStep $step): string => $step->run, $first))->toBe($order)
         ->and($first[0]->why)->toStartWith("Run $order[0] goes in first, ")
         ->and($first[2]->why)->toStartWith("Run $order[2] goes in after $order[0], $order[1], ")
@@ -81,9 +90,15 @@ it('keeps the order of the survey where nobody worked out another', function () 
 
 it('says where up and the next throat line lie round a joint, from its index mark', function () {
     // A level run along x whose reference is straight up, a bend to its right, then a turn of 90° clockwise.
-    $run = new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)), [new Bend(100, -90, 90, 76), new Bend(100, 90, 45, 76)], 50);
-    expect(JointFace::of(Centreline::of($run), 50)->upDeg)->toBeClose(0.0, 0, 1e-9)->and(JointFace::of(Centreline::of($run), 50)->nextThroatDeg)->toBeClose(-90.0)
-        ->and(JointFace::of(Centreline::of($run), 250)->upDeg)->toBeClose(90.0)->and(JointFace::of(Centreline::of($run), 250)->nextThroatDeg)->toBeClose(90.0)
+    $run = new TubeRun(
+        Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)),
+        [new Bend(100, -90, 90, 76), new Bend(100, 90, 45, 76)],
+        50,
+    );
+    expect(JointFace::of(Centreline::of($run), 50)->upDeg)->toBeClose(0.0, 0, 1e-9)
+        ->and(JointFace::of(Centreline::of($run), 50)->nextThroatDeg)->toBeClose(-90.0)
+        ->and(JointFace::of(Centreline::of($run), 250)->upDeg)->toBeClose(90.0)
+        ->and(JointFace::of(Centreline::of($run), 250)->nextThroatDeg)->toBeClose(90.0)
         ->and(JointFace::of(Centreline::of($run), $run->lengthMm())->nextThroatDeg)->toBeNull();
     $upright = new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(0, 0, 1)), [], 50);
     expect(JointFace::of(Centreline::of($upright), 20)->upDeg)->toBeNull();

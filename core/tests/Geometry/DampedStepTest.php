@@ -15,7 +15,9 @@ function normalOf(array $slopes): array
 
     return array_map(
         static fn (int $i): array => array_map(
-            static fn (int $j): float => array_sum(array_map(static fn (array $row): float => $row[$i] * $row[$j], $slopes)),
+            static fn (int $j): float => array_sum(
+                array_map(static fn (array $row): float => $row[$i] * $row[$j], $slopes),
+            ),
             range(0, $size - 1),
         ),
         range(0, $size - 1),
@@ -31,8 +33,16 @@ it('solves what is damped hardly at all as it stands', function () {
 it('fits a straight line through points as the textbook formula does', function () {
     // Slope Σ(x−x̄)(y−ȳ)/Σ(x−x̄)², through the means.
     $points = [[0.0, 1.1], [1.0, 2.9], [2.0, 5.2], [3.0, 6.8]];
-    $right = [array_sum(array_column($points, 1)), array_sum(array_map(static fn (array $p): float => $p[0] * $p[1], $points))];
-    [$at, $slope] = DampedStep::of(normalOf(array_map(static fn (array $p): array => [1.0, $p[0]], $points)), $right, 1e-12, 0.0);
+    $right = [
+        array_sum(array_column($points, 1)),
+        array_sum(array_map(static fn (array $p): float => $p[0] * $p[1], $points)),
+    ];
+    [$at, $slope] = DampedStep::of(
+        normalOf(array_map(static fn (array $p): array => [1.0, $p[0]], $points)),
+        $right,
+        1e-12,
+        0.0,
+    );
     expect($slope)->toBeClose((-1.5 * (1.1 - 4) - 0.5 * (2.9 - 4) + 0.5 * (5.2 - 4) + 1.5 * (6.8 - 4)) / 5, 1e-9)
         ->and($at)->toBeClose(4 - 1.5 * $slope, 1e-9);
 });
@@ -46,7 +56,8 @@ it('goes less far the more it is damped, and never uphill', function (int $seed)
         $step = DampedStep::of(normalOf($slopes), $right, $damping, 1.0);
         $length = sqrt(array_sum(array_map(static fn (float $one): float => $one ** 2, $step)));
         expect($length)->toBeLessThan($before)
-            ->and(array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $step, $right)))->toBeGreaterThan(0.0);
+            ->and(array_sum(array_map(static fn (float $a, float $b): float => $a * $b, $step, $right)))
+            ->toBeGreaterThan(0.0);
         $before = $length;
     }
 })->with(range(1, 5));

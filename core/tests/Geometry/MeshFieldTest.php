@@ -24,7 +24,9 @@ it('never tells more than the true distance where it says at least', function (i
     }
 })->with([1, 2, 3, 4]);
 
-it('tells the distance between the points of its grid within half a millimetre, where tubes pass', function (int $seed) {
+it('tells the distance between the points of its grid within half a millimetre, where tubes pass', function (
+    int $seed,
+) {
     $dice = Some::dice($seed);
     $field = new MeshField(MeshBuilder::build(SomeMeshes::ball(70, 9000)));
     for ($i = 0; $i < 300; $i++) {
@@ -47,7 +49,9 @@ it('tells the nearest place of a line roughly in a search, and exactly in the pr
         if ($true < 22.0 || $true > 58.0) {
             continue;
         }
-        expect($mesh->along($from->x, $from->y, $from->z, $way->x, $way->y, $way->z, 60.0)[0])->toBeClose($true, 0, 0.01)
-            ->and($rough->along($from->x, $from->y, $from->z, $way->x, $way->y, $way->z, 60.0)[0])->toBeClose($true, 0, 0.6);
+        expect($mesh->along($from->x, $from->y, $from->z, $way->x, $way->y, $way->z, 60.0)[0])
+            ->toBeClose($true, 0, 0.01)
+            ->and($rough->along($from->x, $from->y, $from->z, $way->x, $way->y, $way->z, 60.0)[0])
+            ->toBeClose($true, 0, 0.6);
     }
 })->with([1, 2, 3]);

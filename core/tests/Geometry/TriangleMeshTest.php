@@ -31,7 +31,10 @@ it('lies as far from bars, and holds the same points, as a mesh library says', f
     $mesh = MeshBuilder::build(array_map(floatval(...), $answer['corners']));
     expect($mesh->isClosed)->toBeTrue();
     foreach ($bars as $i => [$from, $to]) {
-        [$distance] = $mesh->distanceToLine(...$from, ...[$to[0] - $from[0], $to[1] - $from[1], $to[2] - $from[2], 1000.0]);
+        [$distance] = $mesh->distanceToLine(
+            ...$from,
+            ...[$to[0] - $from[0], $to[1] - $from[1], $to[2] - $from[2], 1000.0],
+        );
         expect(max(0.0, $distance - 2.0))->toBeClose($answer['gaps'][$i], 0, 0.03);
     }
     foreach ($points as $i => $point) {
@@ -46,7 +49,9 @@ it('measures a tube to a box of triangles as to the box itself, outside and insi
     $last = $span->inlet->at->minus($span->inlet->direction->times(150));
     $way = Way::of($span, [...$first->toArray(), ...$last->toArray()], [50.8, 50.8])->cut(Chords::FINE);
     $point = 3 * $dice->getInt(5, count($way->chords()->stations) - 6);
-    $at = (new Vector(...array_slice($way->chords()->points, $point, 3)))->plus(Some::vector($dice, 1)->unit()->times(90));
+    $at = (new Vector(...array_slice($way->chords()->points, $point, 3)))->plus(
+        Some::vector($dice, 1)->unit()->times(90),
+    );
     $half = [40.0, 25.0, 30.0];
     $mesh = MeshBuilder::build(SomeMeshes::box($half));
     $asMesh = new MeshSolid('m', $mesh, $at, $axes, 60.0);

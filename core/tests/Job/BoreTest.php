@@ -23,8 +23,16 @@ it('knows the area and the way round of each shape of port', function (Bore $bor
     'an oval as wide as high is round' => [bore(BoreShape::Oval, 40, 40), M_PI * 400, M_PI * 40],
     'D' => [bore(BoreShape::D, 40, 35), 40 * 15 + M_PI * 200, 40 + 30 + M_PI * 20],
     'rectangle' => [bore(BoreShape::Rectangle, 40, 30), 1200, 140],
-    'rectangle with rounded corners' => [bore(BoreShape::Rectangle, 40, 30, 5), 1200 - (4 - M_PI) * 25, 140 - (8 - 2 * M_PI) * 5],
-    'a rectangle rounded all through is an oval' => [bore(BoreShape::Rectangle, 50, 30, 15), M_PI * 225 + 600, M_PI * 30 + 40],
+    'rectangle with rounded corners' => [
+        bore(BoreShape::Rectangle, 40, 30, 5),
+        1200 - (4 - M_PI) * 25,
+        140 - (8 - 2 * M_PI) * 5,
+    ],
+    'a rectangle rounded all through is an oval' => [
+        bore(BoreShape::Rectangle, 50, 30, 15),
+        M_PI * 225 + 600,
+        M_PI * 30 + 40,
+    ],
 ]);
 
 it('is drawn as large as it is', function (Bore $bore) {
@@ -37,15 +45,21 @@ it('is drawn as large as it is', function (Bore $bore) {
         $twice += ($point->x - 10) * ($next->z - 30) - ($next->x - 10) * ($point->z - 30);
         expect($point->y)->toBeClose(20.0, 0, 1e-9);
     }
-    expect($around)->toBeClose($bore->aroundMm(), 0.005)->and(abs($twice) / 2)->toBeClose($bore->areaMm2(), 0.005);
+    expect($around)->toBeClose($bore->aroundMm(), 0.005)
+        ->and(abs($twice) / 2)->toBeClose($bore->areaMm2(), 0.005);
 })->with([
-    [bore(BoreShape::Round, 40, 40)], [bore(BoreShape::Oval, 30, 50, 0, 30)], [bore(BoreShape::D, 40, 35, 0, 90)], [bore(BoreShape::Rectangle, 40, 30, 6)],
+    [bore(BoreShape::Round, 40, 40)],
+    [bore(BoreShape::Oval, 30, 50, 0, 30)],
+    [bore(BoreShape::D, 40, 35, 0, 90)],
+    [bore(BoreShape::Rectangle, 40, 30, 6)],
 ]);
 
 it('stands with its height straight up, or turned clockwise looking with the flow', function () {
     $top = static fn (float $turn): Vector => array_reduce(
         bore(BoreShape::Oval, 30, 60, 0, $turn)->outline(Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0))),
-        static fn (?Vector $best, Vector $one): Vector => $best === null || $one->length() > $best->length() + 1e-9 ? $one : $best,
+        static fn (?Vector $best, Vector $one): Vector => $best === null || $one->length() > $best->length() + 1e-9
+            ? $one
+            : $best,
     );
     expect(abs($top(0)->z))->toBeGreaterThan(29.0)->and(abs($top(90)->y))->toBeGreaterThan(29.0);
 });

@@ -30,7 +30,12 @@ function rotatedDesign(Job $job, float $angleDeg = 45): DesignSpec
     $runs = [];
     foreach ($job->runs as $i => $run) {
         $end = $job->runs[($i + 1) % count($job->runs)]->end;
-        $runs[] = new DesignRun($run->letter, $end->at, $end->direction, new RouteChoice([new RouteRow(Length::ofMm(60), 0, $angleDeg, Length::ofMm(50.8))], Length::ofMm(200)));
+        $runs[] = new DesignRun(
+            $run->letter,
+            $end->at,
+            $end->direction,
+            new RouteChoice([new RouteRow(Length::ofMm(60), 0, $angleDeg, Length::ofMm(50.8))], Length::ofMm(200)),
+        );
     }
 
     return new DesignSpec('Turned on', '', $runs);
@@ -39,7 +44,10 @@ function rotatedDesign(Job $job, float $angleDeg = 45): DesignSpec
 it('gives every run its route and its end, and keeps the inlets in their order round the collector', function () {
     $job = SomeHeader::job();
     $taken = Designs::taken($job, rotatedDesign($job));
-    $inlets = static fn (Job $of): array => array_map(static fn (string $letter): array => $of->run($letter)?->end->frame()->at->toArray() ?? [], $of->set->collectors[0]->runs);
+    $inlets = static fn (Job $of): array => array_map(
+        static fn (string $letter): array => $of->run($letter)?->end->frame()->at->toArray() ?? [],
+        $of->set->collectors[0]->runs,
+    );
     expect($taken->run('A')?->end)->toEqual($job->run('B')?->end)
         ->and($taken->run('A')?->route)->not->toBeNull()
         ->and($inlets($taken))->toEqual($inlets($job))
@@ -55,7 +63,10 @@ it('comes back to what it was by taking the design that was there', function () 
 
 it('keeps designs in the job file, as they were', function () {
     $job = SomeHeader::job();
-    $with = $job->with($job->runs, new SetSpec($job->set->collectors, $job->set->keepOuts, $job->set->lengths, [rotatedDesign($job)]));
+    $with = $job->with(
+        $job->runs,
+        new SetSpec($job->set->collectors, $job->set->keepOuts, $job->set->lengths, [rotatedDesign($job)]),
+    );
     $read = JobReader::fromJson(JobWriter::toJson($with));
     expect($read->faults)->toBe([])->and(JobWriter::toArray($read->job ?? $job))->toEqual(JobWriter::toArray($with));
 });
@@ -63,13 +74,31 @@ it('keeps designs in the job file, as they were', function () {
 it('compares by what a design takes: joints, stock, time and money', function () {
     $job = SomeHeader::job();
     $few = Comparison::of($job, Shop::bare(), rotatedDesign($job));
-    $more = new DesignSpec('More', '', array_map(static fn (DesignRun $run): DesignRun => new DesignRun($run->letter, $run->at, $run->direction, new RouteChoice([
-        new RouteRow(Length::ofMm(60), 0, 45, Length::ofMm(50.8)), new RouteRow(Length::ofMm(60), 90, 44, Length::ofMm(50.8)),
-    ], Length::ofMm(200))), rotatedDesign($job)->runs));
+    $more = new DesignSpec(
+        'More',
+        '',
+        array_map(
+            static fn (DesignRun $run): DesignRun => new DesignRun(
+                $run->letter,
+                $run->at,
+                $run->direction,
+                new RouteChoice(
+                    [
+                        new RouteRow(Length::ofMm(60), 0, 45, Length::ofMm(50.8)),
+                        new RouteRow(Length::ofMm(60), 90, 44, Length::ofMm(50.8)),
+                    ],
+                    Length::ofMm(200),
+                ),
+            ),
+            rotatedDesign($job)->runs,
+        ),
+    );
     $more = Comparison::of($job, Shop::bare(), $more);
-    expect($few->bends())->toBe(4)->and($more->bends())->toBe(8)
+    expect($few->bends())->toBe(4)
+        ->and($more->bends())->toBe(8)
         ->and(count($more->plan->joints->joints))->toBeGreaterThan(count($few->plan->joints->joints))
-        ->and($few->oddAngles())->toBe(0)->and($more->oddAngles())->toBe(4)
+        ->and($few->oddAngles())->toBe(0)
+        ->and($more->oddAngles())->toBe(4)
         ->and($more->estimate->cost)->toBeGreaterThan($few->estimate->cost)
         ->and($more->estimate->minutes)->toBeGreaterThan($few->estimate->minutes)
         // Neither meets its inlets.
@@ -87,7 +116,13 @@ it('finds a run flat that lies in one plane, however that is tilted', function (
 
 it('finds no error between a bank and its mirror image, and the distance where one is off', function () {
     $run = static fn (RouteChoice $route, RunSpec $spec): TubeRun => $route->from($spec->start->frame());
-    $route = new RouteChoice([new RouteRow(Length::ofMm(50), 35, 45, Length::ofMm(66.7)), new RouteRow(Length::ofMm(30), -80, 60, Length::ofMm(66.7))], Length::ofMm(80));
+    $route = new RouteChoice(
+        [
+            new RouteRow(Length::ofMm(50), 35, 45, Length::ofMm(66.7)),
+            new RouteRow(Length::ofMm(30), -80, 60, Length::ofMm(66.7)),
+        ],
+        Length::ofMm(80),
+    );
     $job = SomeHeader::job();
     foreach (['A', 'B', 'C', 'D'] as $letter) {
         $job = $job->routed($letter, $route);

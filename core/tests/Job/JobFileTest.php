@@ -59,16 +59,32 @@ it('names the place of every problem', function (array $path, mixed $value, stri
     'unparsable unit' => [['runs', 0, 'start', 'at', 1], '3 parsecs', 'runs[0].start.at[1]'],
     'no direction' => [['runs', 0, 'end', 'direction'], [0, 0, 0], 'runs[0].end.direction'],
     'not finite' => [['runs', 0, 'end', 'direction', 0], 1e308 * 10, 'runs[0].end.direction[0]'],
-    'negative straight' => [['runs', 0, 'route'], ['bends' => [], 'endStraight' => '-1 in'], 'runs[0].route.endStraight'],
-    'half a turn too many' => [['runs', 0, 'route'], ['bends' => [['straight' => 1, 'rotation' => 0, 'angle' => 181, 'clr' => 50]], 'endStraight' => 1], 'runs[0].route.bends[0].angle'],
-    'no radius' => [['runs', 0, 'route'], ['bends' => [['straight' => 1, 'rotation' => 0, 'angle' => 45, 'clr' => 0]], 'endStraight' => 1], 'runs[0].route.bends[0].clr'],
+    'negative straight' => [
+        ['runs', 0, 'route'],
+        ['bends' => [], 'endStraight' => '-1 in'],
+        'runs[0].route.endStraight',
+    ],
+    'half a turn too many' => [
+        ['runs', 0, 'route'],
+        ['bends' => [['straight' => 1, 'rotation' => 0, 'angle' => 181, 'clr' => 50]], 'endStraight' => 1],
+        'runs[0].route.bends[0].angle',
+    ],
+    'no radius' => [
+        ['runs', 0, 'route'],
+        ['bends' => [['straight' => 1, 'rotation' => 0, 'angle' => 45, 'clr' => 0]], 'endStraight' => 1],
+        'runs[0].route.bends[0].clr',
+    ],
     'wall of nothing' => [['runs', 0, 'start', 'wall'], '0 in', 'runs[0].start.wall'],
     'a number for a name' => [['job', 'title'], 7, 'job.title'],
     'control characters' => [['job', 'customer'], "a\x00b", 'job.customer'],
     'runs not a list' => [['runs'], ['a' => 1], 'runs'],
     'too many runs' => [['runs'], array_fill(0, 17, []), 'runs'],
     'a run of nothing' => [['runs', 0], 'x', 'runs[0].letter'],
-    'an override without a value' => [['overrides'], [['figure' => 'weld.AJ1.amps', 'value' => '']], 'overrides[0].value'],
+    'an override without a value' => [
+        ['overrides'],
+        [['figure' => 'weld.AJ1.amps', 'value' => '']],
+        'overrides[0].value',
+    ],
     'unknown units' => [['job', 'units'], 'cubit', 'job.units'],
 ]);
 
@@ -125,5 +141,6 @@ it('keeps a size when the units of a job change', function () {
     $metric = JobWriter::toArray($job ?? Some::job());
     $metric['job']['units'] = 'metric';
     $again = JobReader::fromDecoded($metric)->job;
-    expect($again?->units)->toBe(UnitSystem::Metric)->and($again?->runs[0]->start->at[0]->mm)->toBeClose(304.8);
+    expect($again?->units)->toBe(UnitSystem::Metric)
+        ->and($again?->runs[0]->start->at[0]->mm)->toBeClose(304.8);
 });

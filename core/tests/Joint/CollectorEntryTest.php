@@ -16,7 +16,10 @@ use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 /** @param  array<string, mixed>  $change */
 function entering(string $entry, array $change = []): Plan
 {
-    return Planner::plan(SomeRoutedSets::header(['set' => ['collectors' => [['entry' => $entry]]], ...$change]), Shop::bare());
+    return Planner::plan(
+        SomeRoutedSets::header(['set' => ['collectors' => [['entry' => $entry]]], ...$change]),
+        Shop::bare(),
+    );
 }
 
 function lastJoint(Plan $plan, string $letter): Joint
@@ -29,7 +32,8 @@ function lastJoint(Plan $plan, string $letter): Joint
 it('lets a run enter its collector through a joint that every stage knows', function () {
     $plan = entering('welded');
     $joint = lastJoint($plan, 'E');
-    expect($joint->type)->toBe(JointType::SlipFillet)->and($joint->and->name)->toBe('Inlet g')
+    expect($joint->type)->toBe(JointType::SlipFillet)
+        ->and($joint->and->name)->toBe('Inlet g')
         ->and($joint->seam->stationMm)->toBeClose($plan->layout->runs[0]->run->lengthMm())
         ->and($joint->seam->lengthMm)->toBeClose(M_PI * 41.275)
         ->and(array_column($plan->fit->steps, 'jointId'))->toContain($joint->id)
@@ -41,7 +45,8 @@ it('lets a run enter its collector through a joint that every stage knows', func
 it('leaves a slip joint unwelded, and logs how deep it goes in', function () {
     $plan = entering('slip');
     $joint = lastJoint($plan, 'E');
-    expect($joint->type)->toBe(JointType::Slip)->and($plan->weld->sheets)->not->toHaveKey($joint->id)
+    expect($joint->type)->toBe(JointType::Slip)
+        ->and($plan->weld->sheets)->not->toHaveKey($joint->id)
         ->and($plan->step("weld.$joint->id"))->toBeNull()
         ->and($plan->step("tack.$joint->id")?->measures[0]->name)->toBe('depth')
         ->and($plan->step("tack.$joint->id")?->measures[0]->planned)->toBeClose(50.8);
@@ -63,7 +68,10 @@ it('says where nothing straight is left to go into the inlet', function () {
     expect(implode("\n", $messages))->toContain('runs[0].route.endStraight Piece')->toContain('ends in its bend');
 });
 
-it('keeps what a person chose for a collector, and says nothing of what is usual', function (CollectorEntry $entry, bool $isWritten) {
+it('keeps what a person chose for a collector, and says nothing of what is usual', function (
+    CollectorEntry $entry,
+    bool $isWritten,
+) {
     $job = SomeRoutedSets::header(['set' => ['collectors' => [['entry' => $entry->value]]]]);
     $document = JobWriter::toArray($job);
     expect(array_key_exists('entry', $document['set']['collectors'][0]))->toBe($isWritten)

@@ -27,15 +27,31 @@ function joined(string $start, string $end, array $fittings = []): Plan
     return Planner::plan(JobReader::fromDecoded($own)->job ?? throw new LogicException('unreadable'), Shop::bare());
 }
 
-it('names the joints from end to end by what meets there', function (string $start, string $end, array $first, array $last) {
+it('names the joints from end to end by what meets there', function (
+    string $start,
+    string $end,
+    array $first,
+    array $last,
+) {
     $plan = joined($start, $end);
     $types = array_map(static fn (Joint $one): JointType => $one->type, $plan->joints->ofRun('A'));
     $butts = count($plan->cut->piecesOf('A')) - 1;
     expect($types)->toBe([...$first, ...array_fill(0, $butts, JointType::Butt), ...$last])
-        ->and(array_map(static fn (Joint $one): string => $one->id, $plan->joints->ofRun('A')))->toBe(array_map(static fn (int $n): string => "AJ$n", range(1, count($types))));
+        ->and(array_map(static fn (Joint $one): string => $one->id, $plan->joints->ofRun('A')))
+        ->toBe(array_map(static fn (int $n): string => "AJ$n", range(1, count($types))));
 })->with([
-    'a ring and a flange' => ['v-band', 'flange', [JointType::VBandButt], [JointType::FlangeSeal, JointType::FlangeFillet]],
-    'a flange and a ring' => ['flange', 'v-band', [JointType::FlangeSeal, JointType::FlangeFillet], [JointType::VBandButt]],
+    'a ring and a flange' => [
+        'v-band',
+        'flange',
+        [JointType::VBandButt],
+        [JointType::FlangeSeal, JointType::FlangeFillet],
+    ],
+    'a flange and a ring' => [
+        'flange',
+        'v-band',
+        [JointType::FlangeSeal, JointType::FlangeFillet],
+        [JointType::VBandButt],
+    ],
     'two open ends' => ['open', 'open', [], []],
 ]);
 
@@ -46,35 +62,55 @@ it('measures a seam once round where it is welded: inside the tube for the seal,
         $long[$joint->type->value] = $joint->seam->lengthMm;
     }
     // 3 in tube, wall .065 in: 76.2 mm outside, 72.898 mm inside.
-    expect($tube->odMm)->toBeClose(76.2)->and($long[JointType::FlangeSeal->value])->toBeClose(M_PI * 72.898)
+    expect($tube->odMm)->toBeClose(76.2)
+        ->and($long[JointType::FlangeSeal->value])->toBeClose(M_PI * 72.898)
         ->and($long[JointType::FlangeFillet->value])->toBeClose(M_PI * 76.2)
-        ->and($long[JointType::Butt->value])->toBeClose(M_PI * 76.2)->and($long[JointType::VBandButt->value])->toBeClose(M_PI * 76.2);
+        ->and($long[JointType::Butt->value])->toBeClose(M_PI * 76.2)
+        ->and($long[JointType::VBandButt->value])->toBeClose(M_PI * 76.2);
 });
 
 it('stands every butt where one piece ends and the next begins', function () {
     $plan = joined('v-band', 'flange');
     $pieces = $plan->cut->piecesOf('A');
-    $butts = array_values(array_filter($plan->joints->ofRun('A'), static fn (Joint $one): bool => $one->type === JointType::Butt));
+    $butts = array_values(
+        array_filter($plan->joints->ofRun('A'), static fn (Joint $one): bool => $one->type === JointType::Butt),
+    );
     foreach ($butts as $i => $joint) {
-        expect($joint->seam->stationMm)->toBeClose($pieces[$i]->span->toMm)->and($joint->between->name)->toBe($pieces[$i]->mark)
+        expect($joint->seam->stationMm)->toBeClose($pieces[$i]->span->toMm)
+            ->and($joint->between->name)->toBe($pieces[$i]->mark)
             ->and($joint->and->name)->toBe($pieces[$i + 1]->mark);
     }
 });
 
 it('marks every joint of a run differently', function () {
-    $marks = array_map(static fn (Joint $one): string => $one->seam->index->text(), joined('flange', 'flange', [['kind' => 'oxygen-sensor-bung', 'station' => '14 in', 'fromTop' => 0]])->joints->ofRun('A'));
+    $marks = array_map(
+        static fn (Joint $one): string => $one->seam->index->text(),
+        joined('flange', 'flange', [
+            ['kind' => 'oxygen-sensor-bung', 'station' => '14 in', 'fromTop' => 0],
+        ])->joints->ofRun('A'),
+    );
     expect(array_unique($marks))->toHaveCount(count($marks));
 });
 
 it('counts fives as long strokes', function (int $number, string $text) {
     expect(IndexMark::forJoint($number)->text())->toBe($text);
-})->with([[1, '1 short stroke'], [4, '4 short strokes'], [5, '1 long stroke'], [7, '1 long stroke, 2 short strokes'], [13, '2 long strokes, 3 short strokes']]);
+})->with([
+    [1, '1 short stroke'],
+    [4, '4 short strokes'],
+    [5, '1 long stroke'],
+    [7, '1 long stroke, 2 short strokes'],
+    [13, '2 long strokes, 3 short strokes'],
+]);
 
-it('places a bung on its piece, so far from the end and so far round that it points where it was asked to', function (float $fromTop) {
+it('places a bung on its piece, so far from the end and so far round that it points where it was asked to', function (
+    float $fromTop,
+) {
     $plan = joined('v-band', 'flange', [['kind' => 'oxygen-sensor-bung', 'station' => '14 in', 'fromTop' => $fromTop]]);
     $placed = $plan->joints->fittings[0];
     $routed = $plan->layout->runs[0];
-    $piece = array_values(array_filter($plan->cut->piecesOf('A'), static fn ($one): bool => $one->mark === $placed->pieceMark))[0];
+    $piece = array_values(
+        array_filter($plan->cut->piecesOf('A'), static fn ($one): bool => $one->mark === $placed->pieceMark),
+    )[0];
     expect($piece->span->fromMm + $placed->fromPieceStartMm)->toBeClose(14 * 25.4);
     // Marked out on the tube again: from the throat line, by the angle given. Against the steepest side of the tube.
     $frame = $routed->line->frameAt(14 * 25.4);
@@ -82,5 +118,5 @@ it('places a bung on its piece, so far from the end and so far round that it poi
     $top = (new Vector(0, 0, 1))->squareTo($frame->forward)->unit();
     expect($points->angleDegTo($top))->toBeClose(abs($fromTop), 0, 1e-6)
         ->and(Frame::facing($frame->at, $frame->forward, $top)->turnDegTo($points))->toBeClose($fromTop, 0, 1e-6)
-        ->and($placed->fromThroat->aroundMm)->toBeClose(M_PI * 76.2 * $placed->fromThroat->turnDeg / 360);
+        ->and($placed->fromThroat->aroundMm)->toBeClose((M_PI * 76.2 * $placed->fromThroat->turnDeg) / 360);
 })->with([0.0, 30.0, -45.0]);

@@ -34,8 +34,10 @@ const STRAIGHT = ['bends' => [], 'endStraight' => 300];
 
 it('measures straight runs beside each other', function () {
     $gap = gapsOf(60, [STRAIGHT, STRAIGHT])[0];
-    expect($gap->isRun)->toBeTrue()->and($gap->gapMm)->toBeClose(60 - 44.45, 0, 1e-9)
-        ->and($gap->from->x)->toBeClose(0.0)->and($gap->to?->x)->toBeClose(60.0);
+    expect($gap->isRun)->toBeTrue()
+        ->and($gap->gapMm)->toBeClose(60 - 44.45, 0, 1e-9)
+        ->and($gap->from->x)->toBeClose(0.0)
+        ->and($gap->to?->x)->toBeClose(60.0);
 });
 
 it('measures a half turn, which has no vertex', function () {
@@ -58,11 +60,21 @@ it('gives a line only to what comes near', function () {
 });
 
 it('measures to a keep-out by its own clearance, or by the shop’s', function () {
-    $box = ['name' => 'Box', 'kind' => 'other', 'shape' => 'box', 'at' => [-70, 150, 0], 'direction' => [1, 0, 0], 'size' => [40, 60, 60]];
+    $box = [
+        'name' => 'Box',
+        'kind' => 'other',
+        'shape' => 'box',
+        'at' => [-70, 150, 0],
+        'direction' => [1, 0, 0],
+        'size' => [40, 60, 60],
+    ];
     // Its face at −50 mm; half the tube of 44.45 leaves 27.775.
     [$gap] = gapsOf(400, [STRAIGHT, STRAIGHT], ['keepOuts' => [$box]]);
     [$own] = gapsOf(400, [STRAIGHT, STRAIGHT], ['keepOuts' => [[...$box, 'clearance' => 30]]]);
-    expect($gap->other)->toBe('Box')->and($gap->gapMm)->toBeClose(50 - 44.45 / 2, 0, 1e-9)->and($gap->to)->toBeNull()
+    expect($gap->other)->toBe('Box')
+        ->and($gap->gapMm)->toBeClose(50 - 44.45 / 2, 0, 1e-9)
+        ->and($gap->to)->toBeNull()
         ->and($gap->isKept())->toBeTrue()
-        ->and($own->neededMm)->toBeClose(30.0)->and($own->isKept())->toBeFalse();
+        ->and($own->neededMm)->toBeClose(30.0)
+        ->and($own->isKept())->toBeFalse();
 });

@@ -15,7 +15,16 @@ use UpsweptBead\Core\Units\Length;
 /** The header with two studs on the flange of its first run alone. */
 function studded(): Job
 {
-    return SomeHeader::job(['runs' => [0 => ['start' => ['kind' => 'flange', 'bolts' => ['count' => 2, 'circle' => '84 mm', 'turn' => 90, 'flats' => '13 mm']]]]]);
+    return SomeHeader::job([
+        'runs' => [
+            0 => [
+                'start' => [
+                    'kind' => 'flange',
+                    'bolts' => ['count' => 2, 'circle' => '84 mm', 'turn' => 90, 'flats' => '13 mm'],
+                ],
+            ],
+        ],
+    ]);
 }
 
 /** @return list<NutReach> */
@@ -31,7 +40,11 @@ function plateAt(float $away): Box
     $right = $end->reference->turnedAbout($end->forward, 90);
     $axes = [$right, $end->reference, $end->forward];
 
-    return new Box('plate', $end->at->plus($right->times(42 + $away))->plus($end->forward->times(6)), $axes, [2.0, 300.0, 30.0]);
+    return new Box('plate', $end->at->plus($right->times(42 + $away))->plus($end->forward->times(6)), $axes, [
+        2.0,
+        300.0,
+        30.0,
+    ]);
 }
 
 it('swings all round where nothing stands', function () {
@@ -50,21 +63,37 @@ it('swings through what a plate beside the nut leaves of the circle', function (
 
 it('does not stop at what the flange itself is bolted to', function () {
     $end = studded()->runs[0]->start->frame();
-    $block = new Box('block', $end->at->minus($end->forward->times(50)), [$end->forward, $end->reference, $end->forward->cross($end->reference)], [50.0, 200.0, 200.0]);
+    $block = new Box(
+        'block',
+        $end->at->minus($end->forward->times(50)),
+        [$end->forward, $end->reference, $end->forward->cross($end->reference)],
+        [50.0, 200.0, 200.0],
+    );
     expect(reach([$block])[0]->swingDeg)->toBe(360.0);
 });
 
 it('says so in the plan where a spanner cannot be swung to the next flats, and what is in its way', function () {
-    $both = reach([plateAt(16), new Box('bracket', plateAt(0)->centre->minus(plateAt(0)->axes[0]->times(20)), plateAt(0)->axes, [2.0, 300.0, 30.0])]);
+    $both = reach([
+        plateAt(16),
+        new Box('bracket', plateAt(0)->centre->minus(plateAt(0)->axes[0]->times(20)), plateAt(0)->axes, [
+            2.0,
+            300.0,
+            30.0,
+        ]),
+    ]);
     [$notice] = NutReach::notices([$both[0]], studded(), Shop::bare()->rules);
-    expect($both[0]->swingDeg)->toBeLessThan(60.0)->and($notice->message)->toContain('plate')->toContain('60')
+    expect($both[0]->swingDeg)->toBeLessThan(60.0)
+        ->and($notice->message)->toContain('plate')->toContain('60')
         ->and(NutReach::notices(reach([]), studded(), Shop::bare()->rules))->toBe([]);
 });
 
 it('counts the tubes that are in place', function () {
     // Straight out of the port: the spanner meets the tube when it is swung across it, on either nut.
     $out = new RouteChoice([new RouteRow(Length::ofMm(120), 0, 45, Length::ofMm(76.2))], Length::ofMm(200));
-    $swings = static fn (Job $job): array => array_map(static fn (NutReach $nut): array => [$nut->nut, in_array('run A', $nut->inTheWay, true)], Planner::plan($job, Shop::bare())->fit->nuts);
+    $swings = static fn (Job $job): array => array_map(
+        static fn (NutReach $nut): array => [$nut->nut, in_array('run A', $nut->inTheWay, true)],
+        Planner::plan($job, Shop::bare())->fit->nuts,
+    );
     expect($swings(studded()->routed('A', $out)))->toBe([['nut A1', true], ['nut A2', true]])
         ->and($swings(studded()))->toBe([['nut A1', false], ['nut A2', false]]);
 });

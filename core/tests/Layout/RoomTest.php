@@ -23,18 +23,30 @@ function pairOfRuns(float $apartMm, array $fittings = [], array $keepOuts = []):
     foreach ([0, 1] as $i) {
         $document['runs'][$i]['start']['at'] = [$i * $apartMm, 0, 0];
         $document['runs'][$i]['start']['direction'] = [0, 1, 0];
-        $document['runs'][$i]['route'] = ['bends' => [['straight' => 150, 'rotation' => 0, 'angle' => 45, 'clr' => 50.8]], 'endStraight' => 300];
+        $document['runs'][$i]['route'] = [
+            'bends' => [['straight' => 150, 'rotation' => 0, 'angle' => 45, 'clr' => 50.8]],
+            'endStraight' => 300,
+        ];
     }
     $document['runs'][0]['fittings'] = $fittings;
     $document['set'] = ['collectors' => [], 'keepOuts' => $keepOuts, 'lengths' => []];
 
-    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    return Planner::plan(
+        JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'),
+        Shop::bare(),
+    );
 }
 
 /** @return list<string> */
 function sensorCautions(Plan $plan): array
 {
-    return array_values(array_filter(array_map(static fn (Notice $notice): string => $notice->message, $plan->notices()), static fn (string $text): bool => str_contains($text, 'room for its body') || str_contains($text, 'temperature probe')));
+    return array_values(
+        array_filter(
+            array_map(static fn (Notice $notice): string => $notice->message, $plan->notices()),
+            static fn (string $text): bool => str_contains($text, 'room for its body') ||
+                str_contains($text, 'temperature probe'),
+        ),
+    );
 }
 
 it('names seams that no cup reaches beside a neighbour, tightest first', function () {
@@ -59,16 +71,32 @@ it('wants room for a sensor’s body and lead, off the tube', function () {
 
 it('sees a keep-out where the sensor would be', function () {
     $box = ['name' => 'Heater pipe', 'kind' => 'other', 'shape' => 'box', 'at' => [0, 60, 90], 'size' => [60, 60, 40]];
-    expect(sensorCautions(pairOfRuns(200, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => 0]], [$box]))[0] ?? '')->toContain('Heater pipe is in the way');
+    expect(
+        sensorCautions(
+            pairOfRuns(200, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => 0]], [$box]),
+        )[0] ?? '',
+    )->toContain('Heater pipe is in the way');
 });
 
 it('looks as far as the lead reaches, and no further', function (float $bottomMm, bool $isMet) {
     // Straight up from a level tube of 44.45 mm: 22.2 mm to its surface, 90 mm of body and lead, 11 mm of its half width.
-    $box = ['name' => 'Heater pipe', 'kind' => 'other', 'shape' => 'box', 'at' => [0, 60, $bottomMm + 20], 'size' => [60, 60, 40]];
-    expect(sensorCautions(pairOfRuns(200, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => 0]], [$box])) !== [])->toBe($isMet);
+    $box = [
+        'name' => 'Heater pipe',
+        'kind' => 'other',
+        'shape' => 'box',
+        'at' => [0, 60, $bottomMm + 20],
+        'size' => [60, 60, 40],
+    ];
+    expect(
+        sensorCautions(pairOfRuns(200, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => 0]], [$box])) !==
+            [],
+    )->toBe($isMet);
 })->with(['at the lead' => [115.0, true], 'beyond it' => [124.0, false]]);
 
 it('wants a temperature probe 25 to 50 mm from its port', function (float $station, bool $isWell) {
     // Common practice.
-    expect(sensorCautions(pairOfRuns(200, [['kind' => 'temperature-probe', 'station' => $station, 'fromTop' => 180]])) === [])->toBe($isWell);
+    expect(
+        sensorCautions(pairOfRuns(200, [['kind' => 'temperature-probe', 'station' => $station, 'fromTop' => 180]])) ===
+            [],
+    )->toBe($isWell);
 })->with(['too near' => [20.0, false], 'near' => [26.0, true], 'far' => [49.0, true], 'too far' => [60.0, false]]);

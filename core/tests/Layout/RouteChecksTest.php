@@ -20,14 +20,25 @@ function routeNotices(array $bend, float|string $endStraight = 300): array
     $document['runs'] = array_slice($document['runs'], 0, 1);
     // 3 in tube: its bends are made up to 90°.
     $document['runs'][0]['tube'] = 'T3.000x.065';
-    $document['runs'][0]['route'] = ['bends' => [['straight' => 150, 'rotation' => 0, 'angle' => 45, 'clr' => 76.2, ...$bend]], 'endStraight' => $endStraight];
+    $document['runs'][0]['route'] = [
+        'bends' => [['straight' => 150, 'rotation' => 0, 'angle' => 45, 'clr' => 76.2, ...$bend]],
+        'endStraight' => $endStraight,
+    ];
     $document['set'] = ['collectors' => [], 'keepOuts' => [], 'lengths' => []];
-    $plan = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    $plan = Planner::plan(
+        JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'),
+        Shop::bare(),
+    );
 
-    return array_values(array_map(
-        static fn (Notice $notice): string => $notice->path,
-        array_filter($plan->notices(), static fn (Notice $notice): bool => str_starts_with($notice->path, 'runs[0].route')),
-    ));
+    return array_values(
+        array_map(
+            static fn (Notice $notice): string => $notice->path,
+            array_filter(
+                $plan->notices(),
+                static fn (Notice $notice): bool => str_starts_with($notice->path, 'runs[0].route'),
+            ),
+        ),
+    );
 }
 
 it('takes a bend up to the angle it is made to, and no further', function (float $angle, bool $isRefused) {
@@ -41,7 +52,11 @@ it('takes a bend up to the angle it is made to, and no further', function (float
 it('takes a straight as long as the least, and refuses a shorter one', function (float $shorterMm, bool $isRefused) {
     $least = SomeHeader::job()->set->routing->on(Shop::bare()->rules->routing())->lastStraightMm;
     expect(in_array('runs[0].route.endStraight', routeNotices([], $least - $shorterMm), true))->toBe($isRefused);
-})->with(['the least' => [0.0, false], 'a hair less' => [0.005, false], 'a twentieth of a millimetre less' => [0.05, true]]);
+})->with([
+    'the least' => [0.0, false],
+    'a hair less' => [0.005, false],
+    'a twentieth of a millimetre less' => [0.05, true],
+]);
 
 it('refuses a radius nobody stocks', function () {
     expect(routeNotices(['clr' => 61]))->toContain('runs[0].route.bends[0].clr');

@@ -18,7 +18,10 @@ use UpsweptBead\Core\Units\UnitSystem;
 function compared(DesignSpec ...$designs): array
 {
     $job = SomeRoutedSets::header();
-    $all = array_map(static fn (DesignSpec $one): Comparison => Comparison::of($job, Shop::bare(), $one), array_values($designs));
+    $all = array_map(
+        static fn (DesignSpec $one): Comparison => Comparison::of($job, Shop::bare(), $one),
+        array_values($designs),
+    );
 
     return array_column((new ComparisonTable($all, UnitSystem::Metric))->rows(), 'cells', 'label');
 }
@@ -32,7 +35,12 @@ function worse(): DesignSpec
 {
     $runs = asItIs()->runs;
     $rows = [...$runs[0]->route->rows, new RouteRow(Length::ofMm(40), 90, 17, Length::ofMm(50.8))];
-    $runs[0] = new DesignRun($runs[0]->letter, $runs[0]->at, $runs[0]->direction, new RouteChoice($rows, Length::ofMm(80)));
+    $runs[0] = new DesignRun(
+        $runs[0]->letter,
+        $runs[0]->at,
+        $runs[0]->direction,
+        new RouteChoice($rows, Length::ofMm(80)),
+    );
 
     return new DesignSpec('worse', '', $runs);
 }
@@ -40,7 +48,10 @@ function worse(): DesignSpec
 it('sets the best of each row, and none where all are alike', function () {
     $rows = compared(asItIs(), worse());
     expect(array_column($rows['Bends'], 'isBest'))->toBe([true, false]);
-    $costs = array_map(static fn (array $cell): float => (float) str_replace(',', '', $cell['text']), $rows['Cost, about']);
+    $costs = array_map(
+        static fn (array $cell): float => (float) str_replace(',', '', $cell['text']),
+        $rows['Cost, about'],
+    );
     expect($costs[0])->not->toBe($costs[1])
         ->and(array_column($rows['Cost, about'], 'isBest'))->toBe([$costs[0] < $costs[1], $costs[1] < $costs[0]]);
     foreach (compared(asItIs(), asItIs()) as $cells) {

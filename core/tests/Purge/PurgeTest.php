@@ -18,13 +18,15 @@ it('leaves the oxygen that ideal mixing leaves', function (float $changes, float
 })->with([[6, 519], [7, 191], [8, 70], [9, 26], [10, 9.5]]);
 
 it('asks for the changes that reach a target', function (float $ppm, float $changes) {
-    expect(Purge::changes($ppm))->toBeClose($changes, 0, 0.05)->and(Purge::leftPpm(Purge::changes($ppm)))->toBeClose($ppm);
+    expect(Purge::changes($ppm))->toBeClose($changes, 0, 0.05)
+        ->and(Purge::leftPpm(Purge::changes($ppm)))->toBeClose($ppm);
 })->with([[50, 8.3], [200, 7.0]]);
 
 // Check value: 1 3/4 × .065 tube 36 in long holds 0.0429 ft³; ten changes at 15 CFH take 103 s.
 it('fills a yard of header tube in 103 seconds', function () {
     $volumeL = Catalogue::shipped()->tube('T1.750x.065')->boreAreaMm2() * 36 * 25.4 * 1e-6;
-    expect($volumeL / 28.316846592)->toBeClose(0.0429, 2e-3)->and(Purge::fillSeconds($volumeL, 10, 15 * CFH))->toBeClose(103.0, 5e-3);
+    expect($volumeL / 28.316846592)->toBeClose(0.0429, 2e-3)
+        ->and(Purge::fillSeconds($volumeL, 10, 15 * CFH))->toBeClose(103.0, 5e-3);
 });
 
 // Orifice equation with 0.61 [any fluid mechanics text]; the check values are worked examples of it.
@@ -41,7 +43,11 @@ it('shows the room that this much argon would make unsafe', function () {
 
 function tubeFrom(array $direction, Bend ...$bends): TubeRun
 {
-    return new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(...$direction), new Vector(0, 0, 1)), array_values($bends), 100);
+    return new TubeRun(
+        Frame::facing(new Vector(0, 0, 0), new Vector(...$direction), new Vector(0, 0, 1)),
+        array_values($bends),
+        100,
+    );
 }
 
 it('feeds the low end and vents the high one', function () {

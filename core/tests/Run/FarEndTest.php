@@ -27,22 +27,28 @@ it('splits the gap into the part along the target’s axis and the part across i
     $run = Some::run(Some::dice(2), 2);
     $target = $run->end()->advanced(7);
     $end = FarEnd::of($run, $target);
-    expect($end->gapMm)->toBeClose(7.0, 0, 1e-9)->and($end->alongMm)->toBeClose(7.0, 0, 1e-9)->and($end->acrossMm)->toBeClose(0.0, 0, 1e-9);
+    expect($end->gapMm)->toBeClose(7.0, 0, 1e-9)
+        ->and($end->alongMm)->toBeClose(7.0, 0, 1e-9)
+        ->and($end->acrossMm)->toBeClose(0.0, 0, 1e-9);
 });
 
 it('names the one turn that puts right a joint that was clocked wrong', function (int $seed) {
     $run = Some::run(Some::dice($seed), 3);
     $wrong = withBend($run, 1, static fn (Bend $bend): Bend => $bend->with(rotationDeg: $bend->rotationDeg + 11));
     $best = FarEnd::of($wrong, $run->end())->best;
-    expect($best?->kind)->toBe(CorrectionKind::Turn)->and($best?->index)->toBe(1)
-        ->and($best?->amount)->toBeClose(-11.0, 0, 1e-6)->and($best?->leaves->gapMm)->toBeLessThan(1e-6);
+    expect($best?->kind)->toBe(CorrectionKind::Turn)
+        ->and($best?->index)->toBe(1)
+        ->and($best?->amount)->toBeClose(-11.0, 0, 1e-6)
+        ->and($best?->leaves->gapMm)->toBeLessThan(1e-6);
 })->with(range(1, 8));
 
 it('names the one trim that puts right a straight that was cut wrong', function (int $seed) {
     $run = Some::run(Some::dice($seed), 3);
     $wrong = withBend($run, 2, static fn (Bend $bend): Bend => $bend->with(straightMm: $bend->straightMm + 6));
     $best = FarEnd::of($wrong, $run->end())->best;
-    expect($best?->kind)->toBe(CorrectionKind::Trim)->and($best?->index)->toBe(2)->and($best?->amount)->toBeClose(-6.0, 0, 1e-6);
+    expect($best?->kind)->toBe(CorrectionKind::Trim)
+        ->and($best?->index)->toBe(2)
+        ->and($best?->amount)->toBeClose(-6.0, 0, 1e-6);
 })->with(range(1, 8));
 
 it('never proposes a change that makes the far end worse, or a straight below nothing', function (int $seed) {

@@ -15,7 +15,10 @@ function piecesOf(array $bends, float $endStraightMm): ?array
 {
     $rows = array_map(static fn (array $bend): Bend => new Bend($bend[0], 0, $bend[1], 114.3), $bends);
 
-    return Jointing::of(new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)), $rows, $endStraightMm), Catalogue::shipped()->bendsFor('T3.000x.065'));
+    return Jointing::of(
+        new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)), $rows, $endStraightMm),
+        Catalogue::shipped()->bendsFor('T3.000x.065'),
+    );
 }
 
 // Legs of the stocked bends: 4 in clamp, 6 in pull.
@@ -30,17 +33,23 @@ it('turns the donor round when the longer straight lies upstream', function () {
 it('keeps one leg only on a bend cut out of a larger one', function () {
     $pieces = piecesOf([[100.0, 60.0]], 100.0);
     expect($pieces)->toHaveCount(2);
-    $bend = array_values(array_filter($pieces ?? [], static fn (PieceSpan $piece): bool => $piece->bendIndex !== null))[0];
+    $bend = array_values(
+        array_filter($pieces ?? [], static fn (PieceSpan $piece): bool => $piece->bendIndex !== null),
+    )[0];
     expect(min($bend->legBeforeMm, $bend->legAfterMm))->toBe(0.0)->and($bend->donor?->angleDeg)->toBe(90.0);
 });
 
-it('joins two bends with one joint while their legs cover the straight between them', function (float $between, int $pieces) {
+it('joins two bends with one joint while their legs cover the straight between them', function (
+    float $between,
+    int $pieces,
+) {
     expect(piecesOf([[50.0, 90.0], [$between, 90.0]], 50.0))->toHaveCount($pieces);
 })->with([[0.0, 2], [200.0, 2], [304.0, 2], [306.0, 3]]);
 
 it('leaves a stub of leg on a bend that meets a straight piece', function () {
     $pieces = piecesOf([[50.0, 90.0], [500.0, 90.0]], 50.0) ?? [];
-    expect($pieces[1]->bendIndex)->toBeNull()->and($pieces[1]->lengthMm())->toBeClose(500 - 2 * 25.4);
+    expect($pieces[1]->bendIndex)->toBeNull()
+        ->and($pieces[1]->lengthMm())->toBeClose(500 - 2 * 25.4);
 });
 
 it('covers the run from end to end without gap or overlap', function (array $bends, float $end) {
@@ -50,9 +59,15 @@ it('covers the run from end to end without gap or overlap', function (array $ben
         expect($piece->fromMm)->toBeClose($at, 0, 1e-9);
         $at = $piece->toMm;
     }
-    $length = array_sum(array_map(static fn (array $bend): float => $bend[0] + 114.3 * deg2rad($bend[1]), $bends)) + $end;
+    $length =
+        array_sum(array_map(static fn (array $bend): float => $bend[0] + 114.3 * deg2rad($bend[1]), $bends)) + $end;
     expect($at)->toBeClose($length, 0, 1e-9);
-})->with([[[[10.0, 30.0], [170.0, 45.0], [0.0, 90.0]], 400.0], [[[400.0, 90.0]], 0.0], [[], 300.0], [[[160.0, 60.0], [160.0, 60.0]], 160.0]]);
+})->with([
+    [[[10.0, 30.0], [170.0, 45.0], [0.0, 90.0]], 400.0],
+    [[[400.0, 90.0]], 0.0],
+    [[], 300.0],
+    [[[160.0, 60.0], [160.0, 60.0]], 160.0],
+]);
 
 it('says no to a bend that no stock holds', function () {
     expect(piecesOf([[50.0, 120.0]], 50.0))->toBeNull();

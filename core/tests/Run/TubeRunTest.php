@@ -15,11 +15,29 @@ use UpsweptBead\Core\Tests\Support\Some;
 it('ends where three.js ends when it follows the same rows', function () {
     $dice = Some::dice(11);
     $runs = array_map(static fn (int $i): TubeRun => Some::run($dice, $i % 6), range(0, 59));
-    $answers = NodeReference::ask('end-poses.mjs', array_map(static fn (TubeRun $run): array => [
-        'start' => ['at' => $run->start->at->toArray(), 'forward' => $run->start->forward->toArray(), 'reference' => $run->start->reference->toArray()],
-        'bends' => array_map(static fn (Bend $bend): array => ['straight' => $bend->straightMm, 'rotation' => $bend->rotationDeg, 'angle' => $bend->angleDeg, 'clr' => $bend->clrMm], $run->bends),
-        'endStraight' => $run->endStraightMm,
-    ], $runs));
+    $answers = NodeReference::ask(
+        'end-poses.mjs',
+        array_map(
+            static fn (TubeRun $run): array => [
+                'start' => [
+                    'at' => $run->start->at->toArray(),
+                    'forward' => $run->start->forward->toArray(),
+                    'reference' => $run->start->reference->toArray(),
+                ],
+                'bends' => array_map(
+                    static fn (Bend $bend): array => [
+                        'straight' => $bend->straightMm,
+                        'rotation' => $bend->rotationDeg,
+                        'angle' => $bend->angleDeg,
+                        'clr' => $bend->clrMm,
+                    ],
+                    $run->bends,
+                ),
+                'endStraight' => $run->endStraightMm,
+            ],
+            $runs,
+        ),
+    );
     expect($answers)->toHaveCount(60);
     foreach ($runs as $i => $run) {
         $end = $run->end();
@@ -32,7 +50,11 @@ it('ends where three.js ends when it follows the same rows', function () {
 it('goes from rows to points and back unchanged', function (int $seed) {
     $dice = Some::dice($seed);
     $run = Some::run($dice, $dice->getInt(0, 5));
-    $back = TubeRun::fromXyz($run->toXyz(), array_map(static fn (Bend $bend): float => $bend->clrMm, $run->bends), $run->start->reference);
+    $back = TubeRun::fromXyz(
+        $run->toXyz(),
+        array_map(static fn (Bend $bend): float => $bend->clrMm, $run->bends),
+        $run->start->reference,
+    );
     expect($back->endStraightMm)->toBeClose($run->endStraightMm, 0, 1e-6);
     foreach ($run->bends as $i => $bend) {
         expect($back->bends[$i]->straightMm)->toBeClose($bend->straightMm, 0, 1e-6)
@@ -58,7 +80,11 @@ it('moves with a rigid motion and keeps its rows', function (int $seed) {
     $run = Some::run($dice, 3);
     $axis = Some::vector($dice, 1)->unit();
     $move = static fn (Vector $point): Vector => $point->turnedAbout($axis, 73)->plus(new Vector(10, -20, 30));
-    $moved = TubeRun::fromXyz(array_map($move, $run->toXyz()), array_map(static fn (Bend $bend): float => $bend->clrMm, $run->bends), $run->start->reference->turnedAbout($axis, 73));
+    $moved = TubeRun::fromXyz(
+        array_map($move, $run->toXyz()),
+        array_map(static fn (Bend $bend): float => $bend->clrMm, $run->bends),
+        $run->start->reference->turnedAbout($axis, 73),
+    );
     expect($moved->end()->at->distanceTo($move($run->end()->at)))->toBeLessThan(1e-6);
     foreach ($run->bends as $i => $bend) {
         expect($moved->bends[$i]->rotationDeg)->toBeClose($bend->rotationDeg, 0, 1e-5);
@@ -68,7 +94,11 @@ it('moves with a rigid motion and keeps its rows', function (int $seed) {
 it('mirrors into the same straights and angles with every turn the other way', function () {
     $run = Some::run(Some::dice(5), 3);
     $mirror = static fn (Vector $point): Vector => new Vector($point->x, -$point->y, $point->z);
-    $mirrored = TubeRun::fromXyz(array_map($mirror, $run->toXyz()), array_map(static fn (Bend $bend): float => $bend->clrMm, $run->bends), $mirror($run->start->reference));
+    $mirrored = TubeRun::fromXyz(
+        array_map($mirror, $run->toXyz()),
+        array_map(static fn (Bend $bend): float => $bend->clrMm, $run->bends),
+        $mirror($run->start->reference),
+    );
     foreach ($run->bends as $i => $bend) {
         expect($mirrored->bends[$i]->rotationDeg)->toBeClose(-$bend->rotationDeg, 0, 1e-6)
             ->and($mirrored->bends[$i]->straightMm)->toBeClose($bend->straightMm, 0, 1e-6);
@@ -87,19 +117,35 @@ it('finds the station of a frame along the centreline', function () {
 
 it('has the metal and bore volume of the mesh that manifold-3d builds', function () {
     $tube = Catalogue::shipped()->tube('T3.000x.065');
-    $run = new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)), [new Bend(93, 124, 45, 152.4), new Bend(433, -56, 90, 114.3)], 74);
-    $mesh = NodeReference::ask('tube-volume.mjs', ['od' => $tube->odMm, 'bore' => $tube->idMm(), 'segments' => array_map(
-        static fn ($segment): array => ['length' => $segment->lengthMm, 'clr' => $segment->clrMm, 'angle' => $segment->angleDeg],
-        $run->segments(),
-    )]);
+    $run = new TubeRun(
+        Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)),
+        [new Bend(93, 124, 45, 152.4), new Bend(433, -56, 90, 114.3)],
+        74,
+    );
+    $mesh = NodeReference::ask('tube-volume.mjs', [
+        'od' => $tube->odMm,
+        'bore' => $tube->idMm(),
+        'segments' => array_map(
+            static fn ($segment): array => [
+                'length' => $segment->lengthMm,
+                'clr' => $segment->clrMm,
+                'angle' => $segment->angleDeg,
+            ],
+            $run->segments(),
+        ),
+    ]);
     // 256 facets lose about 1e-4 of a circle's area.
     expect($tube->metalAreaMm2() * $run->lengthMm())->toBeClose($mesh['metal'], 3e-4)
         ->and($tube->boreAreaMm2() * $run->lengthMm())->toBeClose($mesh['bore'], 3e-4);
 });
 
 it('refuses points that make no run', function (array $points, array $radii, string $why) {
-    expect(static fn () => TubeRun::fromXyz(array_map(static fn (array $xyz): Vector => new Vector(...$xyz), $points), $radii))
-        ->toThrow(DomainException::class, $why);
+    expect(
+        static fn () => TubeRun::fromXyz(
+            array_map(static fn (array $xyz): Vector => new Vector(...$xyz), $points),
+            $radii,
+        ),
+    )->toThrow(DomainException::class, $why);
 })->with([
     'one point' => [[[0, 0, 0]], [], 'two ends'],
     'a radius too few' => [[[0, 0, 0], [100, 0, 0], [100, 100, 0]], [], 'one radius for every point'],
@@ -119,14 +165,16 @@ it('gives a turn as distance round the tube', function () {
 
 it('measures a bend longer outside and shorter inside: (R ± D/2)·θ', function () {
     $bend = new Bend(0, 0, 90, 114.3);
-    expect($bend->edgeMm(38.1))->toBeClose(152.4 * M_PI / 2)->and($bend->edgeMm(-38.1))->toBeClose(76.2 * M_PI / 2)
+    expect($bend->edgeMm(38.1))->toBeClose((152.4 * M_PI) / 2)
+        ->and($bend->edgeMm(-38.1))->toBeClose((76.2 * M_PI) / 2)
         ->and(($bend->edgeMm(38.1) + $bend->edgeMm(-38.1)) / 2)->toBeClose($bend->arcMm());
 });
 
 it('walks its centreline in steps no longer than asked, by every tangent point', function (int $seed) {
     $run = Some::run(Some::dice($seed), 3);
     $points = Centreline::of($run)->points(12.0);
-    expect($points[0])->toEqual($run->start->at)->and($points[count($points) - 1]->distanceTo($run->end()->at))->toBeLessThan(1e-6);
+    expect($points[0])->toEqual($run->start->at)
+        ->and($points[count($points) - 1]->distanceTo($run->end()->at))->toBeLessThan(1e-6);
     $length = 0.0;
     foreach (array_slice($points, 1) as $i => $point) {
         expect($point->distanceTo($points[$i]))->toBeLessThanOrEqual(12.0 + 1e-9);

@@ -20,7 +20,10 @@ function withBung(): Plan
     $document = JobWriter::toArray(Some::routedJob());
     $document['runs'][0]['fittings'] = [['kind' => 'oxygen-sensor-bung', 'station' => '14 in', 'fromTop' => 20]];
 
-    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    return Planner::plan(
+        JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'),
+        Shop::bare(),
+    );
 }
 
 function veeEight(): Plan
@@ -73,7 +76,10 @@ it('never welds beside a seam of the same run that has not been measured cool', 
             unset($hot[$id]);
         }
         foreach ($hot as $joint) {
-            expect($joint->run === $slot->joint->run && abs($joint->seam->stationMm - $slot->joint->seam->stationMm) <= 200.0)->toBeFalse();
+            expect(
+                $joint->run === $slot->joint->run &&
+                    abs($joint->seam->stationMm - $slot->joint->seam->stationMm) <= 200.0,
+            )->toBeFalse();
         }
         $hot[$slot->joint->id] = $slot->joint;
     }
@@ -101,12 +107,29 @@ it('begins each weld no earlier than the one before is done with, and what it wa
 });
 
 it('hops from port to port like a bolt pattern', function () {
-    $seals = array_values(array_filter(veeEight()->schedule->slots, static fn (Slot $slot): bool => $slot->joint->type === JointType::FlangeSeal));
-    expect(array_map(static fn (Slot $slot): string => $slot->joint->run, $seals))->toBe(['A', 'E', 'B', 'F', 'C', 'G', 'D', 'H']);
+    $seals = array_values(
+        array_filter(
+            veeEight()->schedule->slots,
+            static fn (Slot $slot): bool => $slot->joint->type === JointType::FlangeSeal,
+        ),
+    );
+    expect(array_map(static fn (Slot $slot): string => $slot->joint->run, $seals))->toBe([
+        'A',
+        'E',
+        'B',
+        'F',
+        'C',
+        'G',
+        'D',
+        'H',
+    ]);
 });
 
 it('has every joint measured once, before its run is gone on with or at the end', function () {
     $schedule = veeEight()->schedule;
-    $measured = array_merge(...array_map(static fn (Slot $slot): array => array_keys($slot->checks), $schedule->slots), ...[array_keys($schedule->last)]);
+    $measured = array_merge(
+        ...array_map(static fn (Slot $slot): array => array_keys($slot->checks), $schedule->slots),
+        ...[array_keys($schedule->last)],
+    );
     expect($measured)->toEqualCanonicalizing(welded(veeEight()));
 });

@@ -13,17 +13,22 @@ use UpsweptBead\Core\Shop\ShopRules;
 /** @return array{Shop, list<string>} */
 function shopOf(array $document): array
 {
-    $faults = new Faults;
-    $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'Slip nine', ...$document], $faults);
+    $faults = new Faults();
+    $shop = ShopReader::read(
+        ['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'Slip nine', ...$document],
+        $faults,
+    );
 
     return [$shop, array_map(static fn (Fault $one): string => "$one->path: $one->code", $faults->all())];
 }
 
 it('is the shipped shop but for what the document sets', function () {
     [$shop, $faults] = shopOf(['rules' => ['cut.kerf' => '2 mm'], 'shelf' => ['T3.000x.065' => 4]]);
-    expect($faults)->toBe([])->and($shop->rules->value('cut.kerf'))->toBe(2.0)
+    expect($faults)->toBe([])
+        ->and($shop->rules->value('cut.kerf'))->toBe(2.0)
         ->and($shop->rules->value('cost.hour'))->toBe(ShopRules::shipped()->value('cost.hour'))
-        ->and($shop->has('T3.000x.065'))->toBe(4)->and($shop->has('T2.000x.065'))->toBe(0);
+        ->and($shop->has('T3.000x.065'))->toBe(4)
+        ->and($shop->has('T2.000x.065'))->toBe(0);
 });
 
 it('names what it cannot use', function (array $document, string $fault) {
@@ -34,13 +39,17 @@ it('names what it cannot use', function (array $document, string $fault) {
     'tube from no catalogue' => [['shelf' => ['T9.999x.065' => 1]], 'shelf.T9.999x.065: unknown-stock'],
     'fewer than none' => [['shelf' => ['T3.000x.065' => -2]], 'shelf.T3.000x.065: not-a-count'],
     'half a bar' => [['shelf' => ['T3.000x.065' => 1.5]], 'shelf.T3.000x.065: not-a-count'],
-    'a bottle without a name' => [['bottles' => [['use' => 'torch', 'capacity' => '80 ft³', 'full' => '2000 psi', 'gauge' => '900 psi']]], 'bottles[0].name: missing'],
+    'a bottle without a name' => [
+        ['bottles' => [['use' => 'torch', 'capacity' => '80 ft³', 'full' => '2000 psi', 'gauge' => '900 psi']]],
+        'bottles[0].name: missing',
+    ],
     'a field it does not know' => [['colour' => 'red'], 'colour: unknown-field'],
 ]);
 
 it('keeps back what a regulator needs, and never gives less than nothing', function () {
     // 9000 L at 15 000 kPa by gauge: of 10 000 kPa left, 350 stay behind; absolute pressure counts the full bottle.
     $bottle = new Bottle('P', BottleUse::Purge, 9000.0, 15_000.0, 10_000.0);
-    expect($bottle->usableL())->toBeClose(9000 * 9650 / 15_101.3)->and($bottle->isFilledTo())->toBeClose(10_101.3 / 15_101.3)
+    expect($bottle->usableL())->toBeClose((9000 * 9650) / 15_101.3)
+        ->and($bottle->isFilledTo())->toBeClose(10_101.3 / 15_101.3)
         ->and((new Bottle('P', BottleUse::Purge, 9000.0, 15_000.0, 200.0))->usableL())->toBe(0.0);
 });

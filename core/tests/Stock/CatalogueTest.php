@@ -12,12 +12,19 @@ it('has the pipe of ASME B36.19M', function (string $nps, float $od, float $s5, 
     $stock = Catalogue::shipped();
     foreach (['5S' => $s5, '10S' => $s10, '40S' => $s40] as $schedule => $wall) {
         $pipe = $stock->tube("P$nps-$schedule");
-        expect($pipe->odMm)->toBe($od)->and($pipe->wallMm)->toBe($wall)->and($pipe->isPipe)->toBeTrue()
+        expect($pipe->odMm)->toBe($od)
+            ->and($pipe->wallMm)->toBe($wall)
+            ->and($pipe->isPipe)->toBeTrue()
             ->and($pipe->source->citation)->toBe('ASME B36.19M');
     }
 })->with([
-    ['1', 33.4, 1.65, 2.77, 3.38], ['1.25', 42.2, 1.65, 2.77, 3.56], ['1.5', 48.3, 1.65, 2.77, 3.68], ['2', 60.3, 1.65, 2.77, 3.91],
-    ['2.5', 73.0, 2.11, 3.05, 5.16], ['3', 88.9, 2.11, 3.05, 5.49], ['4', 114.3, 2.11, 3.05, 6.02],
+    ['1', 33.4, 1.65, 2.77, 3.38],
+    ['1.25', 42.2, 1.65, 2.77, 3.56],
+    ['1.5', 48.3, 1.65, 2.77, 3.68],
+    ['2', 60.3, 1.65, 2.77, 3.91],
+    ['2.5', 73.0, 2.11, 3.05, 5.16],
+    ['3', 88.9, 2.11, 3.05, 5.49],
+    ['4', 114.3, 2.11, 3.05, 6.02],
 ]);
 
 // Source: ASME B16.9: long radius 1.5 × NPS, short radius 1.0 × NPS.
@@ -59,7 +66,9 @@ it('says which tubes are near one it does not have', function () {
 
 it('refuses tube whose wall leaves no bore', function (float $od, float $wall) {
     new TubeSize('x', 'x', $od, $wall, false, Source::trade());
-})->with([[50.8, 25.4], [50.8, 30], [50.8, 0], [0, 1], [-1, 0.1]])->throws(DomainException::class, 'below half the diameter');
+})
+    ->with([[50.8, 25.4], [50.8, 30], [50.8, 0], [0, 1], [-1, 0.1]])
+    ->throws(DomainException::class, 'below half the diameter');
 
 it('says which table and line is malformed', function () {
     $folder = sys_get_temp_dir().'/bead-tables-'.getmypid();

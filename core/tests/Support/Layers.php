@@ -17,7 +17,11 @@ final class Layers
         $found = [];
         foreach ($order as $layer) {
             foreach (self::files("$folder/$layer") as $file) {
-                preg_match_all('/\b'.preg_quote($namespace, '/').'\\\\(\w+)\\\\\w+/', (string) file_get_contents($file), $matches);
+                preg_match_all(
+                    '/\b'.preg_quote($namespace, '/').'\\\\(\w+)\\\\\w+/',
+                    (string) file_get_contents($file),
+                    $matches,
+                );
                 foreach (array_unique($matches[1]) as $other) {
                     if (($place[$other] ?? -1) > $place[$layer]) {
                         $found[] = substr($file, strlen($folder) + 1)." names $other";

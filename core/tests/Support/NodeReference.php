@@ -10,7 +10,12 @@ final class NodeReference
     /** @return array<mixed> */
     public static function ask(string $script, mixed $question): array
     {
-        $process = proc_open(['node', dirname(__DIR__)."/reference/$script"], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, dirname(__DIR__, 3));
+        $process = proc_open(
+            ['node', dirname(__DIR__)."/reference/$script"],
+            [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+            $pipes,
+            dirname(__DIR__, 3),
+        );
         if ($process === false) {
             throw new \RuntimeException('Node.js did not start.');
         }

@@ -28,7 +28,9 @@ final class Schemas
         $plain = json_decode(json_encode($value, JSON_THROW_ON_ERROR), false, 512, JSON_THROW_ON_ERROR);
         $error = self::validator()->validate($plain, $place)->error();
 
-        return $error === null ? '' : json_encode((new ErrorFormatter)->format($error, false), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES);
+        return $error === null
+            ? ''
+            : json_encode((new ErrorFormatter())->format($error, false), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES);
     }
 
     public static function folder(): string
@@ -39,7 +41,7 @@ final class Schemas
     private static function validator(): Validator
     {
         if (self::$validator === null) {
-            self::$validator = new Validator;
+            self::$validator = new Validator();
             self::$validator->resolver()?->registerPrefix(self::BASE, self::folder());
         }
 

@@ -30,24 +30,37 @@ final class Some
 
     public static function between(Randomizer $dice, float $least, float $most): float
     {
-        return $least + ($most - $least) * $dice->getInt(0, 1_000_000) / 1e6;
+        return $least + (($most - $least) * $dice->getInt(0, 1_000_000)) / 1e6;
     }
 
     public static function vector(Randomizer $dice, float $size): Vector
     {
-        return new Vector(self::between($dice, -$size, $size), self::between($dice, -$size, $size), self::between($dice, -$size, $size));
+        return new Vector(
+            self::between($dice, -$size, $size),
+            self::between($dice, -$size, $size),
+            self::between($dice, -$size, $size),
+        );
     }
 
     public static function frame(Randomizer $dice): Frame
     {
-        return Frame::facing(self::vector($dice, 500), self::vector($dice, 1)->plus(new Vector(1.1, 0, 0)), self::vector($dice, 1));
+        return Frame::facing(
+            self::vector($dice, 500),
+            self::vector($dice, 1)->plus(new Vector(1.1, 0, 0)),
+            self::vector($dice, 1),
+        );
     }
 
     public static function run(Randomizer $dice, int $bends): TubeRun
     {
         $rows = [];
         for ($i = 0; $i < $bends; $i++) {
-            $rows[] = new Bend(self::between($dice, 5, 200), self::between($dice, -179, 179), self::between($dice, 5, 170), self::between($dice, 30, 150));
+            $rows[] = new Bend(
+                self::between($dice, 5, 200),
+                self::between($dice, -179, 179),
+                self::between($dice, 5, 170),
+                self::between($dice, 30, 150),
+            );
         }
 
         return new TubeRun(self::frame($dice), $rows, self::between($dice, 5, 200));
@@ -60,7 +73,8 @@ final class Some
 
     public static function job(): Job
     {
-        return JobReader::fromJson(self::exampleJson())->job ?? throw new \LogicException('The example job has problems.');
+        return JobReader::fromJson(self::exampleJson())->job ??
+            throw new \LogicException('The example job has problems.');
     }
 
     /** The example job with the best route taken. */
@@ -84,7 +98,7 @@ final class Some
         return is_array($document) ? $document : [];
     }
 
-    public static function request(Frame $start, Frame $end, RoutingLimits $rules = new RoutingLimits): RouteRequest
+    public static function request(Frame $start, Frame $end, RoutingLimits $rules = new RoutingLimits()): RouteRequest
     {
         return new RouteRequest($start, $end, Catalogue::shipped()->bendsFor('T3.000x.065'), $rules);
     }

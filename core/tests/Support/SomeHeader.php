@@ -16,7 +16,10 @@ final class SomeHeader
      */
     public static function document(array $change = []): array
     {
-        $document = json_decode((string) file_get_contents(dirname(__DIR__, 3).'/database/demo/hill-climb-header.job.json'), true);
+        $document = json_decode(
+            (string) file_get_contents(dirname(__DIR__, 3).'/database/demo/hill-climb-header.job.json'),
+            true,
+        );
 
         return array_replace_recursive(is_array($document) ? $document : [], $change);
     }
@@ -26,6 +29,7 @@ final class SomeHeader
     {
         $reading = JobReader::fromDecoded(self::document($change));
 
-        return $reading->job ?? throw new \LogicException($reading->faults[0]->path.' '.$reading->faults[0]->message);
+        return $reading->job ??
+            throw new \LogicException($reading->faults[0]->path.' '.$reading->faults[0]->message);
     }
 }

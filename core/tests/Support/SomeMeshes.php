@@ -16,14 +16,17 @@ final class SomeMeshes
         $corners = [];
         for ($axis = 0; $axis < 3; $axis++) {
             foreach ([-1, 1] as $side) {
-                $quad = array_map(static function (array $uv) use ($axis, $side, $half): array {
-                    $point = [0.0, 0.0, 0.0];
-                    $point[$axis] = $side * $half[$axis];
-                    $point[($axis + 1) % 3] = $uv[0] * $half[($axis + 1) % 3];
-                    $point[($axis + 2) % 3] = $uv[1] * $half[($axis + 2) % 3];
+                $quad = array_map(
+                    static function (array $uv) use ($axis, $side, $half): array {
+                        $point = [0.0, 0.0, 0.0];
+                        $point[$axis] = $side * $half[$axis];
+                        $point[($axis + 1) % 3] = $uv[0] * $half[($axis + 1) % 3];
+                        $point[($axis + 2) % 3] = $uv[1] * $half[($axis + 2) % 3];
 
-                    return $point;
-                }, $side > 0 ? [[-1, -1], [1, -1], [1, 1], [-1, 1]] : [[-1, -1], [-1, 1], [1, 1], [1, -1]]);
+                        return $point;
+                    },
+                    $side > 0 ? [[-1, -1], [1, -1], [1, 1], [-1, 1]] : [[-1, -1], [-1, 1], [1, 1], [1, -1]],
+                );
                 array_push($corners, ...$quad[0], ...$quad[1], ...$quad[2], ...$quad[0], ...$quad[2], ...$quad[3]);
             }
         }
@@ -39,7 +42,7 @@ final class SomeMeshes
             if ($i === 0 || $i === $n) {
                 return [0.0, 0.0, $i === 0 ? $radius : -$radius];
             }
-            [$t, $f] = [M_PI * $i / $n, 2 * M_PI * ($j % $n) / $n];
+            [$t, $f] = [(M_PI * $i) / $n, (2 * M_PI * ($j % $n)) / $n];
 
             return [$radius * sin($t) * cos($f), $radius * sin($t) * sin($f), $radius * cos($t)];
         };

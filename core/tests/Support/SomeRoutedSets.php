@@ -35,11 +35,13 @@ final class SomeRoutedSets
         $document['set']['lengths'] = [];
         $reading = JobReader::fromDecoded(array_replace_recursive($document, $change));
 
-        return $reading->job ?? throw new \LogicException($reading->faults[0]->path.' '.$reading->faults[0]->message);
+        return $reading->job ??
+            throw new \LogicException($reading->faults[0]->path.' '.$reading->faults[0]->message);
     }
 
     public static function eight(): Job
     {
-        return JobReader::fromDecoded(self::veeEight())->job ?? throw new \LogicException('The eight runs cannot be read.');
+        return JobReader::fromDecoded(self::veeEight())->job ??
+            throw new \LogicException('The eight runs cannot be read.');
     }
 }

@@ -34,9 +34,13 @@ final class SomeSets
     /** @param  string|array<mixed>  $from  a name, or a decoded document */
     public static function problem(string|array $from): RouteProblem
     {
-        $problem = RouteProblemReader::read(is_string($from) ? self::json($from) : json_encode($from, JSON_THROW_ON_ERROR));
+        $problem = RouteProblemReader::read(
+            is_string($from) ? self::json($from) : json_encode($from, JSON_THROW_ON_ERROR),
+        );
 
-        return $problem instanceof RouteProblem ? $problem : throw new \LogicException($problem[0]->path.' '.$problem[0]->message);
+        return $problem instanceof RouteProblem
+            ? $problem
+            : throw new \LogicException($problem[0]->path.' '.$problem[0]->message);
     }
 
     /** A clock that ticks once each time it is read, so that a search does the same work on any machine. */
@@ -69,7 +73,14 @@ final class SomeSets
         $rules = $problem->rules;
         $own = new SetRules($rules->limits, $rules->maxBends, $rules->gapMm, $rules->clearanceMm, $weights);
 
-        return new RouteProblem($problem->name, $own, $problem->ports, $problem->collectors, $problem->keepOuts, $problem->lengths);
+        return new RouteProblem(
+            $problem->name,
+            $own,
+            $problem->ports,
+            $problem->collectors,
+            $problem->keepOuts,
+            $problem->lengths,
+        );
     }
 
     /**
@@ -81,10 +92,18 @@ final class SomeSets
     public static function moved(array $document, int $seed): array
     {
         $dice = Some::dice($seed);
-        [$axis, $angle, $by] = [Some::vector($dice, 1)->unit(), Some::between($dice, 10, 170), Some::vector($dice, 500)];
+        [$axis, $angle, $by] = [
+            Some::vector($dice, 1)->unit(),
+            Some::between($dice, 10, 170),
+            Some::vector($dice, 500),
+        ];
         $turn = static fn (array $xyz): Vector => (new Vector(...$xyz))->turnedAbout($axis, $angle);
 
-        return self::carried($document, static fn (array $xyz): array => $turn($xyz)->plus($by)->toArray(), static fn (array $xyz): array => $turn($xyz)->toArray());
+        return self::carried(
+            $document,
+            static fn (array $xyz): array => $turn($xyz)->plus($by)->toArray(),
+            static fn (array $xyz): array => $turn($xyz)->toArray(),
+        );
     }
 
     /**
@@ -107,7 +126,17 @@ final class SomeSets
     private static function carried(array $document, Closure $point, Closure $direction): array
     {
         $carry = static function (array &$one) use ($point, $direction): void {
-            foreach (['at' => $point, 'point' => $point, 'centre' => $point, 'from' => $point, 'to' => $point, 'dir' => $direction, 'normal' => $direction] as $key => $how) {
+            foreach (
+                [
+                    'at' => $point,
+                    'point' => $point,
+                    'centre' => $point,
+                    'from' => $point,
+                    'to' => $point,
+                    'dir' => $direction,
+                    'normal' => $direction,
+                ] as $key => $how
+            ) {
                 if (isset($one[$key])) {
                     $one[$key] = $how($one[$key]);
                 }
@@ -141,8 +170,18 @@ final class SomeSets
         mkdir($folder);
         $document = is_string($from) ? self::document($from) : $from;
         file_put_contents("$folder/case.json", json_encode($document, JSON_THROW_ON_ERROR));
-        file_put_contents("$folder/answer.json", json_encode(RouteSolutionWriter::toArray(self::problem($from), $answer), JSON_THROW_ON_ERROR));
-        $said = shell_exec(sprintf('cd %s && node core/tests/reference/judge.mjs %s %s', escapeshellarg(dirname(__DIR__, 3)), escapeshellarg("$folder/case.json"), escapeshellarg("$folder/answer.json")));
+        file_put_contents(
+            "$folder/answer.json",
+            json_encode(RouteSolutionWriter::toArray(self::problem($from), $answer), JSON_THROW_ON_ERROR),
+        );
+        $said = shell_exec(
+            sprintf(
+                'cd %s && node core/tests/reference/judge.mjs %s %s',
+                escapeshellarg(dirname(__DIR__, 3)),
+                escapeshellarg("$folder/case.json"),
+                escapeshellarg("$folder/answer.json"),
+            ),
+        );
         array_map(unlink(...), (array) glob("$folder/*.json"));
         rmdir($folder);
         $verdict = json_decode((string) $said, true);

@@ -34,12 +34,21 @@ final class SomeWays
         $collector = new Collector($id, [$inlet], AssignmentMode::Fixed, [$id], [0]);
         $inner = array_map(static fn (Vector $one): array => $one->toArray(), array_slice($vectors, 1, -1));
 
-        return Way::of(new Span(0, $port, $inlet, $collector, new SetRules), array_merge([], ...$inner), array_fill(0, $last - 1, 50.0))->cut();
+        return Way::of(
+            new Span(0, $port, $inlet, $collector, new SetRules()),
+            array_merge([], ...$inner),
+            array_fill(0, $last - 1, 50.0),
+        )->cut();
     }
 
     /** Such a tube, to be put in whole. */
     public static function whole(Way $way): WholeTube
     {
-        return new WholeTube($way->span->port->id, $way->chords(), $way->span->port->direction, $way->span->inlet->direction);
+        return new WholeTube(
+            $way->span->port->id,
+            $way->chords(),
+            $way->span->port->direction,
+            $way->span->inlet->direction,
+        );
     }
 }

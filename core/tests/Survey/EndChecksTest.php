@@ -14,7 +14,12 @@ use UpsweptBead\Core\Tests\Support\SomeHeader;
 /** @return list<string> what a job is told, as far as it is about some words */
 function toldOf(Job $job, string $words): array
 {
-    return array_values(array_filter(array_map(static fn (Notice $one): string => $one->message, Planner::plan($job, Shop::bare())->notices()), static fn (string $one): bool => str_contains($one, $words)));
+    return array_values(
+        array_filter(
+            array_map(static fn (Notice $one): string => $one->message, Planner::plan($job, Shop::bare())->notices()),
+            static fn (string $one): bool => str_contains($one, $words),
+        ),
+    );
 }
 
 function withBore(array $bore): Job
@@ -27,11 +32,17 @@ it('finds the tube that forms to a port by the way round it', function () {
     $tube = Shop::bare()->catalogue->tube($job->runs[0]->tubeId);
     $figures = BoreFit::figures($job->runs[0], $tube);
     expect($figures['round']->value)->toBeClose((M_PI * 38 + 16) / M_PI, 1e-9)
-        ->and($figures['share']->value)->toBeClose(100 * $tube->boreAreaMm2() / (M_PI * 19 ** 2 + 38 * 8), 1e-9);
+        ->and($figures['share']->value)->toBeClose((100 * $tube->boreAreaMm2()) / (M_PI * 19 ** 2 + 38 * 8), 1e-9);
 });
 
 it('warns of an edge where a port is longer round than the tube can be formed to, and of none where it is not', function () {
-    expect(toldOf(withBore(['shape' => 'rectangle', 'width' => '46 mm', 'height' => '44 mm', 'corner' => '4 mm']), 'meet an edge'))->toHaveCount(1)
+    expect(
+        toldOf(
+            withBore(['shape' => 'rectangle', 'width' => '46 mm', 'height' => '44 mm', 'corner' => '4 mm']),
+            'meet an edge',
+        ),
+    )
+        ->toHaveCount(1)
         ->and(toldOf(withBore(['shape' => 'round', 'width' => '40 mm']), 'meet an edge'))->toBe([])
         ->and(toldOf(SomeHeader::job(), 'meet an edge'))->toBe([]);
 });
@@ -48,8 +59,13 @@ it('refuses ports that cannot be, naming the size', function (array $bore, strin
 
 it('writes ports, looks and outlets as they were read', function () {
     $job = SomeHeader::job([
-        'runs' => [0 => ['start' => ['bore' => ['shape' => 'd', 'width' => '1 5/8 in', 'height' => '38 mm', 'turn' => 20]]]],
-        'set' => ['outlets' => [['name' => 'Class 4', 'axis' => 'right', 'least' => '600 mm', 'most' => '650 mm']], 'routing' => ['planes' => ['crosswise', 'level', 'level'], 'evenGaps' => true]],
+        'runs' => [
+            0 => ['start' => ['bore' => ['shape' => 'd', 'width' => '1 5/8 in', 'height' => '38 mm', 'turn' => 20]]],
+        ],
+        'set' => [
+            'outlets' => [['name' => 'Class 4', 'axis' => 'right', 'least' => '600 mm', 'most' => '650 mm']],
+            'routing' => ['planes' => ['crosswise', 'level', 'level'], 'evenGaps' => true],
+        ],
     ]);
     $written = JobWriter::toArray($job);
     expect(JobWriter::toArray(JobReader::fromDecoded($written)->job ?? $job))->toEqual($written)
@@ -63,7 +79,11 @@ function tailpipe(array $set, array $direction = [1, 0, 0]): Job
 {
     $document = SomeHeader::document();
     $document['runs'] = [array_replace($document['runs'][0], ['route' => null])];
-    $document['runs'][0]['end'] = array_replace($document['runs'][0]['end'], ['kind' => 'open', 'at' => ['600 mm', '300 mm', '-100 mm'], 'direction' => $direction]);
+    $document['runs'][0]['end'] = array_replace($document['runs'][0]['end'], [
+        'kind' => 'open',
+        'at' => ['600 mm', '300 mm', '-100 mm'],
+        'direction' => $direction,
+    ]);
     $document['set'] = ['collectors' => [], 'keepOuts' => [], 'lengths' => [], ...$set];
 
     return JobReader::fromDecoded($document)->job ?? throw new LogicException('No job.');
@@ -77,11 +97,28 @@ it('tells by how much an open end misses what its class asks', function () {
 });
 
 it('asks nothing of ends inside a collector', function () {
-    expect(toldOf(SomeHeader::job(['set' => ['outlets' => [['name' => 'Class rule 7', 'axis' => 'right', 'most' => '-5000 mm']]]]), 'Class rule 7'))->toBe([]);
+    expect(
+        toldOf(
+            SomeHeader::job([
+                'set' => ['outlets' => [['name' => 'Class rule 7', 'axis' => 'right', 'most' => '-5000 mm']]],
+            ]),
+            'Class rule 7',
+        ),
+    )->toBe([]);
 });
 
 it('warns of an open end that blows at something, not of one that passes it', function () {
-    $tyre = ['keepOuts' => [['name' => 'tyre', 'kind' => 'tyre', 'shape' => 'box', 'at' => ['900 mm', '300 mm', '-100 mm'], 'size' => ['200 mm', '200 mm', '200 mm']]]];
+    $tyre = [
+        'keepOuts' => [
+            [
+                'name' => 'tyre',
+                'kind' => 'tyre',
+                'shape' => 'box',
+                'at' => ['900 mm', '300 mm', '-100 mm'],
+                'size' => ['200 mm', '200 mm', '200 mm'],
+            ],
+        ],
+    ];
     expect(toldOf(tailpipe($tyre), 'blows at tyre')[0])->toContain('200.0 mm ahead')
         ->and(toldOf(tailpipe($tyre, [0, 1, 0]), 'blows at'))->toBe([]);
 });
@@ -89,5 +126,6 @@ it('warns of an open end that blows at something, not of one that passes it', fu
 it('says once what is true of several ports alike', function () {
     $square = ['shape' => 'rectangle', 'width' => '46 mm', 'height' => '44 mm', 'corner' => '4 mm'];
     $job = SomeHeader::job(['runs' => array_fill(0, 4, ['start' => ['bore' => $square]])]);
-    expect(toldOf($job, 'meet an edge'))->toHaveCount(1)->and(toldOf($job, 'meet an edge')[0])->toContain('ports A, B, C, D');
+    expect(toldOf($job, 'meet an edge'))->toHaveCount(1)
+        ->and(toldOf($job, 'meet an edge')[0])->toContain('ports A, B, C, D');
 });

@@ -25,18 +25,24 @@ function kit(KeepOutKind $kind, ?array $answers = null, ?Faults $faults = null):
         }
     }
 
-    return KeepOutKit::make($job, $kind, Node::wrap(['format' => 'kit', ...$answers], 'kit', null, $faults ?? new Faults));
+    return KeepOutKit::make(
+        $job,
+        $kind,
+        Node::wrap(['format' => 'kit', ...$answers], 'kit', null, $faults ?? new Faults()),
+    );
 }
 
 function solidOf(KeepOutSpec $spec): KeepOut
 {
-    return $spec->solid(0.0, 0.0, new NoMeshes) ?? throw new LogicException('no solid');
+    return $spec->solid(0.0, 0.0, new NoMeshes()) ?? throw new LogicException('no solid');
 }
 
 it('has a shape for every kind, from its own proposals', function (KeepOutKind $kind) {
-    $faults = new Faults;
+    $faults = new Faults();
     $spec = kit($kind, null, $faults);
-    expect($faults->all())->toBe([])->and($spec->kind)->toBe($kind)->and(solidOf($spec)->distance(1e4, 1e4, 1e4))->toBeGreaterThan(0);
+    expect($faults->all())->toBe([])
+        ->and($spec->kind)->toBe($kind)
+        ->and(solidOf($spec)->distance(1e4, 1e4, 1e4))->toBeGreaterThan(0);
 })->with(KeepOutKind::cases());
 
 it('puts the block behind the ports, all of them', function () {
@@ -44,7 +50,8 @@ it('puts the block behind the ports, all of them', function () {
     foreach (SomeHeader::job()->runs as $run) {
         $at = $run->start->frame()->at;
         $out = $at->plus($run->start->direction->unit()->times(50));
-        expect($block->distance($at->x, $at->y, $at->z))->toBeLessThan(0.01)->and($block->distance($out->x, $out->y, $out->z))->toBeGreaterThan(40);
+        expect($block->distance($at->x, $at->y, $at->z))->toBeLessThan(0.01)
+            ->and($block->distance($out->x, $out->y, $out->z))->toBeGreaterThan(40);
     }
 });
 
@@ -71,8 +78,16 @@ it('holds a tyre at every lock and at both ends of its travel', function () {
 
 it('gives a nut the room of its socket: across the corners, 60 mm straight off', function () {
     // Common practice: 13 mm across the flats is 15.0 mm across the corners.
-    $room = solidOf(kit(KeepOutKind::NutAndSocket, ['at' => [0, 0, 0], 'out' => [0, 0, 1], 'flats' => '13 mm', 'straight' => '60 mm']));
-    expect($room->distance(0, 20, 30))->toBeClose(20 - 13 / sqrt(3))->and($room->distance(0, 0, 70))->toBeClose(10.0);
+    $room = solidOf(
+        kit(KeepOutKind::NutAndSocket, [
+            'at' => [0, 0, 0],
+            'out' => [0, 0, 1],
+            'flats' => '13 mm',
+            'straight' => '60 mm',
+        ]),
+    );
+    expect($room->distance(0, 20, 30))->toBeClose(20 - 13 / sqrt(3))
+        ->and($room->distance(0, 0, 70))->toBeClose(10.0);
 });
 
 it('lets the drain fall straight down', function () {
@@ -93,13 +108,21 @@ it('takes what was measured across as a diameter', function (KeepOutKind $kind, 
 ]);
 
 it('names the field that cannot be used', function (KeepOutKind $kind, array $answers, string $path) {
-    $faults = new Faults;
+    $faults = new Faults();
     kit($kind, $answers, $faults);
     expect(array_map(static fn ($fault): string => $fault->path, $faults->all()))->toContain($path);
 })->with([
-    'no width' => [KeepOutKind::Tyre, ['at' => [0, 0, 0], 'diameter' => 600, 'width' => 0, 'lock' => 30, 'bump' => 50, 'droop' => 50], 'width'],
+    'no width' => [
+        KeepOutKind::Tyre,
+        ['at' => [0, 0, 0], 'diameter' => 600, 'width' => 0, 'lock' => 30, 'bump' => 50, 'droop' => 50],
+        'width',
+    ],
     'a word' => [KeepOutKind::Ground, ['level' => 'low'], 'level'],
     'both ends in one place' => [KeepOutKind::Steering, ['at' => [1, 2, 3], 'to' => [1, 2, 3], 'diameter' => 19], 'to'],
-    'no direction' => [KeepOutKind::PlugAndSocket, ['at' => [1, 2, 3], 'out' => [0, 0, 0], 'diameter' => 25, 'straight' => 100], 'out'],
+    'no direction' => [
+        KeepOutKind::PlugAndSocket,
+        ['at' => [1, 2, 3], 'out' => [0, 0, 0], 'diameter' => 25, 'straight' => 100],
+        'out',
+    ],
     'a field it does not know' => [KeepOutKind::Block, ['colour' => 'red'], 'colour'],
 ]);

@@ -14,7 +14,11 @@ use UpsweptBead\Core\Units\Length;
 
 it('proposes a collector where one was set down', function () {
     $ring = new InletRing(new Vector(560, 170, -300), new Vector(1, 0, -0.3), 45, Length::ofMm(2), 44.45);
-    $job = RunEdits::collected(SomeHeader::job(), new CollectorSpec('Merge', ['A', 'B', 'C', 'D'], AssignmentMode::Any, []), $ring);
+    $job = RunEdits::collected(
+        SomeHeader::job(),
+        new CollectorSpec('Merge', ['A', 'B', 'C', 'D'], AssignmentMode::Any, []),
+        $ring,
+    );
     $meeting = Meeting::of($job);
     expect($meeting?->at->distanceTo($ring->at))->toBeLessThan(1e-6)
         ->and($meeting?->axis->distanceTo($ring->axis->unit()))->toBeLessThan(1e-9)
@@ -23,10 +27,11 @@ it('proposes a collector where one was set down', function () {
 
 it('takes all runs together where there is none yet', function () {
     $job = SomeHeader::job();
-    $meeting = Meeting::of($job->with($job->runs, new SetSpec));
-    expect($meeting?->collector->runs)->toBe(['A', 'B', 'C', 'D'])->and($meeting?->collector->mode)->toBe(AssignmentMode::Any);
+    $meeting = Meeting::of($job->with($job->runs, new SetSpec()));
+    expect($meeting?->collector->runs)->toBe(['A', 'B', 'C', 'D'])
+        ->and($meeting?->collector->mode)->toBe(AssignmentMode::Any);
 });
 
 it('has nothing to propose without runs', function () {
-    expect(Meeting::of(SomeHeader::job()->with([], new SetSpec)))->toBeNull();
+    expect(Meeting::of(SomeHeader::job()->with([], new SetSpec())))->toBeNull();
 });

@@ -15,7 +15,10 @@ function cautions(array $document): array
 {
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
 
-    return array_map(static fn (Notice $notice): string => "$notice->path $notice->message", SurveyChecks::notices($job, Shop::bare()));
+    return array_map(
+        static fn (Notice $notice): string => "$notice->path $notice->message",
+        SurveyChecks::notices($job, Shop::bare()),
+    );
 }
 
 it('has nothing to say of a survey that hangs together', function () {
@@ -25,55 +28,123 @@ it('has nothing to say of a survey that hangs together', function () {
 it('says what can hardly be', function (callable $change, string $caution) {
     expect(implode("\n", cautions($change(SomeHeader::document()))))->toContain($caution);
 })->with([
-    'two ports in one place' => [function (array $job): array {
-        $job['runs'][1]['start']['at'] = $job['runs'][0]['start']['at'];
+    'two ports in one place' => [
+        function (array $job): array {
+            $job['runs'][1]['start']['at'] = $job['runs'][0]['start']['at'];
 
-        return $job;
-    }, 'runs[0].start.at Runs A and B start at the same place.'],
-    'ports closer than their tubes' => [function (array $job): array {
-        $job['runs'][1]['start']['at'] = ['30 mm', '0 mm', '0 mm'];
+            return $job;
+        },
+        'runs[0].start.at Runs A and B start at the same place.',
+    ],
+    'ports closer than their tubes' => [
+        function (array $job): array {
+            $job['runs'][1]['start']['at'] = ['30 mm', '0 mm', '0 mm'];
 
-        return $job;
-    }, 'start 30.0 mm apart, less than their tube is wide'],
-    'a port that points into the block' => [function (array $job): array {
-        $job['runs'][2]['start']['direction'] = [0, -0.985, 0.174];
+            return $job;
+        },
+        'start 30.0 mm apart, less than their tube is wide',
+    ],
+    'a port that points into the block' => [
+        function (array $job): array {
+            $job['runs'][2]['start']['direction'] = [0, -0.985, 0.174];
 
-        return $job;
-    }, 'runs[2].start.direction Port C points into'],
-    'an end closer than a bend needs' => [function (array $job): array {
-        $job['runs'][0]['end']['at'] = ['30 mm', '40 mm', '-10 mm'];
+            return $job;
+        },
+        'runs[2].start.direction Port C points into',
+    ],
+    'an end closer than a bend needs' => [
+        function (array $job): array {
+            $job['runs'][0]['end']['at'] = ['30 mm', '40 mm', '-10 mm'];
 
-        return $job;
-    }, 'runs[0].end.at Run A ends 51.0 mm from its port and has to turn'],
-    'an end in a keep-out' => [function (array $job): array {
-        $job['set']['keepOuts'][] = ['name' => 'Battery', 'kind' => 'other', 'shape' => 'box', 'at' => [540, 146, -350], 'size' => [80, 80, 80]];
+            return $job;
+        },
+        'runs[0].end.at Run A ends 51.0 mm from its port and has to turn',
+    ],
+    'an end in a keep-out' => [
+        function (array $job): array {
+            $job['set']['keepOuts'][] = [
+                'name' => 'Battery',
+                'kind' => 'other',
+                'shape' => 'box',
+                'at' => [540, 146, -350],
+                'size' => [80, 80, 80],
+            ];
 
-        return $job;
-    }, 'runs[0].end.at The end of run A lies inside Battery.'],
-    'a tyre in the frame' => [function (array $job): array {
-        $job['set']['keepOuts'][] = ['name' => 'Front tyre', 'kind' => 'tyre', 'shape' => 'box', 'at' => [-800, 500, -300], 'size' => [700, 500, 700]];
-        $job['set']['keepOuts'][] = ['name' => 'Side rail', 'kind' => 'frame', 'shape' => 'box', 'at' => [-700, 480, -300], 'size' => [600, 50, 50]];
+            return $job;
+        },
+        'runs[0].end.at The end of run A lies inside Battery.',
+    ],
+    'a tyre in the frame' => [
+        function (array $job): array {
+            $job['set']['keepOuts'][] = [
+                'name' => 'Front tyre',
+                'kind' => 'tyre',
+                'shape' => 'box',
+                'at' => [-800, 500, -300],
+                'size' => [700, 500, 700],
+            ];
+            $job['set']['keepOuts'][] = [
+                'name' => 'Side rail',
+                'kind' => 'frame',
+                'shape' => 'box',
+                'at' => [-700, 480, -300],
+                'size' => [600, 50, 50],
+            ];
 
-        return $job;
-    }, 'Front tyre and Side rail overlap'],
-    'a slanted bar in the tyre, by its middle only' => [function (array $job): array {
-        $job['set']['keepOuts'][] = ['name' => 'Front tyre', 'kind' => 'tyre', 'shape' => 'box', 'at' => [-800, 500, -300], 'size' => [300, 300, 300]];
-        $job['set']['keepOuts'][] = ['name' => 'Stay', 'kind' => 'frame', 'shape' => 'capsule', 'at' => [-1100, 900, -700], 'to' => [-500, 100, 100], 'radius' => 15];
+            return $job;
+        },
+        'Front tyre and Side rail overlap',
+    ],
+    'a slanted bar in the tyre, by its middle only' => [
+        function (array $job): array {
+            $job['set']['keepOuts'][] = [
+                'name' => 'Front tyre',
+                'kind' => 'tyre',
+                'shape' => 'box',
+                'at' => [-800, 500, -300],
+                'size' => [300, 300, 300],
+            ];
+            $job['set']['keepOuts'][] = [
+                'name' => 'Stay',
+                'kind' => 'frame',
+                'shape' => 'capsule',
+                'at' => [-1100, 900, -700],
+                'to' => [-500, 100, 100],
+                'radius' => 15,
+            ];
 
-        return $job;
-    }, 'Front tyre and Stay overlap'],
-    'an order that no usual crank fires in' => [function (array $job): array {
-        $job['set']['collectors'][0]['firing'] = ['A', 'B', 'C', 'D'];
+            return $job;
+        },
+        'Front tyre and Stay overlap',
+    ],
+    'an order that no usual crank fires in' => [
+        function (array $job): array {
+            $job['set']['collectors'][0]['firing'] = ['A', 'B', 'C', 'D'];
 
-        return $job;
-    }, 'a flat four fires 1-3-4-2 or 1-2-4-3'],
+            return $job;
+        },
+        'a flat four fires 1-3-4-2 or 1-2-4-3',
+    ],
 ]);
 
 it('lets a bar pass a tyre that it does not touch', function () {
     $job = SomeHeader::document();
-    $job['set']['keepOuts'][] = ['name' => 'Front tyre', 'kind' => 'tyre', 'shape' => 'box', 'at' => [-800, 500, -300], 'size' => [300, 300, 300]];
+    $job['set']['keepOuts'][] = [
+        'name' => 'Front tyre',
+        'kind' => 'tyre',
+        'shape' => 'box',
+        'at' => [-800, 500, -300],
+        'size' => [300, 300, 300],
+    ];
     // Its two ends' mirror image: the same box round it, but clear of the middle.
-    $job['set']['keepOuts'][] = ['name' => 'Stay', 'kind' => 'frame', 'shape' => 'capsule', 'at' => [-1100, 700, -700], 'to' => [-700, 1100, 100], 'radius' => 15];
+    $job['set']['keepOuts'][] = [
+        'name' => 'Stay',
+        'kind' => 'frame',
+        'shape' => 'capsule',
+        'at' => [-1100, 700, -700],
+        'to' => [-700, 1100, 100],
+        'radius' => 15,
+    ];
     expect(implode(cautions($job)))->not->toContain('overlap');
 });
 
@@ -87,7 +158,10 @@ it('says what one bend takes from end to end: straight, bend, straight', functio
     $limits = $read->set->routing->on(Shop::bare()->rules->routing());
     $clrMm = Shop::bare()->catalogue->bendsFor($read->runs[0]->tubeId)[0]->clrMm;
     // A right angle: along the port the first straight and one radius, down one radius and the last straight.
-    $need = Quantity::Length->show(hypot($limits->firstStraightMm + $clrMm, $clrMm + $limits->lastStraightMm), $read->units);
+    $need = Quantity::Length->show(
+        hypot($limits->firstStraightMm + $clrMm, $clrMm + $limits->lastStraightMm),
+        $read->units,
+    );
     expect(implode("\n", cautions($job)))->toContain('turn 90° on the way')->toContain("takes about $need.");
 });
 
@@ -101,9 +175,17 @@ it('keeps tubes out of the room for a socket on every nut, but not out of the wa
     $document = SomeHeader::document();
     // Two studs level on either side of the port; a tube that turned down at once would pass them, one turned aside would not.
     $document['runs'][0]['start']['bolts'] = ['count' => 2, 'circle' => 80, 'turn' => 90, 'flats' => 13];
-    $document['runs'][0]['route'] = ['bends' => [['straight' => 26, 'rotation' => 90, 'angle' => 60, 'clr' => 50.8]], 'endStraight' => 60];
+    $document['runs'][0]['route'] = [
+        'bends' => [['straight' => 26, 'rotation' => 90, 'angle' => 60, 'clr' => 50.8]],
+        'endStraight' => 60,
+    ];
     $document['runs'][0]['end']['bolts'] = null;
-    $plan = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    $plan = Planner::plan(
+        JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'),
+        Shop::bare(),
+    );
     $gaps = array_filter($plan->layout->gaps, static fn ($gap): bool => str_starts_with($gap->other, 'nut A'));
-    expect($gaps)->toHaveCount(2)->and(array_values($gaps)[0]->isKept())->toBeFalse()->and(array_values($gaps)[0]->neededMm)->toBeClose(3.0);
+    expect($gaps)->toHaveCount(2)
+        ->and(array_values($gaps)[0]->isKept())->toBeFalse()
+        ->and(array_values($gaps)[0]->neededMm)->toBeClose(3.0);
 });

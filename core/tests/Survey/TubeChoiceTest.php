@@ -36,7 +36,11 @@ it('offers every size of the catalogue, whatever it is for', function () {
 
 it('counts lengths and bends of a size on the shelf', function () {
     $shelf = ['T3.000x.065' => 2, 'B3.000x.065-R4.5-90' => 3, 'T1.750x.065' => 1];
-    $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'shelf' => $shelf], new Faults);
-    expect(choices($shop)['T3.000x.065']->onShelf)->toBe(5)->and(choices($shop)['T1.750x.065']->onShelf)->toBe(1)
+    $shop = ShopReader::read(
+        ['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'shelf' => $shelf],
+        new Faults(),
+    );
+    expect(choices($shop)['T3.000x.065']->onShelf)->toBe(5)
+        ->and(choices($shop)['T1.750x.065']->onShelf)->toBe(1)
         ->and(choices($shop)['T2.000x.065']->onShelf)->toBe(0);
 });

@@ -6,7 +6,9 @@ use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Survey\Tuning;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 
-$engine = static fn (array $change = []): array => ['engine' => $change + ['cylinderCc' => 500, 'exhaustOpens' => 70, 'peakRpm' => 6000, 'port' => '3 in']];
+$engine = static fn (array $change = []): array => [
+    'engine' => $change + ['cylinderCc' => 500, 'exhaustOpens' => 70, 'peakRpm' => 6000, 'port' => '3 in'],
+];
 
 it('gives the worked example: opening 70°, 6000 a minute, 500 cm³', function () use ($engine) {
     // A. Graham Bell, Four-Stroke Performance Tuning (from memory): P 32.4 in, ID 1.58 in.
@@ -24,7 +26,9 @@ it('takes the port that is there off the length, and leaves the bore alone', fun
 });
 
 it('shortens the tube as the speed rises', function () use ($engine) {
-    $at = static fn (int $rpm): float => Tuning::of(SomeHeader::job($engine(['peakRpm' => $rpm])), Shop::bare())['length']->value;
+    $at = static fn (int $rpm): float => Tuning::of(SomeHeader::job($engine(['peakRpm' => $rpm])), Shop::bare())[
+        'length'
+    ]->value;
     expect($at(9000))->toBeLessThan($at(7000))->and($at(7000))->toBeLessThan($at(5000));
 });
 
@@ -38,13 +42,16 @@ it('asks for a stabilised grade above 815 °C only', function (float $metalC, st
 })->with(['a header' => [700.0, '304L'], 'a turbo manifold flat out' => [900.0, '321 or 347']]);
 
 it('has no sums for a turbo, whose lengths are not tuned so', function () use ($engine) {
-    $sums = Tuning::of(SomeHeader::job([...$engine(['metalC' => 900]), 'job' => ['purpose' => 'turbo-manifold']]), Shop::bare());
+    $sums = Tuning::of(
+        SomeHeader::job([...$engine(['metalC' => 900]), 'job' => ['purpose' => 'turbo-manifold']]),
+        Shop::bare(),
+    );
     expect(array_keys($sums))->toBe(['metal']);
 });
 
 it('says nothing without the engine', function () {
     $document = SomeHeader::document();
     unset($document['engine']);
-    $job = UpsweptBead\Core\Job\JobReader::fromDecoded($document)->job ?? throw new LogicException;
+    $job = UpsweptBead\Core\Job\JobReader::fromDecoded($document)->job ?? throw new LogicException();
     expect(Tuning::of($job, Shop::bare()))->toBe([]);
 });

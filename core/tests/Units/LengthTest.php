@@ -10,11 +10,36 @@ use UpsweptBead\Core\Units\UnitSystem;
 it('reads a length the way fabricators write it', function (string $written, float $mm) {
     expect(Length::parse($written, UnitSystem::Inch)->mm)->toBeClose($mm);
 })->with([
-    ['1 5/8', 41.275], ['1-5/8"', 41.275], ['1 - 5/8 in', 41.275], ['1⅝"', 41.275], ['5/8', 15.875], ['½ in', 12.7],
-    ['1.625in', 41.275], ['.065', 1.651], ['.065"', 1.651], ['65 thou', 1.651], ['16ga', 1.651], ['16 gauge', 1.651],
-    ['41.3mm', 41.3], ['4.13 cm', 41.3], ['-3 1/2 in', -88.9], ['−2', -50.8], ['0', 0.0], ['2 ft', 609.6], ["2'", 609.6], ['  3 in ', 76.2],
+    ['1 5/8', 41.275],
+    ['1-5/8"', 41.275],
+    ['1 - 5/8 in', 41.275],
+    ['1⅝"', 41.275],
+    ['5/8', 15.875],
+    ['½ in', 12.7],
+    ['1.625in', 41.275],
+    ['.065', 1.651],
+    ['.065"', 1.651],
+    ['65 thou', 1.651],
+    ['16ga', 1.651],
+    ['16 gauge', 1.651],
+    ['41.3mm', 41.3],
+    ['4.13 cm', 41.3],
+    ['-3 1/2 in', -88.9],
+    ['−2', -50.8],
+    ['0', 0.0],
+    ['2 ft', 609.6],
+    ["2'", 609.6],
+    ['  3 in ', 76.2],
     // Feet and inches together, 27.5 in and so on.
-    ["2' 3 1/2\"", 698.5], ["2'3\"", 685.8], ['2 ft 3 1/2 in', 698.5], ['1′ 6″', 457.2], ["-1' 6", -457.2], ["-0' 6", -152.4], ["3'-½\"", 927.1], ['31 1/2', 800.1], ['31.5"', 800.1],
+    ["2' 3 1/2\"", 698.5],
+    ["2'3\"", 685.8],
+    ['2 ft 3 1/2 in', 698.5],
+    ['1′ 6″', 457.2],
+    ["-1' 6", -457.2],
+    ["-0' 6", -152.4],
+    ["3'-½\"", 927.1],
+    ['31 1/2', 800.1],
+    ['31.5"', 800.1],
 ]);
 
 it('takes a bare number in the person’s own units', function () {
@@ -50,7 +75,18 @@ it('says what is wrong with a text and what would be accepted', function (string
 it('knows tube gauge both ways', function (int $gauge, float $inches) {
     expect(Length::parse("{$gauge}ga", UnitSystem::Metric)->inches())->toBeClose($inches)
         ->and(UpsweptBead\Core\Units\TubeGauge::nearest($inches * 25.4))->toBe($gauge);
-})->with([[20, .035], [18, .049], [17, .058], [16, .065], [15, .072], [14, .083], [13, .095], [12, .109], [11, .120], [10, .134]]);
+})->with([
+    [20, 0.035],
+    [18, 0.049],
+    [17, 0.058],
+    [16, 0.065],
+    [15, 0.072],
+    [14, 0.083],
+    [13, 0.095],
+    [12, 0.109],
+    [11, 0.12],
+    [10, 0.134],
+]);
 
 it('has no gauge for a wall between two', function () {
     expect(UpsweptBead\Core\Units\TubeGauge::nearest(1.8))->toBeNull();

@@ -44,8 +44,16 @@ it('takes bare gas numbers as metric on a metric job', function () {
 it('shows tape fractions on a sixteenth and thousandths elsewhere', function (float $mm, string $shown) {
     expect(Quantity::Length->show($mm, UnitSystem::Inch))->toBe($shown);
 })->with([
-    [41.275, '1 5/8 in'], [25.4, '1 in'], [0.0, '0 in'], [-0.001, '0 in'], [12.7, '1/2 in'], [-88.9, '-3 1/2 in'],
-    [42.0, '1.654 in'], [1.6, '1/16 in'], [1.651, '0.065 in'], [304.8, '12 in'],
+    [41.275, '1 5/8 in'],
+    [25.4, '1 in'],
+    [0.0, '0 in'],
+    [-0.001, '0 in'],
+    [12.7, '1/2 in'],
+    [-88.9, '-3 1/2 in'],
+    [42.0, '1.654 in'],
+    [1.6, '1/16 in'],
+    [1.651, '0.065 in'],
+    [304.8, '12 in'],
 ]);
 
 it('shows each quantity once with its unit', function (Quantity $quantity, float $value, string $inch, string $metric) {
@@ -71,10 +79,23 @@ it('reads back what it shows', function (Quantity $quantity, UnitSystem $units) 
     $value = 123.4;
     $read = $quantity->parse($quantity->show($value, $units), $units);
     expect($read)->toBeClose($value, 0.02);
-})->with([Quantity::Length, Quantity::Angle, Quantity::Temperature, Quantity::Current, Quantity::Flow, Quantity::Mass, Quantity::Oxygen, Quantity::Travel, Quantity::Percent])
+})
+    ->with([
+        Quantity::Length,
+        Quantity::Angle,
+        Quantity::Temperature,
+        Quantity::Current,
+        Quantity::Flow,
+        Quantity::Mass,
+        Quantity::Oxygen,
+        Quantity::Travel,
+        Quantity::Percent,
+    ])
     ->with([UnitSystem::Inch, UnitSystem::Metric]);
 
 it('refuses another quantity’s unit', function () {
-    expect(fn () => Quantity::Current->parse('15 cfh', UnitSystem::Inch))->toThrow(UnreadableQuantity::class, 'is not a unit of current')
-        ->and(fn () => Quantity::Temperature->parse('20 mm', UnitSystem::Inch))->toThrow(UnreadableQuantity::class, '350F or 175C');
+    expect(fn () => Quantity::Current->parse('15 cfh', UnitSystem::Inch))
+        ->toThrow(UnreadableQuantity::class, 'is not a unit of current')
+        ->and(fn () => Quantity::Temperature->parse('20 mm', UnitSystem::Inch))
+        ->toThrow(UnreadableQuantity::class, '350F or 175C');
 });

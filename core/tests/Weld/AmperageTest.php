@@ -14,8 +14,14 @@ it('agrees with what was observed at benches', function (float $amps, float $obs
     '.065 to a V-band ring of .20' => [fn () => Amperage::workingA(JointType::VBandButt, 1.651, 5.08, 0.8), 70],
     '.065 to a casting of .25, preheated' => [fn () => 0.95 * Amperage::workingA(JointType::Butt, 1.651, 6.35, 0.8), 65],
     'thin butt, pulse peak' => [fn () => 1.25 * Amperage::workingA(JointType::Butt, 1.651, 1.651, 0.8), 75],
-    '.109 to a half-inch flange, pedal maximum' => [fn () => Amperage::PEDAL * Amperage::workingA(JointType::FlangeFillet, 2.7686, 12.7, 0.8), 125],
-    '.145 bevelled, panel maximum' => [fn () => Amperage::PEDAL * Amperage::workingA(JointType::Butt, 3.683, 3.683, 0.8), 132.5],
+    '.109 to a half-inch flange, pedal maximum' => [
+        fn () => Amperage::PEDAL * Amperage::workingA(JointType::FlangeFillet, 2.7686, 12.7, 0.8),
+        125,
+    ],
+    '.145 bevelled, panel maximum' => [
+        fn () => Amperage::PEDAL * Amperage::workingA(JointType::Butt, 3.683, 3.683, 0.8),
+        132.5,
+    ],
 ]);
 
 it('takes one factor, never two', function (JointType $type, float $other, float $factor) {
@@ -29,7 +35,9 @@ it('takes one factor, never two', function (JointType $type, float $other, float
 ]);
 
 it('goes by the thinner wall whichever side it is on', function () {
-    expect(Amperage::workingA(JointType::Butt, 5.08, 1.651, 0.8))->toBeClose(Amperage::workingA(JointType::Butt, 1.651, 5.08, 0.8));
+    expect(Amperage::workingA(JointType::Butt, 5.08, 1.651, 0.8))->toBeClose(
+        Amperage::workingA(JointType::Butt, 1.651, 5.08, 0.8),
+    );
 });
 
 it('is set in fives', function (float $amps, float $dial) {

@@ -11,33 +11,60 @@ use UpsweptBead\Core\Weld\Filler;
 
 function seam(string $metal, string $other, float $wallMm = 1.651, JointType $type = JointType::Butt): Joint
 {
-    return new Joint('AJ1', 'A', $type, new Side('A1', $metal, $wallMm), new Side('A2', $other, $wallMm), Seam::round(0, 76.2, 76.2, 1));
+    return new Joint(
+        'AJ1',
+        'A',
+        $type,
+        new Side('A1', $metal, $wallMm),
+        new Side('A2', $other, $wallMm),
+        Seam::round(0, 76.2, 76.2, 1),
+    );
 }
 
 // AWS A5.9 (stainless), A5.18 (mild); pairings from memory.
 it('chooses the wire by both base metals, in either order', function (string $one, string $other, string $filler) {
-    expect(Filler::alloy(seam($one, $other), Catalogue::shipped())->value)->toBe($filler)->and(Filler::alloy(seam($other, $one), Catalogue::shipped())->value)->toBe($filler);
+    expect(Filler::alloy(seam($one, $other), Catalogue::shipped())->value)->toBe($filler)
+        ->and(Filler::alloy(seam($other, $one), Catalogue::shipped())->value)->toBe($filler);
 })->with([
-    ['304L', '304L', 'ER308L'], ['321', '321', 'ER347'], ['347', '347', 'ER347'], ['304L', '321', 'ER347'], ['316L', '316L', 'ER316L'],
-    ['304L', '316L', 'ER308L'], ['309', '309', 'ER309L'], ['310', '310', 'ER310'], ['409', '409', 'ER409Nb'], ['304L', '409', 'ER309L'],
-    ['304L', 'mild', 'ER309L'], ['304L', 'cast-steel', 'ER309L'], ['mild', 'mild', 'ER70S-2'],
+    ['304L', '304L', 'ER308L'],
+    ['321', '321', 'ER347'],
+    ['347', '347', 'ER347'],
+    ['304L', '321', 'ER347'],
+    ['316L', '316L', 'ER316L'],
+    ['304L', '316L', 'ER308L'],
+    ['309', '309', 'ER309L'],
+    ['310', '310', 'ER310'],
+    ['409', '409', 'ER409Nb'],
+    ['304L', '409', 'ER309L'],
+    ['304L', 'mild', 'ER309L'],
+    ['304L', 'cast-steel', 'ER309L'],
+    ['mild', 'mild', 'ER70S-2'],
 ]);
 
 it('proposes nothing where nothing should be proposed, and says why', function (string $other, string $why) {
     $choice = Filler::alloy(seam('304L', $other), Catalogue::shipped());
     expect($choice->value)->toBe(Filler::NONE)->and($choice->reason->rule)->toContain($why);
-})->with([['titanium', 'never joins steel'], ['303', 'cracks when welded'], ['unknown-casting', 'identify the casting'], ['cast-iron', 'nickel rod']]);
+})->with([
+    ['titanium', 'never joins steel'],
+    ['303', 'cracks when welded'],
+    ['unknown-casting', 'identify the casting'],
+    ['cast-iron', 'nickel rod'],
+]);
 
 it('says so when a pair is not in the table', function () {
-    expect(Filler::alloy(seam('310', '409'), Catalogue::shipped())->value)->toBe('ER309L')->and(Filler::alloy(seam('310', '409'), Catalogue::shipped())->reason->rule)->toContain('not in the table');
+    expect(Filler::alloy(seam('310', '409'), Catalogue::shipped())->value)->toBe('ER309L')
+        ->and(Filler::alloy(seam('310', '409'), Catalogue::shipped())->reason->rule)->toContain('not in the table');
 });
 
 it('fuses the inside seal without wire', function () {
-    expect(Filler::alloy(seam('304L', '304L', type: JointType::FlangeSeal), Catalogue::shipped())->value)->toBe(Filler::NONE);
+    expect(Filler::alloy(seam('304L', '304L', type: JointType::FlangeSeal), Catalogue::shipped())->value)->toBe(
+        Filler::NONE,
+    );
 });
 
 // Common practice by wall.
 it('sizes the wire by the thinner wall and never thicker than it', function (float $thou, float $inches) {
     $size = Filler::size(seam('304L', '304L', $thou * 0.0254))->value / 25.4;
-    expect($size)->toBeClose($inches, 1e-6)->and($size)->toBeLessThanOrEqual($thou / 1000);
-})->with([[49, .035], [65, .045], [83, .0625], [109, .0625], [120, .09375]]);
+    expect($size)->toBeClose($inches, 1e-6)
+        ->and($size)->toBeLessThanOrEqual($thou / 1000);
+})->with([[49, 0.035], [65, 0.045], [83, 0.0625], [109, 0.0625], [120, 0.09375]]);

@@ -19,12 +19,23 @@ function sheets(): array
 
 // IEC 60974-1: U = 10 + 0.04·I. EN 1011-1: k = 0.6 for TIG.
 it('computes arc volts and heat input by the published conventions', function () {
-    expect(Heat::arcVolts(100))->toBeClose(14.0)->and(Heat::inputKjMm(100, 60))->toBeClose(0.6 * 14 * 100 / 1000);
+    expect(Heat::arcVolts(100))->toBeClose(14.0)
+        ->and(Heat::inputKjMm(100, 60))->toBeClose((0.6 * 14 * 100) / 1000);
 });
 
 // Observed: 5 s at 50 A, 6 s at 75 A, 9–12 s at 130 A; common practice.
 it('holds the post-flow about as long as good benches do', function (float $amps, float $least, float $most) {
-    $figure = Torch::postflow(UpsweptBead\Core\Reason\Figure::of('x', 'x', UpsweptBead\Core\Units\Quantity::Current, $amps, new UpsweptBead\Core\Reason\Reason('', [], UpsweptBead\Core\Reason\Source::trade())), ShopRules::shipped(), 'AJ1');
+    $figure = Torch::postflow(
+        UpsweptBead\Core\Reason\Figure::of(
+            'x',
+            'x',
+            UpsweptBead\Core\Units\Quantity::Current,
+            $amps,
+            new UpsweptBead\Core\Reason\Reason('', [], UpsweptBead\Core\Reason\Source::trade()),
+        ),
+        ShopRules::shipped(),
+        'AJ1',
+    );
     expect($figure->value)->toBeGreaterThanOrEqual($least)->toBeLessThanOrEqual($most);
 })->with([[50, 5, 5], [75, 6, 7.5], [130, 9, 13]]);
 
@@ -33,12 +44,13 @@ it('sets a 12 cup within its flow range, laminar, and a sixteenth tungsten for t
     $sheet = sheets()['AJ2'];
     $cfh = $sheet->settings['flow']->value / (28.316846592 / 60);
     expect($cfh)->toBeGreaterThanOrEqual(25.0)->toBeLessThanOrEqual(30.0)
-        ->and($sheet->choices['tungsten']->value)->toStartWith('1/16 in')->and($sheet->warnings())->toBe([]);
+        ->and($sheet->choices['tungsten']->value)->toStartWith('1/16 in')
+        ->and($sheet->warnings())->toBe([]);
 });
 
 // From memory: about 26 CFH through a 10 mm cup reaches Re 2000.
 it('knows where gas through a cup becomes turbulent', function () {
-    expect(Torch::reynolds(26 * 28.316846592 / 60, 10))->toBeClose(2000.0, 0.02);
+    expect(Torch::reynolds((26 * 28.316846592) / 60, 10))->toBeClose(2000.0, 0.02);
 });
 
 it('sets more on the ring and the flange than on the tube’s own butts', function () {
@@ -51,8 +63,10 @@ it('carries an overruled current on into everything that follows from it', funct
     $document['overrides'] = [['figure' => 'weld.AJ2.amps', 'value' => '80 A', 'why' => 'gap']];
     $job = UpsweptBead\Core\Job\JobReader::fromDecoded($document)->job?->routed('A', Some::routedJob()->runs[0]->route);
     $sheet = UpsweptBead\Core\Plan\Planner::plan($job ?? Some::job(), Shop::bare())->weld->sheets['AJ2'];
-    expect($sheet->settings['amps']->value)->toBe(80.0)->and($sheet->settings['amps']->proposed)->toBe(50.0)
-        ->and($sheet->settings['pedal']->value)->toBe(90.0)->and($sheet->settings['postflow']->value)->toBe(8.0)
+    expect($sheet->settings['amps']->value)->toBe(80.0)
+        ->and($sheet->settings['amps']->proposed)->toBe(50.0)
+        ->and($sheet->settings['pedal']->value)->toBe(90.0)
+        ->and($sheet->settings['postflow']->value)->toBe(8.0)
         ->and($sheet->settings['heat']->value)->toBeClose(Heat::inputKjMm(80, 80));
 });
 
@@ -68,7 +82,11 @@ it('cools as a finite-difference bar does that gets its heat at one place and lo
         $next = $rise;
         for ($i = 0; $i < $cells - 1; $i++) {
             $left = $rise[$i === 0 ? 0 : $i - 1];
-            $next[$i] = $rise[$i] + $dt * ($metal->conductivityWMK / $volumetric * ($left - 2 * $rise[$i] + $rise[$i + 1]) / $dx ** 2 - $loss / ($volumetric * $wall * 1e-3) * $rise[$i]);
+            $next[$i] =
+                $rise[$i] +
+                $dt *
+                    ((($metal->conductivityWMK / $volumetric) * ($left - 2 * $rise[$i] + $rise[$i + 1])) / $dx ** 2 -
+                        ($loss / ($volumetric * $wall * 1e-3)) * $rise[$i]);
         }
         $rise = $next;
     }
@@ -85,14 +103,18 @@ it('says a longer wait for more heat and for a cooler limit', function () {
 it('takes still air and the radiation of a skin between 200 °C and the limit', function () {
     // h = 8 + 4 εσT³, with ε 0.3 and T the middle of 45 and 200 °C, 395.65 K: the linearised law of Stefan and Boltzmann.
     $cooling = new Cooling(Shop::bare()->catalogue->metal('304L'), 387, 1.651, 20);
-    expect($cooling->temperatureC(60_000, $cooling->secondsTo(45, 60_000), 8 + 4 * 0.3 * 5.670374e-8 * 395.65 ** 3))->toBeClose(45.0, 0.01);
+    expect(
+        $cooling->temperatureC(60_000, $cooling->secondsTo(45, 60_000), 8 + 4 * 0.3 * 5.670374e-8 * 395.65 ** 3),
+    )->toBeClose(45.0, 0.01);
 });
 
 it('opens the working of every number it proposes', function () {
     foreach (sheets() as $sheet) {
         foreach ([...$sheet->settings, ...$sheet->choices, ...$sheet->purge->figures] as $figure) {
-            expect($figure->reason->rule)->not->toBe('')->and($figure->reason->source->text())->not->toBe('')
-                ->and(array_map(static fn ($input): string => $input->text(UnitSystem::Inch), $figure->reason->inputs))->not->toContain('');
+            expect($figure->reason->rule)->not->toBe('')
+                ->and($figure->reason->source->text())->not->toBe('')
+                ->and(array_map(static fn ($input): string => $input->text(UnitSystem::Inch), $figure->reason->inputs))
+                ->not->toContain('');
         }
     }
 });

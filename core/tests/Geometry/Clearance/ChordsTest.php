@@ -26,7 +26,9 @@ it('runs from end to end, with a station for every point', function () {
         ->and(array_slice($chords->points, 0, 3))->toBe([0.0, 0.0, 0.0])
         ->and(end($chords->stations))->toBeClose($chords->lengthMm);
     [$x, $y, $z] = array_slice($chords->points, -3);
-    expect($x)->toBeClose(150.0)->and($y)->toBeClose(130.0)->and($z)->toBeClose(0.0)
+    expect($x)->toBeClose(150.0)
+        ->and($y)->toBeClose(130.0)
+        ->and($z)->toBeClose(0.0)
         ->and(count($chords->points))->toBe(3 * count($chords->stations))
         ->and($chords->piece)->toBe([0, 1, 2]);
 });
@@ -52,23 +54,38 @@ it('begins the near zone where it is told, never too early', function (float $ne
     $begins = $chords->lengthMm - $nearMm;
     foreach ($chords->near as $i => $isNear) {
         [$from, $to] = [$chords->stations[$chords->from[$i]], $chords->stations[$chords->to[$i]]];
-        expect($isNear ? $from >= $begins - 1e-6 : $from < $begins)->toBeTrue("stretch $i from $from to $to, near from $begins");
+        expect($isNear ? $from >= $begins - 1e-6 : $from < $begins)->toBeTrue(
+            "stretch $i from $from to $to, near from $begins",
+        );
     }
     // What is let off covers the zone but for a part of one chord.
-    $let = array_sum(array_map(
-        static fn (int $i): float => $chords->near[$i] ? $chords->stations[$chords->to[$i]] - $chords->stations[$chords->from[$i]] : 0.0,
-        array_keys($chords->near),
-    ));
+    $let = array_sum(
+        array_map(
+            static fn (int $i): float => $chords->near[$i]
+                ? $chords->stations[$chords->to[$i]] - $chords->stations[$chords->from[$i]]
+                : 0.0,
+            array_keys($chords->near),
+        ),
+    );
     expect($let)->toBeLessThanOrEqual($nearMm + 1e-6)->toBeGreaterThan($nearMm - 50 * Chords::ROUGH - 1e-6);
-})->with(['in the last straight' => 30.0, 'where it begins' => 80.0, 'in the bend' => 120.0, 'in the first straight' => 200.0, 'nowhere' => 0.0]);
+})->with([
+    'in the last straight' => 30.0,
+    'where it begins' => 80.0,
+    'in the bend' => 120.0,
+    'in the first straight' => 200.0,
+    'nowhere' => 0.0,
+]);
 
 it('gives points at equal steps', function () {
     $dots = array_chunk(hook(0.0, Chords::FINE)->dots(4), 3);
-    expect($dots)->toHaveCount(5)->and($dots[0])->toBe([0.0, 0.0, 0.0]);
+    expect($dots)->toHaveCount(5)
+        ->and($dots[0])->toBe([0.0, 0.0, 0.0]);
     $length = 100 + 25 * M_PI + 80;
     // A quarter of the way lies on the first straight, three quarters on the last.
-    expect($dots[1][0])->toBeClose($length / 4)->and($dots[1][1])->toBeClose(0.0)
-        ->and($dots[3][0])->toBeClose(150.0)->and($dots[3][1])->toBeClose(130 - $length / 4);
+    expect($dots[1][0])->toBeClose($length / 4)
+        ->and($dots[1][1])->toBeClose(0.0)
+        ->and($dots[3][0])->toBeClose(150.0)
+        ->and($dots[3][1])->toBeClose(130 - $length / 4);
 });
 
 it('is the same for a run as planned and for a way of the search', function (array $points) {
@@ -89,12 +106,17 @@ it('is the same for a run as planned and for a way of the search', function (arr
 it('lays out what has no vertices too: a straight tube, and a half turn', function () {
     $start = Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0), new Vector(0, 1, 0));
     $straight = Centreline::of(new TubeRun($start, [], 300))->chords(40.0, 0.0, Chords::FINE);
-    expect($straight->piece)->toBe([0])->and(array_slice($straight->points, -3))->toBe([300.0, 0.0, 0.0]);
+    expect($straight->piece)->toBe([0])
+        ->and(array_slice($straight->points, -3))->toBe([300.0, 0.0, 0.0]);
     $back = Centreline::of(new TubeRun($start, [new Bend(60, 0, 180, 50)], 60))->chords(40.0, 0.0, Chords::FINE);
     [$x, $y, $z] = array_slice($back->points, -3);
     expect($x)->toBeClose(0.0, 0, 1e-9)->and($y)->toBeClose(100.0)->and($z)->toBeClose(0.0, 0, 1e-9);
     // The first and last straight count even where there is none of them.
-    $bare = Centreline::of(new TubeRun($start, [new Bend(0, 0, 90, 50), new Bend(0, 180, 90, 50)], 0))->chords(40.0, 0.0, Chords::FINE);
+    $bare = Centreline::of(new TubeRun($start, [new Bend(0, 0, 90, 50), new Bend(0, 180, 90, 50)], 0))->chords(
+        40.0,
+        0.0,
+        Chords::FINE,
+    );
     expect($bare->piece)->toBe([1, 3]);
 });
 
@@ -105,7 +127,9 @@ it('finds a place of a piece again on the run', function () {
         $chords = $line->chords(40.0, 0.0, Chords::FINE);
         foreach ($chords->from as $stretch => $first) {
             $point = new Vector(...array_slice($chords->points, 3 * $first, 3));
-            expect($line->placeOf($chords->piece[$stretch], $chords->share[$stretch])->distanceTo($point))->toBeLessThan(1e-6);
+            expect(
+                $line->placeOf($chords->piece[$stretch], $chords->share[$stretch])->distanceTo($point),
+            )->toBeLessThan(1e-6);
         }
     }
 });

@@ -60,8 +60,10 @@ it('measures bars that pass each other, and says where', function () {
     // 55 mm apart where 60 are needed.
     expect(Clearance::ofTubes($p, $q, 60.0, 60.0, $contacts))->toBeClose(5.0);
     $worst = Contact::worst($contacts);
-    expect($worst?->share)->toBeClose(120 / 300)->and($worst?->otherShare)->toBeClose(0.5)
-        ->and($worst?->neededMm)->toBe(60.0)->and($worst?->shortMm)->toBeClose(5.0)
+    expect($worst?->share)->toBeClose(120 / 300)
+        ->and($worst?->otherShare)->toBeClose(0.5)
+        ->and($worst?->neededMm)->toBe(60.0)
+        ->and($worst?->shortMm)->toBeClose(5.0)
         ->and(Clearance::ofTubes($p, $q, 54.0, 54.0))->toBe(0.0)
         ->and(Contact::worst([]))->toBeNull();
 });
@@ -90,12 +92,16 @@ it('passes over the exempt ends', function () {
     $floor = new HalfSpace('floor', new Vector(0, 0, -30), new Vector(0, 0, 1), null, 80.0, 0.0);
     $rising = bar(new Vector(0, 0, 0), new Vector(1, 0, 0.1), 300);
     // Past 80 mm along it the axis has risen by 80 · 0.1/√1.01.
-    expect(Clearance::toSolid($rising, $floor, 40.0))->toBeClose(10.0 - 80 * 0.1 / sqrt(1.01), 0, 1e-9);
+    expect(Clearance::toSolid($rising, $floor, 40.0))->toBeClose(10.0 - (80 * 0.1) / sqrt(1.01), 0, 1e-9);
 });
 
 it('sees a tube that comes back onto itself, and lets a hairpin be', function () {
     $start = Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0), new Vector(0, 1, 0));
-    $loop = Centreline::of(new TubeRun($start, [new Bend(200, 0, 180, 30), new Bend(150, 180, 170, 30)], 150))->chords(40.0, 0.0, Chords::FINE);
+    $loop = Centreline::of(new TubeRun($start, [new Bend(200, 0, 180, 30), new Bend(150, 180, 170, 30)], 150))->chords(
+        40.0,
+        0.0,
+        Chords::FINE,
+    );
     $hairpin = Centreline::of(new TubeRun($start, [new Bend(200, 0, 180, 30)], 200))->chords(40.0, 0.0, Chords::FINE);
     expect(Clearance::toItself($hairpin, 65.0, M_PI * 30, 1.0))->toBe(0.0)
         ->and(Clearance::toItself($loop, 65.0, M_PI * 30, 1.0))->toBeGreaterThan(4.0)->toBeLessThan(6.0);

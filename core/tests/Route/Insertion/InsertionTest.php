@@ -32,7 +32,20 @@ it('puts an outer hoop in after the inner one', function () {
     $outer = SomeWays::through('outer', [[-60, 0, 0], [-60, 210, 0], [260, 210, 0], [260, 0, 0]]);
     $wall = new HalfSpace('wall', new Vector(0, -12, 0), new Vector(0, 1, 0), null, 70.0, 70.0);
     // A floor and a lid leave no way but straight out.
-    $lids = [new Box('lid', new Vector(100, 100, 60), [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)], [400.0, 400.0, 20.0]), new Box('floor', new Vector(100, 100, -60), [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)], [400.0, 400.0, 20.0])];
+    $lids = [
+        new Box(
+            'lid',
+            new Vector(100, 100, 60),
+            [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)],
+            [400.0, 400.0, 20.0],
+        ),
+        new Box(
+            'floor',
+            new Vector(100, 100, -60),
+            [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)],
+            [400.0, 400.0, 20.0],
+        ),
+    ];
     $insertion = Insertion::of(whole($outer, $inner), [$wall, ...$lids]);
     expect($insertion->isPossible())->toBeTrue()
         ->and(array_map(static fn (Step $step): string => $step->tube, $insertion->order))->toBe(['inner', 'outer'])
@@ -43,8 +56,16 @@ it('puts an outer hoop in after the inner one', function () {
 it('knows two tubes that hook round each other, and names both', function () {
     // A hoop on a base, and a ring round its top bar that is open by less than a tube's width.
     $one = SomeWays::through('1', [[0, 0, 0], [0, 0, 200], [0, 200, 200], [0, 200, 0]]);
-    $two = SomeWays::through('2', [[-110, 100, 100], [110, 100, 100], [110, 100, 330], [-110, 100, 330], [-110, 100, 165]]);
-    $insertion = Insertion::of(whole($one, $two), [new HalfSpace('base', new Vector(0, 0, -5), new Vector(0, 0, 1), null, 30.0, 30.0)]);
+    $two = SomeWays::through('2', [
+        [-110, 100, 100],
+        [110, 100, 100],
+        [110, 100, 330],
+        [-110, 100, 330],
+        [-110, 100, 165],
+    ]);
+    $insertion = Insertion::of(whole($one, $two), [
+        new HalfSpace('base', new Vector(0, 0, -5), new Vector(0, 0, 1), null, 30.0, 30.0),
+    ]);
     $blockers = array_map(static fn (Stuck $stuck): array => [$stuck->tube, $stuck->by], $insertion->stuck);
     expect($insertion->isPossible())->toBeFalse()
         ->and($blockers)->toEqualCanonicalizing([['1', ['2']], ['2', ['1']]]);
@@ -77,7 +98,13 @@ function shifted(Way $way, array $direction, float $mm): Way
     $inlet = $way->span->inlet;
     // Far from its inlet nothing is near it any more, so the whole gap counts.
     $collector = new Collector("$port->id moved", [$inlet], AssignmentMode::Fixed, [$port->id], [0]);
-    $span = new Span(0, new Port($port->id, $port->at->plus($by), $port->direction, $port->tube), new Inlet($inlet->id, $inlet->at->plus($by), $inlet->direction), $collector, $way->span->rules);
+    $span = new Span(
+        0,
+        new Port($port->id, $port->at->plus($by), $port->direction, $port->tube),
+        new Inlet($inlet->id, $inlet->at->plus($by), $inlet->direction),
+        $collector,
+        $way->span->rules,
+    );
     $inner = [];
     foreach (array_chunk(array_slice($way->vertices, 3, 3 * $way->bends()), 3) as [$x, $y, $z]) {
         array_push($inner, $x + $by->x, $y + $by->y, $z + $by->z);
@@ -87,7 +114,13 @@ function shifted(Way $way, array $direction, float $mm): Way
 }
 
 it('needs no order for tubes that stand apart', function () {
-    $insertion = Insertion::of(whole(SomeWays::through('a', [[0, 0, 0], [0, 200, 0], [200, 200, 0]]), SomeWays::through('b', [[600, 0, 0], [600, 200, 0], [800, 200, 0]])), []);
+    $insertion = Insertion::of(
+        whole(
+            SomeWays::through('a', [[0, 0, 0], [0, 200, 0], [200, 200, 0]]),
+            SomeWays::through('b', [[600, 0, 0], [600, 200, 0], [800, 200, 0]]),
+        ),
+        [],
+    );
     expect($insertion->isPossible())->toBeTrue()
         ->and($insertion->order[0]->along)->toBe(Along::Port)
         ->and($insertion->stuck)->toBe([]);
@@ -107,7 +140,8 @@ it('tips a tube out where it does not come straight, and says about what', funct
         new Box('wall', new Vector(0, 640, 0), $axes, [20.0, 5.0, 40.0]),
     ];
     $insertion = Insertion::of(whole($tube), $solids);
-    expect($insertion->isPossible())->toBeTrue()->and($insertion->order[0]->tip?->deg)->toBeClose(8.0)
+    expect($insertion->isPossible())->toBeTrue()
+        ->and($insertion->order[0]->tip?->deg)->toBeClose(8.0)
         ->and($insertion->order[0]->tip->about)->toBe([0.0, 0.0, 0.0]);
     // A higher wall leaves no way.
     $solids[5] = new Box('wall', new Vector(0, 640, 0), $axes, [20.0, 5.0, 300.0]);
@@ -115,7 +149,10 @@ it('tips a tube out where it does not come straight, and says about what', funct
 });
 
 it('takes tubes in past the stubs of the others, not past its own', function () {
-    $ways = [SomeWays::through('a', [[0, 0, 0], [0, 200, 0], [200, 200, 0]]), SomeWays::through('b', [[45, 0, 0], [45, 120, 0], [200, 120, 0]])];
+    $ways = [
+        SomeWays::through('a', [[0, 0, 0], [0, 200, 0], [200, 200, 0]]),
+        SomeWays::through('b', [[45, 0, 0], [45, 120, 0], [200, 120, 0]]),
+    ];
     $with = Insertion::of(whole(...$ways), [], 25.4);
     expect($with->isPossible())->toBeTrue()->and(count($with->order))->toBe(2);
 });
@@ -124,7 +161,11 @@ it('tells which tubes come out with the rest in place', function () {
     $inner = SomeWays::through('inner', [[0, 0, 0], [0, 150, 0], [200, 150, 0], [200, 0, 0]]);
     $outer = SomeWays::through('outer', [[-60, 0, 0], [-60, 210, 0], [260, 210, 0], [260, 0, 0]]);
     $axes = [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)];
-    $lids = [new HalfSpace('wall', new Vector(0, -12, 0), new Vector(0, 1, 0), null, 70.0, 70.0), new Box('lid', new Vector(100, 100, 45), $axes, [400.0, 400.0, 20.0]), new Box('floor', new Vector(100, 100, -45), $axes, [400.0, 400.0, 20.0])];
+    $lids = [
+        new HalfSpace('wall', new Vector(0, -12, 0), new Vector(0, 1, 0), null, 70.0, 70.0),
+        new Box('lid', new Vector(100, 100, 45), $axes, [400.0, 400.0, 20.0]),
+        new Box('floor', new Vector(100, 100, -45), $axes, [400.0, 400.0, 20.0]),
+    ];
     $alone = [];
     foreach (Insertion::of(whole($inner, $outer), $lids)->alone as $one) {
         $alone[$one->tube] = $one->by;

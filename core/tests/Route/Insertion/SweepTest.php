@@ -55,7 +55,9 @@ it('says that a tube is in the way just when moving the other a little at a time
     for ($i = 0; $i < 60; $i++) {
         $at = Some::vector($dice, 350);
         $q = lineThrough('q', [
-            $at->toArray(), $at->plus(new Vector(0, 0, 160))->toArray(), $at->plus(new Vector(150, 0, 160))->toArray(),
+            $at->toArray(),
+            $at->plus(new Vector(0, 0, 160))->toArray(),
+            $at->plus(new Vector(150, 0, 160))->toArray(),
         ]);
         $along = Some::vector($dice, 1)->unit();
         $least = leastWhileDrawn($p, $q, $along);
@@ -76,12 +78,18 @@ it('says that a tube is in the way just when moving the other a little at a time
 it('does not mind what lies behind', function () {
     $p = lineThrough('p', [[0, 0, 0], [0, 150, 0], [200, 150, 0]]);
     $q = lineThrough('q', [[0, -120, -100], [0, -120, 60], [150, -120, 60]]);
-    expect(Sweep::tubeBlocks($p, $q, [0.0, 1.0, 0.0]))->toBeFalse()->and(Sweep::tubeBlocks($p, $q, [0.0, -1.0, 0.0]))->toBeTrue();
+    expect(Sweep::tubeBlocks($p, $q, [0.0, 1.0, 0.0]))->toBeFalse()
+        ->and(Sweep::tubeBlocks($p, $q, [0.0, -1.0, 0.0]))->toBeTrue();
 });
 
 it('lets a tube that stands close be drawn away, but not further in', function () {
     $line = lineThrough('p', [[0, 0, 0], [0, 150, 0], [200, 150, 0]]);
-    $beside = new Box('block', new Vector(-69, 75, 0), [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)], [50.0, 300.0, 300.0]);
+    $beside = new Box(
+        'block',
+        new Vector(-69, 75, 0),
+        [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)],
+        [50.0, 300.0, 300.0],
+    );
     // Its face at −19 mm: 1 mm into the tube of 20 mm radius.
     expect(Sweep::meetsSolid($line, $beside))->toBeTrue()
         ->and(Sweep::solidBlocks($line, $beside, [1.0, 0.0, 0.0]))->toBeFalse()
@@ -90,10 +98,17 @@ it('lets a tube that stands close be drawn away, but not further in', function (
 
 it('finds a solid that lies ahead, and passes one beside', function (KeepOut $solid, bool $isAhead) {
     $line = lineThrough('p', [[0, 0, 0], [0, 150, 0], [200, 150, 0]]);
-    expect(Sweep::meetsSolid($line, $solid))->toBeFalse()->and(Sweep::solidBlocks($line, $solid, [0.0, 0.0, 1.0]))->toBe($isAhead);
+    expect(Sweep::meetsSolid($line, $solid))->toBeFalse()
+        ->and(Sweep::solidBlocks($line, $solid, [0.0, 0.0, 1.0]))->toBe($isAhead);
 })->with([
     'a bar over the bend' => [new Capsule('bar', new Vector(-100, 130, 300), new Vector(300, 130, 300), 15.0), true],
-    'a bar that misses by 5 mm' => [new Capsule('bar', new Vector(-100, 190, 300), new Vector(300, 190, 300), 15.0), false],
+    'a bar that misses by 5 mm' => [
+        new Capsule('bar', new Vector(-100, 190, 300), new Vector(300, 190, 300), 15.0),
+        false,
+    ],
     'a bar behind' => [new Capsule('bar', new Vector(-100, 130, -300), new Vector(300, 130, -300), 15.0), false],
-    'a bar that only the part at the port would meet, which is exempt' => [new Capsule('bar', new Vector(-100, 10, 300), new Vector(300, 10, 300), 5.0, null, 60.0), false],
+    'a bar that only the part at the port would meet, which is exempt' => [
+        new Capsule('bar', new Vector(-100, 10, 300), new Vector(300, 10, 300), 5.0, null, 60.0),
+        false,
+    ],
 ]);

@@ -12,7 +12,10 @@ function banks(float $stagger): array
     $ports = [];
     foreach ([-1.0, 1.0] as $side) {
         foreach ([0.0, 100.0] as $x) {
-            $ports[] = [new Vector($x + ($side > 0 ? $stagger : 0), 200 * $side, 0), (new Vector(0, $side, -1))->unit()];
+            $ports[] = [
+                new Vector($x + ($side > 0 ? $stagger : 0), 200 * $side, 0),
+                (new Vector(0, $side, -1))->unit(),
+            ];
         }
     }
 
@@ -33,9 +36,13 @@ it('finds it however the engine stands in the axes', function (int $seed) {
     $turned = static fn (Vector $one): Vector => $one->turnedAbout($axis, $angle);
     $mirror = Mirror::of(
         array_map(static fn (array $port): array => [$turned($port[0])->plus($by), $turned($port[1])], banks(0)),
-        array_map(static fn (Vector $end): Vector => $turned($end)->plus($by), [new Vector(600, -30, -200), new Vector(600, 30, -200)]),
+        array_map(static fn (Vector $end): Vector => $turned($end)->plus($by), [
+            new Vector(600, -30, -200),
+            new Vector(600, 30, -200),
+        ]),
     );
-    expect(abs($mirror->normal->dot($turned(new Vector(0, 1, 0)))))->toBeClose(1.0, 0, 1e-9)->and($mirror->partner)->toBe([2, 3, 0, 1]);
+    expect(abs($mirror->normal->dot($turned(new Vector(0, 1, 0)))))->toBeClose(1.0, 0, 1e-9)
+        ->and($mirror->partner)->toBe([2, 3, 0, 1]);
 })->with([1, 2, 3]);
 
 it('takes one row for no two banks, nor banks whose tubes end all on one side', function () {
@@ -46,7 +53,10 @@ it('takes one row for no two banks, nor banks whose tubes end all on one side', 
 
 it('tells how far one bank lies from the image of the other', function () {
     $mirror = Mirror::of(banks(0), [new Vector(600, 0, -200)]);
-    $line = static fn (float $x, float $side, float $off): array => array_map(static fn (int $i): Vector => new Vector($x, $side * (200 + 10 * $i) + $off, -10.0 * $i), range(0, 24));
+    $line = static fn (float $x, float $side, float $off): array => array_map(
+        static fn (int $i): Vector => new Vector($x, $side * (200 + 10 * $i) + $off, -10.0 * $i),
+        range(0, 24),
+    );
     $lines = [$line(0, -1, 0), $line(100, -1, 0), $line(0, 1, 0), $line(100, 1, 0)];
     expect($mirror->errorMm($lines))->toBeClose(0.0, 0, 1e-9);
     $lines[3] = $line(100, 1, 7);

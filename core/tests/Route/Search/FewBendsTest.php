@@ -34,7 +34,8 @@ it('turns once where the axes of both ends meet', function () {
     $document = withInlet([300, 200, 0], [0, 1, 0]);
     $answer = SomeSets::solve(SomeSets::problem($document), 10);
     [$way] = $answer->ways;
-    expect($way->bends())->toBe(1)->and(rad2deg($way->angles[0]))->toBeClose(90.0, 0, 1e-9)
+    expect($way->bends())->toBe(1)
+        ->and(rad2deg($way->angles[0]))->toBeClose(90.0, 0, 1e-9)
         ->and($way->length)->toBeClose(500 - (2 - M_PI / 2) * $way->radii[0], 0, 1e-9)
         ->and(SomeSets::judged($document, $answer)['failures'])->toBe([]);
 });
@@ -42,10 +43,12 @@ it('turns once where the axes of both ends meet', function () {
 it('needs two bends as soon as the axes pass each other by a millimetre', function () {
     $document = withInlet([300, 200, 1], [0, 1, 0]);
     $answer = SomeSets::solve(SomeSets::problem($document), 20);
-    expect($answer->status)->toBe(SetStatus::Solved)->and($answer->ways[0]->bends())->toBeGreaterThan(1);
+    expect($answer->status)->toBe(SetStatus::Solved)
+        ->and($answer->ways[0]->bends())->toBeGreaterThan(1);
 });
 
 it('does not run straight through an inlet that points back', function () {
     $answer = SomeSets::solve(SomeSets::problem(withInlet([400, 0, 0], [-1, 0, 0])), 20);
-    expect($answer->status)->toBe(SetStatus::Solved)->and($answer->ways[0]->bends())->toBeGreaterThan(1);
+    expect($answer->status)->toBe(SetStatus::Solved)
+        ->and($answer->ways[0]->bends())->toBeGreaterThan(1);
 });

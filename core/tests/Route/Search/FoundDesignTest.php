@@ -18,7 +18,7 @@ function stored(array $value): Node
 {
     $again = json_decode(json_encode($value, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
 
-    return Node::wrap(['format' => 'stored', 'all' => $again], 'stored', null, new Faults)->at('all');
+    return Node::wrap(['format' => 'stored', 'all' => $again], 'stored', null, new Faults())->at('all');
 }
 
 function foundDesign(): FoundDesign
@@ -34,8 +34,7 @@ function foundDesign(): FoundDesign
 it('keeps a design as it was found, to the last digit, through being stored', function () {
     $found = foundDesign();
     $again = FoundDesign::read(stored($found->toArray()));
-    expect($again->toArray())->toEqual($found->toArray())
-        ->and($again->lengthsMm())->toEqual($found->lengthsMm());
+    expect($again->toArray())->toEqual($found->toArray())->and($again->lengthsMm())->toEqual($found->lengthsMm());
 });
 
 it('says how many bends there are, how long the tubes are, and where each ends', function () {
@@ -54,13 +53,24 @@ it('makes no design of an answer that has none', function () {
 })->throws(LogicException::class);
 
 it('keeps why nothing was found through being stored', function () {
-    foreach ([
-        new Refusal([new Hindrance('A', 'wall', Lack::Clearance, 3.25, 'moving it'), new Hindrance('B', null, Lack::Turn, 9.0, 'more bends')], null),
-        new Refusal([], new Miss('A', '', Lack::Bend, 0.75)),
-        new Refusal([], null),
-    ] as $refusal) {
+    foreach (
+        [
+            new Refusal(
+                [
+                    new Hindrance('A', 'wall', Lack::Clearance, 3.25, 'moving it'),
+                    new Hindrance('B', null, Lack::Turn, 9.0, 'more bends'),
+                ],
+                null,
+            ),
+            new Refusal([], new Miss('A', '', Lack::Bend, 0.75)),
+            new Refusal([], null),
+        ] as $refusal
+    ) {
         expect(Refusal::read(stored($refusal->toArray())))->toEqual($refusal);
     }
-    expect(Refusal::of(new SetAnswer(SetStatus::NotFound, nearest: new Miss('A', 'B', Lack::Gap, 1.0)))?->nearest?->other)->toBe('B')
+    expect(
+        Refusal::of(new SetAnswer(SetStatus::NotFound, nearest: new Miss('A', 'B', Lack::Gap, 1.0)))?->nearest?->other,
+    )
+        ->toBe('B')
         ->and(Refusal::of(new SetAnswer(SetStatus::Solved)))->toBeNull();
 });

@@ -32,9 +32,14 @@ it('has nothing against what a search solves', function (string $name) {
 it('proves that a half turn does not come from one bend of 135°', function () {
     $document = oneTube();
     $document['rules']['max_bends'] = 1;
-    [$document['collectors'][0]['inlets'][0]['at'], $document['collectors'][0]['inlets'][0]['dir']] = [[300, 0, 0], [0, -1, 0]];
+    [$document['collectors'][0]['inlets'][0]['at'], $document['collectors'][0]['inlets'][0]['dir']] = [
+        [300, 0, 0],
+        [0, -1, 0],
+    ];
     [$reason] = reasons($document);
-    expect($reason->what)->toBe(Lack::Turn)->and($reason->amount)->toBeClose(45.0, 0, 1e-6)->and($reason->by)->toBeNull();
+    expect($reason->what)->toBe(Lack::Turn)
+        ->and($reason->amount)->toBeClose(45.0, 0, 1e-6)
+        ->and($reason->by)->toBeNull();
     $document['rules']['max_bends'] = 2;
     expect(reasons($document))->toBe([]);
 });
@@ -42,9 +47,14 @@ it('proves that a half turn does not come from one bend of 135°', function () {
 it('names the box before a port, and no less than it has to move', function (float $atMm) {
     $document = oneTube();
     // A wall of 400 × 400 mm square to the port’s axis, its face 20 mm thick in front of the port; the first straight is 25.4 mm.
-    $document['keepouts'] = [['id' => 'wall', 'type' => 'box', 'centre' => [0, $atMm + 10, 0], 'size' => [400, 20, 400]]];
+    $document['keepouts'] = [
+        ['id' => 'wall', 'type' => 'box', 'centre' => [0, $atMm + 10, 0], 'size' => [400, 20, 400]],
+    ];
     [$reason] = reasons($document);
-    expect($reason->what)->toBe(Lack::Clearance)->and($reason->by)->toBe('wall')->and($reason->runner)->toBe('1')->and($reason->opens)->toContain('first straight');
+    expect($reason->what)->toBe(Lack::Clearance)
+        ->and($reason->by)->toBe('wall')
+        ->and($reason->runner)->toBe('1')
+        ->and($reason->opens)->toContain('first straight');
     // Moved off by what is named less a millimetre, it is closed still: the figure is a least.
     $document['keepouts'][0]['centre'][1] += $reason->amount - 1.0;
     expect(reasons($document))->not->toBe([]);
@@ -55,7 +65,9 @@ it('lets a tube turn away before a wall that stands further off', function () {
     // First straight, the least radius, half the tube and its clearance fit in before the wall.
     $rules = $document['rules'];
     $room = $rules['first_straight'] + 50.8 + 41.275 / 2 + $rules['clearance'];
-    $document['keepouts'] = [['id' => 'wall', 'type' => 'box', 'centre' => [0, $room + 12, 0], 'size' => [400, 20, 400]]];
+    $document['keepouts'] = [
+        ['id' => 'wall', 'type' => 'box', 'centre' => [0, $room + 12, 0], 'size' => [400, 20, 400]],
+    ];
     $document['collectors'][0]['inlets'][0]['at'] = [260, 60, -45];
     expect(reasons($document))->toBe([]);
 });
@@ -67,8 +79,12 @@ it('sees two ports that stand closer than their tubes and the gap', function () 
     // 41.275 mm of tube and 6 mm of gap between axes at the least.
     $document['ports'][1]['at'] = [$first['at'][0] + 40.0, $first['at'][1], $first['at'][2]];
     $document['ports'][1]['dir'] = $first['dir'];
-    $found = array_values(array_filter(reasons($document), static fn (Hindrance $one): bool => $one->what === Lack::Gap));
-    expect($found)->toHaveCount(1)->and($found[0]->runner)->toBe($first['id'])->and($found[0]->by)->toBe($second['id'])
+    $found = array_values(
+        array_filter(reasons($document), static fn (Hindrance $one): bool => $one->what === Lack::Gap),
+    );
+    expect($found)->toHaveCount(1)
+        ->and($found[0]->runner)->toBe($first['id'])
+        ->and($found[0]->by)->toBe($second['id'])
         ->and($found[0]->amount)->toBeClose(7.275, 0, 1e-6);
 });
 
@@ -77,7 +93,8 @@ it('knows that no tube is shorter than the straight line', function () {
     $across = sqrt(260 ** 2 + 190 ** 2 + 45 ** 2);
     $document['lengths'] = [['runners' => ['1'], 'target' => 300, 'tol_pct' => 1.0]];
     [$reason] = reasons($document);
-    expect($reason->what)->toBe(Lack::Length)->and($reason->amount)->toBeClose($across - 303.0, 0, 1e-6);
+    expect($reason->what)->toBe(Lack::Length)
+        ->and($reason->amount)->toBeClose($across - 303.0, 0, 1e-6);
     $document['lengths'][0]['target'] = 340;
     expect(reasons($document))->toBe([]);
 });

@@ -90,9 +90,13 @@ it('measures lengths against their target, or against the middle of what the tub
     ];
     $free = new Groups([new LengthGroup(['A', 'B'], null, 1.0)]);
     // Middle 405 mm; 1 % of it is 4.05 mm, and both lie 5 mm off.
-    expect($free->commons($ways))->toBe([405.0])->and($free->breach($ways))->toBeClose(5.0 - 4.05, 0, 1e-9)
-        ->and($free->of('A'))->toBe(0)->and($free->of('C'))->toBeNull();
+    expect($free->commons($ways))->toBe([405.0])
+        ->and($free->breach($ways))->toBeClose(5.0 - 4.05, 0, 1e-9)
+        ->and($free->of('A'))->toBe(0)
+        ->and($free->of('C'))->toBeNull();
     $set = new Groups([new LengthGroup(['A', 'B'], 402.0, 1.0)]);
-    expect($set->breach($ways))->toBeClose(8.0 - 4.02, 0, 1e-9)->and($set->isFree(0))->toBeFalse()->and($free->isFree(0))->toBeTrue()
+    expect($set->breach($ways))->toBeClose(8.0 - 4.02, 0, 1e-9)
+        ->and($set->isFree(0))->toBeFalse()
+        ->and($free->isFree(0))->toBeTrue()
         ->and((new Groups([new LengthGroup(['A', 'B'], 402.0, 2.0)]))->breach($ways))->toBe(0.0);
 });

@@ -39,11 +39,15 @@ it('is the same tube after it was taken apart into its free values and put toget
 
 it('stays on both axes whatever its free values are', function () {
     $dice = Some::dice(11);
-    $free = FreeWay::from(SomeWays::through('A', [[0, 0, 0], [0, 200, 0], [180, 260, 90], [400, 260, 90], [500, 100, 90]]));
+    $free = FreeWay::from(
+        SomeWays::through('A', [[0, 0, 0], [0, 200, 0], [180, 260, 90], [400, 260, 90], [500, 100, 90]]),
+    );
     for ($i = 0; $i < 20; $i++) {
         $free->set(array_map(static fn (float $value): float => $value + Some::between($dice, -40, 40), $free->values));
         [$atPort, $atInlet] = offAxes($free->way());
-        expect($atPort)->toBeClose(0.0, 0, 1e-6)->and($atInlet)->toBeClose(0.0, 0, 1e-6)->and($free->way()->length)->toBeClose($free->length, 0, 1e-6);
+        expect($atPort)->toBeClose(0.0, 0, 1e-6)
+            ->and($atInlet)->toBeClose(0.0, 0, 1e-6)
+            ->and($free->way()->length)->toBeClose($free->length, 0, 1e-6);
     }
 });
 
@@ -53,7 +57,11 @@ it('knows the places along a bend: all of them one radius from its centre', func
     foreach ([0.0, 0.25, 0.5, 0.75, 1.0] as $share) {
         $point = new Vector(...$free->point(1, $share));
         $turned = deg2rad(90 * $share);
-        expect($point->distanceTo(new Vector(50 - 50 * cos($turned), 150 + 50 * sin($turned), 0)))->toBeClose(0.0, 0, 1e-9);
+        expect($point->distanceTo(new Vector(50 - 50 * cos($turned), 150 + 50 * sin($turned), 0)))->toBeClose(
+            0.0,
+            0,
+            1e-9,
+        );
     }
     expect((new Vector(...$free->point(0, 0.5)))->distanceTo(new Vector(0, 75, 0)))->toBeClose(0.0, 0, 1e-9);
 });
@@ -70,13 +78,18 @@ it('brings a tube clear of a rod that it comes 4 mm too near to, its ends where 
         $rod = new Capsule('rod', $beside->minus($across), $beside->plus($across), 10.0);
         expect(WayClearance::solid($way->cut(Chords::FINE), $rod, 12.0, 0.0))->toBeClose(4.0, 0, 0.05);
         // Every angle is let go, or there would be nothing to move.
-        $after = (new Mending($problem->keepingOut([$rod]), new Groups([])))->mend([$way], [array_fill(0, $way->bends(), null)]);
+        $after = (new Mending($problem->keepingOut([$rod]), new Groups([])))->mend(
+            [$way],
+            [array_fill(0, $way->bends(), null)],
+        );
         if ($after === null) {
             continue;
         }
         $mended++;
         [$atPort, $atInlet] = offAxes($after[0]);
-        expect($atPort)->toBeClose(0.0, 0, 1e-6)->and($atInlet)->toBeClose(0.0, 0, 1e-6)->and($after[0]->breach())->toBeLessThan(0.02)
+        expect($atPort)->toBeClose(0.0, 0, 1e-6)
+            ->and($atInlet)->toBeClose(0.0, 0, 1e-6)
+            ->and($after[0]->breach())->toBeLessThan(0.02)
             ->and(WayClearance::solid($after[0]->cut(Chords::FINE), $rod, 12.0, 0.0))->toBeLessThan(0.01);
     }
     expect($mended)->toBeGreaterThan(10);

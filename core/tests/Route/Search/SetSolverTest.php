@@ -36,13 +36,18 @@ it('answers whole sets so that an independent judge finds nothing wrong', functi
 
 it('does the same work for the same seed', function () {
     $problem = SomeSets::problem('08-inline-four');
-    $vertices = static fn (SetAnswer $answer): array => array_map(static fn (Way $way): array => $way->vertices, $answer->ways);
+    $vertices = static fn (SetAnswer $answer): array => array_map(
+        static fn (Way $way): array => $way->vertices,
+        $answer->ways,
+    );
     expect($vertices(SomeSets::solveAfresh($problem, 30, 5)))->toBe($vertices(SomeSets::solveAfresh($problem, 30, 5)));
 });
 
 it('tells each better answer as it comes, and stops when told to', function () {
     $told = [];
-    $solver = new SetSolver(SomeSets::problem('08-inline-four'), 1, SomeSets::ticking(), static function (SetAnswer $answer) use (&$told): bool {
+    $solver = new SetSolver(SomeSets::problem('08-inline-four'), 1, SomeSets::ticking(), static function (
+        SetAnswer $answer,
+    ) use (&$told): bool {
         $told[] = $answer->objective;
 
         return count($told) < 2;
@@ -53,7 +58,9 @@ it('tells each better answer as it comes, and stops when told to', function () {
 
 it('stops when it is asked to', function () {
     $asked = 0;
-    $solver = new SetSolver(SomeSets::problem('08-inline-four'), 1, SomeSets::ticking(), null, static function () use (&$asked): bool {
+    $solver = new SetSolver(SomeSets::problem('08-inline-four'), 1, SomeSets::ticking(), null, static function () use (
+        &$asked,
+    ): bool {
         return ++$asked > 3;
     });
     $solver->solve(1000);
@@ -116,12 +123,31 @@ it('finds its way round a mesh as round the solid it is of', function () {
     // The box of the example as triangles: what is found with them is judged against the box itself.
     $problem = SomeSets::problem('05-around-a-box');
     $keepOuts = array_map(static function (KeepOut $one): KeepOut {
-        if (! $one instanceof Box) {
+        if (! ($one instanceof Box)) {
             return $one;
         }
 
-        return new MeshSolid($one->id, MeshBuilder::build(SomeMeshes::box($one->halfMm)), $one->centre, $one->axes, $one->clearanceMm, $one->exemptFirstMm, $one->exemptLastMm);
+        return new MeshSolid(
+            $one->id,
+            MeshBuilder::build(SomeMeshes::box($one->halfMm)),
+            $one->centre,
+            $one->axes,
+            $one->clearanceMm,
+            $one->exemptFirstMm,
+            $one->exemptLastMm,
+        );
     }, $problem->keepOuts);
-    $answer = SomeSets::solve(new RouteProblem($problem->name, $problem->rules, $problem->ports, $problem->collectors, $keepOuts, $problem->lengths), 400);
-    expect($answer->status)->toBe(SetStatus::Solved)->and(SomeSets::judged('05-around-a-box', $answer)['failures'])->toBe([]);
+    $answer = SomeSets::solve(
+        new RouteProblem(
+            $problem->name,
+            $problem->rules,
+            $problem->ports,
+            $problem->collectors,
+            $keepOuts,
+            $problem->lengths,
+        ),
+        400,
+    );
+    expect($answer->status)->toBe(SetStatus::Solved)
+        ->and(SomeSets::judged('05-around-a-box', $answer)['failures'])->toBe([]);
 });

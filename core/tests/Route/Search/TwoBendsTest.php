@@ -15,7 +15,11 @@ use UpsweptBead\Core\Tests\Support\SomeSets;
 function meets(Span $span, Way $way): void
 {
     $points = array_map(static fn (array $xyz): Vector => new Vector(...$xyz), array_chunk($way->vertices, 3));
-    $legs = array_map(static fn (Vector $from, Vector $to): Vector => $to->minus($from)->unit(), array_slice($points, 0, -1), array_slice($points, 1));
+    $legs = array_map(
+        static fn (Vector $from, Vector $to): Vector => $to->minus($from)->unit(),
+        array_slice($points, 0, -1),
+        array_slice($points, 1),
+    );
     expect($legs[0]->angleDegTo($span->port->direction))->toBeClose(0, 0, 1e-6)
         ->and($legs[count($legs) - 1]->angleDegTo($span->inlet->direction))->toBeClose(0, 0, 1e-6);
     $length = 0.0;
@@ -60,7 +64,11 @@ it('solves three bends on the grid from their directions, for any length they re
     $reached = ThreeBends::reaching($all, $span, $length);
     expect(count($reached))->toBeGreaterThan(30);
     foreach (array_slice($reached, 0, 200) as [$i, $free]) {
-        $way = Way::of($span, ThreeBends::vertices($all, $i, $free, $span), $span->smallestRadii(array_slice($all, $i + 6, 3)) ?? []);
+        $way = Way::of(
+            $span,
+            ThreeBends::vertices($all, $i, $free, $span),
+            $span->smallestRadii(array_slice($all, $i + 6, 3)) ?? [],
+        );
         meets($span, $way);
         expect($way->odd)->toBe(0)->and($way->breach())->toBeLessThan(0.01);
         if ($length !== null) {

@@ -40,7 +40,7 @@ function asMesh(Way $way): array
 }
 
 it('measures a tube to each kind of solid as a mesh library does', function (int $seed) {
-    $way = someWay($seed, 0, 2 + $seed % 2)->cut(Chords::FINE);
+    $way = someWay($seed, 0, 2 + ($seed % 2))->cut(Chords::FINE);
     $dice = Some::dice(100 + $seed);
     $u = Some::vector($dice, 1)->unit();
     $v = $u->cross(Some::vector($dice, 1))->unit();
@@ -58,7 +58,12 @@ it('measures a tube to each kind of solid as a mesh library does', function (int
         new Capsule('capsule', $c, $c->plus($x->times(140)), 18.0),
     ];
     $asked = [
-        ['type' => 'box', 'centre' => $a->toArray(), 'size' => [60, 90, 40], 'axes' => [$u->toArray(), $v->toArray(), $u->cross($v)->toArray()]],
+        [
+            'type' => 'box',
+            'centre' => $a->toArray(),
+            'size' => [60, 90, 40],
+            'axes' => [$u->toArray(), $v->toArray(), $u->cross($v)->toArray()],
+        ],
         ['type' => 'cylinder', 'from' => $b->toArray(), 'to' => $b->plus($w->times(120))->toArray(), 'radius' => 14],
         ['type' => 'capsule', 'from' => $c->toArray(), 'to' => $c->plus($x->times(140))->toArray(), 'radius' => 18],
     ];
@@ -67,7 +72,14 @@ it('measures a tube to each kind of solid as a mesh library does', function (int
     $grown = array_filter($gaps, static fn (float $gap): bool => $gap > 1 && $gap < 40);
     // Grown beyond its bends' radius a tube would fold into itself.
     expect($grown)->not->toBe([]);
-    foreach (NodeReference::ask('gaps.mjs', ['tubes' => [asMesh($way)], 'solids' => array_values(array_intersect_key($asked, $grown)), 'gaps' => array_values($grown), 'within' => 0.25])['touching'] as [$less, $more]) {
+    foreach (
+        NodeReference::ask('gaps.mjs', [
+            'tubes' => [asMesh($way)],
+            'solids' => array_values(array_intersect_key($asked, $grown)),
+            'gaps' => array_values($grown),
+            'within' => 0.25,
+        ])['touching'] as [$less, $more]
+    ) {
         expect($less)->toBeFalse()->and($more)->toBeTrue();
     }
 })->with(range(1, 8));
@@ -76,7 +88,11 @@ it('measures a tube to another as a mesh library does', function (int $seed) {
     [$p, $q] = [someWay($seed, 0)->cut(Chords::FINE), someWay($seed + 60, 2, 3)->cut(Chords::FINE)];
     $gap = 900 - WayClearance::pair($p, $q, 900.0, 0.0);
     expect($gap)->toBeGreaterThan(1);
-    [[$less, $more]] = NodeReference::ask('gaps.mjs', ['tubes' => [asMesh($p), asMesh($q)], 'gaps' => [$gap], 'within' => 0.25])['touching'];
+    [[$less, $more]] = NodeReference::ask('gaps.mjs', [
+        'tubes' => [asMesh($p), asMesh($q)],
+        'gaps' => [$gap],
+        'within' => 0.25,
+    ])['touching'];
     expect($less)->toBeFalse()->and($more)->toBeTrue();
 })->with(range(1, 4));
 
@@ -84,14 +100,25 @@ it('lies as far outside an arc as inside, by what it says of itself', function (
     $way = someWay(3)->cut($step);
     $fine = someWay(3)->cut(0.002);
     $solid = new Capsule('line', new Vector(300, 300, -100), new Vector(320, 310, -90), 5);
-    expect(WayClearance::solid($way, $solid, 500, 0))->toBeClose(WayClearance::solid($fine, $solid, 500, 0), 0, $within);
+    expect(WayClearance::solid($way, $solid, 500, 0))->toBeClose(
+        WayClearance::solid($fine, $solid, 500, 0),
+        0,
+        $within,
+    );
 })->with(['rough' => [Chords::ROUGH, 0.3], 'coarse' => [Chords::COARSE, 0.15], 'fine' => [Chords::FINE, 0.01]]);
 
 it('does not ask what lies within the exempt ends', function () {
     $way = someWay(1)->cut();
     $port = $way->span->port;
     $across = $port->at->plus($port->direction->times(10));
-    $near = static fn (float $exempt): KeepOut => new Box('stud', $across, [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)], [4.0, 4.0, 4.0], 2.0, $exempt);
+    $near = static fn (float $exempt): KeepOut => new Box(
+        'stud',
+        $across,
+        [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)],
+        [4.0, 4.0, 4.0],
+        2.0,
+        $exempt,
+    );
     expect(WayClearance::solid($way, $near(0.0), 12, 0))->toBeGreaterThan(10)
         ->and(WayClearance::solid($way, $near(60.0), 12, 0))->toBe(0.0);
 });
@@ -101,12 +128,23 @@ it('is distance 1 per mm moved, and convex, for every kind of solid', function (
     for ($i = 0; $i < 300; $i++) {
         [$p, $q] = [Some::vector($dice, 120), Some::vector($dice, 120)];
         $middle = $p->plus($q)->times(0.5);
-        [$dp, $dq, $dm] = [$solid->distance($p->x, $p->y, $p->z), $solid->distance($q->x, $q->y, $q->z), $solid->distance($middle->x, $middle->y, $middle->z)];
+        [$dp, $dq, $dm] = [
+            $solid->distance($p->x, $p->y, $p->z),
+            $solid->distance($q->x, $q->y, $q->z),
+            $solid->distance($middle->x, $middle->y, $middle->z),
+        ];
         expect(abs($dp - $dq))->toBeLessThanOrEqual($p->distanceTo($q) + 1e-9)
             ->and($dm)->toBeLessThanOrEqual(($dp + $dq) / 2 + 1e-9);
     }
 })->with([
-    'box' => [new Box('b', new Vector(5, 5, 5), [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)], [20.0, 30.0, 40.0])],
+    'box' => [
+        new Box(
+            'b',
+            new Vector(5, 5, 5),
+            [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)],
+            [20.0, 30.0, 40.0],
+        ),
+    ],
     'cylinder' => [new Cylinder('c', new Vector(0, 0, 0), new Vector(40, 10, -20), 15)],
     'capsule' => [new Capsule('k', new Vector(0, 0, 0), new Vector(40, 10, -20), 15)],
 ]);

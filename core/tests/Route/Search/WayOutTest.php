@@ -15,7 +15,10 @@ function alongX(): Span
 {
     $document = SomeSets::document('01-two-bends');
     [$document['ports'][0]['at'], $document['ports'][0]['dir']] = [[0, 0, 0], [1, 0, 0]];
-    [$document['collectors'][0]['inlets'][0]['at'], $document['collectors'][0]['inlets'][0]['dir']] = [[200, 400, 0], [0, 1, 0]];
+    [$document['collectors'][0]['inlets'][0]['at'], $document['collectors'][0]['inlets'][0]['dir']] = [
+        [200, 400, 0],
+        [0, 1, 0],
+    ];
 
     return SomeSets::span(SomeSets::problem($document));
 }
@@ -23,7 +26,12 @@ function alongX(): Span
 /** A slab square to x whose near face stands so far ahead, over a part of y. */
 function slab(string $id, float $ahead, float $fromY, float $toY): Box
 {
-    return new Box($id, new Vector($ahead + 50, ($fromY + $toY) / 2, 0), [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)], [50.0, ($toY - $fromY) / 2, 400.0]);
+    return new Box(
+        $id,
+        new Vector($ahead + 50, ($fromY + $toY) / 2, 0),
+        [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)],
+        [50.0, ($toY - $fromY) / 2, 400.0],
+    );
 }
 
 /** @param  list<KeepOut>  $solids */
@@ -45,7 +53,10 @@ it('finds a port closed by a wall nearer than the tightest turn, and by how much
     expect($id)->toBe('wall')->and($by)->toBeLessThanOrEqual(20.0)->toBeGreaterThan(10.0);
 });
 
-it('finds two that leave a slit too narrow between them to close a port together', function (float $slit, bool $isClosed) {
+it('finds two that leave a slit too narrow between them to close a port together', function (
+    float $slit,
+    bool $isClosed,
+) {
     $solids = [slab('left', 98, -400, -$slit / 2), slab('right', 98, $slit / 2, 400)];
     // Neither does alone.
     expect(closed([$solids[0]]))->toBeNull()->and(closed([$solids[1]]))->toBeNull();
@@ -63,7 +74,9 @@ it('never calls an end closed that a way was found through', function (string $n
     expect($answer->status)->toBe(SetStatus::Solved);
     foreach ($answer->ways as $way) {
         foreach ([false, true] as $atInlet) {
-            expect(WayOut::closedBy($way->span, $atInlet, $problem->keepOuts, $problem->rules->clearanceMm, $way->turning))->toBeNull();
+            expect(
+                WayOut::closedBy($way->span, $atInlet, $problem->keepOuts, $problem->rules->clearanceMm, $way->turning),
+            )->toBeNull();
         }
     }
 })->with(['05-around-a-box', '22-weld-elbows-five', '23-opposed-four', '24-target-four', '25-tight-at-the-box']);

@@ -17,7 +17,10 @@ use UpsweptBead\Core\Tests\Support\SomeSets;
 
 function familyOf(Span $span, float $firstClrMm, float $secondClrMm): TwoBendFamily
 {
-    $request = Some::request(Frame::facing($span->port->at, $span->port->direction), Frame::facing($span->inlet->at, $span->inlet->direction));
+    $request = Some::request(
+        Frame::facing($span->port->at, $span->port->direction),
+        Frame::facing($span->inlet->at, $span->inlet->direction),
+    );
 
     return new TwoBendFamily($request, $firstClrMm, 170.0, $secondClrMm, 170.0);
 }
@@ -41,7 +44,8 @@ it('is one family for the router and for the search: the same angles, straights 
             ->and($legs->lengthMm)->toBeClose($way->length, 0, 1e-6)
             ->and($legs->firstAngleDeg)->toBeClose(rad2deg($way->angles[0]), 0, 1e-6)
             ->and($legs->secondAngleDeg)->toBeClose(rad2deg($way->angles[1]), 0, 1e-6)
-            ->and([$legs->firstMm, $legs->innerMm, $legs->lastMm])->each(fn ($mm, $i) => $mm->toBeClose($way->straights[$i], 0, 1e-6));
+            ->and([$legs->firstMm, $legs->innerMm, $legs->lastMm])
+            ->each(fn ($mm, $i) => $mm->toBeClose($way->straights[$i], 0, 1e-6));
     }
 })->with(['01-two-bends', '08-inline-four']);
 
@@ -58,7 +62,8 @@ it('finds the leg that gives a bend its angle', function (float $angleDeg) {
     $family = familyOf(SomeSets::span(SomeSets::problem('01-two-bends')), 76.2, 76.2);
     foreach ([40.0, 120.0, 260.0] as $other) {
         expect($family->at($family->pFor($angleDeg, $other), $other)?->firstAngleDeg)->toBeClose($angleDeg, 0, 1e-9)
-            ->and($family->at($other, $family->qFor($angleDeg, $other))?->secondAngleDeg)->toBeClose($angleDeg, 0, 1e-9);
+            ->and($family->at($other, $family->qFor($angleDeg, $other))?->secondAngleDeg)
+            ->toBeClose($angleDeg, 0, 1e-9);
     }
 })->with([30.0, 45.0, 90.0, 120.0]);
 
@@ -90,6 +95,9 @@ it('says which one constraint is in the way, the least first, and that it is eno
 });
 
 it('finds nothing in the way of what can be built', function () {
-    $request = Some::request(Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)), Frame::facing(new Vector(600, 300, 0), new Vector(1, 0, 0)));
+    $request = Some::request(
+        Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)),
+        Frame::facing(new Vector(600, 300, 0), new Vector(1, 0, 0)),
+    );
     expect(NearestMiss::of([new TwoBendFamily($request, 76.2, 90.0, 76.2, 90.0)]))->toBe([]);
 });

@@ -83,8 +83,10 @@ function placesIn(string $file): array
         // A sign, a type, a default or a text is no operator; a name only counts where it is called.
         $isOperator = ! in_array($token->text, ['-', '+'], true) || $before !== null && preg_match('/[\w\])\'"]$/', $before->text) === 1 && ! in_array($before->text, ['return', 'case'], true);
         $isCall = ! in_array($token->text, ['max', 'min'], true) || $after?->text === '(' && $before?->text !== '->' && $before?->text !== '::';
+        // Whether a search in a list is strict makes no difference between values of one type.
+        $isStrictness = in_array($token->text, ['true', 'false'], true) && $before?->text === ',' && $after?->text === ')';
         $isType = in_array($token->text, ['<', '>'], true) && $token->id !== ord($token->text);
-        if ($swap !== '' && $isOperator && $isCall && ! $isType && ! in_array($token->id, [T_CONSTANT_ENCAPSED_STRING, T_COMMENT, T_DOC_COMMENT, T_INLINE_HTML], true)) {
+        if ($swap !== '' && $isOperator && $isCall && ! $isType && ! $isStrictness && ! in_array($token->id, [T_CONSTANT_ENCAPSED_STRING, T_COMMENT, T_DOC_COMMENT, T_INLINE_HTML], true)) {
             $places[] = [$file, $offset, $token->text, $swap, $token->line];
         }
         $offset += strlen($token->text);

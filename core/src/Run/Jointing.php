@@ -62,18 +62,6 @@ final readonly class Jointing
     }
 
     /**
-     * Counts the joints of a run whose two ends are joints as well (flange, ring or collector).
-     *
-     * @param  list<BendStock>  $stock
-     */
-    public static function jointCount(TubeRun $run, array $stock): ?int
-    {
-        $spans = self::of($run, $stock);
-
-        return $spans === null ? null : count($spans) + 1;
-    }
-
-    /**
      * Splits a straight between the leg behind it and the leg before it; what neither reaches becomes a piece.
      *
      * @return array{float, float} kept on the bend behind, taken by the bend ahead

@@ -120,3 +120,14 @@ it('places a bung on its piece, so far from the end and so far round that it poi
         ->and(Frame::facing($frame->at, $frame->forward, $top)->turnDegTo($points))->toBeClose($fromTop, 0, 1e-6)
         ->and($placed->fromThroat->aroundMm)->toBeClose((M_PI * 76.2 * $placed->fromThroat->turnDeg) / 360);
 })->with([0.0, 30.0, -45.0]);
+
+it('clocks a fitting the short way round', function (string $station) {
+    $turn = static fn (float $fromTop): float => joined('v-band', 'flange', [
+        ['kind' => 'oxygen-sensor-bung', 'station' => $station, 'fromTop' => $fromTop],
+    ])->joints->fittingsOf('A')[0]->fromThroat->turnDeg;
+    foreach ([-180.0, -170.0, -90.0, 45.0, 135.0, 180.0] as $fromTop) {
+        $off = fmod($turn($fromTop) - $turn(0.0) - $fromTop, 360.0);
+        expect(abs($turn($fromTop)))->toBeLessThanOrEqual(180.0 + 1e-9)
+            ->and(min(abs($off), 360.0 - abs($off)))->toBeLessThan(1e-9);
+    }
+})->with(['2 in', '14 in', '26 in']);

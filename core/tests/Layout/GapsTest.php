@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Layout\Gap;
 use UpsweptBead\Core\Plan\Planner;
@@ -78,3 +79,7 @@ it('measures to a keep-out by its own clearance, or by the shop’s', function (
         ->and($own->neededMm)->toBeClose(30.0)
         ->and($own->isKept())->toBeFalse();
 });
+
+it('grants as much as the judge of the route format does', function (float $gapMm, bool $isKept) {
+    expect((new Gap('A', 'B', true, $gapMm, 6.0, new Vector(0, 0, 0), null))->isKept())->toBe($isKept);
+})->with([[6.0, true], [5.951, true], [5.949, false], [6.3, true]]);

@@ -149,7 +149,7 @@ it('refuses points that make no run', function (array $points, array $radii, str
 })->with([
     'one point' => [[[0, 0, 0]], [], 'two ends'],
     'a radius too few' => [[[0, 0, 0], [100, 0, 0], [100, 100, 0]], [], 'one radius for every point'],
-    'a corner that does not turn' => [[[0, 0, 0], [100, 0, 0], [200, 0, 0]], [50], 'a vertex must turn'],
+    'a corner that does not turn' => [[[0, 0, 0], [100, 0, 0], [200, 0, 0]], [50], 'Point 2 lies on a straight line; a vertex must turn'],
     'a leg shorter than its setback' => [[[0, 0, 0], [40, 0, 0], [40, 100, 0]], [50], 'Leg 1 is 10.00 mm too short'],
     'points that coincide' => [[[0, 0, 0], [0, 0, 0], [10, 0, 0]], [50], 'must not be zero'],
 ]);

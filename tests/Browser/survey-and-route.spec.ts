@@ -1,3 +1,4 @@
+import { looksWhole } from './fits';
 import { expect, test } from '@playwright/test';
 import { api, expectAccessible, ownJob, routed, saved, toStage } from './support';
 
@@ -63,6 +64,8 @@ test('a new user pastes ports, finds a way, compares, takes, changes it by hand 
     await expect(compare.getByText('Joints to weld')).toBeVisible();
     await expect(compare.getByText('Cost, about')).toBeVisible();
     await expectAccessible(page);
+    const sizes = [390, 768, 1024, 1280].map((width) => ({ width, height: 800 }));
+    await looksWhole(page, sizes, 24, 'Designs side by side');
     await compare.getByRole('button', { name: 'Take Design 1' }).click();
     await saved(page);
     await expect(page.getByText('● Far end closed')).toBeVisible();

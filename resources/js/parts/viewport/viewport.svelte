@@ -97,7 +97,7 @@
     const shown = (mm: number) => lengthText(mm, desk.view.units, 2);
 </script>
 
-<div class="relative h-full min-h-64 overflow-hidden">
+<div class="relative h-full min-h-64 grow overflow-hidden">
     <canvas
         bind:this={canvas}
         class="absolute inset-0 h-full w-full touch-none"

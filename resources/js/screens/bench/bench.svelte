@@ -60,7 +60,7 @@
         {onstage}
     />
 {:else}
-    <div class="grid grow gap-2 lg:grid-cols-[1fr_20rem]">
+    <div class="grid grow grid-cols-[minmax(0,1fr)] gap-2 lg:grid-cols-[minmax(0,1fr)_20rem]">
         <div class="flex flex-col gap-2">
             <div class="flex items-center gap-3">
                 <p class="figure text-lg">{Math.min(index + 1, steps.length)} / {steps.length}</p>

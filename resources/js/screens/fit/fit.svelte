@@ -33,7 +33,7 @@
     {#if desk.plan.runs.length > 1 && desk.plan.runs.every((one) => one.run)}
         <InsertionOrder {desk} />
     {/if}
-    <div class="grid gap-2 lg:grid-cols-[1fr_25rem]">
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-2 lg:grid-cols-[minmax(0,1fr)_25rem]">
         <BuildOrder {desk} chosen={joint.id} />
         <JointDetail {run} {joint} {sheet} />
     </div>

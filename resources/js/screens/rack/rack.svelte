@@ -57,7 +57,7 @@
     <Button look="quiet" onclick={signOut}>Sign out</Button>
 </header>
 
-<main class="grid gap-3 p-3 lg:grid-cols-[1fr_19rem]">
+<main class="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 lg:grid-cols-[minmax(0,1fr)_19rem]">
     <section class="space-y-4" aria-label="Jobs by what is next">
         <div class="flex items-end gap-3">
             <div class="grow">

@@ -42,6 +42,11 @@
     }
 </script>
 
+{#snippet narrow(label: string)}
+    <!-- On a phone a row is named above its cells, so that they have the whole width. -->
+    <tr class="sm:hidden"><td colspan={all.length} class="label border-b-0 pb-0">{label}</td></tr>
+{/snippet}
+
 <Dialog
     bind:open
     wide="all"
@@ -64,74 +69,72 @@
     {/if}
     {#if failure}<p class="text-stop" role="alert">✕ {failure}</p>{/if}
     {#if all.length > 0}
-        <div class="overflow-x-auto">
-            <table class="table-plain w-full table-fixed">
-                <thead>
-                    <tr>
-                        <th class="w-36"></th>
-                        {#each all as one (one.name)}
-                            <th class="align-top">
-                                <span class="heading block">{one.name}</span>
-                                <span class="flex gap-1 py-1">
-                                    {#if one.name !== 'as it is now'}
-                                        <Button
-                                            look="main"
-                                            aria-label="Take {one.name}"
-                                            onclick={() => take(one)}>Take</Button
-                                        >
-                                    {/if}
-                                    {#if !kept.some((it) => it.name === one.name)}
-                                        <Button
-                                            aria-label="Keep {one.name}"
-                                            onclick={() => keepDesign(desk, keptAs(one.design))}>Keep</Button
-                                        >
-                                    {/if}
-                                </span>
-                            </th>
-                        {/each}
-                    </tr>
-                </thead>
-                <tbody>
-                    <tr>
-                        <td class="label align-top">The runs, to one scale</td>
-                        {#each all as one (one.name)}
-                            <td>
-                                {#each one.runs as { letter, run } (letter)}
-                                    <span class="my-0.5 grid grid-cols-[1rem_1fr] items-center gap-1">
-                                        <span class="font-label text-sm font-semibold">{letter}</span>
-                                        <span
-                                            class="bg-tube border-strong relative block h-3 border-y"
-                                            style:width="{(100 * run.length.value) / longest}%"
-                                        >
-                                            {#each run.segments.filter((it) => it.bend !== null) as segment (segment.from)}
-                                                <span
-                                                    class="bg-bend absolute inset-y-0"
-                                                    style:left="{(100 * segment.from) / run.length.value}%"
-                                                    style:width="{(100 * segment.length) / run.length.value}%"
-                                                ></span>
-                                            {/each}
-                                        </span>
-                                    </span>
-                                {/each}
-                            </td>
-                        {/each}
-                    </tr>
-                    {#each table.rows as row (row.label)}
-                        <tr>
-                            <td class="label">{row.label}</td>
-                            {#each row.cells as cell, i (i)}
-                                <td
-                                    class="figure text-[0.9rem] whitespace-normal {cell.isBest
-                                        ? 'font-medium'
-                                        : 'text-quiet'} {cell.text.startsWith('✕') ? 'text-stop' : ''}"
-                                    >{cell.text}</td
-                                >
-                            {/each}
-                        </tr>
+        <table class="table-plain w-full table-fixed">
+            <thead>
+                <tr>
+                    <th class="w-36 max-sm:hidden"></th>
+                    {#each all as one (one.name)}
+                        <th class="align-top">
+                            <span class="heading block">{one.name}</span>
+                            <span class="flex flex-wrap gap-1 py-1">
+                                {#if one.name !== 'as it is now'}
+                                    <Button look="main" aria-label="Take {one.name}" onclick={() => take(one)}
+                                        >Take</Button
+                                    >
+                                {/if}
+                                {#if !kept.some((it) => it.name === one.name)}
+                                    <Button
+                                        aria-label="Keep {one.name}"
+                                        onclick={() => keepDesign(desk, keptAs(one.design))}>Keep</Button
+                                    >
+                                {/if}
+                            </span>
+                        </th>
                     {/each}
-                </tbody>
-            </table>
-        </div>
+                </tr>
+            </thead>
+            <tbody>
+                {@render narrow('The runs, to one scale')}
+                <tr>
+                    <td class="label align-top max-sm:hidden">The runs, to one scale</td>
+                    {#each all as one (one.name)}
+                        <td>
+                            {#each one.runs as { letter, run } (letter)}
+                                <span class="my-0.5 grid grid-cols-[1rem_1fr] items-center gap-1">
+                                    <span class="font-label text-sm font-semibold">{letter}</span>
+                                    <span
+                                        class="bg-tube border-strong relative block h-3 border-y"
+                                        style:width="{(100 * run.length.value) / longest}%"
+                                    >
+                                        {#each run.segments.filter((it) => it.bend !== null) as segment (segment.from)}
+                                            <span
+                                                class="bg-bend absolute inset-y-0"
+                                                style:left="{(100 * segment.from) / run.length.value}%"
+                                                style:width="{(100 * segment.length) / run.length.value}%"
+                                            ></span>
+                                        {/each}
+                                    </span>
+                                </span>
+                            {/each}
+                        </td>
+                    {/each}
+                </tr>
+                {#each table.rows as row (row.label)}
+                    {@render narrow(row.label)}
+                    <tr>
+                        <td class="label max-sm:hidden">{row.label}</td>
+                        {#each row.cells as cell, i (i)}
+                            <td
+                                class="figure text-[0.9rem] wrap-anywhere whitespace-normal {cell.isBest
+                                    ? 'font-medium'
+                                    : 'text-quiet'} {cell.text.startsWith('✕') ? 'text-stop' : ''}"
+                                >{cell.text}</td
+                            >
+                        {/each}
+                    </tr>
+                {/each}
+            </tbody>
+        </table>
     {:else if !failure}
         <p class="text-quiet">Planning them…</p>
     {/if}

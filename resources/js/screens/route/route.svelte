@@ -83,7 +83,7 @@
 </script>
 
 {#if run}
-    <div class="grid min-h-0 grow gap-2 lg:grid-cols-[1fr_31rem]">
+    <div class="grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-2 lg:grid-cols-[minmax(0,1fr)_31rem]">
         <div
             class="flex min-h-[30rem] flex-col gap-2 self-start lg:sticky lg:top-2 lg:h-[calc(100vh-7.5rem)]"
         >
@@ -91,7 +91,7 @@
                 {#if run.farEnd && run.run}
                     <FarEndBar {desk} {run} {mayPlan} />
                 {/if}
-                <div class="min-h-0 grow">
+                <div class="flex min-h-0 grow flex-col">
                     <Viewport {desk} {ghosts} {showing} grip={mayPlan ? grip : null} {ondrag} />
                 </div>
             </div>

@@ -102,7 +102,7 @@
 {/if}
 {#if search && search.designs.length > 0}
     <section class="sheet" aria-label="Designs found">
-        <table class="table-plain">
+        <table class="table-plain max-sm:[&_td]:px-1 max-sm:[&_th]:px-1">
             <thead>
                 <tr
                     ><th>Bends of each run</th><th class="num">Spread</th><th class="num">All tube</th><th
@@ -136,7 +136,7 @@
                         <td class="num figure">{design.spread.text}</td>
                         <td class="num figure">{design.total.text}</td>
                         <td
-                            ><span class="flex gap-1"
+                            ><span class="flex gap-1 max-sm:flex-col"
                                 ><Button
                                     look={i === picked ? 'main' : 'plain'}
                                     aria-label="Take design {i + 1}"

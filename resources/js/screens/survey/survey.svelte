@@ -151,7 +151,7 @@
     <div class="flex min-h-[30rem] flex-col gap-2 self-start lg:sticky lg:top-2 lg:h-[calc(100vh-9.5rem)]">
         {#if desk.run}
             <Answer run={desk.run} />
-            <div class="sheet relative grow">
+            <div class="sheet relative flex grow flex-col">
                 <Viewport {desk} withDatum grip={mayPlan ? grip : null} {ondrag} />
             </div>
         {/if}

@@ -89,4 +89,6 @@ it('lists what went otherwise than planned', function (string $step, array $valu
     'gone on hot' => ['cool.AJ2', ['temperature' => 80.0], 'Temperature going on: 176 °F, planned 113 °F.'],
     'far end open' => ['trial.A', ['gap' => 6.35], 'Far-end gap: 1/4 in, planned 0 in.'],
     'cut length is only noted' => ['prepare.A1', ['length' => 900.0], null],
+    'torch argon is only noted' => ['weld.AJ2', ['flow' => 99.0], null],
+    'time at the joint is only noted' => ['weld.AJ2', ['seconds' => 9000.0], null],
 ]);

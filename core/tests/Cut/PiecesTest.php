@@ -128,3 +128,15 @@ it('takes several pieces out of one bend while its legs and angle last', functio
     expect($bends)->toHaveCount(2)
         ->and($bends[0]->leftDeg)->toBeClose(45 - 35 - rad2deg(1 / 114.3));
 });
+
+it('does not ask for one bar more where the pieces fill theirs to the last', function () {
+    $rules = ShopRules::shipped();
+    $spare = $rules->value('cut.stock_length') - $rules->value('cut.end_trim') + $rules->value('cut.kerf');
+    $long = static fn (Piece $piece): float => $piece->cutLengthMm() + $rules->value('cut.kerf');
+    // Three pieces that take a bar to the last, by what each is cut longer than it ends up.
+    $more = $long(cut([], 300)[0]) - 300;
+    $third = cut([], $spare / 3 - $more);
+    $one = Nesting::of('T3.000x.065', [...$third, ...$third, ...$third], $rules);
+    $two = Nesting::of('T3.000x.065', [...$third, ...$third, ...$third, ...$third], $rules);
+    expect($one->leastBars)->toBe(1)->and($two->leastBars)->toBe(2)->and($two->bars)->toHaveCount(2);
+});

@@ -103,3 +103,11 @@ it('says where up and the next throat line lie round a joint, from its index mar
     $upright = new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(0, 0, 1)), [], 50);
     expect(JointFace::of(Centreline::of($upright), 20)->upDeg)->toBeNull();
 });
+
+it('goes across and then to the places furthest from it', function (float $inches, array $order) {
+    expect(TackPattern::forTube($inches * 25.4, 1.651)->fullDeg)->toEqual($order);
+})->with([
+    'four' => [1.5, [0, 180, 90, 270]],
+    'six' => [3, [0, 180, 120, 300, 60, 240]],
+    'eight' => [4, [0, 180, 90, 270, 45, 225, 135, 315]],
+]);

@@ -6,8 +6,10 @@ use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Layout\Gap;
 use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Shop\Memo;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
+use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
 /**
  * The gaps of two runs of the header's tube (44.45 mm), each with a route of its own.
@@ -83,3 +85,37 @@ it('measures to a keep-out by its own clearance, or by the shop’s', function (
 it('grants as much as the judge of the route format does', function (float $gapMm, bool $isKept) {
     expect((new Gap('A', 'B', true, $gapMm, 6.0, new Vector(0, 0, 0), null))->isKept())->toBe($isKept);
 })->with([[6.0, true], [5.951, true], [5.949, false], [6.3, true]]);
+
+it('gives the same with a memory of what it measured, and measures nothing twice', function () {
+    $memo = new class implements Memo
+    {
+        /** @var array<string, mixed> */
+        public array $kept = [];
+
+        public int $found = 0;
+
+        public function recall(array $keys): array
+        {
+            $known = array_intersect_key($this->kept, array_flip($keys));
+            $this->found = count($known);
+
+            return $known;
+        }
+
+        public function keep(array $values): void
+        {
+            $this->kept = [...$this->kept, ...$values];
+        }
+    };
+    $job = SomeRoutedSets::header();
+    $shop = Shop::bare();
+    $plain = Planner::sketch($job, $shop)->layout->gaps;
+    $first = Planner::sketch($job, $shop->withMemo($memo))->layout->gaps;
+    $asked = count($memo->kept);
+    $again = Planner::sketch($job, $shop->withMemo($memo))->layout->gaps;
+    // What is near and what is too far for a line are both remembered.
+    expect($first)->toEqual($plain)->and($again)->toEqual($plain)
+        ->and($asked)->toBeGreaterThan(count($plain))
+        ->and($memo->found)->toBe($asked)
+        ->and($memo->kept)->toHaveCount($asked);
+});

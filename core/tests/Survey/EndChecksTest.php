@@ -129,3 +129,20 @@ it('says once what is true of several ports alike', function () {
     expect(toldOf($job, 'meet an edge'))->toHaveCount(1)
         ->and(toldOf($job, 'meet an edge')[0])->toContain('ports A, B, C, D');
 });
+
+it('says how much straight it takes to form a tube to a port that is not round', function (array $bore, bool $isTold) {
+    $told = toldOf(withBore($bore), 'Forming a tube');
+    expect($told !== [])->toBe($isTold);
+})->with([
+    'oval' => [['shape' => 'oval', 'width' => '34 mm', 'height' => '40 mm'], true],
+    'round' => [['shape' => 'round', 'width' => '40 mm'], false],
+]);
+
+it('does not say so where enough is kept straight', function () {
+    $oval = ['shape' => 'oval', 'width' => '34 mm', 'height' => '40 mm'];
+    $long = SomeHeader::job([
+        'runs' => [0 => ['start' => ['bore' => $oval]]],
+        'set' => ['routing' => ['firstStraight' => '120 mm']],
+    ]);
+    expect(toldOf($long, 'Forming a tube'))->toBe([]);
+});

@@ -126,3 +126,21 @@ it('names the field that cannot be used', function (KeepOutKind $kind, array $an
     ],
     'a field it does not know' => [KeepOutKind::Block, ['colour' => 'red'], 'colour'],
 ]);
+
+it('is as long and as wide as the wheel reaches at any lock, and no more', function (float $lock) {
+    $size = ['at' => [0, 0, 0], 'diameter' => 600, 'width' => 200, 'lock' => $lock, 'bump' => 70, 'droop' => 90];
+    $box = solidOf(kit(KeepOutKind::Tyre, $size));
+    [$along, $across] = [0.0, 0.0];
+    for ($turned = -$lock; $turned <= $lock; $turned += $lock / 200) {
+        foreach ([[300, 100], [300, -100]] as [$x, $y]) {
+            $corner = (new Vector($x, $y, 0))->turnedAbout(new Vector(0, 0, 1), $turned);
+            $along = max($along, abs($corner->x));
+            $across = max($across, abs($corner->y));
+        }
+    }
+    // From far off along either axis, the face is met just there.
+    expect(1e4 - $box->distance(1e4, 0, 0))->toBeClose($along, 1e-4)
+        ->and(1e4 - $box->distance(0, 1e4, 0))->toBeClose($across, 1e-4)
+        ->and(1e4 - $box->distance(0, 0, 1e4))->toBeClose(300.0 + 70.0)
+        ->and(1e4 - $box->distance(0, 0, -1e4))->toBeClose(300.0 + 90.0);
+})->with(['hardly turned' => 10.0, 'usual' => 38.0, 'a trolley' => 80.0]);

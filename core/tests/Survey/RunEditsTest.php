@@ -146,3 +146,19 @@ it('keeps the firing order of a collector that is moved', function () {
     expect($firing)->not->toBe(['A', 'B', 'C', 'D'])
         ->and($moved->set->collectors[0]->firing)->toBe($firing);
 });
+
+it('keeps the routes of runs whose ends stay as they are, and drops those of ends that move or turn', function () {
+    $level = new InletRing(new Vector(500, 100, -300), new Vector(1, 0, 0), 90, Length::ofMm(2), 44.45);
+    // Two inlets level beside each other: tipped about the line between them they stay where they are.
+    $tipped = new InletRing(new Vector(500, 100, -300), new Vector(1, 0, -0.2), 90, Length::ofMm(2), 44.45);
+    $moved = new InletRing(new Vector(510, 100, -300), new Vector(1, 0, 0), 90, Length::ofMm(2), 44.45);
+    $collector = new CollectorSpec('Merge', ['A', 'B'], AssignmentMode::Fixed, []);
+    $routed = RunEdits::collected(SomeHeader::job(), $collector, $level)->routed(
+        'A',
+        new RouteChoice([new RouteRow(Length::ofMm(50), 35, 45, Length::ofMm(66.7))], Length::ofMm(80)),
+    );
+    $kept = static fn (InletRing $ring): bool => RunEdits::collected($routed, $collector, $ring)->run('A')?->route !== null;
+    expect($kept($level))->toBeTrue()->and($kept($tipped))->toBeFalse()->and($kept($moved))->toBeFalse();
+    $there = RunEdits::collected($routed, $collector, $tipped)->run('A')?->end->frame()->at;
+    expect($there?->distanceTo($routed->run('A')?->end->frame()->at ?? new Vector(0, 0, 0)))->toBeLessThan(0.01);
+});

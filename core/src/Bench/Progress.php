@@ -78,6 +78,7 @@ final readonly class Progress
         );
     }
 
+    /** The newest reading of a measure in the base unit of its quantity; null if there is none. */
     public function reading(string $stepId, string $measure): ?float
     {
         return $this->readings[$stepId][$measure] ?? null;

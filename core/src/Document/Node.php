@@ -198,6 +198,7 @@ final readonly class Node
         return $this->value === true;
     }
 
+    /** A number no greater than $most either way, in whatever unit the field is; 0 where it is none. */
     public function number(float $most = 1e6): float
     {
         if (! is_int($this->value) && ! is_float($this->value)) {

@@ -12,6 +12,7 @@ final readonly class ProblemNumbers
 {
     private const MOST_MM = 1e5;
 
+    /** A place in mm. */
     public static function point(Node $node): Vector
     {
         $parts = array_map(static fn (Node $item): float => $item->number(self::MOST_MM), $node->items(3));
@@ -24,11 +25,13 @@ final readonly class ProblemNumbers
         return new Vector(...$parts);
     }
 
+    /** A direction, made of length 1. */
     public static function direction(Node $node): Vector
     {
         return $node->direction()->unit();
     }
 
+    /** A number above 0, in mm or degrees as the field is; 1 where it is not. */
     public static function positive(Node $node): float
     {
         $value = $node->number(self::MOST_MM);
@@ -41,6 +44,7 @@ final readonly class ProblemNumbers
         return $value;
     }
 
+    /** A number of at least 0, in mm or degrees as the field is. */
     public static function notNegative(Node $node): float
     {
         $value = $node->number(self::MOST_MM);
@@ -51,6 +55,7 @@ final readonly class ProblemNumbers
         return max($value, 0.0);
     }
 
+    /** A number between two bounds, both in the field's own unit. */
     public static function within(Node $node, float $least, float $most, ?float $default = null): float
     {
         if ($default !== null && $node->isMissing()) {

@@ -22,7 +22,7 @@ final readonly class Directions
     private const FLAT = 1e-4;
 
     /**
-     * Gives a direction at an angle from an axis, turned about it from the plane that holds another direction.
+     * Gives a direction at an angle from an axis, turned about it from the plane that holds another direction. Angles in radians.
      *
      * @param  list<float>  $axis
      * @param  list<float>  $towards

@@ -32,11 +32,13 @@ final readonly class Frame
         throw new \DomainException('A direction must be finite.');
     }
 
+    /** Gone straight on by so many mm. */
     public function advanced(float $mm): self
     {
         return new self($this->at->plus($this->forward->times($mm)), $this->forward, $this->reference);
     }
 
+    /** Turned about its own direction by degrees, clockwise looking with the flow. */
     public function turned(float $angleDeg): self
     {
         return new self($this->at, $this->forward, $this->reference->turnedAbout($this->forward, $angleDeg));

@@ -22,11 +22,13 @@ final readonly class Vector
         return new self($this->x - $other->x, $this->y - $other->y, $this->z - $other->z);
     }
 
+    /** So many times as long; the factor is a plain number. */
     public function times(float $factor): self
     {
         return new self($this->x * $factor, $this->y * $factor, $this->z * $factor);
     }
 
+    /** The scalar product, in the product of both units: the part along the other, if that has length 1. */
     public function dot(self $other): float
     {
         return $this->x * $other->x + $this->y * $other->y + $this->z * $other->z;
@@ -41,11 +43,13 @@ final readonly class Vector
         );
     }
 
+    /** In the unit of its parts: mm for a place. */
     public function length(): float
     {
         return sqrt($this->dot($this));
     }
 
+    /** Between two places, in mm. */
     public function distanceTo(self $other): float
     {
         return $this->minus($other)->length();

@@ -28,6 +28,7 @@ final readonly class Bore
         public float $turnDeg = 0.0,
     ) {}
 
+    /** Of the opening, in mm². */
     public function areaMm2(): float
     {
         [$w, $h, $r] = [$this->width->mm, $this->height->mm, $this->corner->mm];

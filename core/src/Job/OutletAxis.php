@@ -13,6 +13,7 @@ enum OutletAxis: string
     case Right = 'right';
     case Up = 'up';
 
+    /** The coordinate of a place along it, in mm. */
     public function of(Vector $place): float
     {
         return match ($this) {

@@ -65,7 +65,7 @@ final readonly class ByHand
         );
     }
 
-    /** Makes the run so long, as near as it gets, with the far end in place and what is locked left alone. */
+    /** Makes the run so long, as near as it gets, with the far end in place and what is locked left alone. Lengths in mm. */
     public function bringToLength(float $mm): RouteChoice
     {
         return $this->route->changedTo(

@@ -23,11 +23,13 @@ final readonly class Figure
         public ?Override $override,
     ) {}
 
+    /** A proposed value in the base unit of its quantity (mm, °, A, s, L, kg). */
     public static function of(string $key, string $label, Quantity $quantity, float $value, Reason $reason): self
     {
         return new self($key, $label, $quantity, $value, $value, $reason, null);
     }
 
+    /** The same with a value of a person's own, in the same base unit. */
     public function overruledBy(Override $override, float $value): self
     {
         return new self($this->key, $this->label, $this->quantity, $value, $this->proposed, $this->reason, $override);

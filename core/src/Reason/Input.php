@@ -17,6 +17,7 @@ final readonly class Input
         private string $word,
     ) {}
 
+    /** A value in the base unit of its quantity (mm, °, A, s, L, kg). */
     public static function of(string $label, Quantity $quantity, float $value): self
     {
         return new self($label, $quantity, $value, '');

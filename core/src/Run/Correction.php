@@ -17,6 +17,7 @@ final readonly class Correction
         public FarEnd $leaves,
     ) {}
 
+    /** What it leaves open, as FarEnd weighs it: mm, with 10 mm for a degree. */
     public function badness(): float
     {
         return $this->leaves->badness();

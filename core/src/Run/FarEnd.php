@@ -50,6 +50,7 @@ final readonly class FarEnd
         return $this->gapMm <= self::CLOSED_MM && $this->angleDeg <= self::CLOSED_DEG;
     }
 
+    /** Gap and turn as one number: mm, with 10 mm for a degree. */
     public function badness(): float
     {
         return hypot($this->gapMm, self::MM_PER_DEG * $this->angleDeg);

@@ -27,6 +27,7 @@ final readonly class Bottle
         return $this->capacityL * max(0.0, $this->gaugeKpa - $this->usableKpa) / ($this->fullKpa + self::AIR_KPA);
     }
 
+    /** The share of a full bottle, 0 to 1. */
     public function isFilledTo(): float
     {
         return max(0.0, min(1.0, ($this->gaugeKpa + self::AIR_KPA) / ($this->fullKpa + self::AIR_KPA)));

@@ -61,6 +61,7 @@ final readonly class ShopRules
         return $this->rules[$key] ?? throw new \OutOfBoundsException(sprintf('There is no shop rule "%s".', $key));
     }
 
+    /** A rule in the base unit of its quantity (mm, °, A, s, L, kg). */
     public function value(string $key): float
     {
         return $this->get($key)->value;

@@ -34,11 +34,13 @@ final readonly class TubeSize
         return $this->odMm - 2 * $this->wallMm;
     }
 
+    /** Of the bore, in mm². */
     public function boreAreaMm2(): float
     {
         return M_PI / 4 * $this->idMm() ** 2;
     }
 
+    /** Of the metal in a square cut, in mm². */
     public function metalAreaMm2(): float
     {
         return M_PI / 4 * ($this->odMm ** 2 - $this->idMm() ** 2);

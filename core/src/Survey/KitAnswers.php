@@ -17,11 +17,13 @@ final readonly class KitAnswers
 {
     public function __construct(private Node $answers, private UnitSystem $units) {}
 
+    /** A length in mm. */
     public function length(string $key): float
     {
         return $this->answers->at($key)->length($this->units)->mm;
     }
 
+    /** A length in mm, above 0. */
     public function positive(string $key): float
     {
         $node = $this->answers->at($key);
@@ -33,6 +35,7 @@ final readonly class KitAnswers
         return max($mm, 0.1);
     }
 
+    /** An angle in degrees. */
     public function angle(string $key): float
     {
         return $this->answers->at($key)->quantity(Quantity::Angle, $this->units, 360);

@@ -17,11 +17,13 @@ final readonly class KitField
         public array $proposed,
     ) {}
 
+    /** Asks for a length; what is proposed is in mm. */
     public static function length(string $key, string $label, float $mm): self
     {
         return new self($key, $label, 'length', [$mm]);
     }
 
+    /** Asks for an angle; what is proposed is in degrees. */
     public static function angle(string $key, string $label, float $deg): self
     {
         return new self($key, $label, 'angle', [$deg]);

@@ -42,6 +42,7 @@ final readonly class Length
         return new self($mm);
     }
 
+    /** A length given in inches; 1 in is 25.4 mm. */
     public static function ofInches(float $inches): self
     {
         return new self($inches * self::MM_PER_INCH);
@@ -112,6 +113,7 @@ final readonly class Length
         return $read->number * self::MM_PER_INCH;
     }
 
+    /** The length in inches. */
     public function inches(): float
     {
         return $this->mm / self::MM_PER_INCH;

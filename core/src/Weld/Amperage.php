@@ -117,6 +117,7 @@ final readonly class Amperage
         ];
     }
 
+    /** Rounded to the dial: steps of 5 A. */
     public static function onDial(float $amps): float
     {
         return max(self::STEP_A, self::STEP_A * round($amps / self::STEP_A));

@@ -10,7 +10,7 @@ final readonly class Heat
     /** Thermal efficiency k of TIG [EN 1011-1]. */
     private const EFFICIENCY = 0.6;
 
-    /** Conventional load voltage U = 10 + 0.04·I in V [IEC 60974-1]. */
+    /** Conventional load voltage U = 10 + 0.04·I in V [IEC 60974-1]. Current in A. */
     public static function arcVolts(float $amps): float
     {
         return 10 + 0.04 * $amps;

@@ -39,7 +39,7 @@ final class MeshField
         $this->high = [$d, $e, $f];
     }
 
-    /** The signed distance itself. */
+    /** The signed distance itself. In mm. */
     public function distance(float $x, float $y, float $z): float
     {
         $distance = $this->mesh->distance($x, $y, $z);
@@ -47,7 +47,7 @@ final class MeshField
         return $this->isInside($x, $y, $z, $distance) ? -$distance : $distance;
     }
 
-    /** How deep a point lies inside, 0 outside. */
+    /** How deep a point lies inside, 0 outside. In mm. */
     public function depth(float $x, float $y, float $z): float
     {
         return $this->atLeast($x, $y, $z) > 0.0 || ! $this->mesh->contains($x, $y, $z)
@@ -90,7 +90,7 @@ final class MeshField
         return max($coarse, $bound);
     }
 
-    /** The signed distance, in a straight line between the eight points of a fine grid about it. */
+    /** The signed distance, in a straight line between the eight points of a fine grid about it. In mm. */
     public function between(float $x, float $y, float $z): float
     {
         $u = $x / self::FINE;

@@ -8,7 +8,7 @@ namespace UpsweptBead\Core\Geometry\Mesh;
 final readonly class Triangle
 {
     /**
-     * Gives the square of a point's distance [Ericson, Real-Time Collision Detection, 5.1.5].
+     * Gives the square of a point's distance [Ericson, Real-Time Collision Detection, 5.1.5]. In mm².
      *
      * @param  array<int, float>  $c
      */

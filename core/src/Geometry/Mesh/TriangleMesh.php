@@ -49,7 +49,7 @@ final class TriangleMesh
     }
 
     /**
-     * Gives the distance of a point from the surface, or the limit if nothing is nearer.
+     * Gives the distance of a point from the surface, or the limit if nothing is nearer. In mm.
      *
      * Point and triangle after [Ericson, Real-Time Collision Detection, 5.1.5].
      */
@@ -111,7 +111,7 @@ final class TriangleMesh
     }
 
     /**
-     * Says whether a point lies inside; never for a mesh that is not closed. Counts how often a line from it leaves.
+     * Says whether a point lies inside; never for a mesh that is not closed. Counts how often a line from it leaves. Coordinates in mm.
      */
     public function contains(float $x, float $y, float $z): bool
     {

@@ -25,6 +25,7 @@ final readonly class Box extends KeepOut
         parent::__construct($id, $clearanceMm, $exemptFirstMm, $exemptLastMm);
     }
 
+    /** In mm, negative inside. */
     public function distance(float $x, float $y, float $z): float
     {
         $x -= $this->centre->x;

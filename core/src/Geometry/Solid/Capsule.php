@@ -27,6 +27,7 @@ final readonly class Capsule extends KeepOut
         $this->square = $this->along->dot($this->along);
     }
 
+    /** In mm, negative inside. */
     public function distance(float $x, float $y, float $z): float
     {
         $x -= $this->from->x;

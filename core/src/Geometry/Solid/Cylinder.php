@@ -31,6 +31,7 @@ final readonly class Cylinder extends KeepOut
         $this->middle = $from->plus($along->times(0.5));
     }
 
+    /** In mm, negative inside. */
     public function distance(float $x, float $y, float $z): float
     {
         $x -= $this->middle->x;

@@ -21,6 +21,7 @@ final readonly class HalfSpace extends KeepOut
         parent::__construct($id, $clearanceMm, $exemptFirstMm, $exemptLastMm);
     }
 
+    /** In mm, negative inside. */
     public function distance(float $x, float $y, float $z): float
     {
         return ($x - $this->point->x) * $this->normal->x +

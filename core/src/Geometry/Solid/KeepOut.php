@@ -25,13 +25,13 @@ abstract readonly class KeepOut
      */
     abstract public function distance(float $x, float $y, float $z): float;
 
-    /** Gives a distance that is not above the true one, in little time. */
+    /** Gives a distance that is not above the true one, in little time. In mm. */
     public function atLeast(float $x, float $y, float $z): float
     {
         return $this->distance($x, $y, $z);
     }
 
-    /** Gives a distance that is not below the true one, in little time. */
+    /** Gives a distance that is not below the true one, in little time. In mm. */
     public function atMost(float $x, float $y, float $z): float
     {
         return $this->distance($x, $y, $z);

@@ -40,6 +40,7 @@ final readonly class MeshSolid extends KeepOut
         $this->field = new MeshField($mesh);
     }
 
+    /** In mm, negative inside a closed mesh. */
     public function distance(float $x, float $y, float $z): float
     {
         [$u, $v, $w] = $this->own($x - $this->at->x, $y - $this->at->y, $z - $this->at->z);
@@ -47,6 +48,7 @@ final readonly class MeshSolid extends KeepOut
         return $this->field->distance($u, $v, $w);
     }
 
+    /** In mm, never more than the true distance. */
     public function atLeast(float $x, float $y, float $z): float
     {
         [$u, $v, $w] = $this->own($x - $this->at->x, $y - $this->at->y, $z - $this->at->z);
@@ -67,6 +69,7 @@ final readonly class MeshSolid extends KeepOut
         return false;
     }
 
+    /** The least distance (mm) to a line from a point along a vector, and the share of the line where that is. */
     public function along(float $x, float $y, float $z, float $ux, float $uy, float $uz, float $limit): array
     {
         [$x, $y, $z] = $this->own($x - $this->at->x, $y - $this->at->y, $z - $this->at->z);

@@ -48,7 +48,7 @@ final readonly class Bounds
             }, $run->bends));
     }
 
-    /** Gives the value, held to its bounds; of $count values in all. */
+    /** Gives the value, held to its bounds; of $count values in all. Straights in mm, turns and angles in degrees. */
     public function held(int $value, float $wish, int $count): float
     {
         return match (true) {

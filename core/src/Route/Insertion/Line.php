@@ -58,6 +58,7 @@ final readonly class Line
         return new self($id, $tube->odMm, $points, $stations, $tube->lengthMm);
     }
 
+    /** Turned about an axis through a point, by degrees. */
     public function turned(Vector $about, Vector $axis, float $deg): self
     {
         $points = [];

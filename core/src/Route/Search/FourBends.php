@@ -13,6 +13,7 @@ final readonly class FourBends
 {
     private const MOST_TURNING = 6.9;
 
+    /** One way drawn by chance: of a length (mm), or of any. Null where the draw leads nowhere. */
     public static function drawn(Span $s, ?float $length, Chance $chance): ?Way
     {
         $a = [$s->ax, $s->ay, $s->az];

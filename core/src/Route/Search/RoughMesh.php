@@ -30,16 +30,19 @@ final readonly class RoughMesh extends KeepOut
         parent::__construct($mesh->id, $mesh->clearanceMm, $mesh->exemptFirstMm, $mesh->exemptLastMm);
     }
 
+    /** In mm, as near as the grid of the mesh tells. */
     public function distance(float $x, float $y, float $z): float
     {
         return $this->mesh->roughly($x, $y, $z);
     }
 
+    /** In mm, never more than the true distance. */
     public function atLeast(float $x, float $y, float $z): float
     {
         return $this->mesh->atLeast($x, $y, $z);
     }
 
+    /** In mm, never less than the true distance. */
     public function atMost(float $x, float $y, float $z): float
     {
         return $this->mesh->roughly($x, $y, $z) + self::OFF;
@@ -50,6 +53,7 @@ final readonly class RoughMesh extends KeepOut
         return false;
     }
 
+    /** The least distance (mm) to a line from a point along a vector, and the share of the line where that is. */
     public function along(float $x, float $y, float $z, float $ux, float $uy, float $uz, float $limit): array
     {
         $length = sqrt($ux * $ux + $uy * $uy + $uz * $uz);

@@ -125,6 +125,7 @@ final class SetSolver
         $this->sharing = new InletChoices($this->layout, $this->assembly, $this->appraisal, $this->chance);
     }
 
+    /** Looks for so many seconds of the clock it was given; less where nothing better is left to find. */
     public function solve(float $seconds): SetAnswer
     {
         $this->began = ($this->now)();

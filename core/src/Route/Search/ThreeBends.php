@@ -126,7 +126,7 @@ final class ThreeBends
     }
 
     /**
-     * The three inner vertices for one of them.
+     * The three inner vertices for one of them. In mm.
      *
      * @param  list<float>  $all
      * @return list<float>

@@ -83,7 +83,7 @@ final readonly class TwoBends
 
     /**
      * Scans the ways of one length: first legs in steps, the last leg by bisection; and from each, where an angle comes
-     * onto the grid nearby.
+     * onto the grid nearby. Lengths and radii in mm.
      *
      * @param  list<array{float, float}>  $radii
      * @return list<Way>

@@ -93,7 +93,7 @@ final class Way
         );
     }
 
-    /** The objective of one tube: bends, odd angles, turning and length, as they are to count. */
+    /** The objective of one tube: bends, odd angles, turning and length, as they are to count. Turning in radians, length in mm. */
     public static function costOf(
         ObjectiveWeights $weights,
         int $bends,

@@ -44,7 +44,7 @@ final readonly class WayClearance
     /**
      * Where two inlets sit closer than the gap, one of the two tubes must begin to bend inside the near zone, or they
      * run too close just before it, with nothing to tell a search which way is better. Gives how much too long the
-     * shorter of the two last straights is.
+     * shorter of the two last straights is. All in mm.
      */
     public static function lane(Way $p, Way $q, float $gap, float $hand): float
     {
@@ -97,7 +97,7 @@ final readonly class WayClearance
     }
 
     /**
-     * Says, at some points only, whether a tube plainly runs into a keep-out by more than $most.
+     * Says, at some points only, whether a tube plainly runs into a keep-out by more than $most. All in mm.
      *
      * @param  list<array{float, float, float, float}>  $marks  of the way: x, y, z and station
      */

@@ -47,7 +47,7 @@ final readonly class TwoBendFamily
             self::REACH_RADII * max($this->firstClrMm, $this->secondClrMm);
     }
 
-    /** Plain floats: this is the router's inner loop. */
+    /** Plain floats: this is the router's inner loop. Lengths in mm. */
     public function at(float $p, float $q): ?Legs
     {
         [$a, $b, $w] = [$this->request->start->forward, $this->request->end->forward, $this->between];

@@ -10,13 +10,19 @@ use UpsweptBead\Core\Tests\Support\Schemas;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Units\UnitSystem;
 
-/** @return list<string> the places that have something wrong */
+/**
+ * @param  array<string, mixed>  $document
+ * @return list<string> the places that have something wrong
+ */
 function places(array $document): array
 {
     return array_map(static fn (Fault $fault): string => $fault->path, JobReader::fromDecoded($document)->faults);
 }
 
-/** @param  non-empty-list<string|int>  $path */
+/**
+ * @param  non-empty-list<string|int>  $path
+ * @return array<string, mixed>
+ */
 function changed(array $path, mixed $value): array
 {
     $document = Some::document();

@@ -14,7 +14,11 @@ use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 
-/** The example run with its ends of other kinds, and fittings on its side. */
+/**
+ * The example run with its ends of other kinds, and fittings on its side.
+ *
+ * @param  list<array<string, mixed>>  $fittings
+ */
 function joined(string $start, string $end, array $fittings = []): Plan
 {
     static $document = null;

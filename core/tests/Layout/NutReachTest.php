@@ -27,7 +27,10 @@ function studded(): Job
     ]);
 }
 
-/** @return list<NutReach> */
+/**
+ * @param  list<\UpsweptBead\Core\Geometry\Solid\KeepOut>  $solids
+ * @return list<NutReach>
+ */
 function reach(array $solids): array
 {
     return NutReach::of(studded(), [], $solids, Shop::bare()->rules);

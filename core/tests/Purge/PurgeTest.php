@@ -41,6 +41,7 @@ it('shows the room that this much argon would make unsafe', function () {
     expect(Purge::roomL(100))->toBeClose(1445, 2e-3);
 });
 
+/** @param  array{float|int, float|int, float|int}  $direction */
 function tubeFrom(array $direction, Bend ...$bends): TubeRun
 {
     return new TubeRun(

@@ -10,7 +10,10 @@ use UpsweptBead\Core\Run\PieceSpan;
 use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Stock\Catalogue;
 
-/** @param  list<array{float, float}>  $bends straight before and angle of each bend on a 4 1/2 in radius */
+/**
+ * @param  list<array{float, float}>  $bends straight before and angle of each bend on a 4 1/2 in radius
+ * @return list<PieceSpan>|null
+ */
 function piecesOf(array $bends, float $endStraightMm): ?array
 {
     $rows = array_map(static fn (array $bend): Bend => new Bend($bend[0], 0, $bend[1], 114.3), $bends);

@@ -10,7 +10,10 @@ use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
 use UpsweptBead\Core\Shop\ShopRules;
 
-/** @return array{Shop, list<string>} */
+/**
+ * @param  array<string, mixed>  $document
+ * @return array{Shop, list<string>}
+ */
 function shopOf(array $document): array
 {
     $faults = new Faults();

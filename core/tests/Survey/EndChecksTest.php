@@ -22,6 +22,7 @@ function toldOf(Job $job, string $words): array
     );
 }
 
+/** @param  array<string, mixed>  $bore */
 function withBore(array $bore): Job
 {
     return SomeHeader::job(['runs' => [0 => ['start' => ['bore' => $bore]]]]);
@@ -74,7 +75,12 @@ it('writes ports, looks and outlets as they were read', function () {
         ->and($written['set']['outlets'][0]['most'])->toBe('650 mm');
 });
 
-/** One tube that ends in the open, 600 mm behind the datum and 300 mm right of it. */
+/**
+ * One tube that ends in the open, 600 mm behind the datum and 300 mm right of it.
+ *
+ * @param  array<string, mixed>  $set
+ * @param  array{float|int, float|int, float|int}  $direction
+ */
 function tailpipe(array $set, array $direction = [1, 0, 0]): Job
 {
     $document = SomeHeader::document();

@@ -10,7 +10,10 @@ use UpsweptBead\Core\Survey\SurveyChecks;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 use UpsweptBead\Core\Units\Quantity;
 
-/** @return list<string> */
+/**
+ * @param  array<string, mixed>  $document
+ * @return list<string>
+ */
 function cautions(array $document): array
 {
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');

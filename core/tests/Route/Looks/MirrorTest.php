@@ -6,7 +6,11 @@ use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Route\Looks\Mirror;
 use UpsweptBead\Core\Tests\Support\Some;
 
-/** Two banks of two, 400 mm apart, the right one further back by some mm. */
+/**
+ * Two banks of two, 400 mm apart, the right one further back by some mm.
+ *
+ * @return list<array{Vector, Vector}>
+ */
 function banks(float $stagger): array
 {
     $ports = [];

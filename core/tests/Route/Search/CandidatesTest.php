@@ -20,7 +20,10 @@ function candidates(RouteProblem $problem, int $seed = 1): Candidates
     return new Candidates($problem, new ThreeBends($chance), $chance, $mending);
 }
 
-/** @param  list<Way>  $ways */
+/**
+ * @param  list<Way>  $ways
+ * @return list<float>
+ */
 function ranksOf(array $ways): array
 {
     return array_map(static fn (Way $way): float => $way->cost + $way->shortfall, $ways);

@@ -8,6 +8,7 @@ use UpsweptBead\Core\Tests\Support\SomeSets;
 /**
  * The two-bend problem with its inlet put elsewhere.
  *
+ * @param  ?array<string, mixed>  $port
  * @param  array{float, float, float}  $at
  * @param  array{float, float, float}  $dir
  * @return array<string, mixed>

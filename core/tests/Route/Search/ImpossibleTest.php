@@ -8,7 +8,10 @@ use UpsweptBead\Core\Route\Search\InletSharing;
 use UpsweptBead\Core\Route\Search\Lack;
 use UpsweptBead\Core\Tests\Support\SomeSets;
 
-/** @return list<Hindrance> */
+/**
+ * @param  array<string, mixed>  $document
+ * @return list<Hindrance>
+ */
 function reasons(array $document): array
 {
     $problem = SomeSets::problem($document);

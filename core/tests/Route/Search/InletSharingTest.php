@@ -9,7 +9,10 @@ use UpsweptBead\Core\Route\Search\InletSharing;
 use UpsweptBead\Core\Tests\Support\SomeSets;
 use UpsweptBead\Core\Tests\Support\SomeWays;
 
-/** @return list<string> each way of sharing out, the inlets in the order of the ports */
+/**
+ * @param  array<string, mixed>  $document
+ * @return list<string> each way of sharing out, the inlets in the order of the ports
+ */
 function sharings(array $document): array
 {
     $all = (new InletSharing(SomeSets::problem($document)))->assignments(new Chance(1), 10_000);

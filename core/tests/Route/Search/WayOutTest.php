@@ -34,7 +34,10 @@ function slab(string $id, float $ahead, float $fromY, float $toY): Box
     );
 }
 
-/** @param  list<KeepOut>  $solids */
+/**
+ * @param  list<KeepOut>  $solids
+ * @return array{string, float}|null
+ */
 function closed(array $solids, float $clearance = 12.0): ?array
 {
     return WayOut::closedBy(alongX(), false, $solids, $clearance, M_PI / 2);

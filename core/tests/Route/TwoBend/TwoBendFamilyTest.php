@@ -25,7 +25,11 @@ function familyOf(Span $span, float $firstClrMm, float $secondClrMm): TwoBendFam
     return new TwoBendFamily($request, $firstClrMm, 170.0, $secondClrMm, 170.0);
 }
 
-/** Lengths of the first and the last leg of a way, vertex to vertex. */
+/**
+ * Lengths of the first and the last leg of a way, vertex to vertex.
+ *
+ * @return array{float, float}
+ */
 function outerLegs(Way $way): array
 {
     [$a, $b, $c, $d] = array_map(static fn (array $xyz): Vector => new Vector(...$xyz), array_chunk($way->vertices, 3));

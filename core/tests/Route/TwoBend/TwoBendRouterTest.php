@@ -17,6 +17,8 @@ use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Shop\RoutingLimits;
 use UpsweptBead\Core\Tests\Support\Some;
 
+/** @param  array{float|int, float|int, float|int}  $at
+ * @param  array{float|int, float|int, float|int}  $direction */
 function facing(array $at, array $direction): Frame
 {
     return Frame::facing(new Vector(...$at), new Vector(...$direction));

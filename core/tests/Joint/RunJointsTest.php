@@ -11,6 +11,7 @@ use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 
@@ -135,3 +136,31 @@ it('clocks a fitting the short way round', function (string $station) {
             ->and(min(abs($off), 360.0 - abs($off)))->toBeLessThan(1e-9);
     }
 })->with(['2 in', '14 in', '26 in']);
+
+it('knows the thinner and the thicker of the two walls that meet', function () {
+    $plan = joined('flange', 'v-band');
+    $wall = $plan->layout->runs[0]->tube->wallMm;
+    foreach ($plan->joints->ofRun('A') as $joint) {
+        $walls = [$joint->between->wallMm, $joint->and->wallMm];
+        expect($joint->thinnerMm())->toBe(min($walls))->and($joint->thickerMm())->toBe(max($walls));
+    }
+    $seal = $plan->joints->ofRun('A')[0];
+    expect($seal->type)->toBe(JointType::FlangeSeal)
+        ->and($seal->thinnerMm())->toBe($wall)
+        ->and($seal->thickerMm())->toBeGreaterThan(2 * $wall);
+});
+
+// Common practice: a bung's edge stays five walls clear of a joint; 28 mm across, on a wall of 1.651 mm.
+it('keeps a bung clear of every joint by half of it and five walls', function (float $offMm, bool $isTold) {
+    $joints = joined('v-band', 'flange')->joints->ofRun('A');
+    $station = $joints[1]->seam->stationMm + $offMm;
+    $notices = joined('v-band', 'flange', [['kind' => 'oxygen-sensor-bung', 'station' => $station, 'fromTop' => 0]])
+        ->notices();
+    $told = array_filter($notices, static fn (Notice $one): bool => str_starts_with($one->message, 'The bung sits'));
+    expect($told !== [])->toBe($isTold);
+})->with([
+    [14.0 + 5 * 1.651 - 0.1, true],
+    [14.0 + 5 * 1.651 + 0.1, false],
+    [-(14.0 + 5 * 1.651 - 0.1), true],
+    [3.0, true],
+]);

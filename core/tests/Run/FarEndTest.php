@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\CorrectionKind;
 use UpsweptBead\Core\Run\FarEnd;
@@ -21,6 +22,18 @@ it('is closed where the run ends', function () {
     $run = Some::run(Some::dice(1), 3);
     $end = FarEnd::of($run, $run->end());
     expect($end->isClosed())->toBeTrue()->and($end->best)->toBeNull();
+});
+
+it('is closed only if both the place and the direction are met', function () {
+    $run = Some::run(Some::dice(4), 2);
+    $end = $run->end();
+    $aside = $end->advanced(5);
+    $turned = Frame::facing($end->at, $end->forward->turnedAbout($end->reference, 4));
+    expect(FarEnd::of($run, $aside)->angleDeg)->toBeClose(0.0, 0, 1e-9)
+        ->and(FarEnd::of($run, $aside)->isClosed())->toBeFalse()
+        ->and(FarEnd::of($run, $turned)->gapMm)->toBeClose(0.0, 0, 1e-9)
+        ->and(FarEnd::of($run, $turned)->angleDeg)->toBeClose(4.0)
+        ->and(FarEnd::of($run, $turned)->isClosed())->toBeFalse();
 });
 
 it('splits the gap into the part along the target’s axis and the part across it', function () {

@@ -19,16 +19,18 @@ const SCREENS = [
     '/jobs/4/handover',
     '/jobs/5/handover',
 ];
-const DIALOGS: [string, string | RegExp][] = [
-    ['/', 'New job'],
-    ['/jobs/3/survey', 'Paste ports'],
-    ['/jobs/3/survey', 'Ports in a row'],
-    ['/jobs/3/survey', 'Mirror to the other bank'],
-    ['/jobs/3/survey', 'Runs meet in a collector'],
-    ['/jobs/3/survey', 'Add something to keep clear of'],
-    ['/jobs/3/route', 'Bring in routes'],
-    ['/jobs/3/route', 'Keys'],
-];
+/** What opens a dialog, by screen. */
+const DIALOGS: Record<string, string[]> = {
+    '/': ['New job'],
+    '/jobs/3/survey': [
+        'Paste ports',
+        'Ports in a row',
+        'Mirror to the other bank',
+        'Runs meet in a collector',
+        'Add something to keep clear of',
+    ],
+    '/jobs/3/route': ['Bring in routes', 'Keys'],
+};
 const DESK: Size[] = [
     { width: 1280, height: 800 },
     { width: 1024, height: 768 },
@@ -51,12 +53,15 @@ async function lookAtAll(page: Page, sizes: Size[], least: number): Promise<void
         await open(page, url);
         await looksWhole(page, sizes, least, url);
     }
-    for (const [url, button] of DIALOGS) {
-        await page.setViewportSize({ width: 1280, height: 800 });
+    for (const [url, buttons] of Object.entries(DIALOGS)) {
         await open(page, url);
-        await page.getByRole('button', { name: button }).first().click();
-        await expect(page.getByRole('dialog')).toBeVisible();
-        await looksWhole(page, sizes, least, `${button} on ${url}`);
+        for (const button of buttons) {
+            await page.getByRole('button', { name: button }).first().click();
+            await expect(page.getByRole('dialog')).toBeVisible();
+            await looksWhole(page, sizes, least, `${button} on ${url}`);
+            await page.keyboard.press('Escape');
+            await expect(page.getByRole('dialog')).toBeHidden();
+        }
     }
 }
 

@@ -61,8 +61,8 @@ test('a new user pastes ports, finds a way, compares, takes, changes it by hand 
     await saved(page);
     await page.getByRole('button', { name: 'Compare' }).click();
     const compare = page.getByRole('dialog', { name: 'Designs side by side' });
-    await expect(compare.getByText('Joints to weld')).toBeVisible();
-    await expect(compare.getByText('Cost, about')).toBeVisible();
+    await expect(compare.getByRole('cell', { name: 'Joints to weld' })).toBeVisible();
+    await expect(compare.getByRole('cell', { name: 'Cost, about' })).toBeVisible();
     await expectAccessible(page);
     const sizes = [390, 768, 1024, 1280].map((width) => ({ width, height: 800 }));
     await looksWhole(page, sizes, 24, 'Designs side by side');

@@ -7,6 +7,7 @@ use App\Models\Role;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use UpsweptBead\Core\Tests\Support\Schemas;
 
 beforeEach(fn () => $this->signIn(Role::Helper));
 
@@ -109,3 +110,20 @@ it('is closed to who only looks', function () {
     $this->signIn(Role::Viewer);
     $this->log($job, $this->entry('prepare.A1'))->assertForbidden();
 });
+
+it('refuses by rule what the published schema of a batch refuses', function (array $bad) {
+    $job = $this->released();
+    $good = ['units' => 'inch', 'entries' => [$this->entry('prepare.A1', ['length' => '10 in'])]];
+    $spoilt = array_replace_recursive($good, $bad);
+    expect(Schemas::wrong($good, 'LogBatch'))->toBe('')->and(Schemas::wrong($spoilt, 'LogBatch'))->not->toBe('');
+    $this->postJson("/jobs/$job->id/log", $spoilt)->assertUnprocessable();
+    $this->postJson("/jobs/$job->id/log", $good)->assertCreated();
+})->with([
+    'units of another system' => [['units' => 'cubit']],
+    'an id that is none' => [['entries' => [['id' => 'first']]]],
+    'a step without a name' => [['entries' => [['step' => '']]]],
+    'too long a step' => [['entries' => [['step' => str_repeat('x', 61)]]]],
+    'a kind that is none' => [['entries' => [['kind' => 'deleted']]]],
+    'a reading that is no text' => [['entries' => [['readings' => ['length' => 254]]]]],
+    'too long a note' => [['entries' => [['note' => str_repeat('x', 2001)]]]],
+]);

@@ -18,7 +18,7 @@
     const drag = newest((mm: number) => desk.byHand({ do: 'length', length: mm }, false));
 </script>
 
-<label class="grid grid-cols-[6rem_1fr_4.5rem] items-center gap-3">
+<label class="grid grid-cols-[6rem_1fr_5.5rem] items-center gap-3">
     <span class="label">Length, closed</span>
     <input
         type="range"
@@ -30,5 +30,5 @@
         oninput={(event) => drag(event.currentTarget.valueAsNumber)}
         onchange={(event) => desk.byHand({ do: 'length', length: event.currentTarget.valueAsNumber }, true)}
     />
-    <span class="figure text-right">{run.run?.length.text}</span>
+    <span class="figure text-right whitespace-nowrap">{run.run?.length.text}</span>
 </label>

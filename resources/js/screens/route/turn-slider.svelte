@@ -18,7 +18,7 @@
     const drag = newest((degrees: number) => desk.preview(put(degrees)));
 </script>
 
-<label class="grid grid-cols-[6rem_1fr_4.5rem] items-center gap-3">
+<label class="grid grid-cols-[6rem_1fr_5.5rem] items-center gap-3">
     <span class="label">Turn bend {index + 1}</span>
     <input
         type="range"

@@ -56,9 +56,15 @@ foreach (array_slice($dice->shuffleArray($places), 0, $count) as $i => [$file, $
     $source = (string) file_get_contents($file);
     unlink($file);
     file_put_contents($file, substr_replace($source, $is, $offset, strlen($was)));
-    [$code, $seconds] = quickTests($copy, $tests);
-    file_put_contents($file, $source);
     $name = substr($file, strlen("$copy/core/src/")).":$line";
+    // The tests of its own folder know it best; only what they let pass is put to all of them.
+    $own = 'tests/'.strtok($name, '/');
+    [$code, $seconds] = is_dir("$copy/core/$own") ? quickTests($copy, $own) : [0, 0.0];
+    if ($code === 0) {
+        [$code, $more] = quickTests($copy, $tests);
+        $seconds += $more;
+    }
+    file_put_contents($file, $source);
     $text = trim(explode("\n", $source)[$line - 1]);
     if ($code === 0) {
         $survivors[] = "$name  $was → $is  $text";

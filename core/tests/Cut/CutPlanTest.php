@@ -11,6 +11,7 @@ use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
+use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
 /** @param  array<string, int>  $shelf */
@@ -79,5 +80,24 @@ it('weighs what it cuts', function () {
             $routed->run->lengthMm() * $areaMm2 * 7930e-9,
             1e-6,
         );
+    }
+});
+
+it('takes no more legs or degrees out of a bend than it has', function () {
+    $rules = ShopRules::shipped();
+    $donors = array_merge(...array_map(
+        static fn (Nesting $nesting): array => $nesting->donors,
+        cutPlan()->nestings,
+    ));
+    expect(count($donors))->toBeGreaterThan(3);
+    foreach ($donors as $donor) {
+        $legs = 0;
+        $left = $donor->stock->angleDeg;
+        foreach ($donor->pieces as $piece) {
+            $legs += ($piece->span->legBeforeMm > 0 ? 1 : 0) + ($piece->span->legAfterMm > 0 ? 1 : 0);
+            $left = max(0.0, $left - $piece->angleDeg - rad2deg($rules->value('cut.kerf') / $donor->stock->clrMm));
+        }
+        expect($donor->freeLegs)->toBe(2 - $legs)->toBeGreaterThanOrEqual(0)
+            ->and($donor->leftDeg)->toBeClose($left, 0, 1e-9);
     }
 });

@@ -75,6 +75,7 @@ it('measures to a keep-out by its own clearance, or by the shop’s', function (
     [$gap] = gapsOf(400, [STRAIGHT, STRAIGHT], ['keepOuts' => [$box]]);
     [$own] = gapsOf(400, [STRAIGHT, STRAIGHT], ['keepOuts' => [[...$box, 'clearance' => 30]]]);
     expect($gap->other)->toBe('Box')
+        ->and($gap->isRun)->toBeFalse()
         ->and($gap->gapMm)->toBeClose(50 - 44.45 / 2, 0, 1e-9)
         ->and($gap->to)->toBeNull()
         ->and($gap->isKept())->toBeTrue()

@@ -75,3 +75,13 @@ it('covers the run from end to end without gap or overlap', function (array $ben
 it('says no to a bend that no stock holds', function () {
     expect(piecesOf([[50.0, 120.0]], 50.0))->toBeNull();
 });
+
+it('takes no piece more where the legs cover the straight to the last', function (float $between, int $pieces) {
+    // A clamp leg of 4 in and a pull leg of 6 in meet between the bends: 254 mm, or 304.8 with both pulls.
+    expect(piecesOf([[101.6, 90.0], [$between, 90.0]], 101.6))->toHaveCount($pieces);
+})->with([[304.8, 2], [304.85, 3]]);
+
+it('cuts a bend out of the donor that wastes least', function (float $angleDeg, float $donorDeg) {
+    $pieces = piecesOf([[0.0, $angleDeg]], 0.0) ?? [];
+    expect($pieces)->toHaveCount(1)->and($pieces[0]->donor?->angleDeg)->toBe($donorDeg);
+})->with([[40.0, 45.0], [45.0, 45.0], [60.0, 90.0]]);

@@ -53,3 +53,12 @@ it('says what the amps were before they were rounded to the dial', function () {
     // 0.8 A a thousandth on .065 in: 52 A, dialled in as 50.
     expect($amps->value)->toBe(50.0)->and($texts)->toContain('52.0 A');
 });
+
+it('takes torch argon for the arc and for every stop', function () {
+    foreach (sheetsByType() as $sheet) {
+        // The whole time at the joint is the arc and the post-flows; the flow is in litres a minute.
+        $litres = $sheet->settings['flow']->value * $sheet->times->weldS / 60;
+        expect($sheet->settings['torchArgon']->value)->toBeClose($litres, 1e-9)
+            ->and($sheet->times->weldS)->toBeGreaterThan($sheet->settings['arc']->value);
+    }
+});

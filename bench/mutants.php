@@ -91,8 +91,10 @@ function placesIn(string $file): array
         $isCall = ! in_array($token->text, ['max', 'min'], true) || $after?->text === '(' && $before?->text !== '->' && $before?->text !== '::';
         // Whether a search in a list is strict makes no difference between values of one type.
         $isStrictness = in_array($token->text, ['true', 'false'], true) && $before?->text === ',' && $after?->text === ')';
+        // Of a mark in a set only its being there is asked.
+        $isMark = $token->text === 'true' && $before?->text === '=' && $after?->text === ';';
         $isType = in_array($token->text, ['<', '>'], true) && $token->id !== ord($token->text);
-        if ($swap !== '' && $isOperator && $isCall && ! $isType && ! $isStrictness && ! in_array($token->id, [T_CONSTANT_ENCAPSED_STRING, T_COMMENT, T_DOC_COMMENT, T_INLINE_HTML], true)) {
+        if ($swap !== '' && $isOperator && $isCall && ! $isType && ! $isStrictness && ! $isMark && ! in_array($token->id, [T_CONSTANT_ENCAPSED_STRING, T_COMMENT, T_DOC_COMMENT, T_INLINE_HTML], true)) {
             $places[] = [$file, $offset, $token->text, $swap, $token->line];
         }
         $offset += strlen($token->text);

@@ -7,6 +7,7 @@ use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
 function bench(): Plan
@@ -110,4 +111,14 @@ it('says how far to turn a piece where two pieces meet, and not where a flange o
         $joint = bench()->joints->find($id);
         expect($joint?->type->isAtPart() && $joint->seam->stationMm > 0.0)->toBeFalse();
     }
+});
+
+it('tries a single run in full, and runs of a set past each other before all are tried together', function () {
+    $do = static fn (array $steps, string $id): array => array_values(
+        array_filter($steps, static fn (BenchStep $step): bool => $step->id === $id),
+    )[0]->do ?? [];
+    expect(implode(' ', $do(Some::plan()->steps, 'trial.A')))->toContain('Then strip')
+        ->and($do(Some::plan()->steps, 'trial.set'))->toBe([])
+        ->and(implode(' ', $do(bench()->steps, 'trial.E')))->toContain('Past the runs that are there already')
+        ->and($do(bench()->steps, 'trial.set'))->not->toBe([]);
 });

@@ -164,3 +164,13 @@ it('keeps a bung clear of every joint by half of it and five walls', function (f
     [-(14.0 + 5 * 1.651 - 0.1), true],
     [3.0, true],
 ]);
+
+it('says how far beyond the end of its run a bung lies', function (float $beyondMm, bool $isTold) {
+    $length = joined('v-band', 'flange')->layout->runs[0]->run->lengthMm();
+    $bung = ['kind' => 'oxygen-sensor-bung', 'station' => $length + $beyondMm, 'fromTop' => 0];
+    $told = array_filter(
+        joined('v-band', 'flange', [$bung])->notices(),
+        static fn (Notice $one): bool => str_contains($one->message, 'beyond the end'),
+    );
+    expect($told !== [])->toBe($isTold);
+})->with([[25.4, true], [-40.0, false]]);

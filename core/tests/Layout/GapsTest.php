@@ -95,6 +95,8 @@ it('gives the same with a memory of what it measured, and measures nothing twice
 
         public int $found = 0;
 
+        public int $keptLast = 0;
+
         public function recall(array $keys): array
         {
             $known = array_intersect_key($this->kept, array_flip($keys));
@@ -106,6 +108,7 @@ it('gives the same with a memory of what it measured, and measures nothing twice
         public function keep(array $values): void
         {
             $this->kept = [...$this->kept, ...$values];
+            $this->keptLast = count($values);
         }
     };
     $job = SomeRoutedSets::header();
@@ -118,5 +121,6 @@ it('gives the same with a memory of what it measured, and measures nothing twice
     expect($first)->toEqual($plain)->and($again)->toEqual($plain)
         ->and($asked)->toBeGreaterThan(count($plain))
         ->and($memo->found)->toBe($asked)
+        ->and($memo->keptLast)->toBe(0)
         ->and($memo->kept)->toHaveCount($asked);
 });

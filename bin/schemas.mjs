@@ -47,35 +47,40 @@ function joined() {
     });
 }
 
-/**
- * A schema as the front end holds answers to it. What has a default is always written by the server; fields that are
- * not known yet are let pass, so that a page outlives a newer server.
- */
-function arriving(schema) {
-    if (Array.isArray(schema)) return schema.map(arriving);
+/** A schema with every part of it changed, the innermost first. */
+function changed(schema, change) {
+    if (Array.isArray(schema)) return schema.map((one) => changed(one, change));
     if (typeof schema !== 'object' || schema === null) return schema;
-    const one = Object.fromEntries(
-        Object.entries(schema)
-            .filter(([key]) => !LIMITS.includes(key) || typeof schema[key] === 'object')
-            .map(([key, value]) => [key, key === 'required' || key === 'enum' ? value : arriving(value)]),
+    return change(
+        Object.fromEntries(Object.entries(schema).map(([key, value]) => [key, changed(value, change)])),
     );
-    if (typeof one.$ref === 'string') one.$ref = one.$ref.replace(/^[\w-]+\.schema\.json/, '');
-    if (one.minItems !== one.maxItems) {
-        delete one.minItems;
-        delete one.maxItems;
-    }
-    // Which fields go together is the server's to judge too.
-    if (one.anyOf?.every((choice) => Object.keys(choice).join() === 'required')) delete one.anyOf;
-    if (one.properties) {
-        const written = Object.keys(one.properties).filter(
-            (key) => schema.properties[key].default !== undefined,
+}
+
+/** A schema as the front end holds answers to it: without limits; what has a default is always written by the server. */
+function arriving(schema) {
+    return changed(schema, (part) => {
+        // A field may be called like a limit; what it holds is a schema then.
+        const one = Object.fromEntries(
+            Object.entries(part).filter(
+                ([key, value]) => !LIMITS.includes(key) || (typeof value === 'object' && value !== null),
+            ),
         );
-        one.required = [...new Set([...(one.required ?? []), ...written])];
+        if (typeof one.$ref === 'string') one.$ref = one.$ref.replace(/^[\w-]+\.schema\.json/, '');
+        if (one.minItems !== one.maxItems) {
+            delete one.minItems;
+            delete one.maxItems;
+        }
+        // Which fields go together is the server's to judge too.
+        if (one.anyOf?.every((choice) => Object.keys(choice).join() === 'required')) delete one.anyOf;
+        if (!one.properties) return one;
+        const written = Object.keys(one.properties).filter(
+            (key) => one.properties[key].default !== undefined,
+        );
         // What falls back on something is not left empty.
         for (const key of written)
-            if (schema.properties[key].default !== null) one.properties[key] = notNull(one.properties[key]);
-    }
-    return one;
+            if (one.properties[key].default !== null) one.properties[key] = notNull(one.properties[key]);
+        return { ...one, required: [...new Set([...(one.required ?? []), ...written])] };
+    });
 }
 
 function notNull({ anyOf, type, ...rest }) {
@@ -85,23 +90,18 @@ function notNull({ anyOf, type, ...rest }) {
     return { ...rest, ...(choices ? { anyOf: choices } : {}), ...(kinds ? { type: kinds } : {}) };
 }
 
-/** The same, open to fields that are not known yet. */
+/** The same, open to fields that are not known yet, so that a page outlives a newer server. */
 function open(schema) {
-    if (Array.isArray(schema)) return schema.map(open);
-    if (typeof schema !== 'object' || schema === null) return schema;
-    return Object.fromEntries(
-        Object.entries(schema)
-            .filter(([key, value]) => key !== 'additionalProperties' || value !== false)
-            .map(([key, value]) => [key, open(value)]),
+    return changed(schema, ({ additionalProperties, ...rest }) =>
+        additionalProperties === undefined || additionalProperties === false
+            ? rest
+            : { ...rest, additionalProperties },
     );
 }
 
 /** The same without remarks beside a reference, which would make a type of its own of it. */
 function named(schema) {
-    if (Array.isArray(schema)) return schema.map(named);
-    if (typeof schema !== 'object' || schema === null) return schema;
-    if (typeof schema.$ref === 'string') return { $ref: schema.$ref };
-    return Object.fromEntries(Object.entries(schema).map(([key, value]) => [key, named(value)]));
+    return changed(schema, (one) => (typeof one.$ref === 'string' ? { $ref: one.$ref } : one));
 }
 
 /** The TypeScript types of everything that is defined. */

@@ -111,3 +111,13 @@ it('goes across and then to the places furthest from it', function (float $inche
     'six' => [3, [0, 180, 120, 300, 60, 240]],
     'eight' => [4, [0, 180, 90, 270, 45, 225, 135, 315]],
 ]);
+
+it('drills for a bung before its weld, and for nothing else', function () {
+    $do = [];
+    foreach (withSensor()->steps as $step) {
+        $do[$step->id] = implode(' ', $step->do);
+    }
+    expect($do['purge.AB1'])->toContain('drill')
+        ->and($do['purge.AJ2'])->not->toContain('drill')
+        ->and($do['purge.AJ1'])->not->toContain('drill');
+});

@@ -85,3 +85,11 @@ it('cuts a bend out of the donor that wastes least', function (float $angleDeg, 
     $pieces = piecesOf([[0.0, $angleDeg]], 0.0) ?? [];
     expect($pieces)->toHaveCount(1)->and($pieces[0]->donor?->angleDeg)->toBe($donorDeg);
 })->with([[40.0, 45.0], [45.0, 45.0], [60.0, 90.0]]);
+
+it('says how much of each leg a piece keeps, which is the straight it stands for', function () {
+    [$first, $second] = piecesOf([[80.0, 90.0], [200.0, 90.0]], 60.0) ?? [];
+    expect($first->legBeforeMm)->toBeClose(80.0)
+        ->and($first->legAfterMm + $second->legBeforeMm)->toBeClose(200.0)
+        ->and($second->legAfterMm)->toBeClose(60.0)
+        ->and($first->toMm)->toBeClose($second->fromMm);
+});

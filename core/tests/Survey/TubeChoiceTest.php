@@ -21,6 +21,7 @@ it('knows what a size is usually taken for', function (string $id, Purpose $purp
     expect(in_array($purpose, choices()[$id]->usualFor, true))->toBe($isUsual);
 })->with([
     ['T1.750x.065', Purpose::Header, true],
+    ['T1.625x.049', Purpose::Header, true],
     ['T3.000x.065', Purpose::Header, false],
     ['T1.250x.065', Purpose::Header, false],
     ['P1.5-10S', Purpose::TurboManifold, true],

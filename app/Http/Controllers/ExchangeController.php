@@ -141,10 +141,10 @@ final readonly class ExchangeController
             : [
                 'design' => null,
                 'rejected' => array_map(
-                    static fn (Fault $problem): array => [
+                    static fn (Fault $fault): array => [
                         'line' => 0,
-                        'text' => $problem->path,
-                        'why' => $problem->message,
+                        'text' => $fault->path,
+                        'why' => $fault->message,
                     ],
                     $read,
                 ),

@@ -20,7 +20,7 @@ use UpsweptBead\Core\Units\Quantity;
  */
 final readonly class Amperage
 {
-    /** By how much the thicker of two walls calls for more, for the logarithm of their ratio; our fit. */
+    /** By how much the thicker of two walls calls for more, for the logarithm of their ratio; common practice. */
     private const UNEQUAL = 0.25;
 
     private const MM_PER_THOU = 0.0254;

@@ -19,7 +19,8 @@ final readonly class Filler
 {
     /**
      * Wire by the thinner wall, both in inches: the wall up to which a wire is taken, and what is taken above.
-     * Common practice; the walls between stock gauges are our own lines.
+     * Common practice by gauge; where one gauge ends and the next begins is our own line, the last just under
+     * .119.
      */
     private const WIRES = [[0.057, 0.035], [0.082, 0.045], [0.1189, 0.0625]];
 

@@ -11,6 +11,18 @@ use UpsweptBead\Core\Tests\Support\SomeHeader;
 use UpsweptBead\Core\Units\Quantity;
 
 /**
+ * A box to keep clear of, as a job document has it.
+ *
+ * @param  array{int, int, int}  $at
+ * @param  array{int, int, int}  $size
+ * @return array<string, mixed>
+ */
+function solidBox(string $name, string $kind, array $at, array $size): array
+{
+    return ['name' => $name, 'kind' => $kind, 'shape' => 'box', 'at' => $at, 'size' => $size];
+}
+
+/**
  * @param  array<string, mixed>  $document
  * @return list<string>
  */
@@ -65,13 +77,7 @@ it('says what can hardly be', function (callable $change, string $caution) {
     ],
     'an end in a keep-out' => [
         function (array $job): array {
-            $job['set']['keepOuts'][] = [
-                'name' => 'Battery',
-                'kind' => 'other',
-                'shape' => 'box',
-                'at' => [540, 146, -350],
-                'size' => [80, 80, 80],
-            ];
+            $job['set']['keepOuts'][] = solidBox('Battery', 'other', [540, 146, -350], [80, 80, 80]);
 
             return $job;
         },
@@ -79,20 +85,8 @@ it('says what can hardly be', function (callable $change, string $caution) {
     ],
     'a tyre in the frame' => [
         function (array $job): array {
-            $job['set']['keepOuts'][] = [
-                'name' => 'Front tyre',
-                'kind' => 'tyre',
-                'shape' => 'box',
-                'at' => [-800, 500, -300],
-                'size' => [700, 500, 700],
-            ];
-            $job['set']['keepOuts'][] = [
-                'name' => 'Side rail',
-                'kind' => 'frame',
-                'shape' => 'box',
-                'at' => [-700, 480, -300],
-                'size' => [600, 50, 50],
-            ];
+            $job['set']['keepOuts'][] = solidBox('Front tyre', 'tyre', [-800, 500, -300], [700, 500, 700]);
+            $job['set']['keepOuts'][] = solidBox('Side rail', 'frame', [-700, 480, -300], [600, 50, 50]);
 
             return $job;
         },
@@ -100,13 +94,7 @@ it('says what can hardly be', function (callable $change, string $caution) {
     ],
     'a slanted bar in the tyre, by its middle only' => [
         function (array $job): array {
-            $job['set']['keepOuts'][] = [
-                'name' => 'Front tyre',
-                'kind' => 'tyre',
-                'shape' => 'box',
-                'at' => [-800, 500, -300],
-                'size' => [300, 300, 300],
-            ];
+            $job['set']['keepOuts'][] = solidBox('Front tyre', 'tyre', [-800, 500, -300], [300, 300, 300]);
             $job['set']['keepOuts'][] = [
                 'name' => 'Stay',
                 'kind' => 'frame',
@@ -132,13 +120,7 @@ it('says what can hardly be', function (callable $change, string $caution) {
 
 it('lets a bar pass a tyre that it does not touch', function () {
     $job = SomeHeader::document();
-    $job['set']['keepOuts'][] = [
-        'name' => 'Front tyre',
-        'kind' => 'tyre',
-        'shape' => 'box',
-        'at' => [-800, 500, -300],
-        'size' => [300, 300, 300],
-    ];
+    $job['set']['keepOuts'][] = solidBox('Front tyre', 'tyre', [-800, 500, -300], [300, 300, 300]);
     // Its two ends' mirror image: the same box round it, but clear of the middle.
     $job['set']['keepOuts'][] = [
         'name' => 'Stay',

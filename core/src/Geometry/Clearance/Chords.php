@@ -24,7 +24,7 @@ final class Chords
     public const FINE = 0.03;
 
     /** Straights and angles up to this (mm, rad) are none. */
-    private const NOTHING = 1e-6;
+    public const NOTHING = 1e-6;
 
     /** A ball is made larger by this share and this much (mm), for points that are pushed outwards. */
     private const BALL_SHARE = 1.01;
@@ -145,11 +145,7 @@ final class Chords
             $px = $x + $s * $ux + $c * $nx;
             $py = $y + $s * $uy + $c * $ny;
             $pz = $z + $s * $uz + $c * $nz;
-            // Written out: this is where most points are made.
-            $this->points[] = $px;
-            $this->points[] = $py;
-            $this->points[] = $pz;
-            $this->stations[] = $this->station + $j * $arc;
+            $this->point($px, $py, $pz, $this->station + $j * $arc);
             if ($j === $split && $j > 0 && $j < $chords) {
                 $this->close($j, $piece, 0.0, 1 / $chords, false);
                 $this->point($px, $py, $pz, $this->station + $j * $arc);

@@ -255,11 +255,11 @@ final class Way
             $nx = ($vx - $cos * $ux) / $sin;
             $ny = ($vy - $cos * $uy) / $sin;
             $nz = ($vz - $cos * $uz) / $sin;
-            if ($run > 1e-6) {
+            if ($run > Chords::NOTHING) {
                 [$x, $y, $z] = [$x + $run * $ux, $y + $run * $uy, $z + $run * $uz];
             }
             $chords->bend($x, $y, $z, $ux, $uy, $uz, $nx, $ny, $nz, $this->radii[$i], $angle);
-            if ($angle > 1e-6) {
+            if ($angle > Chords::NOTHING) {
                 $x = $v[3 * $i + 3] + $setback * $vx;
                 $y = $v[3 * $i + 4] + $setback * $vy;
                 $z = $v[3 * $i + 5] + $setback * $vz;

@@ -83,7 +83,7 @@ it('finds less with less effort, and soonest what has two bends on the grid', fu
     }
 });
 
-it('has other ways of any length each time, the longer the later', function () {
+it('has other ways of any length each time, and begins again after the last', function () {
     $problem = SomeSets::problem('01-two-bends');
     $span = SomeSets::span($problem);
     $all = candidates($problem);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Route\Blocked;
 use UpsweptBead\Core\Route\Constraint;
 use UpsweptBead\Core\Route\RouteRequest;
 use UpsweptBead\Core\Route\Search\Span;
@@ -72,28 +73,31 @@ it('finds the leg that gives a bend its angle', function (float $angleDeg) {
 })->with([30.0, 45.0, 90.0, 120.0]);
 
 it('says which one constraint is in the way, the least first, and that it is enough', function () {
-    // 100 mm on and 40 mm aside between parallel ends: two bends of 114.3 mm need more way than that.
+    // 260 mm on and 140 mm aside between parallel ends: two bends of 114.3 mm leave the straights 1.9 mm short.
     $start = Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0));
-    $end = Frame::facing(new Vector(150, 60, 0), new Vector(1, 0, 0));
-    $limits = new RoutingLimits(25.4, 12.7, 25.4);
-    $request = Some::request($start, $end, $limits);
+    $end = Frame::facing(new Vector(260, 140, 0), new Vector(1, 0, 0));
+    $request = Some::request($start, $end, new RoutingLimits(25.4, 12.7, 25.4));
     $tight = new TwoBendFamily($request, 114.3, 90.0, 114.3, 90.0);
     $wide = new TwoBendFamily($request, 152.4, 90.0, 152.4, 90.0);
     $blocked = NearestMiss::of([$wide, $tight]);
-    expect($blocked)->not->toBe([]);
-    $by = array_map(static fn ($one): float => $one->by, $blocked);
+    $by = array_map(static fn (Blocked $one): float => $one->by, $blocked);
     $sorted = $by;
     sort($sorted);
-    expect($by)->toBe($sorted)->and($blocked[0]->firstClrMm)->toBe(114.3);
+    expect($by)->toBe($sorted)
+        ->and($blocked[0]->firstClrMm)->toBe(114.3)
+        ->and(array_column($blocked, 'constraint'))
+        ->toEqualCanonicalizing([Constraint::FirstStraight, Constraint::LastStraight]);
     foreach ($blocked as $one) {
-        if (! $one->alone || $one->constraint !== Constraint::InnerStraight) {
-            continue;
-        }
         // Let go by as much, there is a way; by a little less, there is none.
         foreach ([[$one->by + 0.05, true], [$one->by - 0.05, false]] as [$less, $isOpen]) {
-            $eased = new RouteRequest($start, $end, $request->stock, new RoutingLimits(25.4, 12.7 - $less, 25.4));
-            $left = NearestMiss::of([new TwoBendFamily($eased, 114.3, 90.0, 114.3, 90.0)]);
-            expect($left === [])->toBe($isOpen);
+            $eased =
+                $one->constraint === Constraint::FirstStraight
+                    ? new RoutingLimits(25.4 - $less, 12.7, 25.4)
+                    : new RoutingLimits(25.4, 12.7, 25.4 - $less);
+            $left = NearestMiss::of([
+                new TwoBendFamily(new RouteRequest($start, $end, $request->stock, $eased), 114.3, 90.0, 114.3, 90.0),
+            ]);
+            expect($one->alone)->toBeTrue()->and($left === [])->toBe($isOpen);
         }
     }
 });

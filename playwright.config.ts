@@ -5,8 +5,9 @@ export const SIGNED_IN = 'var/browser-signed-in.json';
 // The server is started by ./test, which also says where it listens.
 export default defineConfig({
     testDir: 'tests/Browser',
-    workers: 2,
-    fullyParallel: false,
+    // One more than there are cores: a page often waits, for the server or for a search.
+    workers: 3,
+    fullyParallel: true,
     forbidOnly: Boolean(process.env['CI']),
     timeout: 60_000,
     expect: { timeout: 10_000 },
@@ -17,13 +18,20 @@ export default defineConfig({
         {
             name: 'screens',
             dependencies: ['sign in'],
-            testIgnore: /whole-path/,
+            testIgnore: /whole-path|two-searches/,
             use: { storageState: SIGNED_IN },
         },
-        // Stops and starts the server, so it runs when all others are done.
+        // Wants every worker of the queue, so it runs when all others are done.
+        {
+            name: 'two searches',
+            dependencies: ['screens'],
+            testMatch: /two-searches/,
+            use: { storageState: SIGNED_IN },
+        },
+        // Stops and starts the server.
         {
             name: 'whole path',
-            dependencies: ['screens'],
+            dependencies: ['two searches'],
             testMatch: /whole-path/,
             use: { storageState: SIGNED_IN },
         },
@@ -43,7 +51,7 @@ export default defineConfig({
                 '--disable-background-networking',
                 '--disable-component-update',
                 '--disable-sync',
-                '--use-angle=swiftshader',
+                '--use-angle=swiftshader-webgl',
                 '--enable-unsafe-swiftshader',
             ],
         },

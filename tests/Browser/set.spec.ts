@@ -1,17 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { api, expectAccessible, saved, toStage } from './support';
-
-/** A job of its own, made from the demo header by way of the open format. */
-async function ownHeader(page: Page, number: string): Promise<number> {
-    await page.goto('/');
-    const row = page.getByRole('row').or(page.getByRole('listitem')).filter({ hasText: 'Hill-climb header' });
-    await expect(row.first()).toBeVisible();
-    const document = await (await page.request.get('/jobs/3/job.json')).json();
-    document.job.number = number;
-    const created = await api(page, 'POST', '/jobs', { document });
-    expect(created.status).toBe(201);
-    return (created.body as { id: number }).id;
-}
+import { expect, test } from '@playwright/test';
+import { api, expectAccessible, ownHeader, saved, toStage } from './support';
 
 test('four ports and a collector become a header: find, compare, take, change by hand', async ({ page }) => {
     test.setTimeout(180_000);
@@ -85,28 +73,6 @@ test('an impossible set is refused with the run, the keep-out and what would ope
     await expect(
         page.getByRole('status').filter({ hasText: 'Run A has no way past Bulkhead' }),
     ).toBeVisible();
-});
-
-test('two searches run at once on two workers, and one can be stopped', async ({ page }) => {
-    const [first, second] = [await ownHeader(page, 'TB-0532'), await ownHeader(page, 'TB-0533')];
-    const ask = async (job: number) => {
-        const document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
-        return (await api(page, 'POST', `/jobs/${job}/searches`, { document })).body as { id: number };
-    };
-    const look = async (job: number, id: number) =>
-        (await (await page.request.get(`/jobs/${job}/searches/${id}`)).json()) as {
-            state: string;
-            designs: unknown[];
-        };
-    const [one, two] = [await ask(first), await ask(second)];
-    await expect
-        .poll(async () => [(await look(first, one.id)).state, (await look(second, two.id)).state])
-        .toEqual(['running', 'running']);
-    await expect.poll(async () => (await look(first, one.id)).designs.length).toBeGreaterThan(0);
-    await api(page, 'POST', `/jobs/${first}/searches/${one.id}/stop`, {});
-    await expect.poll(async () => (await look(first, one.id)).state).toBe('stopped');
-    await api(page, 'POST', `/jobs/${second}/searches/${two.id}/stop`, {});
-    await expect.poll(async () => (await look(second, two.id)).state).toBe('stopped');
 });
 
 test('what cannot be read of a keep-out is refused at its field', async ({ page }) => {

@@ -15,7 +15,6 @@ export const SIGNED_OUT = { cookies: [], origins: [] };
 
 /** A job of its own for a test, made from the demo downpipe by way of the open format. */
 export async function ownJob(page: Page, number: string): Promise<number> {
-    await page.goto('/');
     const response = await page.request.get('/jobs/1/job.json');
     const document = await response.json();
     document.job.number = number;
@@ -25,7 +24,16 @@ export async function ownJob(page: Page, number: string): Promise<number> {
     return (created.body as { id: number }).id;
 }
 
-/** The same with its best way taken, on the Route screen. */
+/** A set of its own, four runs to be routed, made from the demo header. */
+export async function ownHeader(page: Page, number: string): Promise<number> {
+    const document = await (await page.request.get('/jobs/3/job.json')).json();
+    document.job.number = number;
+    const created = await api(page, 'POST', '/jobs', { document });
+    expect(created.status).toBe(201);
+    return (created.body as { id: number }).id;
+}
+
+/** The downpipe with its best way taken, on the Route screen. */
 export async function routed(page: Page, number: string): Promise<number> {
     const job = await ownJob(page, number);
     const document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
@@ -37,29 +45,20 @@ export async function routed(page: Page, number: string): Promise<number> {
     return job;
 }
 
-/** Calls the server the way the screens do, with the page's own session. */
+/** Calls the server the way the screens do, with the page's own session; no page needs to be open for it. */
 export async function api(
     page: Page,
     method: string,
     url: string,
     body: unknown,
 ): Promise<{ status: number; body: unknown }> {
-    return page.evaluate(
-        async ([method, url, body]) => {
-            const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '';
-            const response = await fetch(url as string, {
-                method: method as string,
-                headers: {
-                    Accept: 'application/json',
-                    'Content-Type': 'application/json',
-                    'X-XSRF-TOKEN': decodeURIComponent(token),
-                },
-                body: JSON.stringify(body),
-            });
-            return { status: response.status, body: await response.json().catch(() => null) };
-        },
-        [method, url, body] as const,
-    );
+    const token = (await page.context().cookies()).find((cookie) => cookie.name === 'XSRF-TOKEN');
+    const response = await page.request.fetch(url, {
+        method,
+        headers: { Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token?.value ?? '') },
+        data: body,
+    });
+    return { status: response.status(), body: await response.json().catch(() => null) };
 }
 
 export async function saved(page: Page): Promise<void> {

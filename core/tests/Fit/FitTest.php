@@ -121,3 +121,15 @@ it('drills for a bung before its weld, and for nothing else', function () {
         ->and($do['purge.AJ2'])->not->toContain('drill')
         ->and($do['purge.AJ1'])->not->toContain('drill');
 });
+
+it('lets the first piece turn in its ring, and bevels and faces it at a flange', function () {
+    $why = static function (string $kind): string {
+        $document = JobWriter::toArray(Some::routedJob());
+        $document['runs'][0]['start']['kind'] = $kind;
+        $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
+
+        return Planner::plan($job, Shop::bare())->fit->steps[0]->why;
+    };
+    expect($why('v-band'))->toContain('turn in the ring')->not->toContain('Bevelled')
+        ->and($why('flange'))->toContain('Bevelled')->not->toContain('ring');
+});

@@ -64,6 +64,22 @@ it('swings through what a plate beside the nut leaves of the circle', function (
         ->and($second->swingDeg)->toBe(340.0);
 });
 
+it('is stopped by half the shank as well as by the middle of the spanner', function () {
+    // A face 58 mm away: met where the cosine is above (58 − 7.8) / 156, to 71° either side; by the middle alone to 68°.
+    expect(reach([plateAt(60)])[0]->swingDeg)->toBe(200.0);
+});
+
+it('is stopped by a tube where the shank comes closer to its axis than both their halves', function () {
+    // The nut stands 42 mm from the axis of a tube straight out, the tube 44.45 mm wide: 22.2 + 7.8 = 30 mm are needed, so the
+    // spanner is stopped where 42 mm times the sine is less, 45° to either side of straight at it.
+    $straight = new RouteChoice([], Length::ofMm(300));
+    $job = studded()->routed('A', $straight);
+    $nuts = NutReach::of($job, Planner::plan($job, Shop::bare())->layout->runs, [], Shop::bare()->rules);
+    expect(studded()->runs[0]->tubeId)->toStartWith('T1.750')
+        ->and(array_column($nuts, 'swingDeg'))->toBe([260.0, 260.0])
+        ->and($nuts[0]->inTheWay)->toBe(['run A']);
+});
+
 it('does not stop at what the flange itself is bolted to', function () {
     $end = studded()->runs[0]->start->frame();
     $block = new Box(

@@ -63,11 +63,25 @@ it('says nothing of seams with room for the cup', function () {
 
 it('wants room for a sensor’s body and lead, off the tube', function () {
     // Rearward of the first run stands the second: turned that way the body meets it, turned away it does not.
-    $towards = pairOfRuns(110, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => -90]]);
-    $away = pairOfRuns(110, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => 90]]);
-    $texts = [...sensorCautions($towards), ...sensorCautions($away)];
-    expect($texts)->toHaveCount(1)->and($texts[0])->toContain('90.0 mm of room')->toContain('run B is in the way');
+    $towards = pairOfRuns(110, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => 90]]);
+    $away = pairOfRuns(110, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => -90]]);
+    expect(sensorCautions($away))->toBe([])
+        ->and(sensorCautions($towards)[0] ?? '')->toContain('90.0 mm of room')->toContain('run B is in the way');
 });
+
+it('says how far out the body of a sensor meets the tube beside it', function (float $apartMm, ?string $after) {
+    // Straight across from a tube of 44.45 mm, looked at 10 mm out from its surface and then every 8 mm: the other tube is met
+    // where its axis is nearer than its half, 22.2 mm, and half a body, 11 mm.
+    $texts = sensorCautions(pairOfRuns($apartMm, [
+        ['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => 90],
+    ]));
+    expect(preg_match('/after ([\d.]+) mm/', $texts[0] ?? '', $found) === 1 ? $found[1] : null)->toBe($after);
+})->with([
+    'at once' => [65.0, '10.0'],
+    'a step later' => [68.0, '18.0'],
+    'at its end' => [144.0, '90.0'],
+    'not any more' => [146.0, null],
+]);
 
 it('sees a keep-out where the sensor would be', function () {
     $box = ['name' => 'Heater pipe', 'kind' => 'other', 'shape' => 'box', 'at' => [0, 60, 90], 'size' => [60, 60, 40]];

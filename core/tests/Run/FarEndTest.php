@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Geometry\Frame;
+use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\CorrectionKind;
 use UpsweptBead\Core\Run\FarEnd;
@@ -75,3 +76,32 @@ it('never proposes a change that makes the far end worse, or a straight below no
     }
     expect($end->gapMm)->toBeGreaterThan(0.0);
 })->with(range(1, 12));
+
+it('weighs ten millimetres of gap like one degree when it turns a joint', function () {
+    // One bend of 90° and a leg of 100 mm: turning the joint by t moves the end along a circle of 176.2 mm about its axis and turns
+    // the end's direction by t as well. A target 5° round in place and 0° in direction is met best where both pulls are even.
+    $run = new TubeRun(
+        Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)),
+        [new Bend(50, 0, 90, 76.2)],
+        100,
+    );
+    $end = $run->end();
+    $axis = new Vector(1, 0, 0);
+    $reach = $end->at->squareTo($axis)->length();
+    $target = Frame::facing($end->at->turnedAbout($axis, 5), $end->forward);
+    $best = FarEnd::of($run, $target)->best;
+    // Small turns: minimise (reach·(5° − t))² + (10 mm/° · t)², reach in mm a degree.
+    $mmPerDeg = ($reach * M_PI) / 180;
+    expect($reach)->toBeClose(176.2, 1e-9)
+        ->and($best?->kind)->toBe(CorrectionKind::Turn)
+        ->and($best?->amount)->toBeClose((5 * $mmPerDeg ** 2) / ($mmPerDeg ** 2 + 10 ** 2), 0.01);
+});
+
+it('proposes nothing where it would gain less than can be measured', function (float $gainMm, bool $proposes) {
+    // A straight tube that ends beside its target and a little short: only the shortness can be put right.
+    $run = new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)), [], 100);
+    $aside = 3.0;
+    $short = sqrt(($aside + $gainMm) ** 2 - $aside ** 2);
+    $target = Frame::facing(new Vector(100 + $short, $aside, 0), new Vector(1, 0, 0));
+    expect(FarEnd::of($run, $target)->best !== null)->toBe($proposes);
+})->with([[0.04, false], [0.06, true]]);

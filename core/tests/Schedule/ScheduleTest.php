@@ -133,3 +133,20 @@ it('has every joint measured once, before its run is gone on with or at the end'
     );
     expect($measured)->toEqualCanonicalizing(welded(veeEight()));
 });
+
+it('says of butts that they alternate only where there are more than two of them', function () {
+    $why = [];
+    foreach ([veeEight(), Some::plan()] as $plan) {
+        foreach ($plan->schedule->slots as $slot) {
+            if ($slot->phase === Phase::Bench) {
+                $butts = array_filter(
+                    $plan->joints->ofRun($slot->joint->run),
+                    static fn ($one): bool => $one->type === JointType::Butt,
+                );
+                $why[count($butts) > 2 ? 'many' : 'few'][$slot->why] = true;
+            }
+        }
+    }
+    expect(array_keys($why['many']))->toBe(['Every other joint, so that its neighbours can cool.'])
+        ->and(array_keys($why['few']))->toBe(['Welded on the bench, in reach all round.']);
+});

@@ -64,9 +64,13 @@ it('mirrors a bank so that every tube ends just where its twin ends, on the othe
         ],
         Length::ofMm(80),
     );
-    $both = RunEdits::mirrored(SomeHeader::job()->routed('A', $route), Length::ofMm(-200));
+    $one = SomeHeader::job(['runs' => [0 => ['end' => ['name' => '']]]]);
+    $both = RunEdits::mirrored($one->routed('A', $route), Length::ofMm(-200));
     expect($both->runs)->toHaveCount(8)->and(byLetter($both)['E']->name)->toBe('Cylinder 1, other bank');
     [$near, $far] = [byLetter($both)['A'], byLetter($both)['E']];
+    // An end that nobody named stays without a name.
+    expect([$near->start->name, $far->start->name])->toBe(['Port 1', 'Port 1, other bank'])
+        ->and([$near->end->name, $far->end->name])->toBe(['', '']);
     $end = $near->route?->from($near->start->frame())->end()->at;
     $twin = $far->route?->from($far->start->frame())->end()->at;
     expect($twin?->x)->toBeClose($end?->x)

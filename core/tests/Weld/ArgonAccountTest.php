@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Document\Faults;
+use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Bottle;
 use UpsweptBead\Core\Shop\BottleUse;
+use UpsweptBead\Core\Shop\ShopReader;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Units\UnitSystem;
 use UpsweptBead\Core\Weld\ArgonAccount;
@@ -28,4 +31,24 @@ it('names the room that all of it would spoil', function () {
     // 1910.146, from memory].
     expect(1 - ($argon->torchL + $argon->purgeL) / $argon->roomL)->toBeClose(19.5 / 20.95, 1e-9)
         ->and($argon->caution(UnitSystem::Metric))->toContain('Argon suffocates')->toContain('19.5');
+});
+
+it('warns in the plan where the bottles on hand cannot finish the job, and only where there are any', function () {
+    $warns = static function (array $bottles, bool $isRouted): bool {
+        $shop = ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'A shop', 'bottles' => $bottles], new Faults());
+        $plan = Planner::plan($isRouted ? Some::routedJob() : Some::job(), $shop);
+
+        return in_array('argon', array_column($plan->weld->notices, 'path'), true);
+    };
+    $bottle = static fn (string $use, int $gauge): array => [
+        'name' => $use,
+        'use' => $use,
+        'capacity' => '4000 l',
+        'full' => '16500 kPa',
+        'gauge' => "$gauge kPa",
+    ];
+    expect($warns([$bottle('torch', 400), $bottle('purge', 400)], true))->toBeTrue()
+        ->and($warns([$bottle('torch', 16_500), $bottle('purge', 16_500)], true))->toBeFalse()
+        ->and($warns([$bottle('torch', 400), $bottle('purge', 400)], false))->toBeFalse()
+        ->and($warns([], true))->toBeFalse();
 });

@@ -307,6 +307,8 @@ http {
     server {
         listen 127.0.0.1:$port;
         root $ROOT/public;
+        location = /build/bench-worker.js { add_header Service-Worker-Allowed /; add_header Cache-Control "no-cache"; }
+        location = /build/manifest.json { add_header Cache-Control "no-cache"; }
         location /build/ { expires 1y; add_header Cache-Control "public, immutable"; }
         location = /index.php { internal; include /etc/nginx/fastcgi_params; fastcgi_param SCRIPT_FILENAME \$document_root/index.php; fastcgi_param HTTP_HOST \$host:\$server_port; fastcgi_buffers 16 64k; fastcgi_buffer_size 64k; fastcgi_pass 127.0.0.1:$WEB_FPM_PORT; }
         location ~ \.php\$ { return 404; }

@@ -22,6 +22,8 @@ Route::middleware('guest')->group(function (): void {
     Route::post('/sign-in', [SessionController::class, 'store']);
 });
 
+Route::get('/session', [SessionController::class, 'show']);
+
 Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy']);
     Route::get('/', RackController::class)->can('viewAny', Job::class);

@@ -93,18 +93,21 @@ abstract class TestCase extends BaseTestCase
     ): array {
         return [
             'id' => $id ?? Str::uuid()->toString(),
+            'by' => auth()->id(),
+            'revision' => 1,
+            'units' => 'inch',
             'step' => $step,
             'kind' => $kind,
             'readings' => $readings,
             'note' => $note,
-            'at' => '2026-03-02T09:00:00Z',
+            'at' => now()->subHour()->toIso8601ZuluString(),
         ];
     }
 
     /** @param array<string, mixed> ...$entries */
     public function log(Job $job, array ...$entries): TestResponse
     {
-        return $this->postJson("/jobs/$job->id/log", ['units' => 'inch', 'entries' => $entries]);
+        return $this->postJson("/jobs/$job->id/log", ['entries' => $entries]);
     }
 
     public function entries(Job $job): int

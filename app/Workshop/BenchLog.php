@@ -6,85 +6,112 @@ namespace App\Workshop;
 
 use App\Models\Job;
 use App\Models\LogEntry;
+use App\Models\Revision;
 use App\Models\User;
-use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Bench\BenchStep;
-use UpsweptBead\Core\Plan\Plan;
-use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Bench\EntryReader;
+use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
+use UpsweptBead\Core\Document\Fault;
 
 /**
- * Takes entries from the bench. An entry with an id that is already there changes nothing, so sending twice is safe.
+ * Takes entries from the bench, each for itself. One that is already there changes nothing, so sending twice is safe.
  */
-final readonly class BenchLog
+final class BenchLog
 {
+    /** @var array<int, list<BenchStep>> by the id of a release */
+    private array $steps = [];
+
+    public function __construct(private readonly Workshop $workshop) {}
+
     /**
-     * @param  list<array{id: string, step: string, kind: string, readings: array<string, string>, note: string, at: string}>  $entries
-     *
-     * @throws ValidationException if a step is not in the plan or a reading is none; then nothing is stored
+     * @param  list<mixed>  $entries  decoded, as they came
+     * @return list<Taken> what became of each, in their order
      */
-    public function append(Job $job, Plan $plan, UnitSystem $units, User $by, array $entries): void
+    public function take(Job $job, User $by, array $entries, \DateTimeImmutable $now): array
     {
-        $released =
-            $job->released() ??
-            throw ValidationException::withMessages([
-                'entries' => 'Nothing of this job is released yet; there is nothing to log against.',
-            ]);
-        $rows = [];
-        foreach ($entries as $i => $entry) {
-            $step =
-                $plan->step($entry['step']) ??
-                throw ValidationException::withMessages([
-                    "entries.$i.step" => sprintf('The released plan has no step "%s".', $entry['step']),
-                ]);
-            $rows[] = [
-                'id' => strtolower($entry['id']),
-                'job_id' => $job->id,
-                'revision_id' => $released->id,
-                'user_id' => $by->id,
-                'step' => $step->id,
-                'kind' => $entry['kind'],
-                'readings' => json_encode(
-                    (object) self::readings($step, $entry['readings'], $units, "entries.$i.readings"),
-                    JSON_THROW_ON_ERROR,
-                ),
-                'note' => $entry['note'],
-                'made_at' => Carbon::parse($entry['at']),
-            ];
-        }
-        DB::transaction(static fn (): int => LogEntry::query()->insertOrIgnore($rows));
+        $read = array_map(fn (mixed $entry): LogEntry|Fault => $this->read($job, $by, $entry, $now), $entries);
+        $rows = array_values(array_filter($read, static fn (LogEntry|Fault $one): bool => $one instanceof LogEntry));
+        [$before, $after] = DB::transaction(static function () use ($rows): array {
+            $ids = array_map(static fn (LogEntry $row): string => $row->id, $rows);
+            $before = self::find($ids);
+            LogEntry::query()->insertOrIgnore(array_map(static fn (LogEntry $row): array => $row->getAttributes(), $rows));
+
+            return [$before, self::find($ids)];
+        });
         $job->unsetRelation('log');
+
+        return array_map(static fn (mixed $entry, LogEntry|Fault $one): Taken => match (true) {
+            $one instanceof Fault => Taken::refused(self::idOf($entry), $one),
+            ! isset($after[$one->id]) || ! self::isSame($after[$one->id], $one) => Taken::refused(
+                $one->id,
+                new Fault('id', 'taken', 'This id belongs to another entry; make the entry again.'),
+            ),
+            isset($before[$one->id]) => Taken::known($one->id),
+            default => Taken::stored($one->id),
+        }, $entries, $read);
+    }
+
+    /** A row to store, or what is wrong with it. */
+    private function read(Job $job, User $by, mixed $entry, \DateTimeImmutable $now): LogEntry|Fault
+    {
+        [$maker, $number] = is_array($entry) ? [$entry['by'] ?? null, $entry['revision'] ?? null] : [null, null];
+        if ($maker !== $by->id) {
+            return new Fault('by', 'not-yours', "Made by another person than $by->name; it is sent when its maker signs in.");
+        }
+        $released = $job->revisions->first(
+            static fn (Revision $one): bool => ! $one->isDraft() && $one->number === $number,
+        );
+        if ($released === null) {
+            return new Fault('revision', 'not-released', $job->released() === null
+                ? 'Nothing of this job is released yet; there is nothing to log against.'
+                : 'This revision of the job is not released.');
+        }
+        $this->steps[$released->id] ??= $this->workshop->planInFull($this->workshop->read($released))->steps;
+        $read = EntryReader::read($entry, $this->steps[$released->id], $by->name, $now);
+
+        return $read instanceof Fault ? $read : self::row($job, $released, $by, $read);
+    }
+
+    private static function row(Job $job, Revision $released, User $by, CoreEntry $entry): LogEntry
+    {
+        return new LogEntry([
+            'id' => $entry->id,
+            'job_id' => $job->id,
+            'revision_id' => $released->id,
+            'user_id' => $by->id,
+            'step' => $entry->stepId,
+            'kind' => $entry->kind,
+            'readings' => $entry->values,
+            'note' => $entry->note,
+            'made_at' => $entry->at,
+        ]);
     }
 
     /**
-     * @param  array<string, string>  $texts
-     * @return array<string, float>
+     * @param  list<string>  $ids
+     * @return array<string, LogEntry>
      */
-    private static function readings(BenchStep $step, array $texts, UnitSystem $units, string $path): array
+    private static function find(array $ids): array
     {
-        $readings = [];
-        foreach ($texts as $name => $text) {
-            $measure = null;
-            foreach ($step->measures as $candidate) {
-                $measure = $candidate->name === $name ? $candidate : $measure;
-            }
-            if ($measure === null) {
-                throw ValidationException::withMessages([
-                    "$path.$name" => sprintf('Step %s has no reading called "%s".', $step->id, $name),
-                ]);
-            }
-            if (trim($text) === '') {
-                continue;
-            }
-            try {
-                $readings[$name] = $measure->quantity->parse($text, $units);
-            } catch (UnreadableQuantity $error) {
-                throw ValidationException::withMessages(["$path.$name" => $error->getMessage()]);
-            }
+        $found = [];
+        foreach (LogEntry::query()->whereIn('id', $ids)->get() as $one) {
+            $found[$one->id] = $one;
         }
 
-        return $readings;
+        return $found;
+    }
+
+    private static function isSame(LogEntry $stored, LogEntry $sent): bool
+    {
+        return [$stored->job_id, $stored->user_id, $stored->step, $stored->kind]
+            === [$sent->job_id, $sent->user_id, $sent->step, $sent->kind];
+    }
+
+    private static function idOf(mixed $entry): string
+    {
+        $id = is_array($entry) ? $entry['id'] ?? '' : '';
+
+        return is_string($id) ? mb_substr($id, 0, 60) : '';
     }
 }

@@ -1,10 +1,14 @@
-import { createInertiaApp } from '@inertiajs/svelte';
+import { createInertiaApp, router } from '@inertiajs/svelte';
 import type { Component } from 'svelte';
 import { mount } from 'svelte';
 import '../css/app.css';
-import type { Answers } from './lib/answers';
+import type { Answers, Person } from './lib/answers';
 import { checked } from './lib/checked';
+import { logQueue, startLogQueue, watchLogQueue } from './lib/log-queue';
+import { benchIsOf } from './lib/offline-bench';
+import { session } from './lib/session.svelte';
 import { applyTheme } from './lib/theme.svelte';
+import SignInAgain from './parts/sign-in-again.svelte';
 
 applyTheme();
 
@@ -14,6 +18,21 @@ const screens = import.meta.glob<{ default: Component }>(
 
 /** What the server says of a page, by its screen. */
 const expected: Record<string, keyof Answers> = { 'rack/rack': 'Rack', 'job/job': 'JobScreen' };
+
+/** A page of somebody's was opened: what they made on this device goes out. */
+function isOpen(person: Person | null | undefined): void {
+    if (person?.id === session.person?.id) return;
+    session.person = person ?? null;
+    benchIsOf(session.person?.id ?? null);
+    void startLogQueue(session.person);
+}
+
+router.on('navigate', (event) => isOpen(event.detail.page.props['person'] as Person | null | undefined));
+document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'visible') void session.check();
+});
+logQueue.onstranger(() => void session.check());
+watchLogQueue();
 
 void createInertiaApp({
     resolve: async (name, page) => {
@@ -25,7 +44,10 @@ void createInertiaApp({
         return load();
     },
     setup({ el, App, props }) {
-        if (el) mount(App, { target: el, props });
+        if (!el) return;
+        isOpen(props.initialPage.props['person'] as Person | null | undefined);
+        mount(App, { target: el, props });
+        mount(SignInAgain, { target: document.body });
     },
     progress: { delay: 300, color: 'var(--action)' },
 });

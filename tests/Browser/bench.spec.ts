@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { api, ownJob, SIGNED_OUT, signIn } from './support';
+import { api, ownJob, PASSWORD, SIGNED_OUT, signIn } from './support';
 
 async function atTheBench(page: Page, number: string): Promise<number> {
     const job = await ownJob(page, number);
@@ -13,6 +13,8 @@ async function atTheBench(page: Page, number: string): Promise<number> {
     return job;
 }
 
+const logged = (page: Page) => page.getByRole('region', { name: 'Log', exact: true }).getByRole('listitem');
+
 test('entries made without a network are kept and sent when it is back', async ({ page, context }) => {
     const job = await atTheBench(page, 'TB-0520');
     await context.setOffline(true);
@@ -23,15 +25,128 @@ test('entries made without a network are kept and sent when it is back', async (
     await context.setOffline(false);
     await expect(page.getByText('log saved')).toBeVisible();
     await page.goto(`/jobs/${job}/handover`);
-    await expect(page.getByRole('region', { name: 'Log' }).getByRole('listitem')).toHaveCount(2);
+    await expect(logged(page)).toHaveCount(2);
 });
 
-test('a reading that is none is handed back, and the step stays open', async ({ page }) => {
-    await atTheBench(page, 'TB-0521');
+test('the bench opens without a network, goes on where it was, and all of it arrives once', async ({
+    page,
+    context,
+}) => {
+    const job = await atTheBench(page, 'TB-0525');
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    await expect(page.getByText('log saved')).toBeVisible();
+    await expect
+        .poll(
+            () => page.evaluate(async (url) => (await caches.match(url))?.text() ?? '', `/jobs/${job}/bench`),
+            {
+                timeout: 20_000,
+            },
+        )
+        .toContain('"done":["prepare.A1"]');
+    await context.setOffline(true);
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Cut and prepare A2' })).toBeVisible();
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Cut and prepare A3' })).toBeVisible();
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    await expect(page.getByText('2 kept here, not sent yet')).toBeVisible();
+    // The page is left altogether; another one of the program sends what waits.
+    await page.goto('about:blank');
+    await context.setOffline(false);
+    await page.goto(`/jobs/${job}/handover`);
+    await expect(logged(page)).toHaveCount(3);
+    await expect(page.getByRole('button', { name: /to send/ })).toBeHidden();
+});
+
+test('a reading that is none is handed back, and costs none of the others', async ({ page, context }) => {
+    const job = await atTheBench(page, 'TB-0521');
+    await context.setOffline(true);
     await page.getByLabel('Length as cut').fill('about a foot');
     await page.getByRole('button', { name: 'Done, next' }).click();
-    await expect(page.getByRole('alert')).toContainText('"about a foot" is not a length');
-    await expect(page.getByRole('heading', { name: 'Cut and prepare A1' })).toBeVisible();
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    await context.setOffline(false);
+    const alert = page.getByRole('alert');
+    await expect(alert).toContainText('"about a foot" is not a length');
+    await expect(page.getByRole('button', { name: '✕ 1 not logged' })).toBeVisible();
+    // It stays over a reload and on other stages, and is put right where it was made.
+    await page.goto(`/jobs/${job}/weld`);
+    await page.getByRole('button', { name: '✕ 1 not logged' }).click();
+    await expect(page.getByRole('dialog')).toContainText('Cut and prepare A1');
+    await page.goto(`/jobs/${job}/bench`);
+    await alert.getByRole('button', { name: 'Cut and prepare A1' }).click();
+    await expect(page.getByLabel('Length as cut')).toHaveValue('about a foot');
+    await page.getByLabel('Length as cut').fill('12 in');
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    await expect(alert).toBeHidden();
+    await page.goto(`/jobs/${job}/handover`);
+    await expect(logged(page)).toHaveCount(2);
+});
+
+test('a lost session is told at once; signing in goes on where one was', async ({ page, context }) => {
+    const job = await atTheBench(page, 'TB-0526');
+    await context.clearCookies();
+    await page.getByLabel('Length as cut').fill('12 in');
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    const again = page.getByRole('dialog', { name: 'You have been signed out' });
+    await expect(again).toBeVisible();
+    await again.getByLabel('Address').fill('wren@tidewater.invalid');
+    await again.getByLabel('Password').fill('not this');
+    await again.getByRole('button', { name: 'Sign in' }).click();
+    await expect(again).toContainText('No person here has this address and password.');
+    await again.getByLabel('Password').fill(PASSWORD);
+    await again.getByRole('button', { name: 'Sign in' }).click();
+    await expect(again).toBeHidden();
+    await expect(page.getByText('log saved')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Cut and prepare A2' })).toBeVisible();
+    await page.goto(`/jobs/${job}/handover`);
+    await expect(logged(page)).toHaveCount(1);
+});
+
+async function signOut(page: Page): Promise<void> {
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+}
+
+test('entries of one person wait for them while others use the tablet', async ({ page, context }) => {
+    const job = await atTheBench(page, 'TB-0529');
+    await context.setOffline(true);
+    for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Done, next' }).click();
+    await expect(page.getByText('3 kept here, not sent yet')).toBeVisible();
+    await page.goto('about:blank');
+    await context.clearCookies();
+    await context.setOffline(false);
+    await signIn(page, 'visitor');
+    await page.goto(`/jobs/${job}/bench`);
+    await page.getByRole('button', { name: '3 of others' }).click();
+    await expect(page.getByRole('dialog')).toContainText('3 of Wren Halloway');
+    await signOut(page);
+    await signIn(page, 'pia');
+    await page.goto(`/jobs/${job}/handover`);
+    await expect(logged(page).filter({ hasText: 'Nothing' })).toHaveCount(1);
+    await signOut(page);
+    await signIn(page, 'wren');
+    await page.goto(`/jobs/${job}/handover`);
+    await expect(logged(page).filter({ hasText: 'Wren Halloway' })).toHaveCount(3);
+});
+
+test('two tabs of one bench lose nothing and see each other’s steps', async ({ page, context }) => {
+    const job = await atTheBench(page, 'TB-0528');
+    const other = await context.newPage();
+    await other.goto(`/jobs/${job}/bench`);
+    await context.setOffline(true);
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    await expect(other.getByRole('heading', { name: 'Cut and prepare A2' })).toBeVisible();
+    await other.getByRole('button', { name: 'Done, next' }).click();
+    await expect(page.getByText('2 kept here, not sent yet')).toBeVisible();
+    await context.setOffline(false);
+    for (const tab of [page, other]) {
+        await expect(tab.getByText('log saved')).toBeVisible();
+        await expect(tab.getByRole('heading', { name: 'Cut and prepare A3' })).toBeVisible();
+    }
+    await page.goto(`/jobs/${job}/handover`);
+    await expect(logged(page)).toHaveCount(2);
 });
 
 test('a clock goes on through a reload', async ({ page }) => {

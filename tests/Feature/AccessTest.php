@@ -19,6 +19,7 @@ const ACCESS = [
     'GET up' => null,
     'GET sign-in' => null,
     'POST sign-in' => null,
+    'GET session' => null,
     'POST sign-out' => EVERYBODY,
     'POST jobs' => PLANNERS,
     'GET jobs/{job}/{stage?}' => EVERYBODY,

@@ -129,7 +129,7 @@ it('does not release a plan with problems', function () {
 
 it('begins the next revision from the released one, once', function () {
     $job = $this->released();
-    $this->post("/jobs/$job->id/revise")->assertRedirect("/jobs/$job->id/route");
+    $this->post("/jobs/$job->id/revise")->assertOk()->assertJsonPath('revision.number', 2);
     $this->post("/jobs/$job->id/revise");
     $revisions = Revision::query()->where('job_id', $job->id)->orderBy('number')->get();
     expect($revisions)->toHaveCount(2)

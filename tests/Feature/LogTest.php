@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 use App\Models\LogEntry;
 use App\Models\Role;
+use App\Models\User;
+use App\Workshop\Drafts;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Tests\Support\Schemas;
 
 beforeEach(fn () => $this->signIn(Role::Helper));
@@ -18,11 +21,11 @@ it('takes what was done and what was really used, in the units it was written in
         $this->entry('prepare.A1', ['length' => '10 1/2 in']),
         $this->entry('weld.AJ2', ['amps' => '62', 'flow' => '13 l/min', 'seconds' => '3 min']),
     )
-        ->assertCreated()
-        ->assertJsonPath('stepsDone', 2)
-        ->assertJsonPath('jointsDone', 1)
+        ->assertOk()
+        ->assertJsonPath('progress.stepsDone', 2)
+        ->assertJsonPath('progress.jointsDone', 1)
         ->assertJsonPath(
-            'readings',
+            'progress.readings',
             fn (array $readings): bool => $readings['weld.AJ2']['amps'] === '62 A' &&
                 $readings['prepare.A1']['length'] === '10 1/2 in',
         );
@@ -32,44 +35,106 @@ it('takes what was done and what was really used, in the units it was written in
 it('changes nothing when the same entry comes twice', function () {
     $job = $this->released();
     $entry = $this->entry('prepare.A1', ['length' => '10 in'], id: Str::uuid()->toString());
-    $this->log($job, $entry)->assertCreated();
-    $this->log($job, $entry)->assertCreated()->assertJsonPath('stepsDone', 1);
+    $this->log($job, $entry)->assertJsonPath('results.0.state', 'stored');
+    $this->log($job, $entry)->assertJsonPath('results.0.state', 'known')->assertJsonPath('progress.stepsDone', 1);
     $this->log($job, [...$entry, 'readings' => ['length' => '99 in']], $this->entry('prepare.A2'))
-        ->assertCreated()
-        ->assertJsonPath('stepsDone', 2);
+        ->assertJsonPath('results.*.state', ['known', 'stored'])
+        ->assertJsonPath('progress.stepsDone', 2);
     expect($this->entries($job))->toBe(2)
         ->and(LogEntry::query()->findOrFail($entry['id'])->readings)->toBe(['length' => 254]);
 });
 
-it('stores nothing of a batch that has something wrong in it', function (array $bad, string $place) {
+it('stores what is right and says of what is wrong why, entry by entry', function (array $bad, string $field, string $reason) {
     $job = $this->released();
-    $this->log($job, $this->entry('prepare.A1'), [...$this->entry('weld.AJ2'), ...$bad])
-        ->assertUnprocessable()
-        ->assertJsonValidationErrors([$place]);
-    expect($this->entries($job))->toBe(0);
+    $first = $this->entry('prepare.A1', ['length' => '10 in']);
+    $wrong = [...$this->entry('weld.AJ2'), ...$bad];
+    $answer = $this->log($job, $wrong, $first, $this->entry('prepare.A2'))->assertOk();
+    $answer->assertJsonPath('results.*.state', ['refused', 'stored', 'stored'])
+        ->assertJsonPath('results.0.field', $field)
+        ->assertJsonPath('results.1.id', $first['id']);
+    expect($answer->json('results.0.reason'))->toContain($reason)->and($this->entries($job))->toBe(2);
 })->with([
-    'a step that is not in the plan' => [['step' => 'weld.AJ99'], 'entries.1.step'],
-    'a reading that is none' => [['readings' => ['amps' => 'plenty']], 'entries.1.readings.amps'],
-    'a reading the step does not ask for' => [['readings' => ['oxygen' => '50']], 'entries.1.readings.oxygen'],
-    'an id that is none' => [['id' => 'first'], 'entries.1.id'],
-    'a kind that is none' => [['kind' => 'deleted'], 'entries.1.kind'],
-    'no time' => [['at' => 'yesterday-ish'], 'entries.1.at'],
+    'a length that is none' => [['step' => 'prepare.A1', 'readings' => ['length' => 'about a foot']], 'readings.length', 'about a foot'],
+    'a step that is not in the plan' => [['step' => 'weld.AJ99'], 'step', 'no step "weld.AJ99"'],
+    'a reading that is none' => [['readings' => ['amps' => 'plenty']], 'readings.amps', 'plenty'],
+    'a reading the step does not ask for' => [['readings' => ['oxygen' => '50']], 'readings.oxygen', 'no reading called'],
+    'readings that are no object' => [['readings' => 'many'], 'readings', 'must be an object'],
+    'an id that is none' => [['id' => 'first'], 'id', 'UUID'],
+    'no id' => [['id' => null], 'id', 'is missing'],
+    'a kind that is none' => [['kind' => 'deleted'], 'kind', 'done, correct, reopen, note'],
+    'no kind' => [['kind' => null], 'kind', 'is missing'],
+    'no time' => [['at' => 'yesterday-ish'], 'at', 'such as'],
+    'a time that counts from now' => [['at' => '+300000 years'], 'at', 'such as'],
+    'a time long past' => [['at' => '2019-01-01T00:00:00Z'], 'at', 'within a year'],
+    'a time to come' => [['at' => '9999-12-31T00:00:00Z'], 'at', 'within a year'],
+    'a note longer than can be kept' => [['note' => str_repeat('x', 2001)], 'note', '2000 characters'],
+    'a note with a sign that cannot be kept' => [['note' => "pin\0hole"], 'note', 'control characters'],
+    'somebody else’s entry' => [['by' => 999_999], 'by', 'when its maker signs in'],
+    'a release that is none' => [['revision' => 7], 'revision', 'not released'],
+    'a release that is no number' => [['revision' => ['1']], 'revision', 'not released'],
 ]);
+
+it('answers what is no entry at all', function (mixed $entry) {
+    $job = $this->released();
+    $this->postJson("/jobs/$job->id/log", ['entries' => [$entry, $this->entry('prepare.A1')]])
+        ->assertOk()
+        ->assertJsonPath('results.*.state', ['refused', 'stored']);
+})->with(['a text' => ['weld it'], 'nothing' => [null], 'a list' => [[1, 2]], 'an empty object' => [(object) []]]);
+
+it('takes a batch of up to 200, and no more at once', function () {
+    $job = $this->released();
+    $many = fn (int $count): array => array_map(fn (): array => $this->entry('prepare.A1', kind: 'note', note: 'x'), range(1, $count));
+    $this->log($job, ...$many(201))->assertUnprocessable();
+    $this->log($job, ...$many(200))->assertOk();
+    expect($this->entries($job))->toBe(200);
+    $this->postJson("/jobs/$job->id/log", ['entries' => []])->assertUnprocessable();
+    $this->postJson("/jobs/$job->id/log", ['entries' => ['a' => 1]])->assertUnprocessable();
+});
+
+it('keeps every character of a note', function (string $note) {
+    $job = $this->released();
+    $entry = $this->entry('prepare.A1', note: $note);
+    $this->log($job, $entry)->assertJsonPath('progress.log.0.note', $note);
+    expect(LogEntry::query()->findOrFail($entry['id'])->note)->toBe($note);
+})->with([
+    'spaces round it' => ['  two before, two after  '],
+    'lines and a tab' => ["one\ntwo\tthree\n"],
+    'marks outside the first plane' => ['🔥 4 o’clock — ﬁxed ½″'],
+    'markup' => ['<b onload=x>&amp;</b>'],
+    '2000 characters' => [str_repeat('ü', 2000)],
+    'spaces alone' => ['   '],
+]);
+
+it('refuses an id that another job, another step or another person has used', function () {
+    $job = $this->released();
+    $document = $this->document($job);
+    $document['job']['number'] = 'TB-0777';
+    $second = $this->app->make(Drafts::class)->begin(JobReader::fromDecoded($document)->job);
+    $this->app->make(Drafts::class)->release($second->load('revisions'), 1, User::factory()->as(Role::Owner)->create());
+    $entry = $this->entry('prepare.A1');
+    $this->log($job, $entry)->assertJsonPath('results.0.state', 'stored');
+    $this->log($second, $entry)->assertJsonPath('results.0.state', 'refused')->assertJsonPath('results.0.field', 'id');
+    $this->log($job, [...$entry, 'step' => 'prepare.A2'])->assertJsonPath('results.0.state', 'refused');
+    $this->signIn(Role::Helper);
+    $this->log($job, [...$entry, 'by' => auth()->id()])->assertJsonPath('results.0.state', 'refused');
+    expect($this->entries($job))->toBe(1)->and($this->entries($second))->toBe(0);
+});
 
 it('has nothing to log against before a release', function () {
     $job = $this->downpipe();
-    $this->log($job, $this->entry('prepare.A1'))->assertUnprocessable();
+    $this->log($job, $this->entry('prepare.A1'))->assertOk()->assertJsonPath('results.0.field', 'revision');
+    expect($this->entries($job))->toBe(0);
 });
 
 it('reopens by a new entry and keeps the old', function () {
     $job = $this->released();
     $this->log($job, $this->entry('weld.AJ2', ['amps' => '55']));
     $this->log($job, $this->entry('weld.AJ2', kind: 'reopen', note: 'pinhole at 4 o’clock'))
-        ->assertJsonPath('jointsDone', 0)
-        ->assertJsonCount(2, 'log');
+        ->assertJsonPath('progress.jointsDone', 0)
+        ->assertJsonCount(2, 'progress.log');
     $this->log($job, $this->entry('weld.AJ2', ['amps' => '60']))
-        ->assertJsonPath('jointsDone', 1)
-        ->assertJsonCount(3, 'log');
+        ->assertJsonPath('progress.jointsDone', 1)
+        ->assertJsonCount(3, 'progress.log');
 });
 
 it('says what went otherwise than planned', function () {
@@ -79,10 +144,10 @@ it('says what went otherwise than planned', function () {
         $this->entry('purge.AJ2', ['oxygen' => '2000 ppm']),
     )
         ->assertJsonPath(
-            'deviations.0.what',
+            'progress.deviations.0.what',
             'Oxygen at the vent: 2000 ppm, above 1000 ppm where welding stops; look at the root.',
         )
-        ->assertJsonPath('deviations.1.what', 'Amps used: 90 A, planned 50 A.');
+        ->assertJsonPath('progress.deviations.1.what', 'Amps used: 90 A, planned 50 A.');
 });
 
 it('is append-only in the database itself', function () {
@@ -101,7 +166,10 @@ it('goes on with the old log after the next revision is released', function () {
     $this->post("/jobs/$job->id/revise");
     $this->save($job, ['job' => ['note' => 'longer tail']])->assertOk();
     $this->postJson("/jobs/$job->id/release", ['version' => 2])->assertOk();
-    $this->log($job, $this->entry('prepare.A2'))->assertCreated()->assertJsonPath('stepsDone', 2);
+    // What was made on the first release while there was no network still counts for that one.
+    $this->log($job, $this->entry('prepare.A2'), [...$this->entry('prepare.A3'), 'revision' => 2])
+        ->assertOk()
+        ->assertJsonPath('progress.stepsDone', 3);
     expect(LogEntry::query()->orderBy('position')->get()->pluck('revision_id')->unique())->toHaveCount(2);
 });
 
@@ -111,19 +179,23 @@ it('is closed to who only looks', function () {
     $this->log($job, $this->entry('prepare.A1'))->assertForbidden();
 });
 
-it('refuses by rule what the published schema of a batch refuses', function (array $bad) {
+it('refuses by rule what the published schema of an entry refuses', function (array $bad) {
     $job = $this->released();
-    $good = ['units' => 'inch', 'entries' => [$this->entry('prepare.A1', ['length' => '10 in'])]];
+    $good = $this->entry('prepare.A1', ['length' => '10 in']);
     $spoilt = array_replace_recursive($good, $bad);
-    expect(Schemas::wrong($good, 'LogBatch'))->toBe('')->and(Schemas::wrong($spoilt, 'LogBatch'))->not->toBe('');
-    $this->postJson("/jobs/$job->id/log", $spoilt)->assertUnprocessable();
-    $this->postJson("/jobs/$job->id/log", $good)->assertCreated();
+    expect(Schemas::wrong(['entries' => [$good]], 'LogBatch'))->toBe('')
+        ->and(Schemas::wrong(['entries' => [$spoilt]], 'LogBatch'))->not->toBe('');
+    $this->log($job, $spoilt)->assertJsonPath('results.0.state', 'refused');
+    $this->log($job, $good)->assertJsonPath('results.0.state', 'stored');
 })->with([
     'units of another system' => [['units' => 'cubit']],
-    'an id that is none' => [['entries' => [['id' => 'first']]]],
-    'a step without a name' => [['entries' => [['step' => '']]]],
-    'too long a step' => [['entries' => [['step' => str_repeat('x', 61)]]]],
-    'a kind that is none' => [['entries' => [['kind' => 'deleted']]]],
-    'a reading that is no text' => [['entries' => [['readings' => ['length' => 254]]]]],
-    'too long a note' => [['entries' => [['note' => str_repeat('x', 2001)]]]],
+    'an id that is none' => [['id' => 'first']],
+    'a step without a name' => [['step' => '']],
+    'too long a step' => [['step' => str_repeat('x', 61)]],
+    'a kind that is none' => [['kind' => 'deleted']],
+    'a reading that is no text' => [['readings' => ['length' => 254]]],
+    'too long a note' => [['note' => str_repeat('x', 2001)]],
+    'a note that is none' => [['note' => 7]],
+    'nobody who made it' => [['by' => 'wren']],
+    'no release' => [['revision' => 0]],
 ]);

@@ -18,6 +18,17 @@ it('signs a person in, remembers them, and signs them out', function () {
     $this->assertGuest();
 });
 
+it('says who is signed in, and signs in from within a page that lost its session', function () {
+    $user = User::factory()->create(['email' => 'fab@example.test']);
+    $this->getJson('/session')->assertOk()->assertExactJson(['person' => null]);
+    $this->postJson('/sign-in', ['email' => 'fab@example.test', 'password' => 'wrong'])->assertUnprocessable();
+    $this->postJson('/sign-in', ['email' => 'fab@example.test', 'password' => 'correct horse'])
+        ->assertOk()
+        ->assertJsonPath('person.id', $user->id)
+        ->assertCookie('XSRF-TOKEN', null, false);
+    $this->getJson('/session')->assertJsonPath('person.name', $user->name);
+});
+
 it('keeps passwords hashed', function () {
     $stored = User::factory()->create()->password;
     expect($stored)->not->toContain('correct horse')->and(password_verify('correct horse', $stored))->toBeTrue();

@@ -55,11 +55,21 @@ it('does not release a version that nobody has looked at', function () {
 
 it('logs for both at the bench, each under their own name, nothing twice', function () {
     $job = $this->released();
-    $this->actingAs($this->wren)->log($job, $this->entry('prepare.A1'))->assertCreated();
+    $this->actingAs($this->wren)->log($job, $this->entry('prepare.A1'))->assertOk();
+    $this->actingAs($this->ismet);
     $mine = $this->entry('prepare.A2');
-    $this->actingAs($this->ismet)->log($job, $mine)->assertCreated();
-    $log = $this->log($job, $mine)->assertCreated()->json('log');
+    $this->log($job, $mine)->assertJsonPath('results.0.state', 'stored');
+    $log = $this->log($job, $mine)->assertJsonPath('results.0.state', 'known')->json('progress.log');
     expect(array_column($log, 'by'))->toEqualCanonicalizing([$this->wren->name, $this->ismet->name]);
+});
+
+it('stores nobody’s entry under another person’s name', function () {
+    $job = $this->released();
+    $this->actingAs($this->wren);
+    $wrens = $this->entry('prepare.A1');
+    $this->actingAs($this->ismet)->log($job, $wrens)->assertJsonPath('results.0.state', 'refused');
+    expect($this->entries($job))->toBe(0);
+    $this->actingAs($this->wren)->log($job, $wrens)->assertJsonPath('progress.log.0.by', $this->wren->name);
 });
 
 it('shows both the same designs until one puts them away', function () {

@@ -26,16 +26,20 @@ const open = await releasedStep(rack.props.jobs);
 assert.ok(open, 'one of the demo jobs is released');
 const entry = {
     id: randomUUID(),
+    by: rack.props.person.id,
+    revision: open.revision,
+    units: 'inch',
     step: open.step,
     kind: 'note',
     readings: {},
     note: 'First start.',
     at: new Date().toISOString(),
 };
-const logged = await ask('POST', `/jobs/${open.id}/log`, { units: 'inch', entries: [entry] });
-const { log } = await logged.json().then((answer) => answer.bench ?? answer);
+const logged = await ask('POST', `/jobs/${open.id}/log`, { entries: [entry] });
+const { results, progress } = await logged.json();
+assert.equal(results[0].state, 'stored', results[0].reason);
 assert.ok(
-    log.some((one) => one.id === entry.id),
+    progress.log.some((one) => one.id === entry.id),
     'the entry is in the log',
 );
 console.log('signed in, rack, route, script, one log entry');
@@ -43,7 +47,8 @@ console.log('signed in, rack, route, script, one log entry');
 async function releasedStep(jobs) {
     for (const { id } of jobs) {
         const { job } = (await page(`/jobs/${id}/bench`)).props;
-        if (job.bench) return { id, step: job.bench.next ?? job.bench.steps[0].id };
+        if (job.bench)
+            return { id, revision: job.bench.revision, step: job.bench.next ?? job.bench.steps[0].id };
     }
     return null;
 }

@@ -15,7 +15,6 @@ use App\Workshop\StaleDraft;
 use App\Workshop\Workshop;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Plan\Json\FigureWriter;
@@ -104,11 +103,9 @@ final readonly class DraftController
         return new JsonResponse(['revision' => JobView::revision($revision)]);
     }
 
-    public function revise(Job $job): RedirectResponse
+    public function revise(Job $job): JsonResponse
     {
-        $this->drafts->revise($job);
-
-        return redirect("/jobs/$job->id/route");
+        return new JsonResponse(['revision' => JobView::revision($this->drafts->revise($job))]);
     }
 
     private static function stale(StaleDraft $stale): JsonResponse

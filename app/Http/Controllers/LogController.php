@@ -9,10 +9,11 @@ use App\Models\Job;
 use App\Models\User;
 use App\Workshop\BenchLog;
 use App\Workshop\JobView;
+use App\Workshop\Taken;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 
-/** Entries from the bench in, where the job stands out. */
+/** Entries from the bench in; out, what became of each, and where the job stands. */
 final readonly class LogController
 {
     public function __construct(private Workshop $workshop, private BenchLog $log, private JobView $view) {}
@@ -22,10 +23,13 @@ final readonly class LogController
         $user = $request->user();
         assert($user instanceof User);
         $job->load('revisions');
-        $plan = $this->workshop->planInFull($this->workshop->read($job->released() ?? $job->current()));
-        $this->log->append($job, $plan, $request->units(), $user, $request->entries());
+        $taken = $this->log->take($job, $user, $request->entries(), now());
         $job->load('log.user');
+        $plan = $this->workshop->planInFull($this->workshop->read($job->released() ?? $job->current()));
 
-        return new JsonResponse($this->view->progress($job, $plan, $this->workshop->progress($plan, $job)), 201);
+        return new JsonResponse([
+            'results' => array_map(static fn (Taken $one): array => $one->toArray(), $taken),
+            'progress' => $this->view->progress($job, $plan, $this->workshop->progress($plan, $job)),
+        ]);
     }
 }

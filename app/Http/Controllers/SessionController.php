@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\PersonView;
 use App\Http\Requests\SignInRequest;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -22,7 +24,13 @@ final readonly class SessionController
         return Inertia::render('sign-in');
     }
 
-    public function store(SignInRequest $request): RedirectResponse
+    /** Who is signed in; asking also brings the token that the next change needs. */
+    public function show(Request $request): JsonResponse
+    {
+        return new JsonResponse(['person' => PersonView::of($request->user())]);
+    }
+
+    public function store(SignInRequest $request): RedirectResponse|JsonResponse
     {
         $key = $request->limiterKey();
         abort_if(RateLimiter::tooManyAttempts($key, self::GUESSES_A_MINUTE), 429);
@@ -33,7 +41,10 @@ final readonly class SessionController
         RateLimiter::clear($key);
         $request->session()->regenerate();
 
-        return redirect()->intended('/');
+        // A page that lost its session signs in where it is.
+        return $request->expectsJson() && ! $request->hasHeader('X-Inertia')
+            ? $this->show($request)
+            : redirect()->intended('/');
     }
 
     public function destroy(Request $request): RedirectResponse

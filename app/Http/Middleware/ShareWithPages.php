@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Models\User;
+use App\Http\PersonView;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 
@@ -18,18 +18,7 @@ final class ShareWithPages extends Middleware
     {
         return [
             ...parent::share($request),
-            'person' => static function () use ($request): ?array {
-                $user = $request->user();
-
-                return $user instanceof User
-                    ? [
-                        'name' => $user->name,
-                        'role' => $user->role->value,
-                        'plans' => $user->role->plans(),
-                        'logs' => $user->role->logs(),
-                    ]
-                    : null;
-            },
+            'person' => static fn (): ?array => PersonView::of($request->user()),
         ];
     }
 }

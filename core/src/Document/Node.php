@@ -60,6 +60,12 @@ final readonly class Node
         return new self($value, '', $faults);
     }
 
+    /** A value that stands by itself, part of no format. */
+    public static function of(mixed $value, Faults $faults): self
+    {
+        return new self($value, '', $faults);
+    }
+
     /** @param  list<string>  $keys the only ones allowed here */
     public function only(array $keys): self
     {

@@ -143,6 +143,7 @@ export interface Answers {
     JobScreen: JobScreen;
     Rack: Rack;
     Person: Person;
+    Session: Session;
     Begun: Begun;
     Saved: Saved;
     Stale: Stale;
@@ -160,7 +161,7 @@ export interface Answers {
     KitMade: KitMade;
     ImportedMesh: ImportedMesh;
     Changed: Changed;
-    Progress: Progress;
+    Logged: Logged;
     Refusal: Refusal;
 }
 export interface JobScreen {
@@ -855,7 +856,7 @@ export interface Step {
 export interface LogLine {
     id: string;
     step: string;
-    kind: string;
+    kind: 'done' | 'correct' | 'reopen' | 'note';
     note: string;
     by: string;
     at: string;
@@ -916,10 +917,17 @@ export interface Bottle {
     usable: string;
 }
 export interface Person {
+    id: number;
     name: string;
     role: string;
     plans: boolean;
     logs: boolean;
+}
+/**
+ * Who this browser is signed in as; null for nobody.
+ */
+export interface Session {
+    person: Person | null;
 }
 export interface Begun {
     id: number;
@@ -1158,6 +1166,22 @@ export interface ImportedMesh {
 export interface Changed {
     document: JobDocument;
 }
+/**
+ * Entry by entry in the order they were sent, and where the job stands now.
+ */
+export interface Logged {
+    results: Taken[];
+    progress: Progress;
+}
+/**
+ * What became of one entry.
+ */
+export interface Taken {
+    id: string;
+    state: 'stored' | 'known' | 'refused';
+    field: string | null;
+    reason: string | null;
+}
 export interface Progress {
     done: string[];
     next: string | null;
@@ -1298,23 +1322,34 @@ export interface RouteSolution {
     };
 }
 /**
- * An entry as the bench makes it; its id makes sending it twice harmless.
+ * An entry as the bench makes it; its id makes sending it twice harmless. Who made it, and on which release, goes with it: no other session may send it, and no later plan makes it say something else.
  */
 export interface LogEntry {
     id: string;
+    /**
+     * The person who made it.
+     */
+    by: number;
+    /**
+     * The release it was made on.
+     */
+    revision: number;
+    units: Units;
     step: string;
     kind: 'done' | 'correct' | 'reopen' | 'note';
     readings: {
-        [k: string]: string | null;
+        [k: string]: string;
     };
-    note: string | null;
+    note: string;
     /**
-     * When it was made, ISO 8601.
+     * When it was made, ISO 8601, within a year of now.
      */
     at: string;
 }
+/**
+ * Each entry is answered for itself.
+ */
 export interface LogBatch {
-    units: Units;
     entries: LogEntry[];
 }
 /**

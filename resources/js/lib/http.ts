@@ -13,8 +13,29 @@ function xsrfToken(): string {
     return found?.[1] ? decodeURIComponent(found[1]) : '';
 }
 
-/** Sends `body` and expects the answer of that name; `null` expects nothing that is looked at. */
+/** What to do when nobody is signed in any more: true once the same person is again. */
+let restored: () => Promise<boolean> = () => Promise.resolve(false);
+
+export function whenSignedOut(ask: () => Promise<boolean>): void {
+    restored = ask;
+}
+
+/**
+ * Sends `body` and expects the answer of that name; `null` expects nothing that is looked at. Where the session was lost
+ * it waits until the person is signed in again, and sends once more.
+ */
 export async function send<K extends keyof Answers | null>(
+    method: 'GET' | 'POST' | 'PUT',
+    url: string,
+    expects: K,
+    body?: unknown,
+): Promise<Reply<K extends keyof Answers ? Answers[K] : unknown>> {
+    const reply = await sendOnce(method, url, expects, body);
+    const isOut = !reply.ok && (reply.status === 401 || reply.status === 419);
+    return isOut && (await restored()) ? sendOnce(method, url, expects, body) : reply;
+}
+
+export async function sendOnce<K extends keyof Answers | null>(
     method: 'GET' | 'POST' | 'PUT',
     url: string,
     expects: K,

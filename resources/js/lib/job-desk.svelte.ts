@@ -324,6 +324,13 @@ export class JobDesk {
         return reply.ok;
     }
 
+    /** Begins the next draft from the latest release. */
+    async revise(): Promise<boolean> {
+        const reply = await send('POST', `/jobs/${this.view.id}/revise`, 'Released');
+        if (!reply.ok) this.failure = reply.message;
+        return reply.ok;
+    }
+
     /** Puts the bench's answer in place after entries were taken. */
     takeProgress(progress: Progress): void {
         if (this.view.bench) this.view = { ...this.view, bench: { ...this.view.bench, ...progress } };

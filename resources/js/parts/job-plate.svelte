@@ -1,5 +1,6 @@
 <script lang="ts">
     import type { JobDesk } from '@/lib/job-desk.svelte';
+    import QueueMark from './log-queue/queue-mark.svelte';
 
     type Props = { desk: JobDesk; onnext: () => void };
     let { desk, onnext }: Props = $props();
@@ -63,6 +64,7 @@
             'max-xl:hidden',
         )}
     </dl>
+    <QueueMark />
     <button
         type="button"
         class="bg-action text-on-action font-label flex min-w-0 flex-col max-sm:w-full items-start justify-center px-4 py-1 text-left hover:brightness-110"

@@ -1,35 +1,34 @@
 <script lang="ts">
+    import { usePage } from '@inertiajs/svelte';
     import { onMount, untrack } from 'svelte';
+    import { doneWith, logQueue, type Kept } from '@/lib/log-queue';
+    import { keepBench } from '@/lib/offline-bench';
     import { toggleTheme } from '@/lib/theme.svelte';
     import Nowhere from '../job/nowhere.svelte';
     import type { StageProps } from '../job/stages';
     import { StepClock } from './clock.svelte';
-    import { doneWith } from './entry';
-    import { Outbox } from './outbox.svelte';
     import StepCard from './step-card.svelte';
     import StepList from './step-list.svelte';
 
     let { desk, mayLog, onstage }: StageProps = $props();
 
     const clock = new StepClock(untrack(() => desk.view.id));
-    const outbox = new Outbox(
-        untrack(() => desk.view.id),
-        untrack(() => desk.view.units),
-        (progress) => desk.takeProgress(progress),
-    );
     onMount(() => {
-        const online = () => void outbox.flush();
-        window.addEventListener('online', online);
+        const keep = (soon?: number) => keepBench(desk.view.id, usePage().version ?? '', soon);
+        keep(0);
+        const stop = logQueue.ontaken((job) => job === desk.view.id && keep());
         return () => {
-            window.removeEventListener('online', online);
-            outbox.close();
+            stop();
             clock.close();
         };
     });
 
     const bench = $derived(desk.view.bench);
     const steps = $derived(bench?.steps ?? []);
-    const done = $derived(doneWith(bench?.done ?? [], outbox.waiting));
+    const here = $derived(logQueue.entries.filter((entry) => entry.job === desk.view.id));
+    const waiting = $derived(here.filter((entry) => !entry.refused).length);
+    const refused = $derived(logQueue.refused.filter((entry) => entry.job === desk.view.id));
+    const done = $derived(doneWith(bench?.done ?? [], here));
     let looking = $state<string | null>(null);
     const current = $derived(
         steps.find((step) => step.id === looking) ?? steps.find((step) => !done.has(step.id)),
@@ -40,15 +39,32 @@
         looking = steps[Math.min(Math.max(index + by, 0), steps.length - 1)]?.id ?? null;
     }
 
+    /** What was said of the step before, and not taken; logging it again puts that right. */
+    const again = $derived(refused.find((entry) => entry.step === current?.id));
+
+    function put(kind: Kept['kind'], readings: Record<string, string>, note: string): void {
+        if (!current || !bench) return;
+        const { id: job, units } = desk.view;
+        const { number } = desk.document.job;
+        void logQueue.put(
+            {
+                step: current.id,
+                kind,
+                readings,
+                note,
+                title: current.title,
+                labels: Object.fromEntries(current.measures.map(({ name, label }) => [name, label])),
+            },
+            { job, number, revision: bench.revision, units },
+        );
+    }
+
     function finish(readings: Record<string, string>, note: string): void {
         if (!current) return;
         clock.stop(current.id);
-        outbox.put({ step: current.id, kind: done.has(current.id) ? 'correct' : 'done', readings, note });
+        if (again) void logQueue.amend(again, readings, note);
+        else put(done.has(current.id) ? 'correct' : 'done', readings, note);
         looking = null;
-    }
-
-    function reopen(note: string): void {
-        if (current) outbox.put({ step: current.id, kind: 'reopen', readings: {}, note });
     }
 </script>
 
@@ -75,9 +91,11 @@
                     ></div>
                 </div>
                 <p class="text-quiet" aria-live="polite">
-                    {outbox.waiting.length > 0
-                        ? `${outbox.waiting.length} kept here, not sent yet`
-                        : 'log saved'}
+                    {waiting > 0
+                        ? `${waiting} kept here, not sent yet`
+                        : refused.length > 0
+                          ? `✕ ${refused.length} not logged`
+                          : 'log saved'}
                 </p>
                 <button
                     type="button"
@@ -95,21 +113,37 @@
                     >
                 {/each}
             </div>
-            {#if outbox.refused}
-                <p class="sheet border-stop text-stop border-2 px-3 py-2" role="alert">
-                    ✕ Not logged: {outbox.refused}
-                </p>
+            {#if refused.length > 0}
+                <section class="sheet border-stop border-2 px-3 py-2" role="alert" aria-label="Not logged">
+                    <p class="text-stop font-medium">
+                        ✕ Not logged; kept on this device until it is put right or discarded.
+                    </p>
+                    <ul>
+                        {#each refused.slice(0, 4) as entry (entry.id)}
+                            <li class="flex flex-wrap items-baseline gap-x-3">
+                                <button
+                                    type="button"
+                                    class="tap text-action text-left underline"
+                                    onclick={() => (looking = entry.step)}>{entry.title}</button
+                                >
+                                <span>{entry.refused?.reason}</span>
+                            </li>
+                        {/each}
+                    </ul>
+                    {#if refused.length > 4}<p class="text-quiet">and {refused.length - 4} more</p>{/if}
+                </section>
             {/if}
             {#if current}
-                {#key current.id}
+                {#key `${current.id} ${again?.id ?? ''}`}
                     <StepCard
                         step={current}
                         {clock}
                         {mayLog}
                         isDone={done.has(current.id)}
-                        read={bench.readings[current.id] ?? {}}
+                        read={again?.readings ?? bench.readings[current.id] ?? {}}
+                        noted={again?.note ?? ''}
                         onfinish={finish}
-                        onreopen={reopen}
+                        onreopen={(note) => put('reopen', {}, note)}
                     />
                 {/key}
             {:else}

@@ -10,13 +10,14 @@
         mayLog: boolean;
         isDone: boolean;
         read: Record<string, string>;
+        noted?: string;
         onfinish: (readings: Record<string, string>, note: string) => void;
         onreopen: (note: string) => void;
     };
-    let { step, clock, mayLog, isDone, read, onfinish, onreopen }: Props = $props();
+    let { step, clock, mayLog, isDone, read, noted = '', onfinish, onreopen }: Props = $props();
 
     let readings = $state<Record<string, string>>(untrack(() => ({ ...read })));
-    let note = $state('');
+    let note = $state(untrack(() => noted));
     const timed = $derived(step.kind === 'weld');
     const planned = $derived(step.measures.some((measure) => measure.planned !== null));
 
@@ -68,6 +69,7 @@
                 <label class="label block text-base" for="note">Note</label>
                 <input
                     id="note"
+                    maxlength="2000"
                     class="bg-sheet border-strong min-h-16 w-full border px-3 text-lg"
                     bind:value={note}
                 />

@@ -1,15 +1,10 @@
 <script lang="ts">
     import type { LogLine, Step } from '@/lib/answers';
+    import { ENTRY_WORDS } from '@/lib/log-queue';
 
     type Props = { log: LogLine[]; steps: Step[] };
     let { log, steps }: Props = $props();
 
-    const words: Record<string, string> = {
-        done: 'done',
-        correct: 'corrected',
-        reopen: 'opened again',
-        note: 'noted',
-    };
     const titles = $derived(new Map(steps.map((step) => [step.id, step.title])));
     const format = new Intl.DateTimeFormat('en', {
         day: '2-digit',
@@ -27,7 +22,7 @@
         {#each log.toReversed() as line (line.id)}
             <li class="py-1 text-sm">
                 {titles.get(line.step) ?? line.step}:
-                {words[line.kind] ?? line.kind}
+                {ENTRY_WORDS[line.kind]}
                 <span class="text-quiet">· {line.by}, {format.format(new Date(line.at))}</span>
                 {#if line.note}<span class="block">“{line.note}”</span>{/if}
             </li>

@@ -5,7 +5,8 @@
     import { JobDesk } from '@/lib/job-desk.svelte';
     import { cameBack } from '@/lib/history';
     import { onKeys, type Keys } from '@/lib/keys';
-    import type { Catalogue, JobView, Stage } from '@/lib/answers';
+    import { logQueue } from '@/lib/log-queue';
+    import type { Catalogue, JobView, Person, Stage } from '@/lib/answers';
     import { toggleTheme } from '@/lib/theme.svelte';
     import FindDialog from '@/parts/find-dialog.svelte';
     import { runAt, stageOf, STAGES } from '@/lib/places';
@@ -21,7 +22,7 @@
         stage: Stage;
         job: JobView;
         catalogue: Catalogue;
-        person: { name: string; plans: boolean; logs: boolean };
+        person: Person;
     };
     let { stage, job, catalogue, person }: Props = $props();
 
@@ -39,6 +40,9 @@
             if (desk.isNews(arrived)) desk.open(arrived);
         });
     });
+
+    // Entries that were taken, from this tab or another, change where the job stands on every stage.
+    $effect(() => logQueue.ontaken((job, progress) => job === desk.view.id && desk.takeProgress(progress)));
 
     // Coming back through the browser's history brings the props of then.
     onMount(() => {
@@ -98,6 +102,10 @@
         if (await desk.release()) router.visit(`/jobs/${desk.view.id}/bench`);
     }
 
+    async function revise(): Promise<void> {
+        if (await desk.revise()) router.visit(`/jobs/${desk.view.id}/route`);
+    }
+
     const keys: Keys = {
         ...Object.fromEntries(STAGES.map((name, i) => [String(i + 1), () => goTo(name)])),
         j: () => step(1),
@@ -128,9 +136,7 @@
                 >Release rev {desk.revision.number}</Button
             >
         {:else if person.plans}
-            <Button onclick={() => router.post(`/jobs/${desk.view.id}/revise`)}
-                >Begin rev {desk.revision.number + 1}</Button
-            >
+            <Button onclick={revise}>Begin rev {desk.revision.number + 1}</Button>
         {/if}
         <Button look="quiet" onclick={changeUnits}
             >{desk.view.units === 'inch' ? 'in' : 'mm'} <span class="key">u</span></Button

@@ -1,9 +1,12 @@
 <script lang="ts">
     import { router } from '@inertiajs/svelte';
     import Button from '@/kit/button.svelte';
+    import Dialog from '@/kit/dialog.svelte';
     import { send } from '@/lib/http';
+    import { logQueue } from '@/lib/log-queue';
     import { onKeys } from '@/lib/keys';
     import { toggleTheme } from '@/lib/theme.svelte';
+    import QueueMark from '@/parts/log-queue/queue-mark.svelte';
     import KeysDialog from '@/parts/keys-dialog.svelte';
     import Bottles from './bottles.svelte';
     import JobRow from './job-row.svelte';
@@ -38,7 +41,15 @@
     );
     const atBench = $derived(jobs.find((job) => job.next.stage === 'bench'));
 
+    let leaving = $state(false);
+
     async function signOut(): Promise<void> {
+        await logQueue.flush();
+        // What could not be sent stays here for its maker; that is said before they go.
+        if (logQueue.waiting.length > 0 && !leaving) {
+            leaving = true;
+            return;
+        }
         await send('POST', '/sign-out', null);
         router.visit('/sign-in');
     }
@@ -51,6 +62,7 @@
     <img src="/mark.svg" alt="" width="28" height="28" class="rounded-[2px] bg-white p-0.5" />
     <h1 class="heading">{shop}</h1>
     <span class="text-quiet grow">Rack</span>
+    <QueueMark />
     <span class="text-quiet">{person.name}</span>
     <Button look="quiet" onclick={toggleTheme}>Light / bench</Button>
     <Button look="quiet" onclick={() => (keys = true)}>Keys <span class="key">?</span></Button>
@@ -120,5 +132,15 @@
     </aside>
 </main>
 
+<Dialog
+    bind:open={leaving}
+    title="Entries of yours are not sent yet"
+    text="They stay on this device and are sent when you sign in on it again. Nobody else’s session sends them."
+>
+    <div class="flex flex-wrap gap-2">
+        <Button look="main" onclick={() => (leaving = false)}>Stay</Button>
+        <Button onclick={signOut}>Sign out all the same</Button>
+    </div>
+</Dialog>
 <KeysDialog bind:open={keys} />
 <NewJob bind:open={creating} numbers={jobs.map((job) => job.number)} />

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use UpsweptBead\Core\Document\Fault;
+
+/** What became of one entry: stored, known already, or refused for a reason. */
+final readonly class Taken
+{
+    private function __construct(public string $id, public string $state, public ?Fault $fault) {}
+
+    public static function stored(string $id): self
+    {
+        return new self($id, 'stored', null);
+    }
+
+    public static function known(string $id): self
+    {
+        return new self($id, 'known', null);
+    }
+
+    public static function refused(string $id, Fault $fault): self
+    {
+        return new self($id, 'refused', $fault);
+    }
+
+    /** @return array{id: string, state: string, field: string|null, reason: string|null} */
+    public function toArray(): array
+    {
+        return [
+            'id' => $this->id,
+            'state' => $this->state,
+            'field' => $this->fault?->path,
+            'reason' => $this->fault?->message,
+        ];
+    }
+}

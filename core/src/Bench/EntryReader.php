@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Bench;
+
+use UpsweptBead\Core\Document\Fault;
+use UpsweptBead\Core\Document\Faults;
+use UpsweptBead\Core\Document\Node;
+use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** Reads one entry as the bench made it, against the steps of the plan it was made on. */
+final readonly class EntryReader
+{
+    /** Further from now than this, either way, the clock that gave the time was wrong. */
+    public const WITHIN_DAYS = 365;
+
+    private const MOST_READINGS = 12;
+
+    private const UUID = '/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i';
+
+    /** As a clock writes it: to the second or finer, with its zone. */
+    private const TIME = '/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,9})?(Z|[+-]\d\d:\d\d)$/';
+
+    /**
+     * @param  mixed  $entry  decoded: id, units, step, kind, readings as texts by measure, note, at
+     * @param  list<BenchStep>  $steps  of the released plan that the entry was made on
+     * @param  string  $by  the name of who made it
+     * @return LogEntry|Fault the first thing wrong with it, under the name of its field
+     */
+    public static function read(mixed $entry, array $steps, string $by, \DateTimeImmutable $now): LogEntry|Fault
+    {
+        $faults = new Faults();
+        $node = Node::of($entry, $faults);
+        $id = strtolower($node->at('id')->required(36));
+        if (preg_match(self::UUID, $id) !== 1) {
+            $node->at('id')->complain('no-id', 'must be a UUID');
+        }
+        if ($node->at('kind')->isMissing()) {
+            $node->at('kind')->complain('missing', 'is missing');
+        }
+        $step = self::step($node->at('step'), $steps);
+        $read = new LogEntry(
+            $id,
+            $step->id ?? '',
+            $node->at('kind')->choice(EntryKind::class, EntryKind::Note),
+            $step === null ? [] : self::readings($node, $step),
+            $node->at('note')->text(),
+            $by,
+            self::made($node->at('at'), $now),
+        );
+
+        return $faults->all()[0] ?? $read;
+    }
+
+    /** @param  list<BenchStep>  $steps */
+    private static function step(Node $node, array $steps): ?BenchStep
+    {
+        $id = $node->required(60);
+        foreach ($steps as $step) {
+            if ($step->id === $id) {
+                return $step;
+            }
+        }
+        if ($id !== '') {
+            $node->complain('unknown-step', sprintf('The released plan has no step "%s".', $id));
+        }
+
+        return null;
+    }
+
+    /** @return array<string, float> in base units, by measure; a reading left empty is none */
+    private static function readings(Node $entry, BenchStep $step): array
+    {
+        $units = $entry->at('units')->choice(UnitSystem::class, UnitSystem::Metric);
+        $measures = array_column($step->measures, null, 'name');
+        $readings = [];
+        foreach ($entry->at('readings')->entries(self::MOST_READINGS) as $name => $node) {
+            $text = trim($node->text('', 60));
+            $measure = $measures[$name] ?? null;
+            if ($measure === null) {
+                $node->complain('unknown-reading', sprintf('Step %s has no reading called "%s".', $step->id, $name));
+            } elseif ($text !== '') {
+                try {
+                    $readings[$measure->name] = $measure->quantity->parse($text, $units);
+                } catch (UnreadableQuantity $error) {
+                    $node->complain('not-a-reading', $error->getMessage());
+                }
+            }
+        }
+
+        return $readings;
+    }
+
+    private static function made(Node $node, \DateTimeImmutable $now): \DateTimeImmutable
+    {
+        $text = $node->required(40);
+        $time = preg_match(self::TIME, $text) === 1 ? date_create_immutable($text) : false;
+        if ($time === false) {
+            $node->complain('not-a-time', 'must be a time such as 2026-03-02T09:00:00Z');
+
+            return $now;
+        }
+        if (abs($time->getTimestamp() - $now->getTimestamp()) > self::WITHIN_DAYS * 86_400) {
+            $node->complain('far-off', sprintf(
+                'is %s; a time within a year of now is taken. Set this device’s clock.',
+                $time->format('Y-m-d'),
+            ));
+        }
+
+        return $time->setTimezone(new \DateTimeZone('UTC'));
+    }
+}

@@ -1,0 +1,26 @@
+<script lang="ts">
+    // How many entries of the bench are still on this device, wherever one is; it opens the list of them.
+    import { logQueue } from '@/lib/log-queue';
+    import QueueDialog from './queue-dialog.svelte';
+
+    let open = $state(false);
+    const refused = $derived(logQueue.refused.length);
+    const waiting = $derived(logQueue.waiting.length);
+    const others = $derived(logQueue.others.length);
+</script>
+
+{#if logQueue.entries.length > 0 || open}
+    <button
+        type="button"
+        class="tap font-label shrink-0 px-3 py-1.5 text-left text-[0.95rem] leading-tight font-semibold {refused >
+        0
+            ? 'text-stop'
+            : ''}"
+        onclick={() => (open = true)}
+    >
+        {#if refused > 0}<span class="block">✕ {refused} not logged</span>{/if}
+        {#if waiting > 0}<span class="block">↑ {waiting} to send</span>{/if}
+        {#if refused + waiting === 0}<span class="text-quiet block">↑ {others} of others</span>{/if}
+    </button>
+    <QueueDialog bind:open />
+{/if}

@@ -77,6 +77,7 @@ final readonly class Drafts
                 'job_id' => $job->id,
                 'number' => ($released->number ?? 0) + 1,
                 'status' => RevisionStatus::Draft,
+                'version' => 1,
                 'document' => $released->document ?? throw new \LogicException('There is no release to revise.'),
             ]);
         });

@@ -30,7 +30,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->respond(function (Response $response, Throwable $error, Request $request): Response {
             $status = $response->getStatusCode();
-            $isPage = ! $request->expectsJson() && in_array($status, [403, 404, 419, 429, 500, 503], true);
+            $isPage = ! $request->expectsJson() && in_array($status, [403, 404, 409, 419, 429, 500, 503], true);
             if (! $isPage || (config('app.debug') === true && $status === 500)) {
                 return $response;
             }

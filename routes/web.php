@@ -29,6 +29,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::get('/', RackController::class)->can('viewAny', Job::class);
     Route::post('/jobs', [JobController::class, 'store'])->can('create', Job::class);
     Route::get('/jobs/{job}/job.json', [JobController::class, 'export'])->can('view', 'job');
+    Route::get('/jobs/{job}/stored.json', [JobController::class, 'stored'])->can('view', 'job');
     Route::get('/jobs/{job}/lra.csv', [ExchangeController::class, 'lra'])->can('view', 'job');
     Route::get('/jobs/{job}/xyz.csv', [ExchangeController::class, 'xyz'])->can('view', 'job');
     Route::get('/jobs/{job}/route-problem.json', [ExchangeController::class, 'problem'])->can('view', 'job');

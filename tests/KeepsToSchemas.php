@@ -50,7 +50,10 @@ trait KeepsToSchemas
     protected function createTestResponse($response, $request): TestResponse
     {
         $made = parent::createTestResponse($response, $request);
-        if (str_starts_with((string) $made->headers->get('Content-Type'), 'application/json')) {
+        $route = $request->route();
+        // What is stored may be anything: it is given out for when it cannot be read.
+        $isStored = is_object($route) && $route->uri() === 'jobs/{job}/stored.json';
+        if (! $isStored && str_starts_with((string) $made->headers->get('Content-Type'), 'application/json')) {
             self::keepsTo(self::expected($made, $request), json_decode((string) $made->getContent()));
         } elseif (str_contains((string) $made->getContent(), 'data-page=')) {
             $pattern = '/data-page="app" type="application\/json">(.*?)<\/script>/s';

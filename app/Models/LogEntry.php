@@ -22,6 +22,7 @@ use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
  * @property EntryKind $kind
  * @property array<string, float|int> $readings
  * @property string $note
+ * @property int $position in the order the entries arrived
  * @property CarbonImmutable $made_at
  * @property User $user
  */

@@ -22,7 +22,7 @@ final class BenchLog
     /** @var array<int, list<BenchStep>> by the id of a release */
     private array $steps = [];
 
-    public function __construct(private readonly Workshop $workshop) {}
+    public function __construct(private readonly KnownPlans $plans) {}
 
     /**
      * @param  list<mixed>  $entries  decoded, as they came
@@ -67,7 +67,7 @@ final class BenchLog
                 ? 'Nothing of this job is released yet; there is nothing to log against.'
                 : 'This revision of the job is not released.');
         }
-        $this->steps[$released->id] ??= $this->workshop->planInFull($this->workshop->read($released))->steps;
+        $this->steps[$released->id] ??= $this->plans->of($released)->steps;
         $read = EntryReader::read($entry, $this->steps[$released->id], $by->name, $now);
 
         return $read instanceof Fault ? $read : self::row($job, $released, $by, $read);

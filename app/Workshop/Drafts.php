@@ -15,12 +15,12 @@ use UpsweptBead\Core\Job\JobWriter;
 /** Saves, releases and begins drafts. Every change says which version it was made on. */
 final readonly class Drafts
 {
-    public function __construct(private Workshop $workshop) {}
+    public function __construct(private Workshop $workshop, private Summaries $summaries) {}
 
     /** Stores a new job with its first draft. */
     public function begin(CoreJob $document): Job
     {
-        return DB::transaction(static function () use ($document): Job {
+        $begun = DB::transaction(static function () use ($document): Job {
             $job = Job::query()->create(['number' => $document->number, 'title' => $document->title]);
             Revision::query()->create([
                 'job_id' => $job->id,
@@ -31,6 +31,9 @@ final readonly class Drafts
 
             return $job;
         });
+        $this->summaries->refresh($begun);
+
+        return $begun;
     }
 
     /** @throws StaleDraft if the draft has moved on, or is no draft any more */
@@ -51,7 +54,7 @@ final readonly class Drafts
      */
     public function release(Job $job, int $version, User $by): Revision
     {
-        return DB::transaction(function () use ($job, $version, $by): Revision {
+        $released = DB::transaction(function () use ($job, $version, $by): Revision {
             $draft = $this->lock($job, $version);
             $problems = $this->workshop->planInFull($this->workshop->read($draft))->problems();
             if ($problems !== []) {
@@ -63,12 +66,15 @@ final readonly class Drafts
 
             return $draft;
         });
+        $this->summaries->refresh($job);
+
+        return $released;
     }
 
     /** Begins the next draft from the latest release, or gives the draft there already is. */
     public function revise(Job $job): Revision
     {
-        return DB::transaction(static function () use ($job): Revision {
+        $draft = DB::transaction(static function () use ($job): Revision {
             Job::query()->lockForUpdate()->findOrFail($job->id);
             $job->load('revisions');
             $released = $job->released();
@@ -81,6 +87,9 @@ final readonly class Drafts
                 'document' => $released->document ?? throw new \LogicException('There is no release to revise.'),
             ]);
         });
+        $this->summaries->refresh($job);
+
+        return $draft;
     }
 
     private function lock(Job $job, int $version): Revision

@@ -11,35 +11,32 @@ use App\Models\RouteSearch;
 use UpsweptBead\Core\Bench\Deviation;
 use UpsweptBead\Core\Bench\JobRecord;
 use UpsweptBead\Core\Bench\Progress;
-use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\NextAction;
-use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Units\UnitSystem;
 
 /** What the screens of a job get. */
 final readonly class JobView
 {
-    public function __construct(private Workshop $workshop) {}
+    public function __construct(private Workshop $workshop, private KnownPlans $plans) {}
 
     /** @return array<string, mixed> */
     public function of(Job $job, ?UnitSystem $shownIn = null): array
     {
         $revision = $job->current();
-        $document = $this->workshop->read($revision);
-        $plan = $revision->isDraft()
-            ? $this->workshop->plan($document)
-            : $this->workshop->planInFull($document, $shownIn);
-        $next = $this->workshop->next($plan, $job);
+        $plan = $this->plans->of($revision, $revision->isDraft() ? null : $shownIn);
+        $bench = $this->bench($job, $plan);
 
         return [
             'id' => $job->id,
             'revision' => self::revision($revision),
             'releasedNumber' => $job->released()?->number,
             'document' => $revision->document,
-            'plan' => PlanWriter::forScreens($plan),
-            'units' => $plan->job->units->value,
-            'next' => self::next($next),
-            'bench' => $this->bench($job, $plan),
+            'plan' => $plan->screens,
+            'units' => $plan->units->value,
+            'next' => self::next($revision->isDraft() || $bench === null
+                ? $plan->planning
+                : $plan->making($this->workshop->progress($plan->steps, $job))),
+            'bench' => $bench,
             'search' => RouteSearch::query()->where('job_id', $job->id)->where('put_away', false)->max('id'),
         ];
     }
@@ -55,26 +52,22 @@ final readonly class JobView
      *
      * @return array<string, mixed>|null
      */
-    private function bench(Job $job, Plan $current): ?array
+    private function bench(Job $job, KnownPlan $current): ?array
     {
         $released = $job->released();
         if ($released === null) {
             return null;
         }
-        $plan = $job->draft() === null ? $current : $this->workshop->planInFull($this->workshop->read($released));
-        $progress = $this->workshop->progress($plan, $job);
+        $plan = $job->draft() === null ? $current : $this->plans->of($released);
 
-        return [
-            'revision' => $released->number,
-            'steps' => PlanWriter::steps($plan),
-            ...$this->progress($job, $plan, $progress),
-        ];
+        return ['revision' => $released->number, 'steps' => $plan->stepTexts, ...$this->progress($job, $plan)];
     }
 
     /** @return array<string, mixed> */
-    public function progress(Job $job, Plan $plan, Progress $progress): array
+    public function progress(Job $job, KnownPlan $plan): array
     {
-        $record = JobRecord::of($plan->steps, $progress, $this->workshop->shop()->rules, $plan->job->units);
+        $progress = $this->workshop->progress($plan->steps, $job);
+        $record = JobRecord::of($plan->steps, $progress, $this->workshop->shop()->rules, $plan->units);
 
         return [
             'done' => array_keys($progress->done),
@@ -114,14 +107,14 @@ final readonly class JobView
     }
 
     /** @return array<string, array<string, string>> readings as text, by step and measure */
-    private static function readings(Plan $plan, Progress $progress): array
+    private static function readings(KnownPlan $plan, Progress $progress): array
     {
         $texts = [];
         foreach ($plan->steps as $step) {
             foreach ($step->measures as $measure) {
                 $read = $progress->reading($step->id, $measure->name);
                 if ($read !== null) {
-                    $texts[$step->id][$measure->name] = $measure->quantity->show($read, $plan->job->units);
+                    $texts[$step->id][$measure->name] = $measure->quantity->show($read, $plan->units);
                 }
             }
         }

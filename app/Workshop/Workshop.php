@@ -8,11 +8,12 @@ use App\Models\Job;
 use App\Models\LogEntry;
 use App\Models\Revision;
 use App\Models\Shop as ShopModel;
+use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Bench\Progress;
 use UpsweptBead\Core\Document\Faults;
+use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobReader;
-use UpsweptBead\Core\Plan\NextAction;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Plan\Sketch;
@@ -25,6 +26,8 @@ final class Workshop
 {
     private ?Shop $shop = null;
 
+    private string $shopStamp = '';
+
     public function __construct(
         private readonly StoredMeshes $meshes,
         private readonly KnownInsertions $insertions,
@@ -35,6 +38,7 @@ final class Workshop
     {
         $stored = $this->shop === null ? ShopModel::query()->first() : null;
         if ($stored !== null) {
+            $this->shopStamp = md5(json_encode($stored->document, JSON_THROW_ON_ERROR));
             $this->shop = ShopReader::read($stored->document, new Faults())
                 ->withMeshes($this->meshes)
                 ->withMemo($this->memo);
@@ -43,11 +47,26 @@ final class Workshop
         return $this->shop ??= Shop::bare()->withMeshes($this->meshes)->withMemo($this->memo);
     }
 
-    /** A stored document was read without problems when it was saved; it is the same reader that reads it now. */
+    /** Stands for everything that the shop says. */
+    public function shopStamp(): string
+    {
+        $this->shop();
+
+        return $this->shopStamp;
+    }
+
+    /**
+     * A stored document was read without problems when it was saved; it is the same reader that reads it now.
+     *
+     * @throws UnreadableJob if it was stored in another way, or by another version of the program
+     */
     public function read(Revision $revision): CoreJob
     {
-        return JobReader::fromDecoded($revision->document)->job
-            ?? throw new \LogicException("Revision $revision->id holds a document that cannot be read.");
+        try {
+            return JobReader::fromDecoded($revision->document)->job ?? throw UnreadableJob::at($revision);
+        } catch (UnusableDocument) {
+            throw UnreadableJob::at($revision);
+        }
     }
 
     /**
@@ -79,22 +98,18 @@ final class Workshop
         return Planner::sketch($job, $this->shop());
     }
 
-    public function progress(Plan $plan, Job $job): Progress
+    /** Whether the order in which the runs of a job go in is known, or there is none to know. */
+    public function isOrdered(CoreJob $job): bool
     {
-        return Progress::of(
-            $plan->steps,
-            array_values($job->log->map(static fn (LogEntry $entry) => $entry->toCore())->all()),
-        );
+        return count($job->runs) < 2 || $this->insertions->find($job, $this->shop()) !== null;
     }
 
-    /**
-     * What to do next: planning while there is a draft or nothing else, making once there is a release and no draft.
-     */
-    public function next(Plan $plan, Job $job): NextAction
+    /** @param  list<BenchStep>  $steps */
+    public function progress(array $steps, Job $job): Progress
     {
-        return NextAction::of(
-            $plan,
-            $job->draft() === null && $job->released() !== null ? $this->progress($plan, $job) : null,
+        return Progress::of(
+            $steps,
+            array_values($job->log->map(static fn (LogEntry $entry) => $entry->toCore())->all()),
         );
     }
 }

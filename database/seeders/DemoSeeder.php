@@ -10,6 +10,7 @@ use App\Models\Role;
 use App\Models\Shop;
 use App\Models\User;
 use App\Workshop\Drafts;
+use App\Workshop\Summaries;
 use App\Workshop\Workshop;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
@@ -26,7 +27,7 @@ use UpsweptBead\Core\Units\Quantity;
 /** The made-up shop 'Tidewater Tube & Bead': its people, stores and jobs. Nobody and nothing in it is real. */
 final class DemoSeeder extends Seeder
 {
-    public function __construct(private readonly Workshop $workshop, private readonly Drafts $drafts) {}
+    public function __construct(private readonly Workshop $workshop, private readonly Drafts $drafts, private readonly Summaries $summaries) {}
 
     public function run(): void
     {
@@ -87,6 +88,7 @@ final class DemoSeeder extends Seeder
                 'kind' => 'done', 'readings' => $this->readings($step, $dice), 'note' => $step->id === 'trial.A' ? 'Clears the heat shield with a finger to spare.' : '', 'made_at' => $at,
             ]);
         }
+        $this->summaries->refresh($job);
     }
 
     /** @return array<string, float> */

@@ -24,6 +24,7 @@ const ACCESS = [
     'POST jobs' => PLANNERS,
     'GET jobs/{job}/{stage?}' => EVERYBODY,
     'GET jobs/{job}/job.json' => EVERYBODY,
+    'GET jobs/{job}/stored.json' => EVERYBODY,
     'GET jobs/{job}/lra.csv' => EVERYBODY,
     'GET jobs/{job}/xyz.csv' => EVERYBODY,
     'GET jobs/{job}/route-problem.json' => EVERYBODY,

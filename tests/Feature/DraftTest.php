@@ -188,8 +188,8 @@ it('shows the rack by what each job needs next', function () {
     $this->get('/')->assertInertia(
         fn (Page $page) => $page
             ->component('rack/rack')
-            ->where('jobs.0.next.group', 'needs a route')
-            ->where('jobs.0.next.stage', 'route')
+            ->where('rack.jobs.0.next.group', 'needs a route')
+            ->where('rack.jobs.0.next.stage', 'route')
             ->etc(),
     );
 });

@@ -50,11 +50,11 @@ it('loads the made-up demo shop once, with one finished job', function () {
         ->get('/')
         ->assertInertia(
             fn (Page $page) => $page
-                ->where('jobs.0.next.group', 'ready to release')
-                ->where('jobs.1.next.group', 'ready to release')
-                ->where('jobs.2.next.group', 'needs a route')
-                ->where('jobs.3.next.group', 'needs a route')
-                ->where('jobs.4.next.group', 'done')
+                ->where('rack.jobs.0.next.group', 'ready to release')
+                ->where('rack.jobs.1.next.group', 'ready to release')
+                ->where('rack.jobs.2.next.group', 'needs a route')
+                ->where('rack.jobs.3.next.group', 'needs a route')
+                ->where('rack.jobs.4.next.group', 'done')
                 ->has('bottles', 2)
                 ->etc(),
         );

@@ -10,8 +10,10 @@ use App\Models\Job;
 use App\Models\User;
 use App\Workshop\Drafts;
 use App\Workshop\JobView;
+use App\Workshop\KnownPlan;
 use App\Workshop\NotReleasable;
 use App\Workshop\StaleDraft;
+use App\Workshop\Summaries;
 use App\Workshop\Workshop;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
@@ -27,7 +29,7 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** Live editing: a document goes in, the plan comes out; saved only through `update`. */
 final readonly class DraftController
 {
-    public function __construct(private Workshop $workshop, private Drafts $drafts) {}
+    public function __construct(private Workshop $workshop, private Drafts $drafts, private Summaries $summaries) {}
 
     public function update(SaveDraftRequest $request, Job $job): JsonResponse
     {
@@ -42,14 +44,15 @@ final readonly class DraftController
             ]);
         }
 
-        $plan = $this->workshop->plan($document);
+        $plan = KnownPlan::of($this->workshop->plan($document));
+        $this->summaries->keep($job->setRelation('revisions', collect([$revision]))->load('log.user'), $document, $plan);
 
         return new JsonResponse([
             'revision' => JobView::revision($revision),
             'document' => $revision->document,
-            'plan' => PlanWriter::forScreens($plan),
+            'plan' => $plan->screens,
             'units' => $document->units->value,
-            'next' => JobView::next($this->workshop->next($plan, $job)),
+            'next' => JobView::next($plan->planning),
         ]);
     }
 

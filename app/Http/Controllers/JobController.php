@@ -80,6 +80,12 @@ final readonly class JobController
         ]);
     }
 
+    /** The newest revision just as it is stored, for when it cannot be read. */
+    public function stored(Job $job): JsonResponse
+    {
+        return new JsonResponse($job->load('revisions')->current()->document);
+    }
+
     /** @return array<string, mixed> what can be chosen from */
     private function catalogue(): array
     {

@@ -9,14 +9,20 @@ use App\Models\Job;
 use App\Models\User;
 use App\Workshop\BenchLog;
 use App\Workshop\JobView;
+use App\Workshop\KnownPlans;
+use App\Workshop\Summaries;
 use App\Workshop\Taken;
-use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 
 /** Entries from the bench in; out, what became of each, and where the job stands. */
 final readonly class LogController
 {
-    public function __construct(private Workshop $workshop, private BenchLog $log, private JobView $view) {}
+    public function __construct(
+        private BenchLog $log,
+        private KnownPlans $plans,
+        private Summaries $summaries,
+        private JobView $view,
+    ) {}
 
     public function store(LogRequest $request, Job $job): JsonResponse
     {
@@ -25,11 +31,12 @@ final readonly class LogController
         $job->load('revisions');
         $taken = $this->log->take($job, $user, $request->entries(), now());
         $job->load('log.user');
-        $plan = $this->workshop->planInFull($this->workshop->read($job->released() ?? $job->current()));
+        $plan = $this->plans->of($job->released() ?? $job->current());
+        $this->summaries->refresh($job);
 
         return new JsonResponse([
             'results' => array_map(static fn (Taken $one): array => $one->toArray(), $taken),
-            'progress' => $this->view->progress($job, $plan, $this->workshop->progress($plan, $job)),
+            'progress' => $this->view->progress($job, $plan),
         ]);
     }
 }

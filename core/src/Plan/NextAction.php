@@ -14,13 +14,8 @@ final readonly class NextAction
 {
     private function __construct(public string $stage, public string $group, public string $text) {}
 
-    /** @param  Progress|null  $progress null while nothing is released */
-    public static function of(Plan $plan, ?Progress $progress): self
-    {
-        return $progress === null ? self::planning($plan) : self::making($plan, $progress);
-    }
-
-    private static function planning(Plan $plan): self
+    /** While there is a draft, or nothing else. */
+    public static function planning(Plan $plan): self
     {
         $routed = array_map(static fn (RoutedRun $one): string => $one->spec->letter, $plan->layout->runs);
         $all = array_map(static fn (RunSpec $run): string => $run->letter, $plan->job->runs);
@@ -44,15 +39,23 @@ final readonly class NextAction
         return new self('weld', 'ready to release', 'Look it over and release it');
     }
 
-    private static function making(Plan $plan, Progress $progress): self
+    /**
+     * Once there is a release and no draft.
+     *
+     * @param  int  $toBuy  pieces of stock that the release needs and the shelf has not
+     */
+    public static function making(Progress $progress, int $toBuy): self
     {
         $next = $progress->next();
         if ($next === null) {
             return new self('handover', 'done', 'Hand over');
         }
-        $buy = $plan->cut->toBuy();
-        if ($next->kind === StepKind::Prepare && $buy > 0) {
-            return new self('cut', 'stock missing', $buy === 1 ? 'Buy 1 piece of stock' : "Buy $buy pieces of stock");
+        if ($next->kind === StepKind::Prepare && $toBuy > 0) {
+            return new self(
+                'cut',
+                'stock missing',
+                $toBuy === 1 ? 'Buy 1 piece of stock' : "Buy $toBuy pieces of stock",
+            );
         }
         $group = match ($next->kind) {
             StepKind::Prepare => 'to cut and prepare',

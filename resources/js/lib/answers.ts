@@ -889,8 +889,24 @@ export interface Named {
 }
 export interface Rack {
     shop: string;
-    jobs: RackJob[];
+    find: string;
+    rack: RackPage;
+    atBench: RackJob | null;
+    numbers: string[];
     bottles: Bottle[];
+}
+/**
+ * The jobs of one page, and how many there are by what they need next.
+ */
+export interface RackPage {
+    jobs: RackJob[];
+    groups: {
+        group: string;
+        jobs: number;
+    }[];
+    page: number;
+    pages: number;
+    total: number;
 }
 export interface RackJob {
     id: number;
@@ -907,7 +923,10 @@ export interface RackJob {
     stepsDone: number;
     steps: number;
     next: NextAction;
-    place: number;
+    /**
+     * Why nothing more can be said of this job.
+     */
+    fault: string | null;
 }
 export interface Bottle {
     name: string;

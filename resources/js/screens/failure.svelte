@@ -5,6 +5,10 @@
     const texts: Record<number, [string, string]> = {
         403: ['Your role does not allow this', 'Ask the owner of the shop.'],
         404: ['There is nothing here', 'The job may have been renumbered.'],
+        409: [
+            'This job cannot be read',
+            'What is stored of it is not what this version of the program writes. Nothing of it was changed; the other jobs are not touched.',
+        ],
         419: ['You were away too long', 'Sign in again; nothing was lost.'],
         429: ['Too many tries', 'Wait a minute, then try again.'],
         503: ['The server is being looked after', 'It will be back in a moment.'],

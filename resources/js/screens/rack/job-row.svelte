@@ -16,7 +16,11 @@
     >
     <div class="min-w-0">
         <p class="heading truncate">{job.title}</p>
-        <p class="text-quiet truncate text-sm">{job.vehicle} · {job.customer} · {job.metal}</p>
+        {#if job.fault}
+            <p class="text-stop text-sm">✕ {job.fault}</p>
+        {:else}
+            <p class="text-quiet truncate text-sm">{job.vehicle} · {job.customer} · {job.metal}</p>
+        {/if}
     </div>
     <div class="max-sm:hidden">
         <p class="figure text-sm">rev {job.revision} {job.status}</p>
@@ -29,7 +33,7 @@
         </div>
     </div>
     <a
-        href="/jobs/{job.id}/{job.next.stage}"
+        href={job.fault ? `/jobs/${job.id}/stored.json` : `/jobs/${job.id}/${job.next.stage}`}
         class="tap font-label border-action text-action hover:bg-wash inline-flex items-center justify-center rounded-[2px] border px-3 py-1.5 text-center font-semibold max-sm:col-span-3"
         >{job.next.text}</a
     >

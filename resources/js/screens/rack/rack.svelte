@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { untrack } from 'svelte';
     import { router } from '@inertiajs/svelte';
     import Button from '@/kit/button.svelte';
     import Dialog from '@/kit/dialog.svelte';
@@ -11,35 +12,52 @@
     import Bottles from './bottles.svelte';
     import JobRow from './job-row.svelte';
     import NewJob from './new-job.svelte';
-    import type { Bottle, RackJob } from '@/lib/answers';
+    import type { Bottle, Person, RackJob, RackPage } from '@/lib/answers';
 
     type Props = {
         shop: string;
-        jobs: RackJob[];
+        find: string;
+        rack: RackPage;
+        atBench: RackJob | null;
+        numbers: string[];
         bottles: Bottle[];
-        person: { name: string; plans: boolean };
+        person: Person;
     };
-    let { shop, jobs, bottles, person }: Props = $props();
+    let { shop, find, rack, atBench, numbers, bottles, person }: Props = $props();
 
-    let find = $state('');
+    const TYPING_MS = 250;
+
+    let words = $state(untrack(() => find));
     let finder: HTMLInputElement | undefined = $state();
     let keys = $state(false);
     let creating = $state(false);
+    let timer: ReturnType<typeof setTimeout> | undefined;
 
-    const matches = $derived(
-        jobs.filter((job) =>
-            `${job.number} ${job.title} ${job.vehicle} ${job.customer} ${job.next.group}`
-                .toLowerCase()
-                .includes(find.trim().toLowerCase()),
-        ),
-    );
     const groups = $derived(
-        [...new Set(matches.map((job) => job.next.group))].map((group) => ({
-            group,
-            jobs: matches.filter((job) => job.next.group === group),
-        })),
+        rack.groups
+            .map(({ group, jobs }) => ({
+                group,
+                count: jobs,
+                jobs: rack.jobs.filter((job) => job.next.group === group),
+            }))
+            .filter(({ jobs }) => jobs.length > 0),
     );
-    const atBench = $derived(jobs.find((job) => job.next.stage === 'bench'));
+
+    function look(page: number): void {
+        clearTimeout(timer);
+        const data = { ...(words.trim() ? { find: words.trim() } : {}), ...(page > 1 ? { page } : {}) };
+        router.get('/', data, {
+            only: ['rack', 'find'],
+            preserveState: true,
+            preserveScroll: page === rack.page,
+            replace: true,
+        });
+    }
+
+    function typed(): void {
+        clearTimeout(timer);
+        timer = setTimeout(() => look(1), TYPING_MS);
+    }
 
     let leaving = $state(false);
 
@@ -77,7 +95,8 @@
                 <input
                     id="find"
                     bind:this={finder}
-                    bind:value={find}
+                    bind:value={words}
+                    oninput={typed}
                     class="bg-sheet border-strong w-full max-w-md rounded-[2px] border px-2 py-1"
                 />
             </div>
@@ -85,10 +104,13 @@
                 <Button onclick={() => (creating = true)}>New job</Button>
             {/if}
         </div>
-        {#each groups as { group, jobs: rows } (group)}
+        {#each groups as { group, count, jobs: rows } (group)}
             <div>
                 <h2 class="heading mb-1 first-letter:uppercase">
-                    {group} <span class="figure text-quiet text-sm">{rows.length}</span>
+                    {group}
+                    <span class="figure text-quiet text-sm"
+                        >{rows.length === count ? count : `${rows.length} of ${count}`}</span
+                    >
                 </h2>
                 <ul class="sheet divide-line divide-y">
                     {#each rows as job (job.id)}
@@ -98,7 +120,7 @@
             </div>
         {:else}
             <div class="sheet p-6">
-                {#if jobs.length === 0}
+                {#if find === ''}
                     <p class="heading">No jobs yet</p>
                     <p class="text-quiet mt-1">
                         Begin with a survey: two ends, the metal and the tube. The rest is computed.
@@ -108,6 +130,18 @@
                 {/if}
             </div>
         {/each}
+        {#if rack.pages > 1}
+            <nav class="flex items-center gap-3" aria-label="Pages of the rack">
+                <Button disabled={rack.page === 1} onclick={() => look(rack.page - 1)}>← Before</Button>
+                <p class="text-quiet">
+                    Page <span class="figure">{rack.page}</span> of <span class="figure">{rack.pages}</span>,
+                    <span class="figure">{rack.total}</span> jobs
+                </p>
+                <Button disabled={rack.page === rack.pages} onclick={() => look(rack.page + 1)}
+                    >After →</Button
+                >
+            </nav>
+        {/if}
     </section>
     <aside class="space-y-3">
         <section class="sheet p-3">
@@ -143,4 +177,4 @@
     </div>
 </Dialog>
 <KeysDialog bind:open={keys} />
-<NewJob bind:open={creating} numbers={jobs.map((job) => job.number)} />
+<NewJob bind:open={creating} {numbers} />

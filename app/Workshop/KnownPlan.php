@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Plan\Json\PlanWriter;
+use UpsweptBead\Core\Plan\NextAction;
+use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** What screens, bench and rack want of a plan, small enough to be kept. */
+final readonly class KnownPlan
+{
+    /**
+     * @param  array<string, mixed>  $screens  as the screens get it
+     * @param  list<BenchStep>  $steps
+     * @param  list<array<string, mixed>>  $stepTexts  as the bench gets them
+     */
+    private function __construct(
+        public array $screens,
+        public array $steps,
+        public array $stepTexts,
+        public NextAction $planning,
+        public int $toBuy,
+        public int $joints,
+        public UnitSystem $units,
+    ) {}
+
+    public static function of(Plan $plan): self
+    {
+        return new self(
+            PlanWriter::forScreens($plan),
+            $plan->steps,
+            PlanWriter::steps($plan),
+            NextAction::planning($plan),
+            $plan->cut->toBuy(),
+            count($plan->joints->joints),
+            $plan->job->units,
+        );
+    }
+
+    /** What to do next at the bench, this plan being released. */
+    public function making(Progress $progress): NextAction
+    {
+        return NextAction::making($progress, $this->toBuy);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Models\Revision;
+use Illuminate\Contracts\Cache\Repository;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/**
+ * Plans kept by what they are made from: the document, the shop, the units, and whether the order in which runs go in
+ * was known. Opening a job does not plan it again. The start gives the cache another prefix for other rules.
+ */
+final readonly class KnownPlans
+{
+    private const KEEP_DAYS = 30;
+
+    public function __construct(private Repository $cache, private Workshop $workshop) {}
+
+    /** A draft's plan goes as far as it does with every edit, a release's is whole. */
+    public function of(Revision $revision, ?UnitSystem $shownIn = null): KnownPlan
+    {
+        $job = null;
+        $isOrdered = ! $revision->isDraft();
+        if (! $isOrdered) {
+            $job = $this->workshop->read($revision);
+            $isOrdered = $this->workshop->isOrdered($job);
+        }
+        $key = 'plan-'.hash('sha256', json_encode(
+            [$revision->document, $this->workshop->shopStamp(), $shownIn?->value, $isOrdered],
+            JSON_THROW_ON_ERROR,
+        ));
+        $known = $this->cache->get($key);
+        if ($known instanceof KnownPlan) {
+            return $known;
+        }
+        $job ??= $this->workshop->read($revision);
+        $plan = $isOrdered ? $this->workshop->planInFull($job, $shownIn) : $this->workshop->plan($job, $shownIn);
+        $made = KnownPlan::of($plan);
+        $this->cache->put($key, $made, now()->addDays(self::KEEP_DAYS));
+
+        return $made;
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Models\Job;
+use App\Models\LogEntry;
+use App\Models\Revision;
+use App\Models\Summary;
+use Illuminate\Support\Facades\Log;
+use Throwable;
+use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Job\Job as CoreJob;
+
+/**
+ * Keeps what the rack shows of each job: written whenever the job changes, so that the rack itself plans nothing. One
+ * that was missed, or made under other rules, is seen by what it says it was made from and is made again.
+ */
+final readonly class Summaries
+{
+    /** Where jobs stand whose document cannot be read: first, as somebody has to look at them. */
+    private const UNREADABLE = -1;
+
+    public function __construct(private Workshop $workshop, private KnownPlans $plans) {}
+
+    /** Works out one job again. One that cannot be read is kept as such, and takes nothing else down. */
+    public function refresh(Job $job): void
+    {
+        $job->load(['revisions', 'log.user']);
+        $revision = $job->current();
+        try {
+            $plan = $this->plans->of($revision);
+            $this->keep($job, $this->workshop->read($revision), $plan);
+        } catch (Throwable $error) {
+            Log::warning("Job $job->number cannot be read: {$error->getMessage()}");
+            $this->write($job, $revision, [
+                'place' => self::UNREADABLE,
+                'stage' => 'survey',
+                'group' => 'cannot be read',
+                'next' => 'Look at its file',
+                'facts' => [
+                    'title' => $job->title,
+                    'vehicle' => '',
+                    'customer' => '',
+                    'metal' => '',
+                    'purpose' => '',
+                    ...self::counts($revision, 0, null),
+                ],
+                'words' => mb_strtolower("$job->number $job->title cannot be read"),
+                'fault' => 'What is stored of this job cannot be read; nothing of it was changed.',
+            ]);
+        }
+    }
+
+    /** The same where the plan is at hand; the job's log has to be loaded. */
+    public function keep(Job $job, CoreJob $document, KnownPlan $plan): void
+    {
+        $revision = $job->current();
+        $progress = $this->workshop->progress($plan->steps, $job);
+        $next = $revision->isDraft() ? $plan->planning : $plan->making($progress);
+        $this->write($job, $revision, [
+            'place' => $next->place(),
+            'stage' => $next->stage,
+            'group' => $next->group,
+            'next' => $next->text,
+            'facts' => [
+                'title' => $document->title,
+                'vehicle' => $document->vehicle,
+                'customer' => $document->customer,
+                'metal' => $document->metal,
+                'purpose' => $document->purpose->label(),
+                ...self::counts($revision, $plan->joints, $progress),
+                'steps' => count($plan->steps),
+            ],
+            'words' => mb_strtolower("$job->number $document->title $document->vehicle $document->customer $next->group"),
+            'fault' => null,
+        ]);
+    }
+
+    /** What a summary of today's rules and shop is marked with. */
+    public function stamp(): string
+    {
+        return substr(md5(config()->string('cache.prefix').$this->workshop->shopStamp()), 0, 16);
+    }
+
+    /** @return array<string, int|string> */
+    private static function counts(Revision $revision, int $joints, ?Progress $progress): array
+    {
+        return [
+            'revision' => $revision->number,
+            'status' => $revision->status->value,
+            'joints' => $joints,
+            'jointsDone' => $progress?->jointsDone() ?? 0,
+            'steps' => 0,
+            'stepsDone' => $progress?->stepsDone() ?? 0,
+        ];
+    }
+
+    /** @param  array<string, mixed>  $shown */
+    private function write(Job $job, Revision $revision, array $shown): void
+    {
+        Summary::query()->upsert([[
+            'job_id' => $job->id,
+            'revision_id' => $revision->id,
+            'version' => $revision->version,
+            'log_position' => $job->log->max(static fn (LogEntry $entry): int => $entry->position) ?? 0,
+            'stamp' => $this->stamp(),
+            'number' => $job->number,
+            ...$shown,
+            'facts' => json_encode($shown['facts'], JSON_THROW_ON_ERROR),
+        ]], ['job_id']);
+    }
+}

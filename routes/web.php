@@ -61,5 +61,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs/{job}/release', [DraftController::class, 'release'])->can('update', 'job');
     Route::post('/jobs/{job}/revise', [DraftController::class, 'revise'])->can('update', 'job');
     Route::post('/jobs/{job}/log', [LogController::class, 'store'])->can('log', 'job');
+    Route::get('/jobs/{job}/log', [LogController::class, 'index'])->can('view', 'job');
+    Route::get('/jobs/{job}/log.csv', [LogController::class, 'csv'])->can('view', 'job');
     Route::get('/jobs/{job}/{stage?}', [JobController::class, 'show'])->whereIn('stage', JobController::STAGES)->can('view', 'job');
 });

@@ -30,6 +30,7 @@ trait KeepsToSchemas
         'POST jobs/{job}/release' => 'Released',
         'POST jobs/{job}/revise' => 'Released',
         'POST jobs/{job}/log' => 'Logged',
+        'GET jobs/{job}/log' => 'LogPage',
         'GET session' => 'Session',
         'POST sign-in' => 'Session',
         'POST jobs/{job}/paste' => 'Pasted',

@@ -15,7 +15,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $number
  * @property string $title
  * @property Collection<int, Revision> $revisions
- * @property Collection<int, LogEntry> $log
  */
 final class Job extends Model
 {
@@ -25,12 +24,6 @@ final class Job extends Model
     public function revisions(): HasMany
     {
         return $this->hasMany(Revision::class)->orderByDesc('number');
-    }
-
-    /** @return HasMany<LogEntry, $this> in the order the entries arrived */
-    public function log(): HasMany
-    {
-        return $this->hasMany(LogEntry::class)->orderBy('position');
     }
 
     public function draft(): ?Revision

@@ -9,7 +9,6 @@ use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use UpsweptBead\Core\Bench\EntryKind;
-use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
 
 /**
  * One entry of a job's log, with an id its maker gave it. Never changed, never deleted.
@@ -40,19 +39,6 @@ final class LogEntry extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
-    }
-
-    public function toCore(): CoreEntry
-    {
-        return new CoreEntry(
-            $this->id,
-            $this->step,
-            $this->kind,
-            array_map(floatval(...), $this->readings),
-            $this->note,
-            $this->user->name,
-            $this->made_at,
-        );
     }
 
     /**

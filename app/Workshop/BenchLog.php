@@ -39,7 +39,6 @@ final class BenchLog
 
             return [$before, self::find($ids)];
         });
-        $job->unsetRelation('log');
 
         return array_map(static fn (mixed $entry, LogEntry|Fault $one): Taken => match (true) {
             $one instanceof Fault => Taken::refused(self::idOf($entry), $one),

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Models\Job;
-use App\Models\LogEntry;
 use App\Models\Revision;
 use App\Models\RouteSearch;
 use UpsweptBead\Core\Bench\Deviation;
@@ -17,14 +16,14 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** What the screens of a job get. */
 final readonly class JobView
 {
-    public function __construct(private Workshop $workshop, private KnownPlans $plans) {}
+    public function __construct(private Workshop $workshop, private KnownPlans $plans, private JobLog $log) {}
 
     /** @return array<string, mixed> */
     public function of(Job $job, ?UnitSystem $shownIn = null): array
     {
         $revision = $job->current();
         $plan = $this->plans->of($revision, $revision->isDraft() ? null : $shownIn);
-        $bench = $this->bench($job, $plan);
+        $progress = $revision->isDraft() ? null : $this->log->progress($job, $plan);
 
         return [
             'id' => $job->id,
@@ -33,10 +32,8 @@ final readonly class JobView
             'document' => $revision->document,
             'plan' => $plan->screens,
             'units' => $plan->units->value,
-            'next' => self::next($revision->isDraft() || $bench === null
-                ? $plan->planning
-                : $plan->making($this->workshop->progress($plan->steps, $job))),
-            'bench' => $bench,
+            'next' => self::next($progress === null ? $plan->planning : $plan->making($progress)),
+            'bench' => $progress === null ? $this->benchBeside($job) : $this->bench($job, $revision, $plan, $progress),
             'search' => RouteSearch::query()->where('job_id', $job->id)->where('put_away', false)->max('id'),
         ];
     }
@@ -48,25 +45,35 @@ final readonly class JobView
     }
 
     /**
-     * Where the bench stands; always against the latest release, whatever is being drafted beside it.
+     * The bench of the latest release while the next revision is being drafted.
      *
      * @return array<string, mixed>|null
      */
-    private function bench(Job $job, KnownPlan $current): ?array
+    private function benchBeside(Job $job): ?array
     {
         $released = $job->released();
         if ($released === null) {
             return null;
         }
-        $plan = $job->draft() === null ? $current : $this->plans->of($released);
+        $plan = $this->plans->of($released);
 
-        return ['revision' => $released->number, 'steps' => $plan->stepTexts, ...$this->progress($job, $plan)];
+        return $this->bench($job, $released, $plan, $this->log->progress($job, $plan));
     }
 
     /** @return array<string, mixed> */
-    public function progress(Job $job, KnownPlan $plan): array
+    private function bench(Job $job, Revision $released, KnownPlan $plan, Progress $progress): array
     {
-        $progress = $this->workshop->progress($plan->steps, $job);
+        return [
+            'revision' => $released->number,
+            'steps' => $plan->stepTexts,
+            ...$this->progress($job, $plan, $progress),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function progress(Job $job, KnownPlan $plan, Progress $progress): array
+    {
+        ['lines' => $lines, 'earlier' => $earlier] = $this->log->page($job);
         $record = JobRecord::of($plan->steps, $progress, $this->workshop->shop()->rules, $plan->units);
 
         return [
@@ -79,19 +86,8 @@ final readonly class JobView
                 static fn (Deviation $one): array => ['step' => $one->stepId, 'what' => $one->what],
                 $record->deviations,
             ),
-            'log' => $job->log
-                ->map(
-                    static fn (LogEntry $entry): array => [
-                        'id' => $entry->id,
-                        'step' => $entry->step,
-                        'kind' => $entry->kind->value,
-                        'note' => $entry->note,
-                        'by' => $entry->user->name,
-                        'at' => $entry->made_at->toIso8601String(),
-                    ],
-                )
-                ->values()
-                ->all(),
+            'log' => $lines,
+            'earlier' => $earlier,
         ];
     }
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Models\Job;
-use App\Models\LogEntry;
 use App\Models\Revision;
 use App\Models\Summary;
 use Illuminate\Support\Facades\Log;
@@ -22,12 +21,12 @@ final readonly class Summaries
     /** Where jobs stand whose document cannot be read: first, as somebody has to look at them. */
     private const UNREADABLE = -1;
 
-    public function __construct(private Workshop $workshop, private KnownPlans $plans) {}
+    public function __construct(private Workshop $workshop, private KnownPlans $plans, private JobLog $log) {}
 
     /** Works out one job again. One that cannot be read is kept as such, and takes nothing else down. */
     public function refresh(Job $job): void
     {
-        $job->load(['revisions', 'log.user']);
+        $job->load('revisions');
         $revision = $job->current();
         try {
             $plan = $this->plans->of($revision);
@@ -53,11 +52,11 @@ final readonly class Summaries
         }
     }
 
-    /** The same where the plan is at hand; the job's log has to be loaded. */
+    /** The same where the plan is at hand. */
     public function keep(Job $job, CoreJob $document, KnownPlan $plan): void
     {
         $revision = $job->current();
-        $progress = $this->workshop->progress($plan->steps, $job);
+        $progress = $this->log->progress($job, $plan);
         $next = $revision->isDraft() ? $plan->planning : $plan->making($progress);
         $this->write($job, $revision, [
             'place' => $next->place(),
@@ -75,6 +74,30 @@ final readonly class Summaries
             ],
             'words' => mb_strtolower("$job->number $document->title $document->vehicle $document->customer $next->group"),
             'fault' => null,
+        ]);
+    }
+
+    /** After entries were taken: only where the job stands has changed. */
+    public function logged(Job $job, KnownPlan $plan, Progress $progress): void
+    {
+        $summary = Summary::query()->find($job->id);
+        if ($summary === null || $job->draft() !== null) {
+            $this->refresh($job);
+
+            return;
+        }
+        $next = $plan->making($progress);
+        $summary->update([
+            'place' => $next->place(),
+            'stage' => $next->stage,
+            'group' => $next->group,
+            'next' => $next->text,
+            'facts' => [
+                ...$summary->facts,
+                'jointsDone' => $progress->jointsDone(),
+                'stepsDone' => $progress->stepsDone(),
+            ],
+            'log_position' => $this->log->position($job),
         ]);
     }
 
@@ -104,7 +127,7 @@ final readonly class Summaries
             'job_id' => $job->id,
             'revision_id' => $revision->id,
             'version' => $revision->version,
-            'log_position' => $job->log->max(static fn (LogEntry $entry): int => $entry->position) ?? 0,
+            'log_position' => $this->log->position($job),
             'stamp' => $this->stamp(),
             'number' => $job->number,
             ...$shown,

@@ -4,12 +4,8 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
-use App\Models\Job;
-use App\Models\LogEntry;
 use App\Models\Revision;
 use App\Models\Shop as ShopModel;
-use UpsweptBead\Core\Bench\BenchStep;
-use UpsweptBead\Core\Bench\Progress;
 use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Job\Job as CoreJob;
@@ -102,14 +98,5 @@ final class Workshop
     public function isOrdered(CoreJob $job): bool
     {
         return count($job->runs) < 2 || $this->insertions->find($job, $this->shop()) !== null;
-    }
-
-    /** @param  list<BenchStep>  $steps */
-    public function progress(array $steps, Job $job): Progress
-    {
-        return Progress::of(
-            $steps,
-            array_values($job->log->map(static fn (LogEntry $entry) => $entry->toCore())->all()),
-        );
     }
 }

@@ -28,6 +28,8 @@ return new class extends Migration
             $table->text('fault')->nullable();
             $table->index(['place', 'group', 'number']);
         });
+        // Where a job stands is decided by the last entries of each step.
+        DB::statement('create index log_entries_by_step on log_entries (job_id, step, position)');
         DB::statement('create index summaries_stage on summaries (stage, number)');
     }
 };

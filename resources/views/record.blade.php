@@ -84,6 +84,9 @@
 @endforeach
 @endif
 <h2>Log</h2>
+@if($bench['earlier'] > 0)
+<p class="q">The newest {{ count($bench['log']) }} of {{ $bench['earlier'] + count($bench['log']) }} entries; all of them are in the log as a table ({{ $head['number'] }}-log.csv).</p>
+@endif
 <table>
     <tr><th>When</th><th>Step</th><th>What</th><th>By</th><th>Note</th></tr>
     @foreach($bench['log'] as $line)

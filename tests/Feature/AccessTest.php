@@ -54,6 +54,8 @@ const ACCESS = [
     'POST jobs/{job}/release' => PLANNERS,
     'POST jobs/{job}/revise' => PLANNERS,
     'POST jobs/{job}/log' => LOGGERS,
+    'GET jobs/{job}/log' => EVERYBODY,
+    'GET jobs/{job}/log.csv' => EVERYBODY,
 ];
 
 /** @return list<string> */
@@ -94,7 +96,7 @@ it('lets everyone do what their role allows, and nothing else', function (string
         $this->app['auth']->forgetGuards();
         $status = $this->actingAs(User::factory()->as($role)->create()->refresh())
             ->json($method, $url)
-            ->status();
+            ->getStatusCode();
         in_array($role->value, $allowed, true)
             ? expect($status)
                 ->not->toBeIn([401, 403])

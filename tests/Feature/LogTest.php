@@ -199,3 +199,40 @@ it('refuses by rule what the published schema of an entry refuses', function (ar
     'nobody who made it' => [['by' => 'wren']],
     'no release' => [['revision' => 0]],
 ]);
+
+it('gives the log a page at a time, and all of it as a table', function () {
+    $job = $this->released();
+    $notes = array_map(fn (int $n): array => $this->entry('prepare.A1', kind: 'note', note: "note $n"), range(1, 150));
+    $notes[149]['note'] = '=1+1';
+    $answer = $this->log($job, ...$notes)->json('progress');
+    expect($answer['log'])->toHaveCount(100)
+        ->and($answer['earlier'])->toBe(50)
+        ->and($answer['log'][0]['note'])->toBe('note 51');
+    $before = $answer['log'][0]['position'];
+    $page = $this->getJson("/jobs/$job->id/log?before=$before")->assertOk()->json();
+    expect(array_column($page['lines'], 'note'))->toBe(array_map(static fn (int $n): string => "note $n", range(1, 50)))
+        ->and($page['earlier'])->toBe(0);
+    $table = array_map(
+        static fn (string $line): array => str_getcsv($line, escape: ''),
+        explode("\n", trim($this->get("/jobs/$job->id/log.csv")->assertOk()->streamedContent())),
+    );
+    expect($table)->toHaveCount(151)
+        ->and($table[1][5])->toBe('note 1')
+        // Not a sum for a spreadsheet to work out.
+        ->and($table[150][5])->toBe("'=1+1");
+});
+
+it('knows where a job stands however long its log is', function () {
+    $job = $this->released();
+    $this->log($job, $this->entry('weld.AJ2', ['amps' => '55', 'flow' => '13 l/min']));
+    $this->log($job, ...array_map(fn (int $n): array => $this->entry('weld.AJ2', kind: 'note', note: "n$n"), range(1, 150)));
+    $this->log($job, $this->entry('weld.AJ2', ['amps' => '52'], kind: 'correct'))
+        ->assertJsonPath('progress.done', ['weld.AJ2'])
+        ->assertJsonPath('progress.readings', fn (array $read): bool => $read['weld.AJ2']['amps'] === '52 A' && isset($read['weld.AJ2']['flow']));
+    $this->log($job, $this->entry('weld.AJ2', kind: 'reopen'))->assertJsonPath('progress.done', []);
+});
+
+it('refuses what is no place in the log', function (string $before) {
+    $job = $this->released();
+    $this->getJson("/jobs/$job->id/log?before=$before")->assertUnprocessable();
+})->with(['x', '-1', '99999999999999999999', '1.5']);

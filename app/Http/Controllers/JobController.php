@@ -36,7 +36,7 @@ final readonly class JobController
 
     public function show(Request $request, Job $job, string $stage = 'survey'): Response
     {
-        $job->load(['revisions', 'log.user']);
+        $job->load('revisions');
 
         return Inertia::render('job/job', [
             'stage' => $stage,

@@ -14,7 +14,7 @@ final readonly class RecordController
 {
     public function __invoke(Job $job, JobView $view, RecordPdf $pdf): Response
     {
-        $job->load(['revisions', 'log.user']);
+        $job->load('revisions');
         $name = preg_replace('/[^A-Za-z0-9._-]+/', '-', $job->number);
 
         return new Response($pdf->render($view->of($job)), 200, [

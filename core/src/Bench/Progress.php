@@ -11,22 +11,20 @@ final readonly class Progress
      * @param  list<BenchStep>  $steps
      * @param  array<string, LogEntry>  $done  the entry that closed each step that is done
      * @param  array<string, array<string, float>>  $readings  what was read at each step, corrections included
-     * @param  array<string, list<LogEntry>>  $notes
      */
     private function __construct(
         private array $steps,
         public array $done,
         public array $readings,
-        public array $notes,
     ) {}
 
     /**
      * @param  list<BenchStep>  $steps  of the plan
-     * @param  list<LogEntry>  $log
+     * @param  list<LogEntry>  $log  all of it, or at least the entries that no later one makes void
      */
     public static function of(array $steps, array $log): self
     {
-        $done = $readings = $notes = [];
+        $done = $readings = [];
         foreach ($log as $entry) {
             if ($entry->kind === EntryKind::Reopen) {
                 unset($done[$entry->stepId]);
@@ -37,12 +35,9 @@ final readonly class Progress
             if ($entry->values !== []) {
                 $readings[$entry->stepId] = [...$readings[$entry->stepId] ?? [], ...$entry->values];
             }
-            if ($entry->note !== '') {
-                $notes[$entry->stepId][] = $entry;
-            }
         }
 
-        return new self($steps, $done, $readings, $notes);
+        return new self($steps, $done, $readings);
     }
 
     public function isDone(string $stepId): bool

@@ -162,6 +162,7 @@ export interface Answers {
     ImportedMesh: ImportedMesh;
     Changed: Changed;
     Logged: Logged;
+    LogPage: LogPage;
     Refusal: Refusal;
 }
 export interface JobScreen {
@@ -832,7 +833,14 @@ export interface BenchState {
         step: string;
         what: string;
     }[];
+    /**
+     * The newest lines, the oldest of them first.
+     */
     log: LogLine[];
+    /**
+     * How many lines there are before them.
+     */
+    earlier: number;
 }
 /**
  * A step at the bench.
@@ -860,6 +868,7 @@ export interface LogLine {
     note: string;
     by: string;
     at: string;
+    position: number;
 }
 /**
  * What can be chosen from.
@@ -1215,7 +1224,18 @@ export interface Progress {
         step: string;
         what: string;
     }[];
+    /**
+     * The newest lines, the oldest of them first.
+     */
     log: LogLine[];
+    /**
+     * How many lines there are before them.
+     */
+    earlier: number;
+}
+export interface LogPage {
+    lines: LogLine[];
+    earlier: number;
 }
 /**
  * What is wrong, by field; message alone where it is about no field.

@@ -117,6 +117,7 @@
                     href="/jobs/{desk.view.id}/job.json">Job file</a
                 >
                 <p class="mt-2 text-sm">
+                    <a class="text-action underline" href="/jobs/{desk.view.id}/log.csv">Log as a table</a> ·
                     <a class="text-action underline" href="/jobs/{desk.view.id}/lra.csv">Bends as LRA</a> ·
                     <a class="text-action underline" href="/jobs/{desk.view.id}/xyz.csv">vertices as XYZ</a> ·
                     <a class="text-action underline" href="/jobs/{desk.view.id}/route-problem.json"
@@ -127,7 +128,12 @@
                     △ Local codes, emissions and noise law, racing rules and licensed practice come first.
                 </p>
             </section>
-            <LogList log={bench?.log ?? []} steps={bench?.steps ?? []} />
+            <LogList
+                job={desk.view.id}
+                log={bench?.log ?? []}
+                earlier={bench?.earlier ?? 0}
+                steps={bench?.steps ?? []}
+            />
         </div>
     </div>
 {:else}

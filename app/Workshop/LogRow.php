@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use DateTimeImmutable;
+use UpsweptBead\Core\Bench\EntryKind;
+
+/** One row of the log as the database gives it, with the name of its maker. */
+final readonly class LogRow
+{
+    /** @param  array<string, float>  $readings  in base units */
+    private function __construct(
+        public int $position,
+        public string $id,
+        public string $step,
+        public EntryKind $kind,
+        public array $readings,
+        public string $note,
+        public string $by,
+        public DateTimeImmutable $at,
+    ) {}
+
+    public static function of(object $row): self
+    {
+        /** @var object{position: int, id: string, step: string, kind: string, readings: string, note: string, by: string, made_at: string} $row */
+        /** @var array<string, int|float> $readings */
+        $readings = (array) json_decode($row->readings, true);
+
+        return new self(
+            $row->position,
+            $row->id,
+            $row->step,
+            EntryKind::from($row->kind),
+            array_map(floatval(...), $readings),
+            $row->note,
+            $row->by,
+            new DateTimeImmutable($row->made_at),
+        );
+    }
+}

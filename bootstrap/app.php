@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\ContentSecurity;
+use App\Http\Middleware\RefuseBrokenText;
 use App\Http\Middleware\ShareWithPages;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -20,7 +21,15 @@ foreach (['packages', 'services', 'config', 'routes', 'events'] as $cache) {
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->web(append: [ShareWithPages::class, ContentSecurity::class]);
+        $middleware->web(append: [ShareWithPages::class]);
+        // Also for what never reaches a page, such as an address that is none.
+        $middleware->prepend([ContentSecurity::class, RefuseBrokenText::class]);
+        // A proxy on this machine may say that it speaks TLS to the browser; nobody may say that we are another host.
+        $middleware->trustProxies(at: ['127.0.0.1', '::1'], headers: Request::HEADER_X_FORWARDED_PROTO);
+        $middleware->trustHosts(at: static fn (): array => [
+            '^(127\.0\.0\.1|localhost|\[::1\])$',
+            '^'.preg_quote((string) parse_url(config()->string('app.url'), PHP_URL_HOST)).'$',
+        ], subdomains: false);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
         // Texts reach the core as they were written; it trims what it reads.

@@ -11,7 +11,8 @@ return [
     'lottery' => [2, 100],
     'cookie' => 'bead_session',
     'path' => '/',
-    'secure' => env('SESSION_SECURE_COOKIE', false),
+    // Wherever the page comes by TLS.
+    'secure' => env('SESSION_SECURE_COOKIE'),
     'http_only' => true,
     'same_site' => 'lax',
 ];

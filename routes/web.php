@@ -55,9 +55,9 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs/{job}/designs/compare', [DesignController::class, 'compare'])->can('view', 'job');
     Route::post('/jobs/{job}/designs/take', [DesignController::class, 'take'])->can('update', 'job');
     Route::post('/jobs/{job}/insertion', [SearchController::class, 'insertion'])->can('view', 'job');
-    Route::get('/jobs/{job}/searches/{search}', [SearchController::class, 'show'])->can('view', 'job')->whereNumber('search');
-    Route::post('/jobs/{job}/searches/{search}/stop', [SearchController::class, 'stop'])->can('update', 'job')->whereNumber('search');
-    Route::post('/jobs/{job}/searches/{search}/put-away', [SearchController::class, 'putAway'])->can('update', 'job')->whereNumber('search');
+    Route::get('/jobs/{job}/searches/{search}', [SearchController::class, 'show'])->can('view', 'job')->where('search', '[0-9]{1,18}');
+    Route::post('/jobs/{job}/searches/{search}/stop', [SearchController::class, 'stop'])->can('update', 'job')->where('search', '[0-9]{1,18}');
+    Route::post('/jobs/{job}/searches/{search}/put-away', [SearchController::class, 'putAway'])->can('update', 'job')->where('search', '[0-9]{1,18}');
     Route::post('/jobs/{job}/release', [DraftController::class, 'release'])->can('update', 'job');
     Route::post('/jobs/{job}/revise', [DraftController::class, 'revise'])->can('update', 'job');
     Route::post('/jobs/{job}/log', [LogController::class, 'store'])->can('log', 'job');

@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Job extends Model
 {
+    protected $table = 'jobs';
+
     protected $fillable = ['number', 'title'];
 
     /** @return HasMany<Revision, $this> newest first */

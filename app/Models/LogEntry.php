@@ -27,6 +27,8 @@ use UpsweptBead\Core\Bench\EntryKind;
  */
 final class LogEntry extends Model
 {
+    protected $table = 'log_entries';
+
     public $incrementing = false;
 
     public $timestamps = false;

@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Revision extends Model
 {
+    protected $table = 'revisions';
+
     protected $fillable = ['job_id', 'number', 'status', 'version', 'document', 'released_by', 'released_at'];
 
     /** @return BelongsTo<Job, $this> */

@@ -26,6 +26,8 @@ use UpsweptBead\Core\Route\Search\Refusal;
  */
 final class RouteSearch extends Model
 {
+    protected $table = 'route_searches';
+
     private const MOST_DESIGNS = 100;
 
     protected $fillable = [

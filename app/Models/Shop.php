@@ -14,6 +14,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Shop extends Model
 {
+    protected $table = 'shops';
+
     protected $fillable = ['document', 'version'];
 
     /** @return array<string, string> */

@@ -24,6 +24,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Summary extends Model
 {
+    protected $table = 'summaries';
+
     public $incrementing = false;
 
     public $timestamps = false;

@@ -16,6 +16,8 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  */
 final class User extends Authenticatable
 {
+    protected $table = 'users';
+
     /** @use HasFactory<UserFactory> */
     use HasFactory;
 

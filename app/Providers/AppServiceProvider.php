@@ -9,8 +9,11 @@ use App\Workshop\Workshop;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Foundation\Events\DiagnosingHealth;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
@@ -26,6 +29,8 @@ final class AppServiceProvider extends ServiceProvider
     {
         Date::use(CarbonImmutable::class);
         Model::shouldBeStrict();
+        // Without its database nothing here is well.
+        Event::listen(DiagnosingHealth::class, static fn (): array => DB::select('select 1'));
         Route::pattern('job', '[0-9]{1,12}');
         Route::model('job', Job::class);
         RateLimiter::for(

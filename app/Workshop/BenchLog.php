@@ -32,23 +32,58 @@ final class BenchLog
     {
         $read = array_map(fn (mixed $entry): LogEntry|Fault => $this->read($job, $by, $entry, $now), $entries);
         $rows = array_values(array_filter($read, static fn (LogEntry|Fault $one): bool => $one instanceof LogEntry));
-        [$before, $after] = DB::transaction(static function () use ($rows): array {
-            $ids = array_map(static fn (LogEntry $row): string => $row->id, $rows);
-            $before = self::find($ids);
-            LogEntry::query()->insertOrIgnore(array_map(static fn (LogEntry $row): array => $row->getAttributes(), $rows));
+        $stored = self::store($rows);
+        $there = self::find(array_diff(array_map(static fn (LogEntry $row): string => $row->id, $rows), $stored));
+        $stored = array_fill_keys($stored, true);
 
-            return [$before, self::find($ids)];
-        });
+        return array_map(static function (mixed $entry, LogEntry|Fault $one) use (&$stored, $there): Taken {
+            if ($one instanceof Fault) {
+                return Taken::refused(self::idOf($entry), $one);
+            }
+            if (isset($stored[$one->id])) {
+                // The same id a second time in one batch is known by then.
+                $isFirst = $stored[$one->id];
+                $stored[$one->id] = false;
 
-        return array_map(static fn (mixed $entry, LogEntry|Fault $one): Taken => match (true) {
-            $one instanceof Fault => Taken::refused(self::idOf($entry), $one),
-            ! isset($after[$one->id]) || ! self::isSame($after[$one->id], $one) => Taken::refused(
-                $one->id,
-                new Fault('id', 'taken', 'This id belongs to another entry; make the entry again.'),
-            ),
-            isset($before[$one->id]) => Taken::known($one->id),
-            default => Taken::stored($one->id),
+                return $isFirst ? Taken::stored($one->id) : Taken::known($one->id);
+            }
+
+            return isset($there[$one->id]) && self::isSame($there[$one->id], $one)
+                ? Taken::known($one->id)
+                : Taken::refused($one->id, new Fault('id', 'taken', 'This id belongs to another entry; make the entry again.'));
         }, $entries, $read);
+    }
+
+    /**
+     * Stores what is not there yet, all of it or nothing.
+     *
+     * @param  list<LogEntry>  $rows
+     * @return list<string> the ids of what was stored now
+     */
+    private static function store(array $rows): array
+    {
+        if ($rows === []) {
+            return [];
+        }
+        $columns = ['id', 'job_id', 'revision_id', 'user_id', 'step', 'kind', 'readings', 'note', 'made_at'];
+        $marks = '('.implode(', ', array_fill(0, count($columns), '?')).')';
+        $values = [];
+        foreach ($rows as $row) {
+            foreach ($columns as $column) {
+                $values[] = $row->getAttributes()[$column];
+            }
+        }
+        $stored = DB::select(
+            sprintf(
+                'insert into log_entries (%s) values %s on conflict (id) do nothing returning id',
+                implode(', ', $columns),
+                implode(', ', array_fill(0, count($rows), $marks)),
+            ),
+            $values,
+            useReadPdo: false,
+        );
+
+        return array_values(array_filter(array_column($stored, 'id'), is_string(...)));
     }
 
     /** A row to store, or what is wrong with it. */
@@ -88,13 +123,13 @@ final class BenchLog
     }
 
     /**
-     * @param  list<string>  $ids
+     * @param  array<string>  $ids
      * @return array<string, LogEntry>
      */
     private static function find(array $ids): array
     {
         $found = [];
-        foreach (LogEntry::query()->whereIn('id', $ids)->get() as $one) {
+        foreach ($ids === [] ? [] : LogEntry::query()->whereIn('id', $ids)->get() as $one) {
             $found[$one->id] = $one;
         }
 

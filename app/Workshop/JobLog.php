@@ -14,7 +14,7 @@ use UpsweptBead\Core\Bench\Progress;
 /** A job's log, however long: what decides where the job stands, and its lines a page at a time. */
 final readonly class JobLog
 {
-    public const PAGE = 100;
+    public const PAGE = 40;
 
     /**
      * The entries that decide where a job stands, in the order they arrived: of each step the last that closed or opened
@@ -29,7 +29,7 @@ final readonly class JobLog
             'select l.*, u.name as by from log_entries l join users u on u.id = l.user_id where l.position in (
                 (select max(position) from log_entries where job_id = :closing and kind in (\'done\', \'reopen\') group by step)
                 union
-                (select max(position) from log_entries, jsonb_object_keys(readings) as read where job_id = :reading group by step, read)
+                (select max(position) from log_entries, jsonb_object_keys(readings) as read where job_id = :reading and readings <> \'{}\'::jsonb group by step, read)
             ) and l.job_id = :job order by l.position',
             ['closing' => $job->id, 'reading' => $job->id, 'job' => $job->id],
         ) as $row) {
@@ -60,13 +60,16 @@ final readonly class JobLog
      */
     public function page(Job $job, ?int $before = null, int $most = self::PAGE): array
     {
-        $rows = [...$this->rows(
+        $rows = $this->rows(
             'select l.*, u.name as by from log_entries l join users u on u.id = l.user_id
                 where l.job_id = :job and l.position < :before order by l.position desc limit '.$most,
             ['job' => $job->id, 'before' => $before ?? PHP_INT_MAX],
-        )];
+        );
         $lines = array_map(self::line(...), array_reverse($rows));
-        $earlier = $lines === [] ? 0 : LogEntry::query()->where('job_id', $job->id)->where('position', '<', $lines[0]['position'])->count();
+        if (count($lines) < $most) {
+            return ['lines' => $lines, 'earlier' => 0];
+        }
+        $earlier = LogEntry::query()->where('job_id', $job->id)->where('position', '<', $lines[0]['position'])->count();
 
         return ['lines' => $lines, 'earlier' => $earlier];
     }

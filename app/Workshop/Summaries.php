@@ -7,6 +7,7 @@ namespace App\Workshop;
 use App\Models\Job;
 use App\Models\Revision;
 use App\Models\Summary;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Log;
 use Throwable;
 use UpsweptBead\Core\Bench\Progress;
@@ -80,25 +81,25 @@ final readonly class Summaries
     /** After entries were taken: only where the job stands has changed. */
     public function logged(Job $job, KnownPlan $plan, Progress $progress): void
     {
-        $summary = Summary::query()->find($job->id);
-        if ($summary === null || $job->draft() !== null) {
-            $this->refresh($job);
-
-            return;
-        }
         $next = $plan->making($progress);
-        $summary->update([
+        $isKept = $job->draft() === null && Summary::query()->whereKey($job->id)->update([
             'place' => $next->place(),
             'stage' => $next->stage,
             'group' => $next->group,
             'next' => $next->text,
-            'facts' => [
-                ...$summary->facts,
-                'jointsDone' => $progress->jointsDone(),
-                'stepsDone' => $progress->stepsDone(),
-            ],
-            'log_position' => $this->log->position($job),
-        ]);
+            'facts' => DB::raw(sprintf(
+                'facts || \'{"jointsDone": %d, "stepsDone": %d}\'::jsonb',
+                $progress->jointsDone(),
+                $progress->stepsDone(),
+            )),
+            'log_position' => DB::raw(sprintf(
+                'coalesce((select max(position) from log_entries where job_id = %d), 0)',
+                $job->id,
+            )),
+        ]) > 0;
+        if (! $isKept) {
+            $this->refresh($job);
+        }
     }
 
     /** What a summary of today's rules and shop is marked with. */

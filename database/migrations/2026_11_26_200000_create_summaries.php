@@ -29,7 +29,8 @@ return new class extends Migration
             $table->index(['place', 'group', 'number']);
         });
         // Where a job stands is decided by the last entries of each step.
-        DB::statement('create index log_entries_by_step on log_entries (job_id, step, position)');
+        DB::statement("create index log_entries_closing on log_entries (job_id, step, position) where kind in ('done', 'reopen')");
+        DB::statement("create index log_entries_reading on log_entries (job_id, step, position) where readings <> '{}'::jsonb");
         DB::statement('create index summaries_stage on summaries (stage, number)');
     }
 };

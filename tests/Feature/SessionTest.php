@@ -3,6 +3,10 @@
 declare(strict_types=1);
 
 use App\Models\User;
+use Illuminate\Foundation\Events\DiagnosingHealth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\Hash;
 use Inertia\Testing\AssertableInertia as Page;
 
 it('sends who is not signed in to the sign-in page', function (string $url) {
@@ -42,6 +46,47 @@ it('says no to a wrong password without saying which part was wrong', function (
         ]);
     }
     $this->assertGuest();
+});
+
+it('remembers only who asks for it, and for a month', function () {
+    User::factory()->create(['email' => 'fab@example.test']);
+    $cookie = fn (bool $remember) => collect(
+        $this->post('/sign-in', ['email' => 'fab@example.test', 'password' => 'correct horse', 'remember' => $remember])
+            ->baseResponse->headers->getCookies(),
+    )->first(fn ($one): bool => str_starts_with($one->getName(), 'remember_web'));
+    expect($cookie(false))->toBeNull();
+    $this->post('/sign-out');
+    expect($cookie(true)?->getExpiresTime())->toBeLessThan(now()->addDays(31)->getTimestamp())
+        ->toBeGreaterThan(now()->addDays(29)->getTimestamp());
+});
+
+it('marks cookies as secure where the page comes by TLS, as a proxy on this machine says', function () {
+    $flags = fn (string $scheme): array => array_map(
+        static fn ($cookie): bool => $cookie->isSecure(),
+        $this->withHeader('X-Forwarded-Proto', $scheme)->get('/sign-in')->baseResponse->headers->getCookies(),
+    );
+    expect($flags('https'))->not->toBe([])->each->toBeTrue()->and($flags('http'))->each->toBeFalse();
+});
+
+it('slows down who tries many addresses from one place', function () {
+    for ($try = 0; $try < 30; $try++) {
+        $this->post('/sign-in', ['email' => "nobody$try@example.test", 'password' => 'x'])->assertRedirect();
+    }
+    $this->post('/sign-in', ['email' => 'another@example.test', 'password' => 'x'])->assertTooManyRequests();
+});
+
+it('looks at a password even where there is nobody of that address', function () {
+    $user = User::factory()->create(['email' => 'fab@example.test']);
+    Hash::spy()->shouldReceive('check')->twice()->andReturn(false);
+    Hash::shouldReceive('make')->andReturn($user->password);
+    $this->post('/sign-in', ['email' => 'fab@example.test', 'password' => 'x']);
+    $this->post('/sign-in', ['email' => 'nobody@example.test', 'password' => 'x']);
+});
+
+it('is not well without its database', function () {
+    $this->get('/up')->assertOk();
+    Event::listen(DiagnosingHealth::class, static fn () => DB::select('select * from nowhere'));
+    $this->get('/up')->assertServerError();
 });
 
 it('slows down who guesses', function () {

@@ -10,6 +10,7 @@ use App\Models\Job;
 use App\Workshop\Drafts;
 use App\Workshop\JobView;
 use App\Workshop\Workshop;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -52,11 +53,11 @@ final readonly class JobController
             $request->input('document.format') === RouteProblemReader::FORMAT
                 ? $this->fromProblem($request->input('document'))
                 : $request->document();
-        if (Job::query()->where('number', $document->number)->exists()) {
+        try {
+            return new JsonResponse(['id' => $drafts->begin($document)->id], HttpResponse::HTTP_CREATED);
+        } catch (UniqueConstraintViolationException) {
             throw ValidationException::withMessages(['job.number' => "There is a job $document->number already."]);
         }
-
-        return new JsonResponse(['id' => $drafts->begin($document)->id], HttpResponse::HTTP_CREATED);
     }
 
     private function fromProblem(mixed $document): CoreJob

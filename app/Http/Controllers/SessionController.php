@@ -6,19 +6,17 @@ namespace App\Http\Controllers;
 
 use App\Http\PersonView;
 use App\Http\Requests\SignInRequest;
+use App\Http\SignInGate;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 
 final readonly class SessionController
 {
-    private const GUESSES_A_MINUTE = 6;
-
     public function create(): Response
     {
         return Inertia::render('sign-in');
@@ -30,15 +28,11 @@ final readonly class SessionController
         return new JsonResponse(['person' => PersonView::of($request->user())]);
     }
 
-    public function store(SignInRequest $request): RedirectResponse|JsonResponse
+    public function store(SignInRequest $request, SignInGate $gate): RedirectResponse|JsonResponse
     {
-        $key = $request->limiterKey();
-        abort_if(RateLimiter::tooManyAttempts($key, self::GUESSES_A_MINUTE), 429);
-        if (! Auth::attempt($request->only('email', 'password'), true)) {
-            RateLimiter::hit($key);
+        if (! $gate->lets($request)) {
             throw ValidationException::withMessages(['email' => 'No person here has this address and password.']);
         }
-        RateLimiter::clear($key);
         $request->session()->regenerate();
 
         // A page that lost its session signs in where it is.

@@ -76,6 +76,10 @@ final readonly class ByHand
     /** @throws \DomainException if that leg takes no bend */
     public function insertBend(int $leg): RouteChoice
     {
+        $last = count($this->run->bends);
+        if ($leg < 0 || $leg > $last) {
+            throw new \DomainException(sprintf('The run has %d legs; there is no leg %d.', $last + 1, $leg + 1));
+        }
         $like = $this->run->bends[max(0, $leg - 1)] ?? ($this->run->bends[0] ?? null);
         $clrMm =
             $like->clrMm ??
@@ -106,6 +110,12 @@ final readonly class ByHand
     /** @throws \DomainException if it has no neighbour behind it, or no single bend turns so */
     public function mergeBend(int $first): RouteChoice
     {
+        if (! isset($this->run->bends[$first], $this->run->bends[$first + 1])) {
+            throw new \DomainException(
+                sprintf('The run has %d bends; none stands behind bend %d to be merged with it.', count($this->run->bends), $first + 1),
+            );
+        }
+
         return $this->settled(Vertices::merged($this->run, $first));
     }
 

@@ -3,7 +3,7 @@
     import Button from '@/kit/button.svelte';
     import TextField from '@/kit/text-field.svelte';
 
-    const form = useForm({ email: '', password: '' });
+    const form = useForm({ email: '', password: '', remember: false });
 
     function signIn(event: SubmitEvent): void {
         event.preventDefault();
@@ -69,6 +69,10 @@
             error={form.errors.password ?? ''}
             oninput={(event) => (form.password = event.currentTarget.value)}
         />
+        <label class="tap flex items-center gap-2">
+            <input type="checkbox" class="size-6" bind:checked={form.remember} />
+            Stay signed in on this device for a month
+        </label>
         <Button look="main" type="submit" class="w-full" disabled={form.processing}
             >{form.processing ? 'Signing in…' : 'Sign in'}</Button
         >

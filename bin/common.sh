@@ -6,9 +6,10 @@ VAR=$ROOT/var
 PG_BIN=/usr/lib/postgresql/15/bin
 FPM=php-fpm8.2
 DEBIAN_PACKAGES=(php8.2-cli php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-intl php8.2-zip php8.2-gd php8.2-fpm php8.2-opcache php8.2-apcu nginx-light postgresql-15 chromium poppler-utils)
-STARTED=()
 # For what runs long: searches gain from it, short commands lose by its warm-up.
 JIT=(-d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d opcache.jit_max_root_traces=4096 -d opcache.jit_max_side_traces=1024 -d opcache.jit_max_exit_counters=30000)
+
+source "$ROOT/bin/parts.sh"
 
 say() { printf '%s\n' "$*"; }
 die() { printf '%s: %s\n' "$(basename "$0")" "$*" >&2; exit 1; }
@@ -165,21 +166,26 @@ pg_init() {
 
 pg_is_up() { as_account "$(server_account postgres)" "$PG_BIN/pg_ctl" -D "$(pg_home)/data" status >/dev/null 2>&1; }
 
-# Starts the cluster if it does not run already; PG_OURS says whether it is ours to stop.
+# Starts the cluster. One that runs already was left by a start that was killed, as we hold the lock: it is ours then.
 pg_start() {
-    local home account
+    local home
     home=$(pg_home)
-    account=$(server_account postgres)
     pg_init "$home"
-    PG_OURS=
+    PG_OURS=1
     if pg_is_up; then
         DB_PORT=$(sed -n 4p "$home/data/postmaster.pid")
         return
     fi
     DB_PORT=$(free_port)
-    (cd / && as_account "$account" "$PG_BIN/pg_ctl" -D "$home/data" -w -t 40 -l "$home/log" -o "-p $DB_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60" start >"$VAR/log/pg_ctl.log" 2>&1) ||
-        die_of "$VAR/log/pg_ctl.log" "the database did not start" "Its own log: $home/log"
-    PG_OURS=1
+    pg_run || die_of "$VAR/log/pg_ctl.log" "the database did not start" "Its own log: $home/log"
+}
+
+# pg_run : the cluster on its port; again, after it died.
+pg_run() {
+    local home account
+    home=$(pg_home)
+    account=$(server_account postgres)
+    (cd / && exec 9>&- && as_account "$account" "$PG_BIN/pg_ctl" -D "$home/data" -w -t 40 -l "$home/log" -o "-p $DB_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=60" start >"$VAR/log/pg_ctl.log" 2>&1)
 }
 
 pg_stop() {
@@ -236,7 +242,7 @@ ENV
 web_account() { if is_root && can_reach www-data "$ROOT/public"; then say www-data; else id -un; fi; }
 
 make_folders() {
-    mkdir -p "$VAR"/{log,stamps,nginx,bootstrap,storage/framework/{cache/data,views,sessions},storage/logs,storage/app}
+    mkdir -p "$VAR"/{log,run,stamps,nginx,bootstrap,storage/framework/{cache/data,views,sessions},storage/logs,storage/app}
     chmod a+rx "$VAR" 2>/dev/null || true
 }
 
@@ -244,27 +250,23 @@ own_storage() { if is_root; then chown -R "$(web_account)" "$VAR/storage"; fi; }
 
 artisan() { (cd "$ROOT" && as_account "$(web_account)" php artisan "$@"); }
 
-# background NAME ARTISAN-COMMAND... : a worker of ours, its output in var/log/NAME.log.
-background() {
+# run_worker NAME ARTISAN-COMMAND... : a part; its output in var/log/NAME.log.
+run_worker() {
     local name=$1 account prefix=()
     shift
     account=$(web_account)
     if is_root && [ "$account" != root ]; then prefix=(setpriv --reuid "$account" --regid "$(id -gn "$account")" --init-groups --); fi
-    # A worker ends when the database goes away for a moment; it is begun again until we are told to stop.
-    (cd "$ROOT" && exec "${prefix[@]}" bash -c 'trap "kill \$p 2>/dev/null; wait \$p; exit 0" TERM; while :; do php "$@" & p=$!; wait $p; sleep 1; done' "$name" "${JIT[@]}" artisan "$@") >"$VAR/log/$name.log" 2>&1 &
-    STARTED+=($!)
+    cd "$ROOT" && exec setsid "${prefix[@]}" php "${JIT[@]}" artisan "$@" >>"$VAR/log/$name.log" 2>&1
 }
 
-# web_start NAME PORT WORKERS : nginx in front of PHP-FPM, both in the foreground of a child of ours.
+# web_start NAME PORT WORKERS : nginx in front of PHP-FPM, as two parts.
 web_start() {
-    local name=$1 port=$2 workers=$3 account fpm_user=() root_flag=()
+    local name=$1 port=$2 workers=$3 account fpm_user=()
     account=$(web_account)
     local run=$VAR/web-$name
     mkdir -p "$run/tmp"
-    rm -f "$run/pids"
     if is_root; then
         fpm_user=("user = $account" "group = $(id -gn "$account")" "listen.owner = $account")
-        [ "$account" = root ] && root_flag=(-R)
     fi
     (umask 077 && cat >"$run/fpm.conf") <<CONF
 [global]
@@ -317,27 +319,20 @@ http {
 }
 CONF
     chown -R "$account" "$run/tmp" 2>/dev/null || true
-    "$FPM" "${root_flag[@]}" -F -y "$run/fpm.conf" -d opcache.enable=1 -d opcache.validate_timestamps=0 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M >"$run/fpm.out" 2>&1 &
-    STARTED+=($!)
-    echo $! >>"$run/pids"
-    nginx -c "$run/nginx.conf" -e "$run/nginx.log" -p "$run" >"$run/nginx.out" 2>&1 &
-    STARTED+=($!)
-    echo $! >>"$run/pids"
+    begin_part php run_fpm "$run"
+    begin_part nginx run_nginx "$run"
 }
 
-# web_stop NAME : ends what web_start began, by the ids it wrote down.
-web_stop() {
-    local pid
-    [ -f "$VAR/web-$1/pids" ] || return 0
-    while read -r pid; do
-        kill -TERM "$pid" 2>/dev/null || true
-        while kill -0 "$pid" 2>/dev/null; do sleep 0.05; done
-    done <"$VAR/web-$1/pids"
-    rm -f "$VAR/web-$1/pids"
+run_fpm() {
+    local root_flag=()
+    if [ "$(web_account)" = root ]; then root_flag=(-R); fi
+    exec setsid "$FPM" "${root_flag[@]}" -F -y "$1/fpm.conf" -d opcache.enable=1 -d opcache.validate_timestamps=0 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M >>"$1/fpm-out.log" 2>&1
 }
+
+run_nginx() { exec setsid nginx -c "$1/nginx.conf" -e "$1/nginx.log" -p "$1" >>"$1/nginx-out.log" 2>&1; }
 
 # newest_log NAME : of the logs of a server's parts, the one that was written to last.
-newest_log() { find "$VAR/web-$1" "$VAR/log" -maxdepth 1 \( -name '*.log' -o -name '*.out' \) -size +0 -printf '%T@ %p\n' | sort -rn | head -1 | cut -d' ' -f2-; }
+newest_log() { find "$VAR/web-$1" "$VAR/log" -maxdepth 1 -name '*.log' -size +0 -printf '%T@ %p\n' | sort -rn | head -1 | cut -d' ' -f2-; }
 
 wait_for() {
     local url=$1 i
@@ -346,11 +341,4 @@ wait_for() {
         sleep 0.1
     done
     return 1
-}
-
-stop_started() {
-    local pid
-    for pid in "${STARTED[@]}"; do kill -TERM "$pid" 2>/dev/null || true; done
-    for pid in "${STARTED[@]}"; do wait "$pid" 2>/dev/null || true; done
-    STARTED=()
 }

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\DatabaseAway;
 use App\Http\Middleware\ContentSecurity;
 use App\Http\Middleware\RefuseBrokenText;
 use App\Http\Middleware\ShareWithPages;
@@ -37,6 +38,11 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->trimStrings(except: [static fn (Request $request): bool => $request->is('jobs/*')]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        // A database that is away comes back by itself; what a page or a tablet holds is sent again then.
+        $exceptions->map(static fn (PDOException $error): Throwable => DatabaseAway::is($error)
+            ? new DatabaseAway($error)
+            : $error);
+        $exceptions->dontReportDuplicates();
         $exceptions->respond(function (Response $response, Throwable $error, Request $request): Response {
             $status = $response->getStatusCode();
             $isPage = ! $request->expectsJson() && in_array($status, [403, 404, 409, 419, 429, 500, 503], true);

@@ -83,6 +83,7 @@ function messageFor(status: number, message: string | undefined): string {
         return 'You have been signed out; sign in again. Nothing was saved.';
     if (status === 403) return 'Your role does not allow this.';
     if (status === 413) return 'This is larger than what is taken.';
+    if (status === 503 && message) return message;
     if (status >= 500) return 'The server failed; nothing was saved. Try again.';
     return message ?? 'The server did not take this.';
 }

@@ -11,7 +11,10 @@
         ],
         419: ['You were away too long', 'Sign in again; nothing was lost.'],
         429: ['Too many tries', 'Wait a minute, then try again.'],
-        503: ['The server is being looked after', 'It will be back in a moment.'],
+        503: [
+            'The server is not there just now',
+            'It comes back by itself; what you did is kept. Load the page again in a moment.',
+        ],
     };
     const [title, text] = $derived(texts[status] ?? ['The server failed', 'Nothing was changed. Try again.']);
 </script>

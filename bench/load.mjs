@@ -1,6 +1,5 @@
 // How many answers a second a running ./start gives, and how long people wait for them:
 // node bench/load.mjs [http://127.0.0.1:8420] [SECONDS = 8]
-import { readFileSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
 import { ms, percentile, printTable } from './table.mjs';
 
@@ -85,11 +84,21 @@ const rows = [];
 for (const [name, action] of Object.entries(ACTIONS)) {
     await load(action, 2, 0);
     const { times, wrong } = await load(action, 10, 0);
-    rows.push([`${name}, ten clients without pause`, (times.length / seconds).toFixed(0), ...spread(times), wrong]);
+    rows.push([
+        `${name}, ten clients without pause`,
+        (times.length / seconds).toFixed(0),
+        ...spread(times),
+        wrong,
+    ]);
 }
 const mixed = Object.values(ACTIONS);
 const { times, wrong } = await load((call) => mixed[Math.floor(Math.random() * 4)](call), 50, 1000);
-rows.push(['50 people, a second between actions', (times.length / seconds).toFixed(0), ...spread(times), wrong]);
+rows.push([
+    '50 people, a second between actions',
+    (times.length / seconds).toFixed(0),
+    ...spread(times),
+    wrong,
+]);
 printTable([`over ${seconds} s`, 'a second', 'p50', 'p95', 'worst', 'refused'], rows);
 
 function spread(times) {

@@ -35,18 +35,23 @@ final class SearchForRoutes implements ShouldQueue
     /** Seconds between two writes, or two looks for a wish to stop. */
     private const BEAT = 0.25;
 
+    /** Seconds between two signs of life. */
+    private const SIGN = 1.0;
+
     public int $tries = 1;
 
     public int $timeout = 170;
 
     private float $lastBeat = 0.0;
 
-    public function __construct(private readonly int $searchId) {}
+    private float $lastSign = 0.0;
+
+    public function __construct(private readonly int $searchId, private readonly int $attempt) {}
 
     public function handle(Workshop $workshop): void
     {
         $search = RouteSearch::query()->find($this->searchId);
-        if ($search === null || $search->state !== SearchState::Queued) {
+        if ($search === null || $search->state !== SearchState::Queued || $search->attempt !== $this->attempt) {
             return;
         }
         if ($search->stop_asked) {
@@ -54,7 +59,7 @@ final class SearchForRoutes implements ShouldQueue
 
             return;
         }
-        $search->update(['state' => SearchState::Running]);
+        $search->update(['state' => SearchState::Running, 'beat_at' => now()]);
         $job =
             JobReader::fromDecoded($search->document)->job ??
             throw new \LogicException("Search $search->id holds a document that cannot be read.");
@@ -65,6 +70,9 @@ final class SearchForRoutes implements ShouldQueue
     {
         RouteSearch::query()
             ->whereKey($this->searchId)
+            // Another worker may have gone on with it.
+            ->where('attempt', $this->attempt)
+            ->whereIn('state', [SearchState::Queued, SearchState::Running])
             ->update(['state' => SearchState::Failed]);
     }
 
@@ -78,10 +86,11 @@ final class SearchForRoutes implements ShouldQueue
         }
         $last = null;
         for (
-            $seed = $search->first_seed;
+            $seed = max($search->first_seed, $search->at_seed);
             $seed < $search->first_seed + self::DESIGNS && ! $search->stop_asked;
             $seed++
         ) {
+            RouteSearch::query()->whereKey($search->id)->update(['at_seed' => $seed]);
             $take = function (SetAnswer $answer) use (&$designs, $seed, $search): bool {
                 $designs[$seed] = FoundDesign::of($answer, $seed);
 
@@ -113,11 +122,26 @@ final class SearchForRoutes implements ShouldQueue
             $time = $now();
             if ($time - $this->lastBeat >= self::BEAT) {
                 $this->lastBeat = $time;
-                $search->stop_asked = (bool) RouteSearch::query()->whereKey($search->id)->value('stop_asked');
+                $search->stop_asked = $this->beat($search, $time);
             }
 
             return $search->stop_asked;
         };
+    }
+
+    /** Says once a second that the search is still alive; gives whether it was asked to stop. */
+    private function beat(RouteSearch $search, float $time): bool
+    {
+        $asked = RouteSearch::query()->whereKey($search->id);
+        if ($time - $this->lastSign >= self::SIGN) {
+            $this->lastSign = $time;
+            $asked->update(['beat_at' => now()]);
+        }
+
+        // Taken over by another worker, which then has the say.
+        $now = $asked->first(['stop_asked', 'attempt']);
+
+        return $now === null || $now->stop_asked || $now->attempt !== $this->attempt;
     }
 
     /** @param  array<int, FoundDesign>  $designs */

@@ -22,6 +22,8 @@ use UpsweptBead\Core\Route\Search\Refusal;
  * @property list<FoundDesign> $designs the best first
  * @property ?Refusal $refusal why there is none, once that is known
  * @property bool $stop_asked
+ * @property int $at_seed the seed that is or was last tried
+ * @property int $attempt which worker has it: one more with each that took it over
  * @property int $first_seed seeds before it were tried by the search that this one goes on from
  */
 final class RouteSearch extends Model
@@ -40,6 +42,9 @@ final class RouteSearch extends Model
         'refusal',
         'stop_asked',
         'first_seed',
+        'at_seed',
+        'attempt',
+        'beat_at',
     ];
 
     /** @var array<string, mixed> */
@@ -48,6 +53,8 @@ final class RouteSearch extends Model
         'designs' => '[]',
         'stop_asked' => false,
         'first_seed' => 1,
+        'at_seed' => 0,
+        'attempt' => 1,
     ];
 
     /** @return array<string, string> */

@@ -36,7 +36,7 @@ it('finds whole designs that can be taken: gaps kept, lengths equal', function (
     RouteSearch::query()
         ->whereKey($id)
         ->update(['seconds' => 6]);
-    (new SearchForRoutes($id))->handle(app(Workshop::class));
+    (new SearchForRoutes($id, 1))->handle(app(Workshop::class));
 
     $answer = $this->getJson("/jobs/$job->id/searches/$id")
         ->assertOk()
@@ -66,7 +66,7 @@ it('stops when it is asked to, before it begins or while it runs', function () {
     Queue::fake();
     $id = $this->postJson("/jobs/$job->id/searches", ['document' => $this->document($job)])->json('id');
     $this->postJson("/jobs/$job->id/searches/$id/stop")->assertOk();
-    (new SearchForRoutes($id))->handle(app(Workshop::class));
+    (new SearchForRoutes($id, 1))->handle(app(Workshop::class));
     $this->getJson("/jobs/$job->id/searches/$id")->assertJsonPath('state', 'stopped');
 });
 
@@ -79,7 +79,7 @@ it('lets a newer search take the place of an older one, and does none twice', fu
     RouteSearch::query()
         ->whereKey($old)
         ->update(['state' => SearchState::Running, 'stop_asked' => false]);
-    (new SearchForRoutes($old))->handle(app(Workshop::class));
+    (new SearchForRoutes($old, 1))->handle(app(Workshop::class));
     expect(RouteSearch::query()->findOrFail($old)->state)->toBe(SearchState::Running);
 });
 
@@ -118,7 +118,7 @@ it('says why there is no way, with the run and the keep-out', function () {
     $id = $this->postJson("/jobs/$job->id/searches", ['document' => $document])
         ->assertAccepted()
         ->json('id');
-    (new SearchForRoutes($id))->handle(app(Workshop::class));
+    (new SearchForRoutes($id, 1))->handle(app(Workshop::class));
     $said = $this->getJson("/jobs/$job->id/searches/$id")
         ->assertJsonPath('state', 'done')
         ->assertJsonPath('designs', [])
@@ -144,4 +144,37 @@ it('shows no search of another job', function () {
     $id = $this->postJson("/jobs/$job->id/searches", ['document' => $this->document($job)])->json('id');
     $other = $this->downpipe();
     $this->getJson("/jobs/$other->id/searches/$id")->assertNotFound();
+});
+
+it('is taken over within seconds when its worker is killed, and goes on where that one was', function () {
+    $job = header4();
+    Queue::fake();
+    $id = $this->postJson("/jobs/$job->id/searches", ['document' => $this->document($job)])->json('id');
+    $search = RouteSearch::query()->whereKey($id);
+    // As a killed worker leaves it, while the last seed of three was tried.
+    $search->update(['state' => 'running', 'beat_at' => now()->subSeconds(4), 'at_seed' => 3, 'seconds' => 3]);
+    $this->getJson("/jobs/$job->id/searches/$id")->assertJsonPath('state', 'running');
+    $this->travel(2)->seconds();
+    $this->getJson("/jobs/$job->id/searches/$id")->assertJsonPath('state', 'queued');
+    $this->getJson("/jobs/$job->id/searches/$id")->assertJsonPath('state', 'queued');
+    Queue::assertPushed(SearchForRoutes::class, 2);
+    // The queue remembers the first one after minutes; nothing comes of that any more.
+    (new SearchForRoutes($id, 1))->handle(app(Workshop::class));
+    (new SearchForRoutes($id, 1))->failed(null);
+    expect($search->firstOrFail()->state)->toBe(SearchState::Queued);
+    (new SearchForRoutes($id, 2))->handle(app(Workshop::class));
+    $done = $search->firstOrFail();
+    expect($done->state)->toBe(SearchState::Done)
+        ->and(array_map(static fn ($design): int => $design->seed, $done->designs))->toBe([3]);
+});
+
+it('is given up after the third worker that dies of it', function () {
+    $job = header4();
+    Queue::fake();
+    $id = $this->postJson("/jobs/$job->id/searches", ['document' => $this->document($job)])->json('id');
+    foreach (['queued', 'queued', 'failed'] as $state) {
+        RouteSearch::query()->whereKey($id)->update(['state' => 'running', 'beat_at' => now()->subMinute()]);
+        $this->getJson("/jobs/$job->id/searches/$id")->assertJsonPath('state', $state);
+    }
+    Queue::assertPushed(SearchForRoutes::class, 3);
 });

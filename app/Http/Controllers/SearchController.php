@@ -10,6 +10,7 @@ use App\Models\Job;
 use App\Models\RouteSearch;
 use App\Models\SearchState;
 use App\Models\User;
+use App\Workshop\Searches;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
@@ -27,7 +28,7 @@ final readonly class SearchController
 {
     private const SECONDS = 12.0;
 
-    public function __construct(private Workshop $workshop) {}
+    public function __construct(private Workshop $workshop, private Searches $searches) {}
 
     public function store(ChangeRequest $request, Job $job): JsonResponse
     {
@@ -56,13 +57,14 @@ final readonly class SearchController
             'designs' => $goesOn ? $earlier->designs : [],
             'first_seed' => $goesOn ? $earlier->first_seed + SearchForRoutes::DESIGNS : 1,
         ]);
-        SearchForRoutes::dispatch($search->id);
+        $this->searches->begin($search);
 
         return new JsonResponse(self::view($search->refresh(), $document->units), 202);
     }
 
     public function show(Job $job, int $search): JsonResponse
     {
+        $this->searches->takeOver();
         $found = self::of($job, $search);
         $now = $this->workshop->read($job->load('revisions')->current());
 

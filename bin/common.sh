@@ -261,13 +261,22 @@ run_worker() {
 
 # web_start NAME PORT WORKERS : nginx in front of PHP-FPM, as two parts.
 web_start() {
-    local name=$1 port=$2 workers=$3 account fpm_user=()
+    local name=$1 port=$2 workers=$3 heavy_port settings account fpm_user=()
     account=$(web_account)
     local run=$VAR/web-$name
     mkdir -p "$run/tmp"
     if is_root; then
         fpm_user=("user = $account" "group = $(id -gn "$account")" "listen.owner = $account")
     fi
+    heavy_port=$(free_port)
+    settings="pm.max_requests = 2000
+$(sed 's/^\([A-Z_]*\)="\{0,1\}\([^"]*\)"\{0,1\}$/env[\1] = "\2"/' "$VAR/$name.env")
+catch_workers_output = yes
+php_admin_value[memory_limit] = 256M
+php_admin_value[post_max_size] = 24M
+php_admin_value[upload_max_filesize] = 22M
+php_admin_flag[expose_php] = off"
+    # Pages have workers that nothing which takes seconds can keep from them.
     (umask 077 && cat >"$run/fpm.conf") <<CONF
 [global]
 error_log = $run/fpm.log
@@ -277,13 +286,15 @@ $(printf '%s\n' "${fpm_user[@]}")
 listen = 127.0.0.1:$WEB_FPM_PORT
 pm = static
 pm.max_children = $workers
-pm.max_requests = 2000
-$(sed 's/^\([A-Z_]*\)="\{0,1\}\([^"]*\)"\{0,1\}$/env[\1] = "\2"/' "$VAR/$name.env")
-catch_workers_output = yes
-php_admin_value[memory_limit] = 256M
-php_admin_value[post_max_size] = 24M
-php_admin_value[upload_max_filesize] = 22M
-php_admin_flag[expose_php] = off
+$settings
+[heavy]
+$(printf '%s\n' "${fpm_user[@]}")
+listen = 127.0.0.1:$heavy_port
+pm = static
+pm.max_children = 2
+process.priority = 10
+request_terminate_timeout = 60s
+$settings
 CONF
     cat >"$run/nginx.conf" <<CONF
 daemon off;
@@ -312,7 +323,13 @@ http {
         location = /build/bench-worker.js { add_header Service-Worker-Allowed /; add_header Cache-Control "no-cache"; }
         location = /build/manifest.json { add_header Cache-Control "no-cache"; }
         location /build/ { expires 1y; add_header Cache-Control "public, immutable"; }
-        location = /index.php { internal; include /etc/nginx/fastcgi_params; fastcgi_param SCRIPT_FILENAME \$document_root/index.php; fastcgi_param HTTP_HOST \$host:\$server_port; fastcgi_buffers 16 64k; fastcgi_buffer_size 64k; fastcgi_pass 127.0.0.1:$WEB_FPM_PORT; }
+        fastcgi_param SCRIPT_FILENAME \$document_root/index.php;
+        fastcgi_param HTTP_HOST \$host:\$server_port;
+        include /etc/nginx/fastcgi_params;
+        fastcgi_buffers 16 64k;
+        fastcgi_buffer_size 64k;
+        location = /index.php { internal; fastcgi_pass 127.0.0.1:$WEB_FPM_PORT; }
+        location ~ ^/jobs/[0-9]+/(insertion|designs/compare)\$ { fastcgi_pass 127.0.0.1:$heavy_port; }
         location ~ \.php\$ { return 404; }
         location / { try_files \$uri /index.php\$is_args\$args; }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\DatabaseAway;
 use App\Http\Middleware\ContentSecurity;
+use App\Http\Middleware\OneAtATime;
 use App\Http\Middleware\RefuseBrokenText;
 use App\Http\Middleware\ShareWithPages;
 use Illuminate\Foundation\Application;
@@ -31,6 +32,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
             '^(127\.0\.0\.1|localhost|\[::1\])$',
             '^'.preg_quote((string) parse_url(config()->string('app.url'), PHP_URL_HOST)).'$',
         ], subdomains: false);
+        // What takes seconds; the web server has workers of its own for it.
+        $middleware->group('heavy', ['throttle:heavy', OneAtATime::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
         // Texts reach the core as they were written; it trims what it reads.

@@ -52,9 +52,9 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs/{job}/hand', HandController::class)->can('view', 'job');
     Route::post('/jobs/{job}/routes', [DraftController::class, 'routes'])->can('view', 'job');
     Route::post('/jobs/{job}/searches', [SearchController::class, 'store'])->can('update', 'job');
-    Route::post('/jobs/{job}/designs/compare', [DesignController::class, 'compare'])->can('view', 'job');
+    Route::post('/jobs/{job}/designs/compare', [DesignController::class, 'compare'])->can('view', 'job')->middleware('heavy');
     Route::post('/jobs/{job}/designs/take', [DesignController::class, 'take'])->can('update', 'job');
-    Route::post('/jobs/{job}/insertion', [SearchController::class, 'insertion'])->can('view', 'job');
+    Route::post('/jobs/{job}/insertion', [SearchController::class, 'insertion'])->can('view', 'job')->middleware('heavy');
     Route::get('/jobs/{job}/searches/{search}', [SearchController::class, 'show'])->can('view', 'job')->where('search', '[0-9]{1,18}');
     Route::post('/jobs/{job}/searches/{search}/stop', [SearchController::class, 'stop'])->can('update', 'job')->where('search', '[0-9]{1,18}');
     Route::post('/jobs/{job}/searches/{search}/put-away', [SearchController::class, 'putAway'])->can('update', 'job')->where('search', '[0-9]{1,18}');

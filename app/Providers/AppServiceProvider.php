@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Models\Job;
+use App\Models\User;
 use App\Workshop\Workshop;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -20,6 +21,8 @@ use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    private const HEAVY_A_MINUTE = 60;
+
     public function register(): void
     {
         $this->app->scoped(Workshop::class);
@@ -33,9 +36,17 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(DiagnosingHealth::class, static fn (): array => DB::select('select 1'));
         Route::pattern('job', '[0-9]{1,12}');
         Route::model('job', Job::class);
+        RateLimiter::for('heavy', static fn (Request $request): Limit => Limit::perMinute(self::HEAVY_A_MINUTE)->by(self::personOf($request)));
         RateLimiter::for(
             'edits',
             static fn (Request $request): Limit => Limit::perMinute(3000)->by($request->session()->getId()),
         );
+    }
+
+    private static function personOf(Request $request): string
+    {
+        $user = $request->user();
+
+        return $user instanceof User ? "person-$user->id" : (string) $request->ip();
     }
 }

@@ -81,3 +81,14 @@ it('sends its content policy with every answer, also with those of a fault', fun
     expect((string) $answer->headers->get('Content-Security-Policy'))->toContain("default-src 'self'")
         ->and($answer->headers->get('X-Content-Type-Options'))->toBe('nosniff');
 })->with(['/nowhere', '/jobs/999999', '/?find=%ff', '/up', '/session', '/jobs/x']);
+
+it('does what takes seconds for a person one after the other', function () {
+    $job = $this->downpipe();
+    $ask = fn () => $this->postJson("/jobs/$job->id/insertion", ['document' => $this->document($job)]);
+    $lock = Cache::lock('heavy-'.auth()->id(), 10);
+    expect($lock->get())->toBeTrue();
+    $ask()->assertTooManyRequests()->assertJsonPath('message', fn (string $said): bool => str_contains($said, 'still being worked out'));
+    $lock->release();
+    $ask()->assertOk();
+    $ask()->assertOk();
+});

@@ -45,9 +45,25 @@ take_installed() {
     cp -a "$ROOT/var/stamps" "$clone/var/"
 }
 
-# first_start NAME MODE ACCOUNT : MODE is that of the folder round the clone.
+# goes_on CLONE PORT PID LOG : each of its processes is killed under six writers and is there again; the start itself is killed,
+# and the next one ends what it left and goes on. Gives the id of that one in SECOND.
+goes_on() {
+    local clone=$1 port=$2 pid=$3 log=$4 i
+    node "$ROOT/bench/faults.mjs" "http://127.0.0.1:$port" "$clone" 1 >"$log" 2>&1 || return 1
+    kill -KILL "$pid"
+    wait "$pid" 2>/dev/null || true
+    (cd "$clone" && exec ./start --port "$port") >>"$log" 2>&1 &
+    SECOND=$!
+    for i in $(seq 100); do
+        grep -q '^Upswept Bead:' "$log" && break
+        sleep 0.3
+    done
+    grep -q 'Ended what an earlier start had left running' "$log" && curl -fsS -o /dev/null --max-time 5 "http://127.0.0.1:$port/up"
+}
+
+# first_start NAME MODE ACCOUNT [FAULTS] : MODE is that of the folder round the clone; with FAULTS also what dies is tried.
 first_start() {
-    local name=$1 mode=$2 account=$3 home clone port ports pid began rc=0 as=()
+    local name=$1 mode=$2 account=$3 faults=${4:-} home clone port ports pid began rc=0 as=()
     began=$SECONDS
     home=$(mktemp -d)
     WORK+=("$home")
@@ -67,7 +83,10 @@ first_start() {
         sleep 0.2
     done
     [ $rc -ne 0 ] || node "$ROOT/tests/Start/first-use.mjs" "http://127.0.0.1:$port" >"$home/use.log" 2>&1 || rc=2
-    ports="$port $(sed -n 's/^DB_PORT=//p' "$clone/var/app.env" 2>/dev/null || true) $(sed -n 's/^listen = 127.0.0.1://p' "$clone/var/web-app/fpm.conf" 2>/dev/null || true)"
+    SECOND=
+    if [ $rc -eq 0 ] && [ -n "$faults" ]; then goes_on "$clone" "$port" "$pid" "$home/faults.log" || rc=5; fi
+    pid=${SECOND:-$pid}
+    ports="$port $(sed -n 's/^DB_PORT=//p' "$clone/var/app.env" 2>/dev/null || true) $(sed -n 's/^listen = 127.0.0.1://p' "$clone/var/web-app/fpm.conf" 2>/dev/null | paste -sd' ' || true)"
     kill -TERM "$pid" 2>/dev/null || true
     wait "$pid" 2>/dev/null || true
     if left_over "$clone" "$ports"; then rc=3; fi
@@ -80,13 +99,13 @@ first_start() {
         say "✓ $name ($((SECONDS - began)) s)"
     else
         FAILED=$((FAILED + 1))
-        say "✕ $name: $(case $rc in 1) say 'it did not start' ;; 2) say 'it could not be used' ;; 3) say 'something was left running' ;; 4) say 'it wrote into the source tree' ;; esac)"
-        tail -n 20 "$home/start.log" "$home/use.log" 2>/dev/null || true
+        say "✕ $name: $(case $rc in 1) say 'it did not start' ;; 2) say 'it could not be used' ;; 3) say 'something was left running' ;; 4) say 'it wrote into the source tree' ;; 5) say 'it did not go on after a fault' ;; esac)"
+        tail -n 20 "$home/start.log" "$home/use.log" "$home/faults.log" 2>/dev/null || true
     fi
 }
 
 if is_root; then
-    first_start 'as root, in a folder that the web server can read' 755 root
+    first_start 'as root, in a folder that the web server can read; what dies is begun again' 755 root faults
     first_start 'as root, in a folder that only root can read' 700 root
     if useradd --system --create-home --shell /bin/bash "$TESTER" 2>/dev/null; then
         MADE_TESTER=1

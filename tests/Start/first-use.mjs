@@ -1,5 +1,6 @@
 // What a person does first, over HTTP: signs in, looks at the rack, at one Route screen and at the bench, and logs one entry.
 // node tests/Start/first-use.mjs http://127.0.0.1:PORT
+import { get } from 'node:http';
 import assert from 'node:assert/strict';
 import { randomUUID } from 'node:crypto';
 
@@ -12,9 +13,9 @@ await ask('POST', '/sign-in', { email: 'wren@tidewater.invalid', password: 'upsw
 
 const rack = await page('/');
 assert.equal(rack.component, 'rack/rack');
-assert.ok(rack.props.jobs.length >= 4, 'the rack lists the demo jobs');
+assert.ok(rack.props.rack.jobs.length >= 4, 'the rack lists the demo jobs');
 
-const route = await page(`/jobs/${rack.props.jobs[0].id}/route`);
+const route = await page(`/jobs/${rack.props.rack.jobs[0].id}/route`);
 assert.equal(route.component, 'job/job');
 assert.ok(route.props.job.plan.runs.length > 0, 'the Route screen gets the runs of its job');
 
@@ -22,7 +23,7 @@ const asset = /\/build\/assets\/[\w-]+\.js/.exec(route.html)?.[0];
 assert.ok(asset, 'the page names its script');
 assert.ok((await (await ask('GET', asset)).text()).length > 1000, 'the script is there');
 
-const open = await releasedStep(rack.props.jobs);
+const open = await releasedStep(rack.props.rack.jobs);
 assert.ok(open, 'one of the demo jobs is released');
 const entry = {
     id: randomUUID(),
@@ -42,6 +43,11 @@ assert.ok(
     progress.log.some((one) => one.id === entry.id),
     'the entry is in the log',
 );
+// Nobody may say that this is another host: not in a redirect, not in an address of a script.
+const forged = await new Promise((done, fail) =>
+    get(`${base}/`, { headers: { Host: 'elsewhere.invalid' } }, done).on('error', fail),
+);
+assert.equal(forged.statusCode, 400, 'another host name is refused');
 console.log('signed in, rack, route, script, one log entry');
 
 async function releasedStep(jobs) {

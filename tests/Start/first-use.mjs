@@ -45,8 +45,9 @@ assert.ok(
 );
 // Nobody may say that this is another host: not in a redirect, not in an address of a script.
 const forged = await new Promise((done, fail) =>
-    get(`${base}/`, { headers: { Host: 'elsewhere.invalid' } }, done).on('error', fail),
+    get(`${base}/`, { agent: false, headers: { Host: 'elsewhere.invalid' } }, done).on('error', fail),
 );
+forged.destroy();
 assert.equal(forged.statusCode, 400, 'another host name is refused');
 console.log('signed in, rack, route, script, one log entry');
 

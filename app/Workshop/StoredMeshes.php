@@ -43,19 +43,33 @@ final class StoredMeshes implements MeshStore
     private function read(string $fingerprint): ?TriangleMesh
     {
         $file = storage_path("framework/cache/mesh-$fingerprint");
-        $packed = is_file($file) ? (string) file_get_contents($file) : '';
-        if ($packed === '') {
-            $stored = DB::scalar('select encode(packed, \'base64\') from meshes where fingerprint = ?', [$fingerprint]);
-            if (! is_string($stored)) {
-                return null;
-            }
-            $packed = (string) base64_decode($stored, true);
-            // Put in place whole: another request may be reading it.
-            $half = $file.'.'.bin2hex(random_bytes(4));
-            file_put_contents($half, $packed);
+        $kept = is_file($file) ? self::opened((string) file_get_contents($file)) : null;
+        if ($kept !== null) {
+            return $kept;
+        }
+        $stored = DB::scalar('select encode(packed, \'base64\') from meshes where fingerprint = ?', [$fingerprint]);
+        if (! is_string($stored)) {
+            return null;
+        }
+        $packed = (string) base64_decode($stored, true);
+        // Put in place whole: another request may be reading it, and a full disk takes only a part.
+        $half = $file.'.'.bin2hex(random_bytes(4));
+        if (@file_put_contents($half, $packed) === strlen($packed)) {
             rename($half, $file);
+        } else {
+            @unlink($half);
         }
 
         return TriangleMesh::unpacked($packed);
+    }
+
+    /** What a machine kept may have been cut short, by a full disk or a loss of power; then it is fetched again. */
+    private static function opened(string $packed): ?TriangleMesh
+    {
+        try {
+            return TriangleMesh::unpacked($packed);
+        } catch (\UnexpectedValueException) {
+            return null;
+        }
     }
 }

@@ -35,7 +35,7 @@ final readonly class ShopReader
         $rules = ShopRules::shipped();
         foreach ($root->at('rules')->isMissing() ? [] : $root->at('rules')->entries(100) as $key => $node) {
             try {
-                $rules = $rules->with($key, $node->required(), UnitSystem::Metric);
+                $rules = $rules->with((string) $key, $node->required(), UnitSystem::Metric);
             } catch (\OutOfBoundsException|UnreadableQuantity $error) {
                 $node->complain('bad-rule', $error->getMessage());
             }

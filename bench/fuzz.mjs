@@ -1,0 +1,166 @@
+// Sends mutated documents of every kind to a running ./start: no answer may be a fault of the server's, none may take over
+// five seconds, and nothing may be half written: node bench/fuzz.mjs [http://127.0.0.1:8420] [HOW MANY = 2000] [SEED = 1]
+import { readFileSync } from 'node:fs';
+import { printTable } from './table.mjs';
+
+const base = process.argv[2] ?? 'http://127.0.0.1:8420';
+const many = Number(process.argv[3] ?? 2000);
+let state = Number(process.argv[4] ?? 1) >>> 0 || 1;
+if (!['127.0.0.1', 'localhost'].includes(new URL(base).hostname))
+    throw new Error('Only this machine is tried.');
+
+const SLOW_MS = 5000;
+/** The same seed gives the same documents. */
+function dice(below) {
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+    return Math.floor((state / 2 ** 32) * below);
+}
+const oneOf = (list) => list[dice(list.length)];
+const deep = (depth) => (depth === 0 ? 1 : { x: [deep(depth - 1)] });
+const HOSTILE = [
+    ...[null, true, false, 0, -1, 1e308, -1e308, 5e-324, 2 ** 53, 0.1, '', ' ', 'x', 'NaN', '1e309', '-0'],
+    ...[
+        '1e30 m',
+        '0 in',
+        '-5 mm',
+        '1/0',
+        '10° 5°',
+        '\u0000',
+        '\ud83d\ude00',
+        '<script>',
+        "'; drop",
+        '../../etc',
+    ],
+    ...[
+        'x'.repeat(3000),
+        [],
+        {},
+        [[]],
+        [null],
+        { 0: 1 },
+        [1, 2],
+        [0, 0, 0],
+        ['a', 'b', 'c'],
+        [1e308, 1e308, 1e308],
+    ],
+];
+
+/** Every place in a document, as the object it is in and its key. */
+function places(value, found = []) {
+    if (typeof value !== 'object' || value === null) return found;
+    for (const key of Object.keys(value)) {
+        found.push([value, key]);
+        places(value[key], found);
+    }
+    return found;
+}
+
+/** A copy with a few things changed that no screen would change. */
+function mutated(document) {
+    const copy = structuredClone(document);
+    for (let i = 0; i <= dice(3); i++) {
+        const all = places(copy);
+        if (all.length === 0) return copy;
+        const [holder, key] = oneOf(all);
+        const how = dice(6);
+        if (how === 0) delete holder[key];
+        else if (how === 1 && Array.isArray(holder[key]))
+            holder[key] = Array.from({ length: 25 }, () => structuredClone(oneOf([...holder[key], 1])));
+        else if (how === 2) holder[`${key}${oneOf(['x', '[]', '.', '0'])}`] = oneOf(HOSTILE);
+        else if (how === 3) {
+            const [other, there] = oneOf(all);
+            holder[key] = structuredClone(other[there] ?? null);
+        } else if (how === 4 && dice(20) === 0) holder[key] = deep(40);
+        else holder[key] = structuredClone(oneOf(HOSTILE));
+    }
+    return copy;
+}
+
+const cookies = new Map();
+async function call(method, url, body) {
+    const response = await fetch(base + url, {
+        method,
+        redirect: 'manual',
+        headers: {
+            Accept: 'application/json',
+            ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+            Cookie: [...cookies].map(([key, value]) => `${key}=${value}`).join('; '),
+            'X-XSRF-TOKEN': decodeURIComponent(cookies.get('XSRF-TOKEN') ?? ''),
+        },
+        ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+    for (const cookie of response.headers.getSetCookie()) {
+        const [key, value] = cookie.split(';')[0].split(/=(.*)/s);
+        cookies.set(key, value);
+    }
+    return { status: response.status, text: await response.text() };
+}
+
+await call('GET', '/session');
+await call('POST', '/sign-in', { email: 'wren@tidewater.invalid', password: 'upswept-demo' });
+const me = JSON.parse((await call('GET', '/session')).text).person.id;
+const jobs = [];
+for (const id of [1, 2, 3, 5]) jobs.push(JSON.parse((await call('GET', `/jobs/${id}/job.json`)).text));
+const problem = JSON.parse(
+    readFileSync(new URL('../core/tests/problems/08-inline-four.json', import.meta.url)),
+);
+const routed = jobs[1];
+const entry = {
+    ...{ id: '6f9619ff-8b86-4011-b42d-00c04fc964ff', by: me, revision: 1, units: 'inch', step: 'prepare.A1' },
+    ...{ kind: 'done', readings: { length: '10 in' }, note: 'fuzz', at: new Date().toISOString() },
+};
+const vertex = { do: 'vertex', index: 1, to: [100, 50, 20], length: 500 };
+const KINDS = {
+    'a new job': () => ['/jobs', { document: mutated(oneOf(jobs)) }],
+    'a route problem': () => ['/jobs', { document: mutated(problem) }],
+    'a preview': () => ['/jobs/2/preview', mutated({ document: oneOf(jobs) })],
+    'a change by hand': () => ['/jobs/2/hand', mutated({ document: routed, letter: 'A', ...vertex })],
+    'a why': () => ['/jobs/2/why', mutated({ document: routed, figure: 'AJ2.amps', units: 'inch' })],
+    'a log entry': () => ['/jobs/4/log', mutated({ entries: [entry] })],
+    'a kit': () => ['/jobs/3/survey/kit', mutated({ document: jobs[2], kind: 'block', answers: { at: ['0', '0', '0'] } })],
+    'ports pasted': () => ['/jobs/3/paste', mutated({ document: jobs[2], text: '1\t0\t0\t0\t0\t1\t0\n2\t90\t0\t0\t0\t1\t0' })],
+    'a row of ports': () => ['/jobs/3/survey/row', mutated({ document: jobs[2], letter: 'A', spacings: ['90 mm'], axis: [1, 0, 0] })],
+}; // prettier-ignore
+const tally = new Map(
+    Object.keys(KINDS).map((name) => [name, { sent: 0, taken: 0, refused: 0, faults: 0, worst: 0 }]),
+);
+const before = await rackTotal();
+const names = Object.keys(KINDS);
+for (let i = 0; i < many; i++) {
+    const name = names[i % names.length];
+    const [url, body] = KINDS[name]();
+    const counted = tally.get(name);
+    const began = performance.now();
+    const { status, text } = await call('POST', url, body);
+    const took = performance.now() - began;
+    counted.sent++;
+    counted.worst = Math.max(counted.worst, took);
+    if (status < 300) counted.taken++;
+    else if (status < 500) counted.refused++;
+    if (status >= 500 || took > SLOW_MS) {
+        counted.faults++;
+        console.log(
+            `${name}: ${status} after ${Math.round(took)} ms\n  ${JSON.stringify(body).slice(0, 1500)}\n  ${text.slice(0, 300)}`,
+        );
+    }
+}
+printTable(
+    ['mutated', 'sent', 'taken', 'refused', 'faults', 'longest'],
+    [...tally].map(([name, one]) => [
+        name,
+        one.sent,
+        one.taken,
+        one.refused,
+        one.faults,
+        `${Math.round(one.worst)} ms`,
+    ]),
+);
+const begun = tally.get('a new job').taken + tally.get('a route problem').taken;
+const added = (await rackTotal()) - before;
+console.log(`${begun} jobs begun, ${added} more on the rack`);
+if (begun !== added || [...tally.values()].some((one) => one.faults > 0)) process.exitCode = 1;
+
+async function rackTotal() {
+    const { text } = await call('GET', '/?page=1000000');
+    return JSON.parse(/type="application\/json">(.*?)<\/script>/s.exec(text)[1]).props.rack.total;
+}

@@ -323,9 +323,10 @@ http {
         location = /build/bench-worker.js { add_header Service-Worker-Allowed /; add_header Cache-Control "no-cache"; }
         location = /build/manifest.json { add_header Cache-Control "no-cache"; }
         location /build/ { expires 1y; add_header Cache-Control "public, immutable"; }
+        include /etc/nginx/fastcgi_params;
+        # After Debian's own, which leaves the port out.
         fastcgi_param SCRIPT_FILENAME \$document_root/index.php;
         fastcgi_param HTTP_HOST \$host:\$server_port;
-        include /etc/nginx/fastcgi_params;
         fastcgi_buffers 16 64k;
         fastcgi_buffer_size 64k;
         location = /index.php { internal; fastcgi_pass 127.0.0.1:$WEB_FPM_PORT; }

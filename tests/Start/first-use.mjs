@@ -21,6 +21,7 @@ assert.ok(route.props.job.plan.runs.length > 0, 'the Route screen gets the runs 
 
 const asset = /\/build\/assets\/[\w-]+\.js/.exec(route.html)?.[0];
 assert.ok(asset, 'the page names its script');
+assert.ok(route.html.includes(`"${base}${asset}"`), 'at the very address that the page came from');
 assert.ok((await (await ask('GET', asset)).text()).length > 1000, 'the script is there');
 
 const open = await releasedStep(rack.props.rack.jobs);

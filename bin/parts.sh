@@ -39,11 +39,10 @@ forget_part() {
 
 # end_group PID : asks all of it to end, and makes it.
 end_group() {
-    local i
-    kill -TERM "$1" 2>/dev/null || kill -TERM -- "-$1" 2>/dev/null || return 0
-    for i in $(seq 100); do
+    local _
+    kill -TERM -- "-$1" 2>/dev/null || return 0
+    for _ in $(seq 100); do
         kill -0 -- "-$1" 2>/dev/null || return 0
-        [ "$i" -ne 30 ] || kill -TERM -- "-$1" 2>/dev/null || true
         sleep 0.1
     done
     kill -KILL -- "-$1" 2>/dev/null || true

@@ -109,9 +109,15 @@ const entry = {
     ...{ id: '6f9619ff-8b86-4011-b42d-00c04fc964ff', by: me, revision: 1, units: 'inch', step: 'prepare.A1' },
     ...{ kind: 'done', readings: { length: '10 in' }, note: 'fuzz', at: new Date().toISOString() },
 };
+/** Under a number of its own, so that it is not refused for that alone. */
+function numbered(document) {
+    const copy = structuredClone(document);
+    copy.job.number = `F-${Date.now() % 1e6}-${dice(1e6)}`;
+    return copy;
+}
 const vertex = { do: 'vertex', index: 1, to: [100, 50, 20], length: 500 };
 const KINDS = {
-    'a new job': () => ['/jobs', { document: mutated(oneOf(jobs)) }],
+    'a new job': () => ['/jobs', { document: mutated(numbered(oneOf(jobs))) }],
     'a route problem': () => ['/jobs', { document: mutated(problem) }],
     'a preview': () => ['/jobs/2/preview', mutated({ document: oneOf(jobs) })],
     'a change by hand': () => ['/jobs/2/hand', mutated({ document: routed, letter: 'A', ...vertex })],

@@ -48,12 +48,13 @@ it('says that there is no search of a number longer than any', function (string 
 it('refuses a route problem that is out of all measure', function (mixed $document) {
     expect($this->postJson('/jobs', ['document' => $document])->getStatusCode())->toBe(422);
 })->with([
-    'a name that is no number' => [['format' => 'upswept-route-1', 'name' => 1e308]],
-    'forty deep' => [array_reduce(range(1, 40), static fn (mixed $in, int $i): array => ['format' => 'upswept-route-1', 'x' => $in], 1)],
+    'a name that is no number' => [['format' => 'route-case/1', 'name' => 1e308]],
+    'no name to number the job by' => [[...json_decode((string) file_get_contents(dirname(__DIR__, 2).'/core/tests/problems/08-inline-four.json'), true), 'name' => ' ']],
+    'forty deep' => [array_reduce(range(1, 40), static fn (mixed $in, int $i): array => ['format' => 'route-case/1', 'x' => $in], 1)],
 ]);
 
 it('reads a number that is none of this world as what it is', function () {
-    $body = '{"document": {"format": "upswept-route-1", "name": 1e309}}';
+    $body = '{"document": {"format": "route-case/1", "name": 1e309}}';
     $answer = $this->call('POST', '/jobs', server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $body);
     expect($answer->getStatusCode())->toBe(422);
 });

@@ -17,6 +17,7 @@ use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 use Symfony\Component\HttpFoundation\Response as HttpResponse;
+use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Exchange\RouteProblemJob;
 use UpsweptBead\Core\Exchange\RouteProblemReader;
 use UpsweptBead\Core\Job\Job as CoreJob;
@@ -62,9 +63,16 @@ final readonly class JobController
 
     private function fromProblem(mixed $document): CoreJob
     {
-        $problem = RouteProblemReader::read(json_encode($document, JSON_THROW_ON_ERROR));
+        try {
+            $problem = RouteProblemReader::read(json_encode($document, JSON_THROW_ON_ERROR));
+        } catch (UnusableDocument|\JsonException $error) {
+            throw ValidationException::withMessages(['document' => $error->getMessage()]);
+        }
         if (! $problem instanceof RouteProblem) {
             throw Refused::for($problem);
+        }
+        if (trim($problem->name) === '') {
+            throw ValidationException::withMessages(['document.name' => 'is missing; the job is numbered by it']);
         }
 
         return RouteProblemJob::of($problem, $this->workshop->shop()->catalogue);

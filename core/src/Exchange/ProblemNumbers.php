@@ -12,6 +12,9 @@ final readonly class ProblemNumbers
 {
     private const MOST_MM = 1e5;
 
+    /** Less than this (mm) is none, and divides by nothing. */
+    private const LEAST_MM = 1e-3;
+
     /** A place in mm. */
     public static function point(Node $node): Vector
     {
@@ -35,8 +38,8 @@ final readonly class ProblemNumbers
     public static function positive(Node $node): float
     {
         $value = $node->number(self::MOST_MM);
-        if ($value <= 0) {
-            $node->complain('not-positive', 'must be more than 0');
+        if ($value < self::LEAST_MM) {
+            $node->complain('not-positive', 'must be more than 0, at least 0.001');
 
             return 1.0;
         }

@@ -116,8 +116,8 @@ final readonly class RunTablesReader
             }
             $angle = $this->angle($row, 4);
             $clr = $this->length($row, 5, $units['clr']);
-            if ($angle <= 0 || $angle > 180 || $clr->mm <= 0) {
-                throw new BadLine($number, $line, 'a bend turns above 0° and at most 180°, on a radius above 0');
+            if ($angle <= 0 || $angle > 180 || $clr->mm < RouteRow::LEAST_CLR_MM) {
+                throw new BadLine($number, $line, 'a bend turns above 0° and at most 180°, on a radius of at least 1 mm');
             }
             $bends[] = new RouteRow($straight, $this->angle($row, 3), $angle, $clr);
         }

@@ -35,8 +35,8 @@ final readonly class RouteReader
             $node->at('angle')->complain('bad-angle', 'must be above 0° and at most 180°');
         }
         $clr = $node->at('clr')->length($this->units);
-        if ($clr->mm <= 0) {
-            $node->at('clr')->complain('not-positive', 'must be a centreline radius above 0');
+        if ($clr->mm < RouteRow::LEAST_CLR_MM) {
+            $node->at('clr')->complain('not-positive', 'must be a centreline radius of at least 1 mm');
         }
 
         return new RouteRow(

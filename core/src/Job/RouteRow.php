@@ -14,6 +14,9 @@ final readonly class RouteRow
 {
     public const LOCKABLE = ['straight', 'rotation', 'angle'];
 
+    /** A centreline radius (mm) below this is a slip of the pen: no tube is that small. */
+    public const LEAST_CLR_MM = 1.0;
+
     /** @param  list<string>  $locked */
     public function __construct(
         public Length $straight,

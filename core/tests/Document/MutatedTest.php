@@ -105,3 +105,9 @@ it('names a shop rule that is none by its key, even where that is a number', fun
     ShopReader::read(['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'A shop', 'rules' => ['0' => '1 mm']], $faults);
     expect($faults->all()[0]->path)->toBe('rules.0')->and($faults->all()[0]->message)->toContain('no shop rule "0"');
 });
+
+it('refuses a bend on a radius that no tube has', function (mixed $clr) {
+    $document = SomeRoutedSets::veeEight();
+    $document['runs'][0]['route']['bends'][0]['clr'] = $clr;
+    expect(JobReader::fromDecoded($document)->faults[0]->path)->toBe('runs[0].route.bends[0].clr');
+})->with([0, -50, 5e-324, 0.99, '0 mm']);

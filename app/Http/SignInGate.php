@@ -43,6 +43,8 @@ final readonly class SignInGate
             return false;
         }
         RateLimiter::clear($address);
+        // Many people behind one address are no guesser.
+        RateLimiter::decrement($place, self::SECONDS);
 
         return true;
     }

@@ -75,6 +75,14 @@ it('slows down who tries many addresses from one place', function () {
     $this->post('/sign-in', ['email' => 'another@example.test', 'password' => 'x'])->assertTooManyRequests();
 });
 
+it('lets many people in from one place', function () {
+    User::factory()->create(['email' => 'fab@example.test']);
+    for ($time = 0; $time < 40; $time++) {
+        $this->post('/sign-in', ['email' => 'fab@example.test', 'password' => 'correct horse'])->assertRedirect('/');
+        $this->post('/sign-out');
+    }
+});
+
 it('looks at a password even where there is nobody of that address', function () {
     $user = User::factory()->create(['email' => 'fab@example.test']);
     Hash::spy()->shouldReceive('check')->twice()->andReturn(false);

@@ -13,6 +13,16 @@ async function atTheBench(page: Page, number: string): Promise<number> {
     return job;
 }
 
+/** Waits until the bench as it stands is kept on the device; nothing is on its way then. */
+async function kept(page: Page, job: number, says = ''): Promise<void> {
+    await expect
+        .poll(
+            () => page.evaluate(async (url) => (await caches.match(url))?.text() ?? '', `/jobs/${job}/bench`),
+            { timeout: 40_000 },
+        )
+        .toMatch(new RegExp(`.${says.replace(/[[\]]/g, '\\$&')}`, 's'));
+}
+
 const logged = (page: Page) => page.getByRole('region', { name: 'Log', exact: true }).getByRole('listitem');
 
 test('entries made without a network are kept and sent when it is back', async ({ page, context }) => {
@@ -35,14 +45,7 @@ test('the bench opens without a network, goes on where it was, and all of it arr
     const job = await atTheBench(page, 'TB-0525');
     await page.getByRole('button', { name: 'Done, next' }).click();
     await expect(page.getByText('log saved')).toBeVisible();
-    await expect
-        .poll(
-            () => page.evaluate(async (url) => (await caches.match(url))?.text() ?? '', `/jobs/${job}/bench`),
-            {
-                timeout: 20_000,
-            },
-        )
-        .toContain('"done":["prepare.A1"]');
+    await kept(page, job, '"done":["prepare.A1"]');
     await context.setOffline(true);
     await page.reload();
     await expect(page.getByRole('heading', { name: 'Cut and prepare A2' })).toBeVisible();
@@ -85,6 +88,7 @@ test('a reading that is none is handed back, and costs none of the others', asyn
 
 test('a lost session is told at once; signing in goes on where one was', async ({ page, context }) => {
     const job = await atTheBench(page, 'TB-0526');
+    await kept(page, job);
     await context.clearCookies();
     await page.getByLabel('Length as cut').fill('12 in');
     await page.getByRole('button', { name: 'Done, next' }).click();

@@ -77,6 +77,16 @@ describe('the queue of the bench', () => {
         expect(again.trouble).toBe('');
     });
 
+    it('tells what was taken before it lets go of it, so that no step is open again in between', async () => {
+        const queue = await queueFor(wren);
+        const kept: number[] = [];
+        queue.ontaken(() => kept.push(queue.waiting.length));
+        await queue.put(done('a'), bench);
+        await queue.flush();
+        expect(kept[0]).toBe(1);
+        expect(queue.entries).toEqual([]);
+    });
+
     it('loses nothing to one entry that is refused, and keeps that one with its reason', async () => {
         server.isDown = true;
         const queue = await queueFor(wren);

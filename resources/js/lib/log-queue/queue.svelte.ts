@@ -194,9 +194,10 @@ export class LogQueue {
                     },
                 });
         }
-        await this.#remove(taken);
+        // Told first: a step that neither waits nor is done would be open again for a moment, and its card with it.
         this.#tell(job, progress);
         this.channel?.postMessage({ taken: { job, progress } } satisfies News);
+        await this.#remove(taken);
         if (!isOurs) this.#strangers();
         return isOurs;
     }
@@ -212,8 +213,8 @@ export class LogQueue {
     }
 
     async #heard({ taken }: News): Promise<void> {
-        await this.#reload();
         if (taken) this.#tell(taken.job, taken.progress);
+        await this.#reload();
     }
 
     async #add(entry: Kept): Promise<void> {

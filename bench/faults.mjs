@@ -3,46 +3,16 @@
 // Only processes that this checkout's ./start wrote down are ended, by their ids.
 import { readFileSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
+import { ownMachine, person, propsOf } from './client.mjs';
 import { printTable } from './table.mjs';
 
-const base = process.argv[2] ?? 'http://127.0.0.1:8420';
+const base = ownMachine(process.argv[2] ?? 'http://127.0.0.1:8420');
 const root = process.argv[3] ?? '.';
 const rounds = Number(process.argv[4] ?? 4);
-if (!['127.0.0.1', 'localhost'].includes(new URL(base).hostname))
-    throw new Error('Only this machine is tried.');
 
 const WRITERS = 6;
 const BACK_WITHIN_MS = 20_000;
 const sleep = (ms) => new Promise((done) => setTimeout(done, ms));
-
-async function person(name) {
-    const cookies = new Map();
-    const call = async (method, url, body) => {
-        const response = await fetch(base + url, {
-            method,
-            redirect: 'manual',
-            signal: AbortSignal.timeout(15_000),
-            headers: {
-                Accept: 'application/json',
-                ...(body ? { 'Content-Type': 'application/json' } : {}),
-                Cookie: [...cookies].map(([key, value]) => `${key}=${value}`).join('; '),
-                'X-XSRF-TOKEN': decodeURIComponent(cookies.get('XSRF-TOKEN') ?? ''),
-            },
-            ...(body ? { body: JSON.stringify(body) } : {}),
-        });
-        for (const cookie of response.headers.getSetCookie()) {
-            const [key, value] = cookie.split(';')[0].split(/=(.*)/s);
-            cookies.set(key, value);
-        }
-        return { status: response.status, text: await response.text() };
-    };
-    await call('GET', '/session');
-    const { text } = await call('POST', '/sign-in', {
-        email: `${name}@tidewater.invalid`,
-        password: 'upswept-demo',
-    });
-    return { call, id: JSON.parse(text).person.id };
-}
 
 /** The ids that can be ended: of the parts, and of the database. */
 function victims() {
@@ -92,10 +62,11 @@ async function isBack() {
     return Infinity;
 }
 
-const people = await Promise.all(Array.from({ length: WRITERS }, (_, i) => person(['wren', 'pia'][i % 2])));
+const people = await Promise.all(
+    Array.from({ length: WRITERS }, (_, i) => person(base, ['wren', 'pia'][i % 2])),
+);
 const { call } = people[0];
-const page = /type="application\/json">(.*?)<\/script>/s.exec((await call('GET', '/jobs/4/bench')).text);
-const { id, bench } = JSON.parse(page[1]).props.job;
+const { id, bench } = propsOf((await call('GET', '/jobs/4/bench')).text).job;
 const before = await logged(call, id);
 const [until, acknowledged] = [{ over: false }, []];
 const writing = people.map((one) =>

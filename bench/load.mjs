@@ -1,45 +1,15 @@
 // How many answers a second a running ./start gives, and how long people wait for them:
 // node bench/load.mjs [http://127.0.0.1:8420] [SECONDS = 8]
 import { randomUUID } from 'node:crypto';
+import { ownMachine, person, propsOf } from './client.mjs';
 import { ms, percentile, printTable } from './table.mjs';
 
-const base = process.argv[2] ?? 'http://127.0.0.1:8420';
+const base = ownMachine(process.argv[2] ?? 'http://127.0.0.1:8420');
 const seconds = Number(process.argv[3] ?? 8);
-if (!['127.0.0.1', 'localhost'].includes(new URL(base).hostname))
-    throw new Error('Only this machine is measured.');
 
-/** A browser's worth of a person: its own cookies. */
-async function person() {
-    const cookies = new Map();
-    const call = async (method, url, body) => {
-        const response = await fetch(base + url, {
-            method,
-            redirect: 'manual',
-            headers: {
-                Accept: 'application/json',
-                ...(body ? { 'Content-Type': 'application/json' } : {}),
-                Cookie: [...cookies].map(([name, value]) => `${name}=${value}`).join('; '),
-                'X-XSRF-TOKEN': decodeURIComponent(cookies.get('XSRF-TOKEN') ?? ''),
-            },
-            ...(body ? { body: JSON.stringify(body) } : {}),
-        });
-        for (const cookie of response.headers.getSetCookie()) {
-            const [name, value] = cookie.split(';')[0].split(/=(.*)/s);
-            cookies.set(name, value);
-        }
-        return { status: response.status, text: await response.text() };
-    };
-    await call('GET', '/sign-in');
-    await call('POST', '/sign-in', { email: 'wren@tidewater.invalid', password: 'upswept-demo' });
-    return call;
-}
-
-const first = await person();
-const me = JSON.parse((await first('GET', '/session')).text).person.id;
+const { call: first, id: me } = await person(base);
 const document = JSON.parse((await first('GET', '/jobs/2/job.json')).text);
-const bench = JSON.parse(
-    /type="application\/json">(.*?)<\/script>/s.exec((await first('GET', '/jobs/4/bench')).text)[1],
-).props.job.bench;
+const { bench } = propsOf((await first('GET', '/jobs/4/bench')).text).job;
 const entry = () => ({
     id: randomUUID(),
     by: me,
@@ -60,12 +30,12 @@ const ACTIONS = {
 
 /** So many people at it for a while, each with a pause between actions. */
 async function load(action, people, pauseMs) {
-    const callers = await Promise.all(Array.from({ length: people }, person));
+    const callers = await Promise.all(Array.from({ length: people }, () => person(base)));
     const times = [];
     let wrong = 0;
     const end = performance.now() + 1000 * seconds;
     await Promise.all(
-        callers.map(async (call, i) => {
+        callers.map(async ({ call }, i) => {
             if (pauseMs) await sleep((pauseMs * i) / people);
             while (performance.now() < end) {
                 const began = performance.now();

@@ -30,7 +30,7 @@ DB::transaction(static function () use ($jobs, $entries, $from): void {
         select gen_random_uuid(), r.job_id, r.id, l.user_id, l.step, case when n = 0 then l.kind else 'note' end, l.readings, 'copied', l.made_at
         from (select *, row_number() over (order by position) as k from log_entries where job_id = ?) l,
             revisions r join jobs j on j.id = r.job_id, generate_series(0, (? / 25)::int) n
-        where j.number like 'M-%' and n * 25 + l.k <= ?
+        where j.number like 'M-%' and l.k <= 25 and n * 25 + l.k <= ?
         order by r.job_id, n, l.position", [$from->id, $entries, $entries]);
     DB::statement("insert into summaries (job_id, revision_id, version, log_position, stamp, number, place, stage, \"group\", next, facts, words, fault)
         select j.id, r.id, 1, (select max(position) from log_entries where job_id = j.id), s.stamp, j.number, s.place, s.stage, s.\"group\", s.next,

@@ -15,6 +15,7 @@ use Illuminate\Support\Str;
 /** Lets a person in, and slows down who guesses: by the address that is tried, and by where the tries come from. */
 final readonly class SignInGate
 {
+    // Our own choice: enough for a gloved hand, far too few for a list of words.
     private const TRIES_AN_ADDRESS = 6;
 
     private const TRIES_A_PLACE = 30;

@@ -21,6 +21,7 @@ use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    /** Our own choice: more often than anybody presses a button for it. */
     private const HEAVY_A_MINUTE = 60;
 
     public function register(): void

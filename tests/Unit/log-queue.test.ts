@@ -154,6 +154,23 @@ describe('the queue of the bench', () => {
         expect(queue.trouble).toBe('no');
     });
 
+    it('does not try again by itself once a person has put the sign-in off', async () => {
+        vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+        try {
+            sent.mockResolvedValue({ ok: false, status: 401, message: 'out', errors: {}, body: null });
+            const queue = await queueFor(wren);
+            await queue.put(done('a'), bench);
+            await queue.flush();
+            const tries = sent.mock.calls.length;
+            await vi.advanceTimersByTimeAsync(120_000);
+            expect(sent.mock.calls.length).toBe(tries);
+            expect(queue.waiting).toHaveLength(1);
+            expect(queue.trouble).toBe('out');
+        } finally {
+            vi.useRealTimers();
+        }
+    });
+
     it('asks who is signed in when the server says that the session is another person’s', async () => {
         server.refuses = () => ({ field: 'by', reason: 'Made by another person' });
         const queue = await queueFor(wren);

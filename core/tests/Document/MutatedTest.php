@@ -18,8 +18,6 @@ use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 use UpsweptBead\Core\Tests\Support\SomeSets;
 
-const FOLDER = __DIR__.'/../../../database/demo';
-
 it('plans a job that was read, whatever was done to its file, and names what is wrong with any other', function (int $seed) {
     $mutations = new Mutations($seed);
     $files = [SomeRoutedSets::veeEight(), Some::document()];
@@ -49,7 +47,7 @@ it('plans a job that was read, whatever was done to its file, and names what is 
 
 it('reads or refuses a shop, whatever was done to its file', function (int $seed) {
     $mutations = new Mutations($seed);
-    $document = json_decode((string) file_get_contents(FOLDER.'/shop.json'), true);
+    $document = json_decode((string) file_get_contents(dirname(__DIR__, 3).'/database/demo/shop.json'), true);
     $document['rules'] = ['clear.bolt_head' => '12 mm', '0' => '1 mm', 'purge.stop' => '900 ppm'];
     $outcomes = [];
     for ($i = 0; $i < 150; $i++) {

@@ -169,7 +169,8 @@ export class LogQueue {
                 closed[job] = reply.message;
             } else {
                 this.trouble = reply.message;
-                this.#later();
+                // Who put the sign-in off is not asked again every few seconds.
+                if (reply.status !== 401 && reply.status !== 419) this.#later();
                 return;
             }
         }

@@ -11,7 +11,7 @@
 >
     <a
         href="/jobs/{job.id}/{job.next.stage}"
-        class="tap figure hover:text-action inline-flex items-center underline decoration-dotted underline-offset-4"
+        class="tap figure hover:text-action inline-flex min-w-0 items-center break-all underline decoration-dotted underline-offset-4"
         >{job.number}</a
     >
     <div class="min-w-0">

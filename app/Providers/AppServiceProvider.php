@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Http\SparingSessions;
 use App\Models\Job;
 use App\Models\User;
 use App\Workshop\Workshop;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Events\DiagnosingHealth;
 use Illuminate\Http\Request;
@@ -17,6 +19,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
@@ -32,6 +35,12 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Date::use(CarbonImmutable::class);
+        Session::extend('database', static fn (Application $app): SparingSessions => new SparingSessions(
+            DB::connection(),
+            config()->string('session.table'),
+            config()->integer('session.lifetime'),
+            $app,
+        ));
         Model::shouldBeStrict();
         // Without its database nothing here is well.
         Event::listen(DiagnosingHealth::class, static fn (): array => DB::select('select 1'));

@@ -56,7 +56,7 @@ final readonly class JobLog
     /**
      * The newest lines before a place in the log, the oldest of them first.
      *
-     * @return array{lines: list<array<string, mixed>>, earlier: int} and how many there are before them
+     * @return array{lines: list<array{id: string, step: string, kind: string, note: string, by: string, at: string, position: int}>, earlier: int} and how many there are before them
      */
     public function page(Job $job, ?int $before = null, int $most = self::PAGE): array
     {

@@ -10,6 +10,7 @@ use App\Models\RouteSearch;
 use UpsweptBead\Core\Bench\Deviation;
 use UpsweptBead\Core\Bench\JobRecord;
 use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\NextAction;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -65,15 +66,17 @@ final readonly class JobView
     {
         return [
             'revision' => $released->number,
-            'steps' => $plan->stepTexts,
-            ...$this->progress($job, $plan, $progress),
+            'steps' => PlanWriter::steps($plan->steps, $plan->units),
+            ...$this->progress($plan, $progress, $this->log->page($job)),
         ];
     }
 
-    /** @return array<string, mixed> */
-    public function progress(Job $job, KnownPlan $plan, Progress $progress): array
+    /**
+     * @param  array{lines: list<array<string, mixed>>, earlier: int}  $page  the newest lines of the log
+     * @return array<string, mixed>
+     */
+    public function progress(KnownPlan $plan, Progress $progress, array $page): array
     {
-        ['lines' => $lines, 'earlier' => $earlier] = $this->log->page($job);
         $record = JobRecord::of($plan->steps, $progress, $this->workshop->shop()->rules, $plan->units);
 
         return [
@@ -86,8 +89,8 @@ final readonly class JobView
                 static fn (Deviation $one): array => ['step' => $one->stepId, 'what' => $one->what],
                 $record->deviations,
             ),
-            'log' => $lines,
-            'earlier' => $earlier,
+            'log' => $page['lines'],
+            'earlier' => $page['earlier'],
         ];
     }
 

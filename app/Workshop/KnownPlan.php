@@ -17,12 +17,10 @@ final readonly class KnownPlan
     /**
      * @param  array<string, mixed>  $screens  as the screens get it
      * @param  list<BenchStep>  $steps
-     * @param  list<array<string, mixed>>  $stepTexts  as the bench gets them
      */
     private function __construct(
         public array $screens,
         public array $steps,
-        public array $stepTexts,
         public NextAction $planning,
         public int $toBuy,
         public int $joints,
@@ -34,7 +32,6 @@ final readonly class KnownPlan
         return new self(
             PlanWriter::forScreens($plan),
             $plan->steps,
-            PlanWriter::steps($plan),
             NextAction::planning($plan),
             $plan->cut->toBuy(),
             count($plan->joints->joints),

@@ -16,7 +16,7 @@ final readonly class KnownPlans
 {
     private const KEEP_DAYS = 30;
 
-    public function __construct(private Repository $cache, private Workshop $workshop) {}
+    public function __construct(private Repository $cache, private SharedMemo $memo, private Workshop $workshop) {}
 
     /** A draft's plan goes as far as it does with every edit, a release's is whole. */
     public function of(Revision $revision, ?UnitSystem $shownIn = null): KnownPlan
@@ -31,8 +31,14 @@ final readonly class KnownPlans
             [$revision->document, $this->workshop->shopStamp(), $shownIn?->value, $isOrdered],
             JSON_THROW_ON_ERROR,
         ));
+        $known = $this->memo->recall([$key])[$key] ?? null;
+        if ($known instanceof KnownPlan) {
+            return $known;
+        }
         $known = $this->cache->get($key);
         if ($known instanceof KnownPlan) {
+            $this->memo->keep([$key => $known]);
+
             return $known;
         }
         $job ??= $this->workshop->read($revision);

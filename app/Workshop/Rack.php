@@ -22,7 +22,8 @@ final readonly class Rack
     public function page(string $find, int $page): array
     {
         $this->addMissing();
-        $total = self::matching($find)->count();
+        $groups = self::groups($find);
+        $total = array_sum(array_column($groups, 'jobs'));
         $pages = max(1, (int) ceil($total / self::PAGE));
         $page = min(max(1, $page), $pages);
         $rows = self::matching($find)
@@ -32,7 +33,7 @@ final readonly class Rack
 
         return [
             'jobs' => $this->fresh(array_values($rows->all())),
-            'groups' => self::groups($find),
+            'groups' => $groups,
             'page' => $page,
             'pages' => $pages,
             'total' => $total,
@@ -94,10 +95,10 @@ final readonly class Rack
     private function fresh(array $rows): array
     {
         $behind = $this->behind(array_map(static fn (Summary $row): int => $row->job_id, $rows));
-        foreach (Job::query()->whereKey($behind)->get() as $job) {
+        foreach ($behind === [] ? [] : Job::query()->whereKey($behind)->get() as $job) {
             $this->summaries->refresh($job);
         }
-        $again = Summary::query()->whereKey($behind)->get()->keyBy('job_id');
+        $again = $behind === [] ? [] : Summary::query()->whereKey($behind)->get()->keyBy('job_id');
 
         return array_map(static fn (Summary $row): array => self::row($again[$row->job_id] ?? $row), $rows);
     }

@@ -31,10 +31,10 @@ final readonly class Summaries
         $revision = $job->current();
         try {
             $plan = $this->plans->of($revision);
-            $this->keep($job, $this->workshop->read($revision), $plan);
+            $this->keep($job, $revision, $this->workshop->read($revision), $plan);
         } catch (Throwable $error) {
             Log::warning("Job $job->number cannot be read: {$error->getMessage()}");
-            $this->write($job, $revision, [
+            $this->write($job, $revision, $this->log->position($job), [
                 'place' => self::UNREADABLE,
                 'stage' => 'survey',
                 'group' => 'cannot be read',
@@ -53,13 +53,15 @@ final readonly class Summaries
         }
     }
 
-    /** The same where the plan is at hand. */
-    public function keep(Job $job, CoreJob $document, KnownPlan $plan): void
+    /** The same where the current revision's plan is at hand. */
+    public function keep(Job $job, Revision $revision, CoreJob $document, KnownPlan $plan): void
     {
-        $revision = $job->current();
-        $progress = $this->log->progress($job, $plan);
+        // Nothing is logged before the first release.
+        $isLogged = ! $revision->isDraft() || $revision->number > 1;
+        $position = $isLogged ? $this->log->position($job) : 0;
+        $progress = $isLogged ? $this->log->progress($job, $plan) : Progress::of($plan->steps, []);
         $next = $revision->isDraft() ? $plan->planning : $plan->making($progress);
-        $this->write($job, $revision, [
+        $this->write($job, $revision, $position, [
             'place' => $next->place(),
             'stage' => $next->stage,
             'group' => $next->group,
@@ -78,11 +80,20 @@ final readonly class Summaries
         ]);
     }
 
-    /** After entries were taken: only where the job stands has changed. */
-    public function logged(Job $job, KnownPlan $plan, Progress $progress): void
+    /**
+     * After entries were taken: only where the job stands has changed.
+     *
+     * @param  int  $position  the newest entry there was before the progress was read
+     */
+    public function logged(Job $job, KnownPlan $plan, Progress $progress, int $position): void
     {
+        if ($job->draft() !== null) {
+            $this->refresh($job);
+
+            return;
+        }
         $next = $plan->making($progress);
-        $isKept = $job->draft() === null && Summary::query()->whereKey($job->id)->update([
+        $isKept = Summary::query()->whereKey($job->id)->where('log_position', '<=', $position)->update([
             'place' => $next->place(),
             'stage' => $next->stage,
             'group' => $next->group,
@@ -92,12 +103,10 @@ final readonly class Summaries
                 $progress->jointsDone(),
                 $progress->stepsDone(),
             )),
-            'log_position' => DB::raw(sprintf(
-                'coalesce((select max(position) from log_entries where job_id = %d), 0)',
-                $job->id,
-            )),
+            'log_position' => $position,
         ]) > 0;
-        if (! $isKept) {
+        // One that is newer already was kept by whoever logged after us.
+        if (! $isKept && Summary::query()->whereKey($job->id)->doesntExist()) {
             $this->refresh($job);
         }
     }
@@ -121,14 +130,17 @@ final readonly class Summaries
         ];
     }
 
-    /** @param  array<string, mixed>  $shown */
-    private function write(Job $job, Revision $revision, array $shown): void
+    /**
+     * @param  int  $position  the newest entry of the log that this goes by; 0 for none
+     * @param  array<string, mixed>  $shown
+     */
+    private function write(Job $job, Revision $revision, int $position, array $shown): void
     {
         Summary::query()->upsert([[
             'job_id' => $job->id,
             'revision_id' => $revision->id,
             'version' => $revision->version,
-            'log_position' => $this->log->position($job),
+            'log_position' => $position,
             'stamp' => $this->stamp(),
             'number' => $job->number,
             ...$shown,

@@ -22,7 +22,7 @@ final class Workshop
 {
     private ?Shop $shop = null;
 
-    private string $shopStamp = '';
+    private ?ShopModel $stored = null;
 
     public function __construct(
         private readonly StoredMeshes $meshes,
@@ -32,23 +32,34 @@ final class Workshop
 
     public function shop(): Shop
     {
-        $stored = $this->shop === null ? ShopModel::query()->first() : null;
-        if ($stored !== null) {
-            $this->shopStamp = md5(json_encode($stored->document, JSON_THROW_ON_ERROR));
-            $this->shop = ShopReader::read($stored->document, new Faults())
-                ->withMeshes($this->meshes)
-                ->withMemo($this->memo);
-        }
-
-        return $this->shop ??= Shop::bare()->withMeshes($this->meshes)->withMemo($this->memo);
+        return $this->shop ??= $this->known()->withMeshes($this->meshes)->withMemo($this->memo);
     }
 
     /** Stands for everything that the shop says. */
     public function shopStamp(): string
     {
-        $this->shop();
+        $stored = $this->stored()?->getRawOriginal('document');
 
-        return $this->shopStamp;
+        return is_string($stored) ? md5($stored) : '';
+    }
+
+    /** The shop as the core reads it; reading its tables takes longer than most of what is asked of it. */
+    private function known(): Shop
+    {
+        $key = 'shop-'.$this->shopStamp();
+        $known = $this->memo->recall([$key])[$key] ?? null;
+        if (! $known instanceof Shop) {
+            $stored = $this->stored();
+            $known = $stored === null ? Shop::bare() : ShopReader::read($stored->document, new Faults());
+            $this->memo->keep([$key => $known]);
+        }
+
+        return $known;
+    }
+
+    private function stored(): ?ShopModel
+    {
+        return $this->stored ??= ShopModel::query()->first();
     }
 
     /**

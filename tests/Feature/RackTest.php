@@ -5,6 +5,9 @@ declare(strict_types=1);
 use App\Models\Job;
 use App\Models\Role;
 use App\Models\Summary;
+use App\Workshop\JobLog;
+use App\Workshop\KnownPlans;
+use App\Workshop\Summaries;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia as Page;
 
@@ -49,6 +52,18 @@ it('keeps what it shows of a job with every change of the job', function () {
     expect(rack($this)['atBench'])->toMatchArray(['number' => 'TB-0412', 'stepsDone' => 3]);
     $this->postJson("/jobs/$job->id/revise")->assertOk();
     expect(rack($this)['rack']['jobs'][0])->toMatchArray(['status' => 'draft', 'revision' => 2]);
+});
+
+it('keeps the newer of two states when two people log at once', function () {
+    $job = $this->released();
+    $this->log($job, $this->entry('prepare.A1'))->assertOk();
+    $plan = app(KnownPlans::class)->of($job->refresh()->load('revisions')->current());
+    $old = app(JobLog::class)->progress($job, $plan);
+    $position = app(JobLog::class)->position($job);
+    $this->log($job, $this->entry('prepare.A2'))->assertOk();
+    app(Summaries::class)->logged($job, $plan, $old, $position);
+    expect(Summary::query()->findOrFail($job->id)->facts['stepsDone'])->toBe(2)
+        ->and(rack($this)['rack']['jobs'][0]['stepsDone'])->toBe(2);
 });
 
 it('plans nothing and reads no document when nothing has changed', function () {

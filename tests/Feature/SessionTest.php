@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Http\SparingSessions;
 use App\Models\User;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Foundation\Events\DiagnosingHealth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
@@ -31,6 +33,27 @@ it('says who is signed in, and signs in from within a page that lost its session
         ->assertJsonPath('person.id', $user->id)
         ->assertCookie('XSRF-TOKEN', null, false);
     $this->getJson('/session')->assertJsonPath('person.name', $user->name);
+});
+
+it('writes a session when it changed, and from time to time that it is used', function () {
+    $written = 0;
+    DB::listen(function (QueryExecuted $query) use (&$written): void {
+        $written += preg_match('/^(insert|update) .*"sessions"/', $query->sql);
+    });
+    $request = function (string $data): void {
+        $sessions = new SparingSessions(DB::connection(), 'sessions', 60, app());
+        $sessions->read('a-session');
+        $sessions->write('a-session', $data);
+    };
+    foreach (['one', 'one', 'two', 'two'] as $data) {
+        $request($data);
+    }
+    expect($written)->toBe(2)->and((new SparingSessions(DB::connection(), 'sessions', 60))->read('a-session'))->toBe('two');
+    $this->travel(6)->minutes();
+    $request('two');
+    expect($written)->toBe(3);
+    $this->travel(61)->minutes();
+    expect((new SparingSessions(DB::connection(), 'sessions', 60))->read('a-session'))->toBe('');
 });
 
 it('keeps passwords hashed', function () {

@@ -81,7 +81,7 @@ it('shows both the same designs until one puts them away', function () {
         'seconds' => 1.0,
         'state' => 'done',
     ]);
-    $shown = fn (): mixed => $this->get("/jobs/$job->id/route")->viewData('page')['props']['job']['search'];
+    $shown = fn (): mixed => $this->get("/jobs/$job->id/route")->viewData('page')['props']['job']->search;
     $this->actingAs($this->ismet);
     expect($shown())->toBe($search->id)
         ->and($this->getJson("/jobs/$job->id/searches/$search->id")->json('isStale'))->toBeFalse();

@@ -45,7 +45,7 @@ final readonly class DraftController
         }
 
         $plan = KnownPlan::of($this->workshop->plan($document));
-        $this->summaries->keep($job->load('revisions'), $document, $plan);
+        $this->summaries->keep($job, $revision, $document, $plan);
 
         return new JsonResponse([
             'revision' => JobView::revision($revision),

@@ -42,8 +42,12 @@ final readonly class JobController
 
         return Inertia::render('job/job', [
             'stage' => $stage,
-            'job' => fn (): array => $this->view->of($job, UnitSystem::tryFrom(is_string($request->query('units')) ? $request->query('units') : '')),
-            'catalogue' => fn (): array => $this->catalogue(),
+            // As objects: of an array every figure is gone through, in search of what is to be worked out later.
+            'job' => fn (): object => (object) $this->view->of(
+                $job,
+                UnitSystem::tryFrom(is_string($request->query('units')) ? $request->query('units') : ''),
+            ),
+            'catalogue' => fn (): object => (object) $this->catalogue(),
         ]);
     }
 

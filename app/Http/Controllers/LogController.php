@@ -41,12 +41,14 @@ final readonly class LogController
         $job->load('revisions');
         $taken = $this->bench->take($job, $user, $request->entries(), now());
         $plan = $this->plans->of($job->released() ?? $job->current());
+        // Before what decides is read: an entry of somebody else that comes between is one that the rack lacks, not one it has.
+        $page = $this->log->page($job);
         $progress = $this->log->progress($job, $plan);
-        $this->summaries->logged($job, $plan, $progress);
+        $this->summaries->logged($job, $plan, $progress, $page['lines'] === [] ? 0 : end($page['lines'])['position']);
 
         return new JsonResponse([
             'results' => array_map(static fn (Taken $one): array => $one->toArray(), $taken),
-            'progress' => $this->view->progress($job, $plan, $progress),
+            'progress' => $this->view->progress($plan, $progress, $page),
         ]);
     }
 

@@ -69,50 +69,64 @@ final readonly class SensorRoom
         $surface = $routed->tube->odMm / 2;
         // Most stand too far off to be met anywhere along it.
         $far = $surface + $long + self::RADIUS_MM;
-        $runs = $this->runsWithin($routed, $frame->at, $far);
-        $solids = $this->solidsWithin($frame->at, $far);
         $met = [];
-        for ($reach = self::FIRST_MM; $reach <= $long; $reach += self::EVERY_MM) {
-            $at = $frame->at->plus($out->times($surface + $reach));
-            foreach ($runs as $other) {
-                if ($this->lines->least($other->spec->letter, $at) < $other->tube->odMm / 2 + self::RADIUS_MM) {
-                    $met["run {$other->spec->letter}"] ??= $reach;
-                }
-            }
-            foreach ($solids as $solid) {
-                if (self::isMet($solid, $at)) {
-                    $met[$solid->id] ??= $reach;
-                }
+        foreach ($this->layout->runs as $other) {
+            $near = $other === $routed
+                ? []
+                : $this->lines->within($other->spec->letter, $frame->at, $far + $other->tube->odMm / 2);
+            if ($near !== []) {
+                $met["run {$other->spec->letter}"] = self::firstMet(
+                    static fn (Vector $at): float => Lines::leastOf($near, $at) - $other->tube->odMm / 2,
+                    $frame->at->plus($out->times($surface)),
+                    $out,
+                    $long,
+                );
             }
         }
+        foreach ($this->layout->solids as $solid) {
+            if ($solid->atLeast($frame->at->x, $frame->at->y, $frame->at->z) < $far) {
+                $met[$solid->id] = self::firstMet(
+                    static fn (Vector $at): float => self::gapTo($solid, $at),
+                    $frame->at->plus($out->times($surface)),
+                    $out,
+                    $long,
+                );
+            }
+        }
+        $met = array_filter($met, static fn (?float $reach): bool => $reach !== null);
+        asort($met);
 
         return $met;
     }
 
-    /** @return list<RoutedRun> */
-    private function runsWithin(RoutedRun $but, Vector $at, float $far): array
+    /**
+     * The first step out (mm) at which a sensor's body would touch something; null if none does.
+     *
+     * @param  \Closure(Vector): float  $gapMm  from a place to it, or less where that is more than a sensor needs
+     */
+    private static function firstMet(\Closure $gapMm, Vector $surface, Vector $out, float $long): ?float
     {
-        return array_values(
-            array_filter(
-                $this->layout->runs,
-                fn (RoutedRun $one): bool => $one !== $but &&
-                    $this->lines->least($one->spec->letter, $at) < $one->tube->odMm / 2 + $far,
-            ),
-        );
+        // A gap shrinks by no more than was gone towards it, so the next steps need no look.
+        $clearTo = 0.0;
+        for ($reach = self::FIRST_MM; $reach <= $long; $reach += self::EVERY_MM) {
+            if ($reach < $clearTo) {
+                continue;
+            }
+            $gap = $gapMm($surface->plus($out->times($reach)));
+            if ($gap < self::RADIUS_MM) {
+                return $reach;
+            }
+            $clearTo = $reach + $gap - self::RADIUS_MM;
+        }
+
+        return null;
     }
 
-    /** @return list<KeepOut> */
-    private function solidsWithin(Vector $at, float $far): array
+    /** How far something is, measured only where a bound does not tell that it is far enough. */
+    private static function gapTo(KeepOut $solid, Vector $at): float
     {
-        return array_values(array_filter(
-            $this->layout->solids,
-            static fn (KeepOut $solid): bool => $solid->atLeast($at->x, $at->y, $at->z) < $far,
-        ));
-    }
+        $bound = $solid->atLeast($at->x, $at->y, $at->z);
 
-    private static function isMet(KeepOut $solid, Vector $at): bool
-    {
-        return $solid->atLeast($at->x, $at->y, $at->z) < self::RADIUS_MM
-            && $solid->distance($at->x, $at->y, $at->z) < self::RADIUS_MM;
+        return $bound < self::RADIUS_MM ? $solid->distance($at->x, $at->y, $at->z) : $bound;
     }
 }

@@ -29,8 +29,32 @@ final readonly class Lines
     /** Distance in mm from a place to the centreline of a run. */
     public function least(string $letter, Vector $at): float
     {
+        return self::leastOf($this->points[$letter], $at);
+    }
+
+    /**
+     * The points of a run no farther (mm) from a place.
+     *
+     * @return list<Vector>
+     */
+    public function within(string $letter, Vector $at, float $farMm): array
+    {
+        return array_values(array_filter($this->points[$letter], static function (Vector $point) use ($at, $farMm): bool {
+            [$x, $y, $z] = [$point->x - $at->x, $point->y - $at->y, $point->z - $at->z];
+
+            return $x * $x + $y * $y + $z * $z < $farMm * $farMm;
+        }));
+    }
+
+    /**
+     * Distance in mm from a place to the nearest of some points; without end if there are none.
+     *
+     * @param  list<Vector>  $points
+     */
+    public static function leastOf(array $points, Vector $at): float
+    {
         $least = INF;
-        foreach ($this->points[$letter] as $point) {
+        foreach ($points as $point) {
             $x = $point->x - $at->x;
             $y = $point->y - $at->y;
             $z = $point->z - $at->z;

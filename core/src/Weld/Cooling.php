@@ -40,22 +40,19 @@ final readonly class Cooling
     /** Temperature in °C at the seam after a time in seconds, for heat in J. */
     public function temperatureC(float $heatJ, float $seconds, float $lossWM2K): float
     {
-        $volumetric = $this->metal->densityKgM3 * $this->metal->heatJKgK;
-        $diffusivity = $this->metal->conductivityWMK / $volumetric;
-        $spread = $heatJ / ($volumetric * $this->areaMm2 * 1e-6 * sqrt(4 * M_PI * $diffusivity * $seconds));
-
-        return $this->ambientC + $spread * exp(-$lossWM2K * $seconds / ($volumetric * $this->wallMm * 1e-3));
+        return $this->ambientC + $this->firstK($heatJ) / sqrt($seconds) * exp(-$this->lossPerS($lossWM2K) * $seconds);
     }
 
     /** Seconds until the seam is down to a temperature; bisection, since it only falls. */
     public function secondsTo(float $targetC, float $heatJ): float
     {
         $middleK = ($targetC + self::LOSS_FROM_C) / 2 + self::KELVIN;
-        $loss = self::AIR_W_M2K + 4 * self::EMISSIVITY * self::BOLTZMANN * $middleK ** 3;
+        $rate = $this->lossPerS(self::AIR_W_M2K + 4 * self::EMISSIVITY * self::BOLTZMANN * $middleK ** 3);
+        [$firstK, $targetK] = [$this->firstK($heatJ), $targetC - $this->ambientC];
         [$early, $late] = [1e-3, self::LONGEST_S];
         for ($i = 0; $i < self::HALVINGS; $i++) {
             $middle = sqrt($early * $late);
-            if ($this->temperatureC($heatJ, $middle, $loss) > $targetC) {
+            if ($firstK / sqrt($middle) * exp(-$rate * $middle) > $targetK) {
                 $early = $middle;
             } else {
                 $late = $middle;
@@ -63,5 +60,24 @@ final readonly class Cooling
         }
 
         return $late;
+    }
+
+    /** How far above the air (K) the heat stands after a second, if none of it is lost. */
+    private function firstK(float $heatJ): float
+    {
+        $diffusivity = $this->metal->conductivityWMK / $this->volumetric();
+
+        return $heatJ / ($this->volumetric() * $this->areaMm2 * 1e-6 * sqrt(4 * M_PI * $diffusivity));
+    }
+
+    private function lossPerS(float $lossWM2K): float
+    {
+        return $lossWM2K / ($this->volumetric() * $this->wallMm * 1e-3);
+    }
+
+    /** J/m³K. */
+    private function volumetric(): float
+    {
+        return $this->metal->densityKgM3 * $this->metal->heatJKgK;
     }
 }

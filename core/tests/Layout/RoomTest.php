@@ -66,7 +66,9 @@ it('wants room for a sensor’s body and lead, off the tube', function () {
     $towards = pairOfRuns(110, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => 90]]);
     $away = pairOfRuns(110, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => -90]]);
     expect(sensorCautions($away))->toBe([])
-        ->and(sensorCautions($towards)[0] ?? '')->toContain('90.0 mm of room')->toContain('run B is in the way');
+        ->and(sensorCautions($towards)[0] ?? '')->toContain('90.0 mm of room')
+        // From surface to surface 65.55 mm; a body of 11 mm half width touches beyond 54.55, met at the step of 58.
+        ->toContain('run B is in the way after 58.0 mm');
 });
 
 it('says how far out the body of a sensor meets the tube beside it', function (float $apartMm, ?string $after) {

@@ -9,6 +9,7 @@ use UpsweptBead\Core\Bench\Measure;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Sketch;
 use UpsweptBead\Core\Reason\Notice;
+use UpsweptBead\Core\Units\UnitSystem;
 
 /** Writes the whole plan as plain arrays: numbers in base units, text in the job's own units. */
 final readonly class PlanWriter
@@ -32,7 +33,7 @@ final readonly class PlanWriter
     /** @return array<string, mixed> every figure with its working */
     public static function toArray(Plan $plan): array
     {
-        return [...self::plan($plan, new FigureWriter($plan->job->units)), 'steps' => self::steps($plan)];
+        return [...self::plan($plan, new FigureWriter($plan->job->units)), 'steps' => self::steps($plan->steps, $plan->job->units)];
     }
 
     /**
@@ -80,12 +81,15 @@ final readonly class PlanWriter
         ];
     }
 
-    /** @return list<array<string, mixed>> */
-    public static function steps(Plan $plan): array
+    /**
+     * @param  list<BenchStep>  $steps
+     * @return list<array<string, mixed>>
+     */
+    public static function steps(array $steps, UnitSystem $shownIn): array
     {
-        $figures = new FigureWriter($plan->job->units);
+        $figures = new FigureWriter($shownIn);
 
-        return array_map(static fn (BenchStep $step): array => self::step($step, $figures), $plan->steps);
+        return array_map(static fn (BenchStep $step): array => self::step($step, $figures), $steps);
     }
 
     /**

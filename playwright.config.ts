@@ -44,7 +44,7 @@ export default defineConfig({
         trace: process.env['BEAD_TRACE'] ? 'retain-on-failure' : 'off',
         actionTimeout: 25_000,
         launchOptions: {
-            executablePath: '/usr/bin/chromium',
+            executablePath: '/usr/bin/chromium-headless-shell',
             chromiumSandbox: false,
             args: [
                 '--disable-quic',

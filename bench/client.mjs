@@ -11,17 +11,18 @@ export function ownMachine(address) {
 export async function person(base, name = 'wren') {
     const cookies = new Map();
     const call = async (method, url, body) => {
+        const isJson = body !== undefined && !(body instanceof FormData);
         const response = await fetch(base + url, {
             method,
             redirect: 'manual',
             signal: AbortSignal.timeout(60_000),
             headers: {
                 Accept: 'application/json',
-                ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+                ...(isJson ? { 'Content-Type': 'application/json' } : {}),
                 Cookie: [...cookies].map(([key, value]) => `${key}=${value}`).join('; '),
                 'X-XSRF-TOKEN': decodeURIComponent(cookies.get('XSRF-TOKEN') ?? ''),
             },
-            ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+            ...(body === undefined ? {} : { body: isJson ? JSON.stringify(body) : body }),
         });
         for (const cookie of response.headers.getSetCookie()) {
             const [key, value] = cookie.split(';')[0].split(/=(.*)/s);
@@ -38,7 +39,11 @@ export async function person(base, name = 'wren') {
     return { call, id: JSON.parse(text).person.id };
 }
 
-/** What the server told a page. */
+/** What the server told a page: which screen it is, and what it shows. */
+export function pageOf(html) {
+    return JSON.parse(/type="application\/json">(.*?)<\/script>/s.exec(html)[1]);
+}
+
 export function propsOf(html) {
-    return JSON.parse(/type="application\/json">(.*?)<\/script>/s.exec(html)[1]).props;
+    return pageOf(html).props;
 }

@@ -1,18 +1,13 @@
 // One edit of a routed run after another, as the Route screen sends them, to a running ./start:
 // node bench/edit-over-http.mjs [http://127.0.0.1:8420] [TIMES]
 import { readFileSync } from 'node:fs';
+import { ownMachine, person } from './client.mjs';
 import { lumpyBlock } from './lumpy-block.mjs';
 import { ms, percentile, printTable } from './table.mjs';
 
-const base = process.argv[2] ?? 'http://127.0.0.1:8420';
+const base = ownMachine(process.argv[2] ?? 'http://127.0.0.1:8420');
 const times = Number(process.argv[3] ?? 200);
-if (!['127.0.0.1', 'localhost'].includes(new URL(base).hostname))
-    throw new Error('Only this machine is measured.');
-
-const cookies = new Map();
-
-await call('GET', '/sign-in');
-await call('POST', '/sign-in', { email: 'wren@tidewater.invalid', password: 'upswept-demo' });
+const { call } = await person(base);
 const rows = [];
 for (const [name, document] of [
     ['one run', await oneRun()],
@@ -20,9 +15,9 @@ for (const [name, document] of [
     ['eight runs, 20 keep-outs, one a mesh of 50 000 triangles', await withMesh(eightRuns())],
 ]) {
     document.job.number = `TB-B${name.length}${Date.now() % 100000}`;
-    const { id } = await (await call('POST', '/jobs', { document })).json();
+    const { id } = await ask('POST', '/jobs', { document });
     const [saves, previews, drags] = [[], [], []];
-    const { plan } = await (await call('POST', `/jobs/${id}/preview`, { document })).json();
+    const { plan } = await ask('POST', `/jobs/${id}/preview`, { document });
     const index = Math.floor(plan.runs[0].run.vertices.length / 2);
     const [x, y, z] = plan.runs[0].run.vertices[index];
     for (let i = 0; i < times; i++) {
@@ -44,8 +39,8 @@ for (const [name, document] of [
 printTable(['over HTTP, planned again in full', 'times', 'p50', 'p95', 'worst'], rows);
 
 async function oneRun() {
-    const document = await (await call('GET', '/jobs/1/job.json')).json();
-    const { answers } = await (await call('POST', '/jobs/1/routes', { document, letter: 'A' })).json();
+    const document = await ask('GET', '/jobs/1/job.json');
+    const { answers } = await ask('POST', '/jobs/1/routes', { document, letter: 'A' });
     document.runs[0].route = answers[0].route;
     return document;
 }
@@ -69,7 +64,7 @@ async function withMesh(document) {
     form.append('file', new Blob([lumpyBlock(millimetres)]), 'engine.stl');
     form.append('unit', 'mm');
     form.append('up', 'z');
-    const { fingerprint, triangles } = await (await call('POST', '/jobs/1/meshes', form)).json();
+    const { fingerprint, triangles } = await ask('POST', '/jobs/1/meshes', form);
     if (triangles < 49_000) throw new Error(`Only ${triangles} triangles arrived.`);
     delete block.size;
     Object.assign(block, { shape: 'mesh', mesh: fingerprint });
@@ -82,28 +77,14 @@ function row(name, sample) {
 
 async function timed(method, path, body) {
     const start = performance.now();
-    await (await call(method, path, body)).text();
+    const { status, text } = await call(method, path, body);
+    if (status >= 400) throw new Error(`${method} ${path}: ${status} ${text.slice(0, 300)}`);
     return performance.now() - start;
 }
 
-async function call(method, path, body) {
-    const headers = {
-        Accept: method === 'GET' && path === '/sign-in' ? 'text/html' : 'application/json',
-        Cookie: [...cookies].map(([name, value]) => `${name}=${value}`).join('; '),
-        'X-XSRF-TOKEN': decodeURIComponent(cookies.get('XSRF-TOKEN') ?? ''),
-    };
-    if (body && !(body instanceof FormData)) headers['Content-Type'] = 'application/json';
-    const response = await fetch(base + path, {
-        method,
-        headers,
-        redirect: 'manual',
-        ...(body ? { body: body instanceof FormData ? body : JSON.stringify(body) } : {}),
-    });
-    for (const cookie of response.headers.getSetCookie()) {
-        const [, name, value] = /^([^=]*)=([^;]*)/.exec(cookie);
-        cookies.set(name, value);
-    }
-    if (response.status >= 400)
-        throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`);
-    return response;
+/** An answer that is well, decoded. */
+async function ask(method, path, body) {
+    const { status, text } = await call(method, path, body);
+    if (status >= 400) throw new Error(`${method} ${path}: ${status} ${text.slice(0, 300)}`);
+    return JSON.parse(text);
 }

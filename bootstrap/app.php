@@ -7,11 +7,13 @@ use App\Http\Middleware\ContentSecurity;
 use App\Http\Middleware\OneAtATime;
 use App\Http\Middleware\RefuseBrokenText;
 use App\Http\Middleware\ShareWithPages;
+use App\Http\TookTooLong;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
+use Symfony\Component\ErrorHandler\Error\FatalError;
 use Symfony\Component\HttpFoundation\Response;
 
 // Everything that a run writes lies in var/, beside the database cluster; the source tree is never written to.
@@ -44,6 +46,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // A database that is away comes back by itself; what a page or a tablet holds is sent again then.
         $exceptions->map(static fn (PDOException $error): Throwable => DatabaseAway::is($error)
             ? new DatabaseAway($error)
+            : $error);
+        $exceptions->map(static fn (FatalError $error): Throwable => TookTooLong::is($error)
+            ? new TookTooLong($error)
             : $error);
         $exceptions->dontReportDuplicates();
         $exceptions->respond(function (Response $response, Throwable $error, Request $request): Response {

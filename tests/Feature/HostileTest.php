@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
+use Symfony\Component\ErrorHandler\Error\FatalError;
 
 beforeEach(fn () => $this->signIn());
 
@@ -82,6 +85,15 @@ it('sends its content policy with every answer, also with those of a fault', fun
     expect((string) $answer->headers->get('Content-Security-Policy'))->toContain("default-src 'self'")
         ->and($answer->headers->get('X-Content-Type-Options'))->toBe('nosniff');
 })->with(['/nowhere', '/jobs/999999', '/?find=%ff', '/up', '/session', '/jobs/x']);
+
+it('says so when a request has used up its time', function () {
+    Route::get('/long', static fn () => throw new FatalError('Maximum execution time of 30 seconds exceeded', 0, []));
+    Route::get('/broken', static fn () => throw new FatalError('Allowed memory size exhausted', 0, []));
+    $this->getJson('/broken')->assertInternalServerError();
+    $this->getJson('/long')
+        ->assertServiceUnavailable()
+        ->assertJsonPath('message', 'This takes longer than one request may. Try it with fewer runs or keep-outs.');
+});
 
 it('does what takes seconds for a person one after the other', function () {
     $job = $this->downpipe();

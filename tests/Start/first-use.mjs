@@ -3,13 +3,10 @@
 import { get } from 'node:http';
 import assert from 'node:assert/strict';
 import { randomUUID } from 'node:crypto';
+import { ownMachine, pageOf, person } from '../../bench/client.mjs';
 
-const base = process.argv[2];
-assert.equal(new URL(base).hostname, '127.0.0.1', 'Only this machine is asked.');
-const cookies = new Map();
-
-await ask('GET', '/sign-in');
-await ask('POST', '/sign-in', { email: 'wren@tidewater.invalid', password: 'upswept-demo' });
+const base = ownMachine(process.argv[2]);
+const { call } = await person(base);
 
 const rack = await page('/');
 assert.equal(rack.component, 'rack/rack');
@@ -22,7 +19,7 @@ assert.ok(route.props.job.plan.runs.length > 0, 'the Route screen gets the runs 
 const asset = /\/build\/assets\/[\w-]+\.js/.exec(route.html)?.[0];
 assert.ok(asset, 'the page names its script');
 assert.ok(route.html.includes(`"${base}${asset}"`), 'at the very address that the page came from');
-assert.ok((await (await ask('GET', asset)).text()).length > 1000, 'the script is there');
+assert.ok((await ask('GET', asset)).length > 1000, 'the script is there');
 
 const open = await releasedStep(rack.props.rack.jobs);
 assert.ok(open, 'one of the demo jobs is released');
@@ -37,8 +34,7 @@ const entry = {
     note: 'First start.',
     at: new Date().toISOString(),
 };
-const logged = await ask('POST', `/jobs/${open.id}/log`, { entries: [entry] });
-const { results, progress } = await logged.json();
+const { results, progress } = JSON.parse(await ask('POST', `/jobs/${open.id}/log`, { entries: [entry] }));
 assert.equal(results[0].state, 'stored', results[0].reason);
 assert.ok(
     progress.log.some((one) => one.id === entry.id),
@@ -62,39 +58,12 @@ async function releasedStep(jobs) {
 }
 
 async function page(path) {
-    const html = await (await ask('GET', path)).text();
-    const data =
-        /<script[^>]*data-page="app"[^>]*>([\s\S]*?)<\/script>/.exec(html)?.[1] ??
-        unescaped(/data-page="([^"]*)"/.exec(html)?.[1] ?? '');
-    assert.ok(data, `${path} is a page`);
-    return { ...JSON.parse(data), html };
-}
-
-function unescaped(text) {
-    return text
-        .replaceAll('&quot;', '"')
-        .replaceAll('&#039;', "'")
-        .replaceAll('&lt;', '<')
-        .replaceAll('&gt;', '>')
-        .replaceAll('&amp;', '&');
+    const html = await ask('GET', path);
+    return { ...pageOf(html), html };
 }
 
 async function ask(method, path, body) {
-    const response = await fetch(base + path, {
-        method,
-        redirect: 'manual',
-        headers: {
-            Accept: method === 'GET' ? 'text/html' : 'application/json',
-            Cookie: [...cookies].map(([name, value]) => `${name}=${value}`).join('; '),
-            'X-XSRF-TOKEN': decodeURIComponent(cookies.get('XSRF-TOKEN') ?? ''),
-            ...(body ? { 'Content-Type': 'application/json' } : {}),
-        },
-        ...(body ? { body: JSON.stringify(body) } : {}),
-    });
-    for (const cookie of response.headers.getSetCookie()) {
-        const [, name, value] = /^([^=]*)=([^;]*)/.exec(cookie);
-        cookies.set(name, value);
-    }
-    assert.ok(response.status < 400, `${method} ${path} answers ${response.status}`);
-    return response;
+    const { status, text } = await call(method, path, body);
+    assert.ok(status < 400, `${method} ${path} answers ${status}`);
+    return text;
 }

@@ -39,11 +39,15 @@ final readonly class Lines
      */
     public function within(string $letter, Vector $at, float $farMm): array
     {
-        return array_values(array_filter($this->points[$letter], static function (Vector $point) use ($at, $farMm): bool {
+        $near = [];
+        foreach ($this->points[$letter] as $point) {
             [$x, $y, $z] = [$point->x - $at->x, $point->y - $at->y, $point->z - $at->z];
+            if ($x * $x + $y * $y + $z * $z < $farMm * $farMm) {
+                $near[] = $point;
+            }
+        }
 
-            return $x * $x + $y * $y + $z * $z < $farMm * $farMm;
-        }));
+        return $near;
     }
 
     /**

@@ -1,8 +1,8 @@
 import { checked } from './checked';
-import { said, send } from './http';
+import { said, send, type Reply } from './http';
 import { dropUnsaved, findUnsaved, keepUnsaved, type Unsaved } from './unsaved';
 import type {
-    Insertion,
+    GoesIn,
     JobDocument,
     JobView,
     Plan,
@@ -261,17 +261,16 @@ export class JobDesk {
     }
 
     /** In which order the runs as they stand can be put in whole; takes longer than a plan, so it is asked for apart. */
-    async insertion(withStubs = false): Promise<Insertion | null> {
+    async insertion(withStubs = false): Promise<Reply<GoesIn>> {
         const asked = this.document;
         const reply = await send('POST', `/jobs/${this.view.id}/insertion`, 'GoesIn', {
             document: asked,
             withStubs,
         });
-        if (!reply.ok) return null;
         // The order of building follows it; later plans of the same routes know it by themselves.
-        if (asked === this.document && !this.plan.fit.ordered && reply.data.plan.fit.ordered)
+        if (reply.ok && asked === this.document && !this.plan.fit.ordered && reply.data.plan.fit.ordered)
             this.plan = { ...this.plan, ...reply.data.plan };
-        return reply.data.insertion;
+        return reply;
     }
 
     /** The plan of a changed document without saving it, while something is being dragged. */

@@ -1,23 +1,15 @@
 <script lang="ts">
     // In which order whole runs go in; asked for once the runs stand, as it takes longer than a plan.
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { Insertion } from '@/lib/answers';
+    import { OrderOfRuns } from '@/lib/order-of-runs.svelte';
 
     type Props = { desk: JobDesk };
     let { desk }: Props = $props();
 
-    let insertion = $state.raw<Insertion | null>(null);
-    let timer: ReturnType<typeof setTimeout> | undefined;
+    const order = new OrderOfRuns();
+    const insertion = $derived(order.insertion);
 
-    $effect(() => {
-        const plan = desk.plan;
-        clearTimeout(timer);
-        timer = setTimeout(async () => {
-            const answer = await desk.insertion();
-            if (plan === desk.plan) insertion = answer;
-        }, 100);
-        return () => clearTimeout(timer);
-    });
+    $effect(() => order.ask(desk, 100));
 </script>
 
 {#if insertion}
@@ -50,4 +42,6 @@
             Whole, past those already in place. Held on a trial: tacked to flange and collector, to hold both.
         </p>
     </section>
+{:else if order.said}
+    <p class="sheet text-quiet p-3">The order in which runs go in is not known. {order.said}</p>
 {/if}

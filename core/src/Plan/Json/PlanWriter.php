@@ -33,7 +33,10 @@ final readonly class PlanWriter
     /** @return array<string, mixed> every figure with its working */
     public static function toArray(Plan $plan): array
     {
-        return [...self::plan($plan, new FigureWriter($plan->job->units)), 'steps' => self::steps($plan->steps, $plan->job->units)];
+        return [
+            ...self::plan($plan, new FigureWriter($plan->job->units)),
+            'steps' => self::steps($plan->steps, $plan->job->units),
+        ];
     }
 
     /**

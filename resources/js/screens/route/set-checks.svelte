@@ -3,29 +3,21 @@
     import Button from '@/kit/button.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import type { Insertion } from '@/lib/answers';
+    import { OrderOfRuns } from '@/lib/order-of-runs.svelte';
 
     type Props = { desk: JobDesk; onshow: (insertion: Insertion) => void };
     let { desk, onshow }: Props = $props();
 
     const set = $derived(desk.plan.set);
-    let insertion = $state.raw<Insertion | null>(null);
+    const order = new OrderOfRuns();
+    const insertion = $derived(order.insertion);
     let withStubs = $state(false);
-    let timer: ReturnType<typeof setTimeout> | undefined;
 
     // After the last of several quick edits.
     $effect(() => {
-        const plan = desk.plan;
-        const stubs = withStubs;
-        clearTimeout(timer);
-        if (plan.runs.length < 2 || plan.runs.some((run) => !run.run)) {
-            insertion = null;
-            return;
-        }
-        timer = setTimeout(async () => {
-            const answer = await desk.insertion(stubs);
-            if (plan === desk.plan) insertion = answer;
-        }, 350);
-        return () => clearTimeout(timer);
+        const { runs } = desk.plan;
+        if (runs.length > 1 && runs.every((run) => run.run)) return order.ask(desk, 350, withStubs);
+        order.forget();
     });
 
     const tightest = $derived(set.gaps.slice(0, 6));
@@ -87,6 +79,8 @@
                     {/each}
                 </p>
             </div>
+        {:else if order.said}
+            <p class="text-quiet mt-1">Whether they go in whole is not known. {order.said}</p>
         {/if}
         {#if set.style.gapSpread || set.style.mirror}
             <p class="mt-1 flex flex-wrap gap-x-5">

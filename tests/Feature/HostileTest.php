@@ -86,6 +86,18 @@ it('sends its content policy with every answer, also with those of a fault', fun
         ->and($answer->headers->get('X-Content-Type-Options'))->toBe('nosniff');
 })->with(['/nowhere', '/jobs/999999', '/?find=%ff', '/up', '/session', '/jobs/x']);
 
+it('says what is wrong with the database, and that it may be asked again', function (string $error, string $says) {
+    Route::get('/away', static fn () => throw new PDOException($error));
+    $this->getJson('/away')
+        ->assertServiceUnavailable()
+        ->assertHeader('Retry-After', '2')
+        ->assertJsonPath('message', fn (string $said): bool => str_contains($said, $says));
+})->with([
+    'ended' => ['SQLSTATE[57P01]: Admin shutdown: 7 FATAL: terminating connection', 'cannot reach its database'],
+    'not there' => ['SQLSTATE[08006] [7] connection refused', 'cannot reach its database'],
+    'disk full' => ['SQLSTATE[53100]: Disk full: 7 ERROR: could not extend file', 'no room left on its disk'],
+]);
+
 it('says so when a request has used up its time', function () {
     Route::get('/long', static fn () => throw new FatalError('Maximum execution time of 30 seconds exceeded', 0, []));
     Route::get('/broken', static fn () => throw new FatalError('Allowed memory size exhausted', 0, []));

@@ -99,8 +99,8 @@ it('says what is wrong with the database, and that it may be asked again', funct
 ]);
 
 it('says so when a request has used up its time', function () {
-    Route::get('/long', static fn () => throw new FatalError('Maximum execution time of 30 seconds exceeded', 0, []));
-    Route::get('/broken', static fn () => throw new FatalError('Allowed memory size exhausted', 0, []));
+    Route::get('/long', static fn () => throw new FatalError('Maximum execution time of 30 seconds exceeded', 0, ['file' => '', 'line' => 0]));
+    Route::get('/broken', static fn () => throw new FatalError('Allowed memory size exhausted', 0, ['file' => '', 'line' => 0]));
     $this->getJson('/broken')->assertInternalServerError();
     $this->getJson('/long')
         ->assertServiceUnavailable()

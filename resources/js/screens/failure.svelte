@@ -16,6 +16,7 @@
             'It comes back by itself; what you did is kept. Load the page again in a moment.',
         ],
     };
+    const job = status === 409 ? /^\/jobs\/\d+/.exec(location.pathname)?.[0] : undefined;
     const [title, text] = $derived(texts[status] ?? ['The server failed', 'Nothing was changed. Try again.']);
 </script>
 
@@ -25,5 +26,14 @@
     <p class="figure text-quiet">{status}</p>
     <h1 class="font-label text-3xl font-semibold">{title}</h1>
     <p class="text-quiet mt-2">{text}</p>
-    <a class="text-action mt-6 inline-block underline" href="/">Back to the rack</a>
+    <p class="mt-6 flex flex-wrap gap-x-6">
+        <a class="text-action inline-flex min-h-11 items-center underline" href="/">Back to the rack</a>
+        {#if job}
+            <a
+                class="text-action inline-flex min-h-11 items-center underline"
+                href="{job}/stored.json"
+                download>What is stored of it, as a file</a
+            >
+        {/if}
+    </p>
 </main>

@@ -4,6 +4,7 @@
     type Props = { job: RackJob };
     let { job }: Props = $props();
     const share = $derived(job.steps === 0 ? 0 : job.stepsDone / job.steps);
+    const said = $derived([job.vehicle, job.customer, job.metal].filter(Boolean).join(' · '));
 </script>
 
 <li
@@ -19,7 +20,7 @@
         {#if job.fault}
             <p class="text-stop text-sm">✕ {job.fault}</p>
         {:else}
-            <p class="text-quiet truncate text-sm">{job.vehicle} · {job.customer} · {job.metal}</p>
+            <p class="text-quiet truncate text-sm">{said}</p>
         {/if}
     </div>
     <div class="max-sm:hidden">

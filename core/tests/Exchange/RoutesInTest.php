@@ -114,7 +114,7 @@ it('wants to know its columns', function () {
 it('takes an answer to the exported problem over as a design that closes every run', function () {
     $job = SomeHeader::job();
     $problem = SetProblem::of($job, Shop::bare());
-    $answer = SomeSets::solve($problem, 400);
+    $answer = SomeSets::solve($problem, 40);
     $json = json_encode(RouteSolutionWriter::toArray($problem, $answer), JSON_THROW_ON_ERROR);
     $design = RouteSolutionReader::read($json, $job, 'answer');
     assert($design instanceof DesignSpec);

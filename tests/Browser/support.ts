@@ -79,7 +79,9 @@ export async function expectReadable(page: Page): Promise<void> {
 }
 
 async function expectNoneOf(page: Page, rules: RunOptions): Promise<void> {
-    const results = await new AxeBuilder({ page }).options({ ...rules, resultTypes: ['violations'] }).analyze();
+    const results = await new AxeBuilder({ page })
+        .options({ ...rules, resultTypes: ['violations'] })
+        .analyze();
     const serious = results.violations.filter((one) => one.impact === 'serious' || one.impact === 'critical');
     expect(serious.map((one) => `${one.id}: ${one.nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
 }

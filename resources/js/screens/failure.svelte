@@ -16,7 +16,7 @@
             'It comes back by itself; what you did is kept. Load the page again in a moment.',
         ],
     };
-    const job = status === 409 ? /^\/jobs\/\d+/.exec(location.pathname)?.[0] : undefined;
+    const job = $derived(status === 409 ? /^\/jobs\/\d+/.exec(location.pathname)?.[0] : undefined);
     const [title, text] = $derived(texts[status] ?? ['The server failed', 'Nothing was changed. Try again.']);
 </script>
 

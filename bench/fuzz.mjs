@@ -1,6 +1,11 @@
-// Sends mutated documents of every kind to a running ./start: no answer may be a fault of the server's, none may take over
-// five seconds, and nothing may be half written: node bench/fuzz.mjs [http://127.0.0.1:8420] [HOW MANY = 2000] [SEED = 1]
-import { readFileSync } from 'node:fs';
+// Sends mutated documents of every kind to a running ./start and to the command line: no answer may be a fault of the
+// program's, none may take over five seconds, and nothing may be half written:
+// node bench/fuzz.mjs [http://127.0.0.1:8420] [HOW MANY = 2000] [SEED = 1]
+import { execFile } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { ownMachine, person, propsOf } from './client.mjs';
 import { printTable } from './table.mjs';
 
@@ -104,17 +109,62 @@ const KINDS = {
     'ports pasted': () => ['/jobs/3/paste', mutated({ document: jobs[2], text: '1\t0\t0\t0\t0\t1\t0\n2\t90\t0\t0\t0\t1\t0' })],
     'a row of ports': () => ['/jobs/3/survey/row', mutated({ document: jobs[2], letter: 'A', spacings: ['90 mm'], axis: [1, 0, 0] })],
 }; // prettier-ignore
+const shop = {
+    format: 'upswept-bead/shop',
+    version: 1,
+    name: 'Fuzz',
+    rules: { 'route.first_straight': '1 in' },
+    shelf: {},
+    bottles: [],
+};
+const folder = mkdtempSync(join(tmpdir(), 'bead-fuzz-'));
+/** A process each, so they are tried more rarely. */
+const COMMANDS = {
+    './bead check': () => bead(['check', '--json', file('job', mutated(oneOf(jobs)))]),
+    './bead plan': () => bead(['plan', '--json', file('job', mutated(routed))]),
+    './bead plan with a shop': () =>
+        bead(['plan', '--json', '--shop', file('shop', mutated(shop)), file('job', routed)]),
+    './bead route': () =>
+        bead(['route', '--json', '--seconds', '1', '--problem', file('problem', mutated(problem))]),
+};
+const COMMAND_EVERY = 10;
+
+function file(name, document) {
+    const path = join(folder, `${name}.json`);
+    writeFileSync(path, JSON.stringify(document));
+    return path;
+}
+
+/** What the command line says, as an answer over HTTP would be: taken, refused with a reason, or a fault. */
+function bead(args) {
+    const program = fileURLToPath(new URL('../bead', import.meta.url));
+    return new Promise((done) =>
+        execFile(program, args, { timeout: 20_000, maxBuffer: 64e6 }, (error, out, said) => {
+            const isFault = /Fatal error|Uncaught|Stack trace|Warning:|Deprecated:/.test(
+                out.slice(0, 2000) + said,
+            );
+            const isRefused = error && [1, 2].includes(error.code) && (out + said).trim() !== '';
+            const status = !error && !isFault ? 200 : isRefused && !isFault ? 422 : 500;
+            done({ status, text: said || out });
+        }),
+    );
+}
+
 const tally = new Map(
-    Object.keys(KINDS).map((name) => [name, { sent: 0, taken: 0, refused: 0, faults: 0, worst: 0 }]),
+    [...Object.keys(KINDS), ...Object.keys(COMMANDS)].map((name) => [
+        name,
+        { sent: 0, taken: 0, refused: 0, faults: 0, worst: 0 },
+    ]),
 );
 const before = await rackTotal();
 const names = Object.keys(KINDS);
 for (let i = 0; i < many; i++) {
-    const name = names[i % names.length];
-    const [url, body] = KINDS[name]();
+    const isCommand = i % COMMAND_EVERY === COMMAND_EVERY - 1;
+    const name = isCommand ? oneOf(Object.keys(COMMANDS)) : names[i % names.length];
     const counted = tally.get(name);
+    const [url, body] = isCommand ? [] : KINDS[name]();
     const began = performance.now();
-    const { status, text } = await call('POST', url, body);
+    const { status, text } = isCommand ? await COMMANDS[name]() : await call('POST', url, body);
     const took = performance.now() - began;
     counted.sent++;
     counted.worst = Math.max(counted.worst, took);
@@ -123,7 +173,7 @@ for (let i = 0; i < many; i++) {
     if (status >= 500 || took > SLOW_MS) {
         counted.faults++;
         console.log(
-            `${name}: ${status} after ${Math.round(took)} ms\n  ${JSON.stringify(body).slice(0, 1500)}\n  ${text.slice(0, 300)}`,
+            `${name}: ${status} after ${Math.round(took)} ms\n  ${isCommand ? '' : JSON.stringify(body).slice(0, 1500)}\n  ${text.slice(0, 600)}`,
         );
     }
 }
@@ -138,6 +188,7 @@ printTable(
         `${Math.round(one.worst)} ms`,
     ]),
 );
+rmSync(folder, { recursive: true });
 const begun = tally.get('a new job').taken + tally.get('a route problem').taken;
 const added = (await rackTotal()) - before;
 console.log(`${begun} jobs begun, ${added} more on the rack`);

@@ -100,15 +100,17 @@ final readonly class Row
     private static function distance(Vector $point, array $line): float
     {
         $best = INF;
-        for ($i = 1; $i < count($line); $i++) {
-            [$x, $y, $z] = [$line[$i - 1]->x, $line[$i - 1]->y, $line[$i - 1]->z];
-            [$ux, $uy, $uz] = [$line[$i]->x - $x, $line[$i]->y - $y, $line[$i]->z - $z];
-            [$px, $py, $pz] = [$point->x - $x, $point->y - $y, $point->z - $z];
-            $t = max(
-                0.0,
-                min(1.0, ($px * $ux + $py * $uy + $pz * $uz) / max($ux * $ux + $uy * $uy + $uz * $uz, 1e-12)),
-            );
-            $best = min($best, ($px - $t * $ux) ** 2 + ($py - $t * $uy) ** 2 + ($pz - $t * $uz) ** 2);
+        $from = $line[0];
+        foreach ($line as $to) {
+            [$ux, $uy, $uz] = [$to->x - $from->x, $to->y - $from->y, $to->z - $from->z];
+            [$px, $py, $pz] = [$point->x - $from->x, $point->y - $from->y, $point->z - $from->z];
+            $square = $ux * $ux + $uy * $uy + $uz * $uz;
+            $t = $square > 1e-12 ? ($px * $ux + $py * $uy + $pz * $uz) / $square : 0.0;
+            $t = $t < 0.0 ? 0.0 : ($t > 1.0 ? 1.0 : $t);
+            [$dx, $dy, $dz] = [$px - $t * $ux, $py - $t * $uy, $pz - $t * $uz];
+            $off = $dx * $dx + $dy * $dy + $dz * $dz;
+            $best = $off < $best ? $off : $best;
+            $from = $to;
         }
 
         return sqrt($best);

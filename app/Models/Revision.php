@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Attributes\Scope;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -29,6 +31,17 @@ final class Revision extends Model
     public function job(): BelongsTo
     {
         return $this->belongsTo(Job::class);
+    }
+
+    /**
+     * Without what it says, which is most of it: for those who only want to know which revisions there are.
+     *
+     * @param  Builder<self>  $query
+     */
+    #[Scope]
+    protected function brief(Builder $query): void
+    {
+        $query->select(['id', 'job_id', 'number', 'status', 'version', 'released_at']);
     }
 
     public function isDraft(): bool

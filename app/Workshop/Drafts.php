@@ -41,7 +41,11 @@ final readonly class Drafts
     {
         return DB::transaction(function () use ($job, $version, $document): Revision {
             $draft = $this->lock($job, $version);
-            $draft->fill(['version' => $version + 1, 'document' => JobWriter::toArray($document)])->save();
+            // Set down as it is: a model would first compare it with what was there, value by value.
+            $text = json_encode(JobWriter::toArray($document), JSON_THROW_ON_ERROR);
+            $changed = ['version' => $version + 1, 'document' => $text, 'updated_at' => now()];
+            Revision::query()->toBase()->where('id', $draft->id)->update($changed);
+            $draft->setRawAttributes([...$draft->getAttributes(), ...$changed], true);
             $job->update(['number' => $document->number, 'title' => $document->title]);
 
             return $draft;

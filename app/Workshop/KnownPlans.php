@@ -18,7 +18,7 @@ final readonly class KnownPlans
 
     public function __construct(private Repository $cache, private SharedMemo $memo, private Workshop $workshop) {}
 
-    /** A draft's plan goes as far as it does with every edit, a release's is whole. */
+    /** A draft's plan goes as far as it does with every edit, a release's is whole; of a release its brief form will do. */
     public function of(Revision $revision, ?UnitSystem $shownIn = null): KnownPlan
     {
         $job = null;
@@ -27,8 +27,10 @@ final readonly class KnownPlans
             $job = $this->workshop->read($revision);
             $isOrdered = $this->workshop->isOrdered($job);
         }
+        // A release is frozen: which one it is stands for what it says.
+        $says = $revision->isDraft() ? $revision->document : [$revision->id, $revision->released_at?->getTimestamp()];
         $key = 'plan-'.hash('sha256', json_encode(
-            [$revision->document, $this->workshop->shopStamp(), $shownIn?->value, $isOrdered],
+            [$says, $this->workshop->shopStamp(), $shownIn?->value, $isOrdered],
             JSON_THROW_ON_ERROR,
         ));
         $known = $this->memo->recall([$key])[$key] ?? null;
@@ -41,7 +43,9 @@ final readonly class KnownPlans
 
             return $known;
         }
-        $job ??= $this->workshop->read($revision);
+        $job ??= $this->workshop->read(
+            array_key_exists('document', $revision->getAttributes()) ? $revision : $revision->fresh() ?? $revision,
+        );
         $plan = $isOrdered ? $this->workshop->planInFull($job, $shownIn) : $this->workshop->plan($job, $shownIn);
         $made = KnownPlan::of($plan);
         $this->cache->put($key, $made, now()->addDays(self::KEEP_DAYS));

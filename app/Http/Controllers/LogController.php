@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\LogPageRequest;
 use App\Http\Requests\LogRequest;
 use App\Models\Job;
+use App\Models\Revision;
 use App\Models\User;
 use App\Workshop\BenchLog;
 use App\Workshop\JobLog;
@@ -14,6 +15,7 @@ use App\Workshop\JobView;
 use App\Workshop\KnownPlans;
 use App\Workshop\Summaries;
 use App\Workshop\Taken;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\JsonResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -38,9 +40,9 @@ final readonly class LogController
     {
         $user = $request->user();
         assert($user instanceof User);
-        $job->load('revisions');
+        $job->load(['revisions' => static fn (HasMany $all) => $all->brief()]);
         $taken = $this->bench->take($job, $user, $request->entries(), now());
-        $plan = $this->plans->of($job->released() ?? $job->current());
+        $plan = $this->plans->of($job->released() ?? Revision::query()->findOrFail($job->current()->id));
         // Before what decides is read: an entry of somebody else that comes between is one that the rack lacks, not one it has.
         $page = $this->log->page($job);
         $progress = $this->log->progress($job, $plan);

@@ -7,7 +7,6 @@ namespace UpsweptBead\Core\Fit;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Layout\Layout;
-use UpsweptBead\Core\Layout\Lines;
 use UpsweptBead\Core\Shop\ShopRules;
 
 /** A seam with less room beside it than the smallest gas cup needs once the runs stand together (mm). */
@@ -21,7 +20,6 @@ final readonly class TightSeam
     {
         $seams = [];
         $cupMm = $rules->value('weld.small_cup');
-        $lines = Lines::of($layout->runs);
         foreach (count($layout->runs) > 1 ? $layout->runs : [] as $routed) {
             foreach ($joints->ofRun($routed->spec->letter) as $joint) {
                 if ($joint->type !== JointType::Butt) {
@@ -30,7 +28,7 @@ final readonly class TightSeam
                 $at = $routed->line->frameAt($joint->seam->stationMm)->at;
                 foreach ($layout->runs as $other) {
                     $gapMm = $other === $routed ? INF
-                        : $lines->least($other->spec->letter, $at) - ($joint->seam->odMm + $other->tube->odMm) / 2;
+                        : $layout->lines->least($other->spec->letter, $at) - ($joint->seam->odMm + $other->tube->odMm) / 2;
                     if ($gapMm < $cupMm) {
                         $seams[] = new self($joint->id, $other->spec->letter, $gapMm);
                     }

@@ -25,12 +25,7 @@ final readonly class SensorRoom
 
     private const EVERY_MM = 8.0;
 
-    private Lines $lines;
-
-    public function __construct(private Job $job, private Layout $layout, private ShopRules $rules)
-    {
-        $this->lines = Lines::of($layout->runs);
-    }
+    public function __construct(private Job $job, private Layout $layout, private ShopRules $rules) {}
 
     /**
      * @param  list<PlacedFitting>  $fittings
@@ -73,7 +68,7 @@ final readonly class SensorRoom
         foreach ($this->layout->runs as $other) {
             $near = $other === $routed
                 ? []
-                : $this->lines->within($other->spec->letter, $frame->at, $far + $other->tube->odMm / 2);
+                : $this->layout->lines->within($other->spec->letter, $frame->at, $far + $other->tube->odMm / 2);
             if ($near !== []) {
                 $met["run {$other->spec->letter}"] = self::firstMet(
                     static fn (Vector $at): float => Lines::leastOf($near, $at) - $other->tube->odMm / 2,

@@ -37,6 +37,7 @@ final readonly class Layout
      */
     private function __construct(
         public array $runs,
+        public Lines $lines,
         public array $tubes,
         public array $solids,
         public array $gaps,
@@ -76,7 +77,7 @@ final readonly class Layout
         );
         $letters = array_map(static fn (RoutedRun $one): string => $one->spec->letter, $runs);
 
-        return new self($runs, $tubes, $solids, $gaps, $lengths, Style::of(
+        return new self($runs, Lines::of($runs), $tubes, $solids, $gaps, $lengths, Style::of(
             array_combine($letters, array_map(static fn (RoutedRun $one) => $one->run, $runs)),
             array_combine($letters, array_map(static fn (RoutedRun $one): float => $one->tube->odMm, $runs)),
         ), SetProblem::rules($job, $shop), $notices);

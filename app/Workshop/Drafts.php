@@ -59,7 +59,7 @@ final readonly class Drafts
     public function release(Job $job, int $version, User $by): Revision
     {
         $released = DB::transaction(function () use ($job, $version, $by): Revision {
-            $draft = $this->lock($job, $version);
+            $draft = Revision::query()->findOrFail($this->lock($job, $version)->id);
             $problems = $this->workshop->planInFull($this->workshop->read($draft))->problems();
             if ($problems !== []) {
                 throw new NotReleasable($problems);
@@ -96,11 +96,12 @@ final readonly class Drafts
         return $draft;
     }
 
+    /** The draft in its brief form, if it is still the one that is meant. */
     private function lock(Job $job, int $version): Revision
     {
-        $current = Revision::query()->where('job_id', $job->id)->orderByDesc('number')->lockForUpdate()->firstOrFail();
+        $current = Revision::query()->brief()->where('job_id', $job->id)->orderByDesc('number')->lockForUpdate()->firstOrFail();
         if (! $current->isDraft() || $current->version !== $version) {
-            throw new StaleDraft($version, $current);
+            throw new StaleDraft($version, Revision::query()->findOrFail($current->id));
         }
 
         return $current;

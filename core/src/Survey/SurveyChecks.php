@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Survey;
 
+use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Solid\HalfSpace;
 use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Vector;
@@ -107,18 +108,16 @@ final readonly class SurveyChecks
             $kinds[$one->name] = $one->kind;
         }
         $solids = Surroundings::surveyed($this->job, $this->shop);
+        $names = array_map(static fn (KeepOutSpec $one): string => $one->name, $this->job->set->keepOuts);
+        $ends = array_map(
+            static fn (RunSpec $run): array => [$run->start->frame(), $run->end->frame()],
+            $this->job->runs,
+        );
         foreach ($solids as $solid) {
-            $place =
-                'set.keepOuts['.
-                (int) array_search(
-                    $solid->id,
-                    array_map(static fn (KeepOutSpec $one): string => $one->name, $this->job->set->keepOuts),
-                    true,
-                ).
-                ']';
+            $place = sprintf('set.keepOuts[%d]', (int) array_search($solid->id, $names, true));
             $kind = $kinds[$solid->id] ?? KeepOutKind::Other;
             foreach ($this->job->runs as $i => $run) {
-                array_push($notices, ...$this->againstRun($solid, $kind, $run, "runs[$i]"));
+                array_push($notices, ...self::againstRun($solid, $kind, $run->letter, $ends[$i], "runs[$i]"));
             }
             foreach ($solids as $other) {
                 if (
@@ -142,10 +141,18 @@ final readonly class SurveyChecks
         return $notices;
     }
 
-    /** @return list<Notice> */
-    private function againstRun(KeepOut $solid, KeepOutKind $kind, RunSpec $run, string $path): array
-    {
-        [$start, $end] = [$run->start->frame(), $run->end->frame()];
+    /**
+     * @param  array{Frame, Frame}  $ends  of the run
+     * @return list<Notice>
+     */
+    private static function againstRun(
+        KeepOut $solid,
+        KeepOutKind $kind,
+        string $letter,
+        array $ends,
+        string $path,
+    ): array {
+        [$start, $end] = $ends;
         if (
             $kind === KeepOutKind::Block &&
             $solid instanceof HalfSpace &&
@@ -154,17 +161,17 @@ final readonly class SurveyChecks
             return [
                 Notice::caution(
                     "$path.start.direction",
-                    "Port $run->letter points into $solid->id; the gas leaves it the other way.",
+                    "Port $letter points into $solid->id; the gas leaves it the other way.",
                 ),
             ];
         }
         $notices = [];
         if (! $kind->isExemptAtPort() && $solid->atLeast($start->at->x, $start->at->y, $start->at->z) < 0.0) {
-            $notices[] = Notice::caution("$path.start.at", "Port $run->letter lies inside $solid->id.");
+            $notices[] = Notice::caution("$path.start.at", "Port $letter lies inside $solid->id.");
         }
         $behind = $end->at->plus($end->forward->times(-10.0));
         if (! $kind->isExemptAtInlet() && $solid->atLeast($behind->x, $behind->y, $behind->z) < 0.0) {
-            $notices[] = Notice::caution("$path.end.at", "The end of run $run->letter lies inside $solid->id.");
+            $notices[] = Notice::caution("$path.end.at", "The end of run $letter lies inside $solid->id.");
         }
 
         return $notices;

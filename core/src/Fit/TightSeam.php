@@ -27,8 +27,8 @@ final readonly class TightSeam
                 }
                 $at = $routed->line->frameAt($joint->seam->stationMm)->at;
                 foreach ($layout->runs as $other) {
-                    $gapMm = $other === $routed ? INF
-                        : $layout->lines->least($other->spec->letter, $at) - ($joint->seam->odMm + $other->tube->odMm) / 2;
+                    $halvesMm = ($joint->seam->odMm + $other->tube->odMm) / 2;
+                    $gapMm = $other === $routed ? INF : $layout->lines->least($other->spec->letter, $at) - $halvesMm;
                     if ($gapMm < $cupMm) {
                         $seams[] = new self($joint->id, $other->spec->letter, $gapMm);
                     }

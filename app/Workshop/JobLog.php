@@ -26,11 +26,14 @@ final readonly class JobLog
     {
         $entries = [];
         foreach ($this->rows(
-            'select l.*, u.name as by from log_entries l join users u on u.id = l.user_id where l.position in (
-                (select max(position) from log_entries where job_id = :closing and kind in (\'done\', \'reopen\') group by step)
+            // Fetched one by one: there are few of them, however long the log is.
+            'select l.*, u.name as by from (
+                (select max(position) as position from log_entries where job_id = :closing and kind in (\'done\', \'reopen\') group by step)
                 union
                 (select max(position) from log_entries, jsonb_object_keys(readings) as read where job_id = :reading and readings <> \'{}\'::jsonb group by step, read)
-            ) and l.job_id = :job order by l.position',
+            ) d
+            cross join lateral (select * from log_entries one where one.job_id = :job and one.position = d.position limit 1) l
+            join users u on u.id = l.user_id order by l.position',
             ['closing' => $job->id, 'reading' => $job->id, 'job' => $job->id],
         ) as $row) {
             $entries[] = self::entry($row);

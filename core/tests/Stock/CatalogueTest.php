@@ -29,11 +29,15 @@ it('has the pipe of ASME B36.19M', function (string $nps, float $od, float $s5, 
 
 // Source: ASME B16.9: long radius 1.5 × NPS, short radius 1.0 × NPS.
 it('has the butt-weld elbows of ASME B16.9, without legs at 90°', function (float $nps) {
-    foreach (Catalogue::shipped()->bendsFor("P$nps-10S") as $elbow) {
-        $times = str_contains($elbow->id, 'SR') ? 1.0 : 1.5;
-        expect($elbow->clrMm)->toBeClose($times * $nps * 25.4, 1e-6, 0.001);
-        if ($elbow->angleDeg === 90.0) {
-            expect($elbow->longestLegMm())->toBe(0.0);
+    foreach (['5S', '10S', '40S'] as $schedule) {
+        $elbows = Catalogue::shipped()->bendsFor("P$nps-$schedule");
+        expect($elbows)->toHaveCount(3);
+        foreach ($elbows as $elbow) {
+            $times = str_contains($elbow->id, 'SR') ? 1.0 : 1.5;
+            expect($elbow->clrMm)->toBeClose($times * $nps * 25.4, 1e-6, 0.001);
+            if ($elbow->angleDeg === 90.0) {
+                expect($elbow->longestLegMm())->toBe(0.0);
+            }
         }
     }
 })->with([1, 1.25, 1.5, 2, 2.5, 3, 4]);
@@ -41,8 +45,16 @@ it('has the butt-weld elbows of ASME B16.9, without legs at 90°', function (flo
 // Centre-to-end of a 45° long-radius elbow, ASME B16.9, from memory: the little straight it carries is the difference.
 it('gives a 45° elbow the straight that makes up its centre-to-end', function (string $nps, float $centreToEnd) {
     $elbow = Catalogue::shipped()->bends["E$nps-10S-LR45"];
-    expect($elbow->clrMm * tan(deg2rad(22.5)) + $elbow->clampLegMm)->toBeClose($centreToEnd, 0, 0.7);
-})->with([['1.5', 29], ['2', 35], ['2.5', 44], ['3', 51], ['4', 64]]);
+    expect($elbow->clrMm * tan(deg2rad(22.5)) + $elbow->clampLegMm)->toBeClose($centreToEnd, 0, 0.01);
+})->with([['1', 22], ['1.25', 25], ['1.5', 29], ['2', 35], ['2.5', 44], ['3', 51], ['4', 64]]);
+
+// Common practice: mandrel bends are sold by radius in inches.
+it('has mandrel bends on radii of whole sixteenths of an inch', function () {
+    foreach (Catalogue::shipped()->bends as $bend) {
+        $sixteenths = $bend->clrMm / 25.4 * 16;
+        expect(abs($sixteenths - round($sixteenths)))->toBeLessThan(1e-9, $bend->id);
+    }
+});
 
 it('names a source for every row', function () {
     $stock = Catalogue::shipped();

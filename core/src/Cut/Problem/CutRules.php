@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Cut\Problem;
+
+/** How the saw works and what its cuts and the joints cost. Lengths in mm along the centreline. */
+final readonly class CutRules
+{
+    /**
+     * @param  float  $kerfMm  width of a saw cut
+     * @param  float  $holdMm  what the saw must grip: one section of every donor that is cut is as long in the end
+     * @param  float  $leastPieceMm  as cut, with its extra length
+     * @param  float  $jointSpacingMm  between two joints of a run, its ends counted
+     * @param  float  $longByMm  extra length left on a piece at a joint
+     */
+    public function __construct(
+        public float $kerfMm,
+        public float $holdMm,
+        public float $leastPieceMm,
+        public float $jointSpacingMm,
+        public float $longByMm,
+        public float $jointCost,
+        public float $cutCost,
+    ) {}
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Cut\Problem;
+
+/** One straight or one circular bend of a chain. A straight has no radius and no angle. */
+final readonly class Link
+{
+    /** @param  int  $element  its place in the file */
+    private function __construct(
+        public float $lengthMm,
+        public float $clrMm,
+        public float $angleDeg,
+        public int $element,
+    ) {}
+
+    public static function straight(float $lengthMm, int $element = 0): self
+    {
+        return new self($lengthMm, 0.0, 0.0, $element);
+    }
+
+    public static function bend(float $angleDeg, float $clrMm, int $element = 0): self
+    {
+        return new self(deg2rad($angleDeg) * $clrMm, $clrMm, $angleDeg, $element);
+    }
+
+    public function isBend(): bool
+    {
+        return $this->angleDeg > 0.0;
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Cut\Problem;
+
+/** Why a problem has no answer: what is wrong, at which place of the file, and by how much (mm, degrees or pieces). */
+final readonly class Refusal
+{
+    public function __construct(public string $what, public string $field, public ?float $by = null) {}
+}

@@ -201,8 +201,6 @@ enum Quantity: string
     /** Half away from zero, and never "-0". */
     private static function decimals(float $value, int $places): string
     {
-        $text = number_format(round($value, $places), $places, '.', '');
-
-        return (float) $text === 0.0 ? ltrim($text, '-') : $text;
+        return number_format($value, $places, '.', '');
     }
 }

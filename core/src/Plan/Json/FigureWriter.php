@@ -27,33 +27,40 @@ final readonly class FigureWriter
     /** @return array<string, mixed> */
     public function figure(Figure $figure): array
     {
-        $text = $figure->quantity->show($figure->value, $this->units);
-
-        return [
+        $written = [
             'key' => $figure->key,
             'label' => $figure->label,
             'quantity' => $figure->quantity->value,
             'value' => $figure->value,
-            'text' => $text,
-            ...$this->withReasons ? ['reason' => $this->reason($figure->reason)] : [],
-            ...$this->override(
-                $figure->override,
-                fn (): string => $figure->quantity->show($figure->proposed, $this->units),
-            ),
+            'text' => $figure->quantity->show($figure->value, $this->units),
+        ];
+        if ($this->withReasons) {
+            $written['reason'] = $this->reason($figure->reason);
+        }
+
+        return $figure->override === null ? $written : [
+            ...$written,
+            ...self::override($figure->override, $figure->quantity->show($figure->proposed, $this->units)),
         ];
     }
 
     /** @return array<string, mixed> */
     public function choice(Choice $choice): array
     {
-        return [
+        $written = [
             'key' => $choice->key,
             'label' => $choice->label,
             'quantity' => null,
             'value' => null,
             'text' => $choice->value,
-            ...($this->withReasons ? ['reason' => $this->reason($choice->reason)] : []),
-            ...$this->override($choice->override, static fn (): string => $choice->proposed),
+        ];
+        if ($this->withReasons) {
+            $written['reason'] = $this->reason($choice->reason);
+        }
+
+        return $choice->override === null ? $written : [
+            ...$written,
+            ...self::override($choice->override, $choice->proposed),
         ];
     }
 
@@ -96,15 +103,9 @@ final readonly class FigureWriter
         ];
     }
 
-    /**
-     * @param  \Closure(): string  $proposed
-     * @return array<string, mixed> nothing where the proposal stands
-     */
-    private function override(?Override $override, \Closure $proposed): array
+    /** @return array<string, mixed> what a person put in place of what was proposed */
+    private static function override(Override $override, string $proposed): array
     {
-        return $override === null ? [] : [
-            'proposed' => $proposed(),
-            'override' => ['value' => $override->value, 'why' => $override->why],
-        ];
+        return ['proposed' => $proposed, 'override' => ['value' => $override->value, 'why' => $override->why]];
     }
 }

@@ -63,18 +63,18 @@ final readonly class JobLog
      */
     public function page(Job $job, ?int $before = null, int $most = self::PAGE): array
     {
+        $before ??= PHP_INT_MAX;
         $rows = $this->rows(
-            'select l.*, u.name as by from log_entries l join users u on u.id = l.user_id
+            'select l.*, u.name as by, (select count(*) from log_entries where job_id = :of and position < :to) as till_here
+                from log_entries l join users u on u.id = l.user_id
                 where l.job_id = :job and l.position < :before order by l.position desc limit '.$most,
-            ['job' => $job->id, 'before' => $before ?? PHP_INT_MAX],
+            ['job' => $job->id, 'before' => $before, 'of' => $job->id, 'to' => $before],
         );
-        $lines = array_map(self::line(...), array_reverse($rows));
-        if (count($lines) < $most) {
-            return ['lines' => $lines, 'earlier' => 0];
-        }
-        $earlier = LogEntry::query()->where('job_id', $job->id)->where('position', '<', $lines[0]['position'])->count();
 
-        return ['lines' => $lines, 'earlier' => $earlier];
+        return [
+            'lines' => array_map(self::line(...), array_reverse($rows)),
+            'earlier' => ($rows[0]->tillHere ?? 0) - count($rows),
+        ];
     }
 
     /** @return Generator<int, CoreEntry> every entry, without holding them all */

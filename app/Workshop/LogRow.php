@@ -10,7 +10,10 @@ use UpsweptBead\Core\Bench\EntryKind;
 /** One row of the log as the database gives it, with the name of its maker. */
 final readonly class LogRow
 {
-    /** @param  array<string, float>  $readings  in base units */
+    /**
+     * @param  array<string, float>  $readings  in base units
+     * @param  int  $tillHere  how many there are up to where a page ends; 0 where nobody asked
+     */
     private function __construct(
         public int $position,
         public string $id,
@@ -20,11 +23,12 @@ final readonly class LogRow
         public string $note,
         public string $by,
         public DateTimeImmutable $at,
+        public int $tillHere,
     ) {}
 
     public static function of(object $row): self
     {
-        /** @var object{position: int, id: string, step: string, kind: string, readings: string, note: string, by: string, made_at: string} $row */
+        /** @var object{position: int, id: string, step: string, kind: string, readings: string, note: string, by: string, made_at: string, till_here?: int} $row */
         /** @var array<string, int|float> $readings */
         $readings = (array) json_decode($row->readings, true);
 
@@ -37,6 +41,7 @@ final readonly class LogRow
             $row->note,
             $row->by,
             new DateTimeImmutable($row->made_at),
+            $row->till_here ?? 0,
         );
     }
 }

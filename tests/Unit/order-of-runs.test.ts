@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { send } from '@/lib/http';
 import { JobDesk } from '@/lib/job-desk.svelte';
+import { sendInTurn } from '@/lib/in-turn';
 import { OrderOfRuns } from '@/lib/order-of-runs.svelte';
 import { somePlan, someView } from './some-view';
 
@@ -55,4 +56,16 @@ it('takes no answer for runs that have changed meanwhile', async () => {
     desk.plan = somePlan();
     await vi.advanceTimersByTimeAsync(10);
     expect(order.insertion).toBeNull();
+});
+
+it('waits for its turn where something else is being worked out for the same person', async () => {
+    sent.mockResolvedValueOnce(no(429, 'still being worked out'));
+    sent.mockResolvedValueOnce(no(429, 'still being worked out'));
+    sent.mockResolvedValueOnce(answer);
+    const reply = sendInTurn('POST', '/jobs/1/insertion', 'GoesIn', {});
+    await vi.advanceTimersByTimeAsync(4100);
+    expect(await reply).toEqual(answer);
+    expect(sent).toHaveBeenCalledTimes(3);
+    sent.mockResolvedValueOnce(no(422, 'wrong'));
+    expect(await sendInTurn('POST', '/jobs/1/insertion', 'GoesIn', {})).toMatchObject({ status: 422 });
 });

@@ -1,5 +1,6 @@
 // Whole designs: kept by name in the job, compared and put in place by the core.
 import { said, send } from './http';
+import { sendInTurn } from './in-turn';
 import type { JobDesk } from './job-desk.svelte';
 import type { ComparisonTable, DesignDocument, FoundDesign, RoutesRead } from './answers';
 
@@ -31,7 +32,7 @@ export async function compareDesigns(
     designs: DesignDocument[],
     withCurrent: boolean,
 ): Promise<ComparisonTable | string> {
-    const reply = await send('POST', `/jobs/${desk.view.id}/designs/compare`, 'ComparisonTable', {
+    const reply = await sendInTurn('POST', `/jobs/${desk.view.id}/designs/compare`, 'ComparisonTable', {
         document: desk.document,
         designs,
         withCurrent,

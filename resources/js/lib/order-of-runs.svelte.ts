@@ -1,8 +1,6 @@
 import type { Insertion } from './answers';
+import { AGAIN_MS } from './in-turn';
 import type { JobDesk } from './job-desk.svelte';
-
-/** Before it is asked again what the server is still working out for this person. */
-const AGAIN_MS = 2000;
 
 /** In which order whole runs go in, asked for when edits have settled, as it takes longer than a plan. */
 export class OrderOfRuns {

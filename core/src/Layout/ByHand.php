@@ -68,9 +68,12 @@ final readonly class ByHand
     /** Makes the run so long, as near as it gets, with the far end in place and what is locked left alone. Lengths in mm. */
     public function bringToLength(float $mm): RouteChoice
     {
-        return $this->route->changedTo(
-            Closing::of($this->run, $this->target, $this->route->locks(), $this->bounds, $mm)->run,
-        );
+        $locks = $this->route->locks();
+        $wished = Closing::of($this->run, $this->target, $locks, $this->bounds, $mm);
+        // Where it cannot come so far, the wish leaves the far end a little open; it goes as far as it stays closed.
+        $near = $wished->isClosed() ? $wished : Closing::of($wished->run, $this->target, $locks, $this->bounds);
+
+        return $this->route->changedTo(($near->isClosed() ? $near : $wished)->run);
     }
 
     /** @throws \DomainException if that leg takes no bend */

@@ -1,5 +1,7 @@
 // Shared by what measures or tries a running ./start: people with cookies of their own, on this machine only.
 
+export const sleep = (ms) => new Promise((done) => setTimeout(done, ms));
+
 /** The address given, if it is one of this machine's. */
 export function ownMachine(address) {
     if (!['127.0.0.1', 'localhost'].includes(new URL(address).hostname))

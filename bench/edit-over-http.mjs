@@ -77,14 +77,17 @@ function row(name, sample) {
 
 async function timed(method, path, body) {
     const start = performance.now();
-    const { status, text } = await call(method, path, body);
-    if (status >= 400) throw new Error(`${method} ${path}: ${status} ${text.slice(0, 300)}`);
+    await well(method, path, body);
     return performance.now() - start;
 }
 
-/** An answer that is well, decoded. */
 async function ask(method, path, body) {
+    return JSON.parse(await well(method, path, body));
+}
+
+/** The text of an answer that is no refusal. */
+async function well(method, path, body) {
     const { status, text } = await call(method, path, body);
     if (status >= 400) throw new Error(`${method} ${path}: ${status} ${text.slice(0, 300)}`);
-    return JSON.parse(text);
+    return text;
 }

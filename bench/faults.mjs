@@ -2,9 +2,9 @@
 // against what is there: node bench/faults.mjs [http://127.0.0.1:8420] [FOLDER OF THE CHECKOUT] [ROUNDS = 4]
 // Only processes that this checkout's ./start wrote down are ended, by their ids.
 import { readFileSync } from 'node:fs';
-import { ownMachine } from './client.mjs';
+import { ownMachine, sleep } from './client.mjs';
 import { printTable } from './table.mjs';
-import { isBack, sleep, writers } from './writers.mjs';
+import { isBack, writers } from './writers.mjs';
 
 const base = ownMachine(process.argv[2] ?? 'http://127.0.0.1:8420');
 const root = process.argv[3] ?? '.';

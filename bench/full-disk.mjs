@@ -1,9 +1,9 @@
 // Fills the disk of the database of a running server while six people log, ends the database on it, and frees it again:
 // node bench/full-disk.mjs URL FOLDER. The folder lies on the disk that the database alone lies on: bench/full-disk.sh.
 import { closeSync, openSync, readFileSync, rmSync, writeSync } from 'node:fs';
-import { ownMachine, person } from './client.mjs';
+import { ownMachine, person, sleep } from './client.mjs';
 import { printTable } from './table.mjs';
-import { isBack, sleep, writers } from './writers.mjs';
+import { isBack, writers } from './writers.mjs';
 
 const base = ownMachine(process.argv[2] ?? '');
 const folder = process.argv[3];

@@ -1,7 +1,7 @@
 // How many answers a second a running ./start gives, and how long people wait for them:
 // node bench/load.mjs [http://127.0.0.1:8420] [SECONDS = 8]
 import { randomUUID } from 'node:crypto';
-import { ownMachine, person, propsOf } from './client.mjs';
+import { ownMachine, person, propsOf, sleep } from './client.mjs';
 import { ms, percentile, printTable } from './table.mjs';
 
 const base = ownMachine(process.argv[2] ?? 'http://127.0.0.1:8420');
@@ -49,7 +49,6 @@ async function load(action, people, pauseMs) {
     return { times: times.sort((a, b) => a - b), wrong };
 }
 
-const sleep = (ms) => new Promise((done) => setTimeout(done, ms));
 const rows = [];
 for (const [name, action] of Object.entries(ACTIONS)) {
     await load(action, 2, 0);

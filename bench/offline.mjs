@@ -3,7 +3,7 @@
 // arrived: node bench/offline.mjs [http://127.0.0.1:8420] [STEPS = 200]
 import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
-import { ownMachine } from './client.mjs';
+import { ownMachine, sleep } from './client.mjs';
 import { printTable } from './table.mjs';
 
 const base = ownMachine(process.argv[2] ?? 'http://127.0.0.1:8420');
@@ -142,7 +142,7 @@ async function arrived(page, job, expected) {
             place = `?before=${answer.lines[0].position}`;
         }
         if (log.length >= expected || performance.now() > until) return log;
-        await new Promise((done) => setTimeout(done, 300));
+        await sleep(300);
     }
 }
 

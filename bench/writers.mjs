@@ -1,12 +1,10 @@
 // People who log at the bench without pause while something is done to the server, and what became of their entries.
 import { randomUUID } from 'node:crypto';
-import { person, propsOf } from './client.mjs';
+import { person, propsOf, sleep } from './client.mjs';
 import { printTable } from './table.mjs';
 
 const BACK_WITHIN_MS = 20_000;
 const JOB = 4;
-
-export const sleep = (ms) => new Promise((done) => setTimeout(done, ms));
 
 /** So many writers at the finished demo job; `end` stops them, prints the account and says whether it is well. */
 export async function writers(base, count) {

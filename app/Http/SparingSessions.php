@@ -6,7 +6,7 @@ namespace App\Http;
 
 use Illuminate\Session\DatabaseSessionHandler;
 
-/** Sessions in the database, written when they changed or when it was not written for a while that they are used. */
+/** Sessions in the database, written only when they changed, or every few minutes to say that they are still in use. */
 final class SparingSessions extends DatabaseSessionHandler
 {
     /** Far less than a session lasts. */

@@ -9,8 +9,8 @@ use Illuminate\Contracts\Cache\Repository;
 use UpsweptBead\Core\Units\UnitSystem;
 
 /**
- * Plans kept by what they are made from: the document, the shop, the units, and whether the order in which runs go in
- * was known. Opening a job does not plan it again. The start gives the cache another prefix for other rules.
+ * Plans kept by what they are made from: the document (of a release, which is frozen, its id), the shop, the units, and
+ * whether the order in which runs go in was known. Opening a job does not plan it again. The start gives the cache another prefix for other rules.
  */
 final readonly class KnownPlans
 {

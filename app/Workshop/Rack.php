@@ -30,10 +30,11 @@ final readonly class Rack
             ->orderBy('place')->orderBy('group')->orderBy('number')
             ->forPage($page, self::PAGE)
             ->get();
+        $behind = $this->behind(array_values($rows->map(static fn (Summary $row): int => $row->job_id)->all()));
 
         return [
-            'jobs' => $this->fresh(array_values($rows->all())),
-            'groups' => $groups,
+            'jobs' => $this->fresh(array_values($rows->all()), $behind),
+            'groups' => $behind === [] ? $groups : self::groups($find),
             'page' => $page,
             'pages' => $pages,
             'total' => $total,
@@ -90,11 +91,11 @@ final readonly class Rack
 
     /**
      * @param  list<Summary>  $rows
+     * @param  list<int>  $behind  which of them are to be worked out again, by job
      * @return list<array<string, mixed>>
      */
-    private function fresh(array $rows): array
+    private function fresh(array $rows, array $behind): array
     {
-        $behind = $this->behind(array_map(static fn (Summary $row): int => $row->job_id, $rows));
         foreach ($behind === [] ? [] : Job::query()->whereKey($behind)->get() as $job) {
             $this->summaries->refresh($job);
         }

@@ -43,7 +43,7 @@ final readonly class LogController
         $job->load(['revisions' => static fn (HasMany $all) => $all->brief()]);
         $taken = $this->bench->take($job, $user, $request->entries(), now());
         $plan = $this->plans->of($job->released() ?? Revision::query()->findOrFail($job->current()->id));
-        // Before what decides is read: an entry of somebody else that comes between is one that the rack lacks, not one it has.
+        // Read before the progress: the rack then never claims to know an entry that came in between.
         $page = $this->log->page($job);
         $progress = $this->log->progress($job, $plan);
         $this->summaries->logged($job, $plan, $progress, $page['lines'] === [] ? 0 : end($page['lines'])['position']);

@@ -59,7 +59,7 @@ abstract class JobCommand extends Command
     abstract protected function answer(Job $job, Shop $shop, InputInterface $input, OutputInterface $output): int;
 
     /** @param  array<mixed>  $value */
-    protected static function json(OutputInterface $output, array $value): void
+    public static function json(OutputInterface $output, array $value): void
     {
         $output->writeln(
             json_encode(
@@ -75,7 +75,7 @@ abstract class JobCommand extends Command
         return is_string($value) ? $value : null;
     }
 
-    protected static function errors(OutputInterface $output): OutputInterface
+    public static function errors(OutputInterface $output): OutputInterface
     {
         return $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
     }

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 use Symfony\Component\Console\Application;
 use UpsweptBead\Cli\CheckCommand;
+use UpsweptBead\Cli\CutCommand;
 use UpsweptBead\Cli\PlanCommand;
 use UpsweptBead\Cli\RouteCommand;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
 $application = new Application('bead', '1');
-$application->addCommands([new CheckCommand, new PlanCommand, new RouteCommand]);
+$application->addCommands([new CheckCommand, new CutCommand, new PlanCommand, new RouteCommand]);
 $application->run();

@@ -21,7 +21,7 @@ final readonly class CutProblemReader
 {
     public const FORMAT = 'cut-problem/1';
 
-    private const MOST_RUNS = 64;
+    private const MOST_RUNS = 2000;
 
     private const MOST_ELEMENTS = 64;
 
@@ -56,6 +56,14 @@ final readonly class CutProblemReader
         $wrong = $faults->all();
 
         return $wrong === [] ? $problem : $wrong;
+    }
+
+    /** The name in a file that is otherwise wrong, as far as there is one. */
+    public static function nameIn(string $json): string
+    {
+        $document = json_decode($json, true, 64);
+
+        return is_array($document) && is_string($document['name'] ?? null) ? mb_substr($document['name'], 0, 200) : '';
     }
 
     private static function rules(Node $node): CutRules

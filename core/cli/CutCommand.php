@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Cli;
+
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Helper\Table;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+use UpsweptBead\Core\Cut\Problem\Impossible;
+use UpsweptBead\Core\Cut\Problem\Refusal;
+use UpsweptBead\Core\Cut\Search\CutAnswer;
+use UpsweptBead\Core\Cut\Search\CutSolver;
+use UpsweptBead\Core\Cut\Search\CutStatus;
+use UpsweptBead\Core\Document\Fault;
+use UpsweptBead\Core\Document\UnusableDocument;
+use UpsweptBead\Core\Exchange\CutAnswerWriter;
+use UpsweptBead\Core\Exchange\CutProblemReader;
+
+/** `bead cut --problem FILE`: answers a cut problem in the open format. */
+#[AsCommand('cut', 'Splits runs into pieces and finds the stock for each')]
+final class CutCommand extends Command
+{
+    protected function configure(): void
+    {
+        $this->addOption('problem', null, InputOption::VALUE_REQUIRED, 'A cut problem (docs/cut-problem.md)');
+        $this->addOption('seconds', null, InputOption::VALUE_REQUIRED, 'How long to look for better answers', '2');
+        $this->addOption('seed', null, InputOption::VALUE_REQUIRED, 'The same seed does the same work', '1');
+        $this->addOption('json', null, InputOption::VALUE_NONE, 'The answer in the open format');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $file = $input->getOption('problem');
+        $seconds = filter_var($input->getOption('seconds'), FILTER_VALIDATE_FLOAT, [
+            'options' => ['min_range' => 0.0, 'max_range' => 3600.0],
+        ]);
+        $seed = filter_var($input->getOption('seed'), FILTER_VALIDATE_INT);
+        if (! is_string($file) || $seconds === false || $seed === false) {
+            JobCommand::errors($output)->writeln(
+                '--problem takes a file, --seconds a number from 0 to 3600, --seed a whole number.',
+            );
+
+            return JobCommand::UNUSABLE;
+        }
+        [$name, $answer] = self::answer($file, $seconds, $seed);
+        if ($input->getOption('json') === true) {
+            JobCommand::json($output, $answer instanceof CutAnswer
+                ? CutAnswerWriter::toArray($name, $answer)
+                : CutAnswerWriter::refused($name, $answer));
+        } elseif ($answer instanceof CutAnswer) {
+            self::table($output, $answer);
+        } else {
+            foreach ($answer as $one) {
+                JobCommand::errors($output)->writeln("$one->field: $one->what", OutputInterface::OUTPUT_RAW);
+            }
+        }
+
+        return $answer instanceof CutAnswer && $answer->status === CutStatus::Solved
+            ? JobCommand::FINE
+            : JobCommand::PROBLEMS;
+    }
+
+    /** @return array{string, CutAnswer|list<Refusal>} the name of the problem, and its answer or why it has none */
+    private static function answer(string $file, float $seconds, int $seed): array
+    {
+        try {
+            $json = Files::text($file);
+            $problem = CutProblemReader::read($json);
+        } catch (UnusableDocument $error) {
+            return ['', [new Refusal($error->getMessage(), '')]];
+        }
+        if (is_array($problem)) {
+            return [CutProblemReader::nameIn($json), array_map(
+                static fn (Fault $one): Refusal => new Refusal($one->message, $one->path),
+                $problem,
+            )];
+        }
+        $impossible = Impossible::in($problem);
+        if ($impossible !== []) {
+            return [$problem->name, $impossible];
+        }
+        $solver = new CutSolver($problem, $seed, static fn (): float => hrtime(true) / 1e9);
+
+        return [$problem->name, $solver->solve($seconds)];
+    }
+
+    private static function table(OutputInterface $output, CutAnswer $answer): void
+    {
+        if ($answer->status !== CutStatus::Solved) {
+            $output->writeln('No plan of cuts was found; more time may find one.');
+
+            return;
+        }
+        $output->writeln(sprintf(
+            'Cost %.2f (no plan costs less than %s): %d joints, %d cuts.',
+            $answer->cost,
+            $answer->lowerBound === null ? 'an unknown sum' : sprintf('%.2f', $answer->lowerBound),
+            $answer->joints,
+            $answer->cuts,
+        ));
+        $table = (new Table($output))->setHeaders(['Run', 'From mm', 'To mm', 'Stock', 'Copy', 'At mm', 'Turned round']);
+        foreach ($answer->pieces as $piece) {
+            $table->addRow([
+                $piece->run,
+                sprintf('%.1f', $piece->fromMm),
+                sprintf('%.1f', $piece->toMm),
+                $piece->item,
+                $piece->copy,
+                sprintf('%.1f to %.1f', $piece->atMm, $piece->untilMm),
+                $piece->reversed ? 'yes' : 'no',
+            ]);
+        }
+        $table->render();
+    }
+}

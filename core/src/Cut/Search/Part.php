@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Cut\Search;
+
+use UpsweptBead\Core\Cut\Problem\Link;
+
+/**
+ * A part of a run that becomes one piece: at most one bend, what is straight before and after it, and the extra length
+ * left on either end. Stations and lengths in mm along the centreline.
+ */
+final readonly class Part
+{
+    /** Finished length and extra length. */
+    public float $cutMm;
+
+    public function __construct(
+        public int $run,
+        public float $fromMm,
+        public float $toMm,
+        public ?Link $bend,
+        public float $beforeMm,
+        public float $afterMm,
+        public float $longFromMm,
+        public float $longToMm,
+    ) {
+        $this->cutMm = $toMm - $fromMm + $longFromMm + $longToMm;
+    }
+}

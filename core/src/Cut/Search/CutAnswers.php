@@ -10,7 +10,7 @@ use UpsweptBead\Core\Cut\Problem\CutProblem;
 final readonly class CutAnswers
 {
     /** @param  array<array-key, TubeCutting>  $cuttings  by tube */
-    public static function of(CutProblem $problem, array $cuttings): CutAnswer
+    public static function of(CutProblem $problem, array $cuttings, float $bound): CutAnswer
     {
         $byRun = $opened = [];
         $cuts = $joints = 0;
@@ -48,6 +48,6 @@ final readonly class CutAnswers
         ksort($opened);
         $cost += $joints * $problem->rules->jointCost;
 
-        return new CutAnswer(CutStatus::Solved, array_merge(...$byRun), $joints, $cuts, $opened, $cost);
+        return new CutAnswer(CutStatus::Solved, array_merge(...$byRun), $joints, $cuts, $opened, $cost, min($bound, $cost));
     }
 }

@@ -24,25 +24,54 @@ final readonly class CutSolver
     public function solve(float $seconds): CutAnswer
     {
         $until = ($this->now)() + $seconds;
-        $searches = $cuttings = [];
-        foreach ($this->tubes() as $tube => $runs) {
-            $searches[$tube] = $this->search((string) $tube, $runs);
-            $searches[$tube]->begin();
-        }
-        foreach ($searches as $tube => $search) {
+        $tubes = $this->tubes();
+        $cuttings = [];
+        $bound = 0.0;
+        foreach ($tubes as $tube => $runs) {
             // Tubes share what time there is.
-            $share = ($until - ($this->now)()) / (count($searches) - count($cuttings));
-            $ends = ($this->now)() + $share;
-            $idle = 0;
-            while (($this->now)() < $ends && $idle < self::ENOUGH * count($this->problem->runs)) {
-                $idle = $search->improve() ? 0 : $idle + 1;
-            }
-            $cuttings[$tube] = $search->best();
+            $ends = ($this->now)() + max(0.0, $until - ($this->now)()) / (count($tubes) - count($cuttings));
+            [$cuttings[$tube], $least] = $this->cut((string) $tube, $runs, $ends);
+            $bound += $least;
         }
 
         return in_array(null, $cuttings, true)
             ? new CutAnswer(CutStatus::NotFound)
-            : CutAnswers::of($this->problem, array_filter($cuttings));
+            : CutAnswers::of($this->problem, array_filter($cuttings), $bound);
+    }
+
+    /**
+     * @param  array<int, CutRun>  $runs
+     * @return array{TubeCutting|null, float} the best found, and what no plan costs less than
+     */
+    private function cut(string $tube, array $runs, float $until): array
+    {
+        $rules = $this->problem->rules;
+        $donors = [];
+        foreach ($this->problem->stock as $index => $item) {
+            if ($item->tube === $tube && $item->count !== 0) {
+                $donors[] = new Donor($index, $item);
+            }
+        }
+        $shapes = [];
+        foreach ($runs as $i => $run) {
+            $shapes[$i] = new RunShape($i, $run, $rules, $donors);
+        }
+        $chance = new Chance($this->seed);
+        $mayGoOn = fn (): bool => ($this->now)() < $until;
+        if (array_filter($shapes, static fn (RunShape $shape): bool => ! $shape->isWhole()) === []
+            && array_filter($donors, static fn (Donor $donor): bool => $donor->clrMm > 0.0) === []) {
+            return StraightTube::cut($shapes, $donors, $rules, $chance, $mayGoOn);
+        }
+        $search = new TubeSearch($shapes, $donors, $rules, $chance);
+        $search->begin();
+        $began = ($this->now)();
+        $idle = 0;
+        while ($mayGoOn() && $idle < self::ENOUGH * count($shapes)) {
+            $gone = (($this->now)() - $began) / max(1e-3, $until - $began);
+            $idle = $search->improve($gone) ? 0 : $idle + 1;
+        }
+
+        return [$search->best(), 0.0];
     }
 
     /** @return array<array-key, array<int, CutRun>> by tube */
@@ -54,22 +83,5 @@ final readonly class CutSolver
         }
 
         return $tubes;
-    }
-
-    /** @param  array<int, CutRun>  $runs */
-    private function search(string $tube, array $runs): TubeSearch
-    {
-        $donors = [];
-        foreach ($this->problem->stock as $index => $item) {
-            if ($item->tube === $tube && $item->count !== 0) {
-                $donors[] = new Donor($index, $item);
-            }
-        }
-        $shapes = [];
-        foreach ($runs as $i => $run) {
-            $shapes[$i] = new RunShape($i, $run, $this->problem->rules, $donors);
-        }
-
-        return new TubeSearch($shapes, $donors, $this->problem->rules, new Chance($this->seed));
     }
 }

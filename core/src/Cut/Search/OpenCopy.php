@@ -7,22 +7,80 @@ namespace UpsweptBead\Core\Cut\Search;
 use UpsweptBead\Core\Cut\Problem\CutRules;
 
 /** One piece of stock that has been opened, what is cut from it, and how many cuts that takes. */
-final readonly class OpenCopy
+final class OpenCopy
 {
-    /** @param  list<array{float, float}>  $taken  in order along it, extra length counted (mm) */
-    private function __construct(public Donor $donor, public array $taken, public int $cuts) {}
+    /** Parts whose places on one copy are remembered. */
+    private const MOST_KNOWN = 400;
+
+    /** @var array<int, list<array{self, float, bool}>> by part */
+    private array $known = [];
+
+    /**
+     * @param  list<array{float, float}>  $taken  in order along it, extra length counted (mm)
+     * @param  float  $longestMm  the longest of what is left, the kerf taken off
+     * @param  float  $arcMm  the longest of what is left of its bend
+     */
+    private function __construct(
+        public readonly Donor $donor,
+        public readonly array $taken,
+        public readonly int $cuts,
+        public readonly float $longestMm,
+        public readonly float $arcMm,
+    ) {}
 
     public static function unused(Donor $donor): self
     {
-        return new self($donor, [], 0);
+        return new self($donor, [], 0, $donor->lengthMm(), $donor->arcToMm - $donor->arcFromMm);
+    }
+
+    /**
+     * Straight stock with parts cut from it one behind the other.
+     *
+     * @param  list<Part>  $parts
+     */
+    public static function packed(Donor $donor, array $parts, CutRules $rules): ?self
+    {
+        $taken = [];
+        $from = $donor->fromMm;
+        foreach ($parts as $part) {
+            $taken[] = [$from, $from + $part->cutMm];
+            $from += $part->cutMm + $rules->kerfMm;
+        }
+
+        return self::holding($donor, $taken, $rules);
+    }
+
+    /**
+     * Every way to cut a part from it, too: what it is then, where the part begins, extra length counted (mm), and
+     * whether the part lies the other way round.
+     *
+     * @return list<array{self, float, bool}>
+     */
+    public function taking(Part $part, CutRules $rules): array
+    {
+        if (isset($this->known[$part->id])) {
+            return $this->known[$part->id];
+        }
+        if (count($this->known) >= self::MOST_KNOWN) {
+            $this->known = [];
+        }
+        $found = [];
+        foreach ($this->places($part, $rules) as [$at, $reversed]) {
+            $with = $this->with($at, $at + $part->cutMm, $rules);
+            if ($with !== null) {
+                $found[] = [$with, $at, $reversed];
+            }
+        }
+
+        return $this->known[$part->id] = $found;
     }
 
     /**
      * Where a part can start on what is still free: the ends of each stretch that has room.
      *
-     * @return list<array{float, bool}> mm from its start, and whether the part lies the other way round
+     * @return list<array{float, bool}>
      */
-    public function places(Part $part, CutRules $rules): array
+    private function places(Part $part, CutRules $rules): array
     {
         $places = [];
         $gaps = $this->gaps($rules->kerfMm);
@@ -75,7 +133,7 @@ final readonly class OpenCopy
     }
 
     /** With one more part; null if the saw would have nothing left to hold it by. */
-    public function with(float $fromMm, float $toMm, CutRules $rules): ?self
+    private function with(float $fromMm, float $toMm, CutRules $rules): ?self
     {
         $taken = [];
         $isIn = false;
@@ -129,28 +187,44 @@ final readonly class OpenCopy
         $cuts = 0;
         $length = $donor->item->chain->lengthMm;
         $last = $donor->isRing ? $taken[count($taken) - 1][1] - $length : null;
-        $longest = 0.0;
+        $piece = $left = $arc = 0.0;
+        [$arcFrom, $arcTo] = [$donor->arcFromMm, $donor->arcToMm];
         foreach ($taken as [$from, $to]) {
-            $longest = max($longest, $to - $from);
+            if ($to - $from > $piece) {
+                $piece = $to - $from;
+            }
+            $free = 0.0;
             if ($last === null) {
                 if (! $donor->hasFreeEnds || $from > Donor::SAME_MM) {
                     $cuts++;
-                    $longest = max($longest, $from - $kerf);
+                    $free = $from - $kerf;
                 }
             } elseif ($from - $last <= $kerf + Donor::SAME_MM) {
                 $cuts++;
             } else {
                 $cuts += 2;
-                $longest = max($longest, $from - $last - 2 * $kerf);
+                $free = $from - $last - 2 * $kerf;
+            }
+            if ($free > $left) {
+                $left = $free;
+            }
+            $free = ($from < $arcTo ? $from : $arcTo) - ($last !== null && $last > $arcFrom ? $last : $arcFrom);
+            if ($free > $arc) {
+                $arc = $free;
             }
             $last = $to;
         }
-        if (! $donor->isRing && (! $donor->hasFreeEnds || $last < $length - Donor::SAME_MM)) {
-            $cuts++;
-            $longest = max($longest, $length - $last - $kerf);
+        if (! $donor->isRing) {
+            $arc = max($arc, $arcTo - max($last, $arcFrom));
+            if (! $donor->hasFreeEnds || $last < $length - Donor::SAME_MM) {
+                $cuts++;
+                $left = max($left, $length - $last - $kerf);
+            }
         }
 
-        return $cuts > 0 && $longest < $rules->holdMm - Donor::SAME_MM ? null : new self($donor, $taken, $cuts);
+        return $cuts > 0 && max($piece, $left) < $rules->holdMm - Donor::SAME_MM
+            ? null
+            : new self($donor, $taken, $cuts, $left, $arc);
     }
 
     /** @return list<array{float, float}> free stretches, a kerf away from what is taken */

@@ -15,7 +15,12 @@ final readonly class Part
     /** Finished length and extra length. */
     public float $cutMm;
 
+    /** What it takes of a bend at least; 0 if it is straight. */
+    public float $arcMm;
+
+    /** @param  int  $id  another for every part of a tube's runs */
     public function __construct(
+        public int $id,
         public int $run,
         public float $fromMm,
         public float $toMm,
@@ -26,5 +31,6 @@ final readonly class Part
         public float $longToMm,
     ) {
         $this->cutMm = $toMm - $fromMm + $longFromMm + $longToMm;
+        $this->arcMm = $bend === null ? 0.0 : $bend->lengthMm - Donor::SAME_MM;
     }
 }

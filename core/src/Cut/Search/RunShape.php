@@ -12,34 +12,66 @@ use UpsweptBead\Core\Cut\Problem\Link;
  * A run as a search sees it: its bends, the straight before each and after the last, and on every straight the stations
  * at which a joint is worth trying whatever else is chosen. Stations in mm.
  */
-final readonly class RunShape
+final class RunShape
 {
-    public float $endMm;
+    /** Stations this near to each other (mm) belong to one part. */
+    private const STEPS_MM = 1000;
+
+    private const MOST_RUNS = 10_000;
+
+    /** @var array<int, Part|null> by its stations */
+    private array $parts = [];
+
+    public readonly float $endMm;
 
     /** @var list<array{from: float, to: float, link: Link}> */
-    public array $bends;
+    public readonly array $bends;
 
     /** @var list<float> joints asked for, in order */
-    public array $joints;
+    public readonly array $joints;
 
     /** @var list<list<float>> by straight, in order: the straight before bend k is straight k */
-    public array $stops;
+    public readonly array $stops;
+
+    /** @var list<int> how many joints are asked for on each straight */
+    public readonly array $jointsOn;
+
+    /** @var list<float> the most that a leg of any stock for bend k can take of the straight before it */
+    public readonly array $legsMm;
 
     /**
      * @param  list<Donor>  $donors  those of its tube
      */
-    public function __construct(public int $index, public CutRun $run, private CutRules $rules, array $donors)
-    {
+    public function __construct(
+        public readonly int $index,
+        public readonly CutRun $run,
+        private readonly CutRules $rules,
+        array $donors,
+    ) {
         $this->endMm = $run->chain->lengthMm;
         $this->bends = $run->chain->bends();
         $joints = array_values(array_unique($run->joints));
         sort($joints);
         $this->joints = $joints;
-        $stops = [];
+        $stops = $jointsOn = [];
         for ($k = 0; $k <= count($this->bends); $k++) {
             $stops[] = $this->stopsOn($k, $donors);
+            [$from, $to] = [$this->straightFromMm($k), $this->straightToMm($k)];
+            $jointsOn[] = count(array_filter($joints, static fn (float $at): bool => $at >= $from && $at <= $to));
         }
         $this->stops = $stops;
+        $this->jointsOn = $jointsOn;
+        $legs = [];
+        foreach ($this->bends as ['link' => $bend]) {
+            $most = 0.0;
+            foreach ($donors as $donor) {
+                if (abs($donor->clrMm - $bend->clrMm) <= Donor::SAME_MM) {
+                    $most = max($most, $donor->longestLegMm() - $rules->longByMm);
+                }
+            }
+            $legs[] = $most;
+        }
+        $this->legsMm = $legs;
     }
 
     /** Where the straight before bend k begins; that after the last bend has the number of bends as its k. */
@@ -67,6 +99,18 @@ final readonly class RunShape
         return true;
     }
 
+    /** Whether it is one straight in which no joint may be. */
+    public function isWhole(): bool
+    {
+        foreach ($this->bends === [] && $this->joints === [] ? $this->run->noJoint : [] as [$from, $to]) {
+            if ($from <= 0.0 && $to >= $this->endMm) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** The next joint that is asked for behind a station; the run's end if there is none. */
     public function nextJointMm(float $atMm): float
     {
@@ -79,7 +123,22 @@ final readonly class RunShape
         return $this->endMm;
     }
 
+    /**
+     * The part between two stations; null if it is shorter than a piece may be.
+     *
+     * @param  int  $bend  the one in it; −1 if it is straight
+     */
     public function part(float $fromMm, float $toMm, int $bend): ?Part
+    {
+        $key = (int) round($fromMm * self::STEPS_MM) * 4_000_000_000 + (int) round($toMm * self::STEPS_MM);
+        if (! array_key_exists($key, $this->parts)) {
+            $this->parts[$key] = $this->made($fromMm, $toMm, $bend);
+        }
+
+        return $this->parts[$key];
+    }
+
+    private function made(float $fromMm, float $toMm, int $bend): ?Part
     {
         $isFirst = $fromMm <= 0.0;
         $isLast = $toMm >= $this->endMm;
@@ -93,6 +152,7 @@ final readonly class RunShape
         $at = $this->bends[$bend] ?? null;
 
         return new Part(
+            count($this->parts) * self::MOST_RUNS + $this->index,
             $this->index,
             $fromMm,
             $toMm,

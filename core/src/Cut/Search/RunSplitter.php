@@ -7,67 +7,72 @@ namespace UpsweptBead\Core\Cut\Search;
 use UpsweptBead\Core\Cut\Problem\CutRules;
 
 /**
- * Splits one run into pieces and finds stock for each, beside what is cut from that stock already: from its first end
- * on, piece by piece, the most promising branches kept side by side.
+ * Splits a run, or a stretch of it between two joints, into pieces and finds stock for each, beside what is cut from
+ * that stock already: piece by piece from its first end on, the most promising branches kept side by side.
  */
-final readonly class RunSplitter
+final class RunSplitter
 {
-    /** More straight pieces than this between two bends are not looked for. */
-    private const MOST_STRAIGHTS = 40;
+    /** Straight pieces in a row that are looked for, beyond the joints asked for and what the stock is too short to do without. */
+    private const MORE_STRAIGHTS = 1;
 
-    /** Of branches that cost the same at the same station only so many are kept. */
-    private const ALIKE = 3;
+    /** @var list<OpenCopy> one of every kind of stock */
+    private readonly array $unused;
+
+    private readonly float $longestMm;
 
     /** @param  list<Donor>  $donors  those of the run's tube */
-    public function __construct(private array $donors, private CutRules $rules) {}
-
-    /**
-     * @param  array<int, OpenCopy>  $copies
-     * @param  array<int, int>  $opened  how many of each donor
-     * @return Branch|null the best of the branches that reach the end, by their weighed cost
-     */
-    public function split(RunShape $shape, array $copies, array $opened, Weights $weights): ?Branch
+    public function __construct(private readonly array $donors, private readonly CutRules $rules)
     {
-        $bends = count($shape->bends);
-        $best = null;
-        $level = [new Branch(null, null, 0, 0.0, false, $copies, $opened, 0.0, 0.0, 0.0, 0)];
-        for ($k = 0; $k <= $bends; $k++) {
-            $behind = [];
-            $active = $this->kept($level, $shape, $weights->width);
-            for ($round = 0; $active !== [] && $round < self::MOST_STRAIGHTS; $round++) {
-                $next = [];
-                foreach ($active as $branch) {
-                    $found = $k < $bends ? $this->bent($branch, $shape, $weights) : [];
-                    foreach ([...$found, ...$this->straight($branch, $shape, $weights)] as $one) {
-                        if ($best !== null && $one->score >= $best->score) {
-                            continue;
-                        }
-                        if ($one->stationMm >= $shape->endMm) {
-                            $best = $one;
-                        } elseif ($one->bend > $k) {
-                            $behind[] = $one;
-                        } else {
-                            $next[] = $one;
-                        }
-                    }
-                }
-                $active = $this->kept($next, $shape, $weights->width);
-            }
-            $level = $behind;
-        }
-
-        return $best;
+        $this->unused = array_map(OpenCopy::unused(...), $donors);
+        $this->longestMm = max([1.0, ...array_map(static fn (Donor $one): float => $one->longestLegMm(), $donors)]);
     }
 
-    /** @return list<Branch> those with the next bend in their last piece */
-    private function bent(Branch $branch, RunShape $shape, Weights $weights): array
+    /**
+     * @param  Branch  $root  where it begins, with the stock as it is opened already
+     * @param  float  $endMm  the station at which it ends: the run's end, or a joint
+     * @return Branch|null the best of the branches that reach the end, by their weighed cost
+     */
+    public function split(RunShape $shape, Branch $root, float $endMm, Weights $weights): ?Branch
     {
+        $best = null;
+        $level = [$root];
+        for ($k = $root->bend; $level !== []; $k++) {
+            $behind = new Pool($weights->width);
+            $rounds = self::MORE_STRAIGHTS + $shape->jointsOn[$k]
+                + (int) floor(($shape->straightToMm($k) - $shape->straightFromMm($k)) / $this->longestMm);
+            for ($active = $level; $active !== [] && $rounds >= 0; $rounds--) {
+                $next = new Pool($weights->width);
+                foreach ($active as $branch) {
+                    if ($k < count($shape->bends)) {
+                        $this->bent($branch, $shape, $endMm, $weights, $behind, $best);
+                    }
+                    if ($rounds > 0) {
+                        $this->straight($branch, $shape, $endMm, $weights, $next, $best);
+                    }
+                }
+                $active = $next->branches();
+            }
+            $level = $behind->branches();
+        }
+
+        return $best?->branch();
+    }
+
+    /** Adds a piece with the next bend in it. */
+    private function bent(
+        Branch $branch,
+        RunShape $shape,
+        float $endMm,
+        Weights $weights,
+        Pool $pool,
+        ?Growth &$best,
+    ): void {
         $from = $branch->stationMm;
         $k = $branch->bend;
-        $limit = $shape->nextJointMm($from);
+        $limit = min($endMm, $shape->nextJointMm($from));
         $tangent = $shape->bends[$k]['to'];
         if ($limit < $tangent - Donor::SAME_MM) {
-            return [];
+            return;
         }
         $stops = $shape->stops[$k + 1];
         if ($weights->isThorough && $tangent < $shape->straightToMm($k + 1)) {
@@ -84,50 +89,51 @@ final readonly class RunSplitter
             }
             $stops = self::between($stops, $tangent, $shape->straightToMm($k + 1), $shape);
         }
-        $found = [];
         foreach ($stops as $to) {
             $part = $to <= $limit + 1e-9 && $to > $from ? $shape->part($from, $to, $k) : null;
             if ($part !== null) {
-                $this->place($branch, $part, $shape, $weights, $found);
+                $this->place($branch, $part, $shape, $endMm, $weights, $pool, $best);
             }
         }
-
-        return $found;
     }
 
-    /** @return list<Branch> those with a straight piece added before the next bend */
-    private function straight(Branch $branch, RunShape $shape, Weights $weights): array
-    {
+    /** Adds a straight piece before the next bend. */
+    private function straight(
+        Branch $branch,
+        RunShape $shape,
+        float $endMm,
+        Weights $weights,
+        Pool $pool,
+        ?Growth &$best,
+    ): void {
         $from = $branch->stationMm;
         $k = $branch->bend;
-        $most = min($shape->nextJointMm($from), $shape->straightToMm($k));
+        $most = min($endMm, $shape->nextJointMm($from), $shape->straightToMm($k));
         if ($most <= $from + Donor::SAME_MM) {
-            return [];
+            return;
         }
         $rules = $this->rules;
         $stops = $shape->stops[$k];
-        [$straights, $legs] = $this->rooms($branch);
-        foreach ($this->donors as $donor) {
-            if ($this->isLeft($donor, $branch->opened)) {
-                $straights[] = $donor->longestLegMm();
+        $long = ($from <= 0.0 ? $shape->run->firstLongMm : $rules->longByMm) + $rules->longByMm;
+        $straights = [$this->longestMm];
+        if ($weights->isThorough) {
+            [$straights, $legs] = $this->rooms($branch);
+            array_push($stops, ...$this->endsOf($shape, $k, $legs));
+            foreach ($this->donors as $donor) {
+                if ($this->isLeft($donor, $branch->opened)) {
+                    $straights[] = $donor->longestLegMm();
+                }
             }
         }
-        $long = ($from <= 0.0 ? $shape->run->firstLongMm : $rules->longByMm) + $rules->longByMm;
         foreach ($straights as $room) {
             $stops[] = $from + $room - $long;
         }
-        if ($weights->isThorough) {
-            array_push($stops, ...$this->endsOf($shape, $k, $legs));
-        }
-        $found = [];
         foreach (self::between($stops, $from + Donor::SAME_MM, $most, $shape) as $to) {
             $part = $shape->part($from, $to, -1);
             if ($part !== null) {
-                $this->place($branch, $part, $shape, $weights, $found);
+                $this->place($branch, $part, $shape, $endMm, $weights, $pool, $best);
             }
         }
-
-        return $found;
     }
 
     /** @return array{list<float>, list<float>} what the open copies have left for straight pieces, and in legs */
@@ -175,66 +181,77 @@ final readonly class RunSplitter
         return array_values($kept);
     }
 
-    /** @param  list<Branch>  $found  grows by a branch for every place the part can be cut from */
-    private function place(Branch $branch, Part $part, RunShape $shape, Weights $weights, array &$found): void
-    {
+    /** Offers the pool, or the best if it reaches the end, every place the part can be cut from. */
+    private function place(
+        Branch $branch,
+        Part $part,
+        RunShape $shape,
+        float $endMm,
+        Weights $weights,
+        Pool $pool,
+        ?Growth &$best,
+    ): void {
+        $cutCost = $this->rules->cutCost;
+        $isEnd = $part->toMm >= $endMm - 1e-9;
+        $more = $part->toMm < $shape->endMm ? $this->rules->jointCost : 0.0;
+        $toCome = $isEnd ? 0.0 : $this->toCome($part, $branch->bend, $shape);
+        $base = $branch->score + $more;
+        $limit = $best->score ?? INF;
+        if (! $isEnd) {
+            $limit = min($limit, $pool->worst() - $toCome);
+        }
+        if ($base >= $limit) {
+            return;
+        }
+        $mm = $part->cutMm - Donor::SAME_MM;
+        $arc = $part->arcMm;
         foreach ($branch->copies as $key => $copy) {
-            foreach ($copy->places($part, $this->rules) as [$at, $reversed]) {
-                $with = $copy->with($at, $at + $part->cutMm, $this->rules);
-                if ($with !== null) {
-                    $found[] = $this->grown($branch, $part, $shape, $key, $with, $copy->cuts, $at, $reversed, 0.0, 0.0);
+            if ($copy->longestMm < $mm || $copy->arcMm < $arc) {
+                continue;
+            }
+            foreach ($copy->taking($part, $this->rules) as [$with, $at, $reversed]) {
+                $cuts = ($with->cuts - $copy->cuts) * $cutCost;
+                if ($base + $cuts < $limit) {
+                    $cost = $branch->cost + $more + $cuts;
+                    $growth = new Growth($branch, $part, $key, $with, $at, $reversed, $cost, $base + $cuts);
+                    $limit = self::take($growth, $isEnd, $toCome, $limit, $pool, $best);
                 }
             }
         }
         $next = $branch->copies === [] ? 0 : max(array_keys($branch->copies)) + 1;
-        foreach ($this->donors as $donor) {
-            if (! $this->isLeft($donor, $branch->opened)) {
+        foreach ($this->unused as $copy) {
+            if ($copy->longestMm < $mm || $copy->arcMm < $arc || ! $this->isLeft($copy->donor, $branch->opened)) {
                 continue;
             }
-            $copy = OpenCopy::unused($donor);
-            foreach ($copy->places($part, $this->rules) as [$at, $reversed]) {
-                $with = $copy->with($at, $at + $part->cutMm, $this->rules);
-                if ($with !== null) {
-                    $opening = $weights->opening($donor, $part->cutMm);
-                    $cost = $donor->item->cost;
-                    $found[] = $this->grown($branch, $part, $shape, $next, $with, 0, $at, $reversed, $cost, $opening);
+            $opening = $weights->opening($copy->donor, $part->cutMm);
+            foreach ($base + $opening < $limit ? $copy->taking($part, $this->rules) : [] as [$with, $at, $reversed]) {
+                $cuts = $with->cuts * $cutCost;
+                if ($base + $cuts + $opening < $limit) {
+                    $cost = $branch->cost + $more + $cuts + $copy->donor->item->cost;
+                    $growth = new Growth($branch, $part, $next, $with, $at, $reversed, $cost, $base + $cuts + $opening);
+                    $limit = self::take($growth, $isEnd, $toCome, $limit, $pool, $best);
                 }
             }
         }
     }
 
-    private function grown(
-        Branch $branch,
-        Part $part,
-        RunShape $shape,
-        int $key,
-        OpenCopy $with,
-        int $cutsBefore,
-        float $atMm,
-        bool $reversed,
-        float $cost,
-        float $opening,
-    ): Branch {
-        $more = ($with->cuts - $cutsBefore) * $this->rules->cutCost
-            + ($part->toMm < $shape->endMm ? $this->rules->jointCost : 0.0);
-        $opened = $branch->opened;
-        if (! isset($branch->copies[$key])) {
-            $opened[$with->donor->index] = ($opened[$with->donor->index] ?? 0) + 1;
-        }
+    /** The score from which on nothing more is wanted. */
+    private static function take(
+        Growth $growth,
+        bool $isEnd,
+        float $toCome,
+        float $limit,
+        Pool $pool,
+        ?Growth &$best,
+    ): float {
+        if ($isEnd) {
+            $best = $growth;
 
-        return new Branch(
-            $branch,
-            $part,
-            $key,
-            $atMm,
-            $reversed,
-            [$key => $with] + $branch->copies,
-            $opened,
-            $branch->cost + $more + $cost,
-            $branch->score + $more + $opening,
-            $part->toMm,
-            $branch->bend + ($part->bend === null ? 0 : 1),
-        );
+            return $growth->score;
+        }
+        $pool->offer($growth->score + $toCome, $growth);
+
+        return min($limit, $pool->worst() - $toCome);
     }
 
     /** @param  array<int, int>  $opened */
@@ -243,53 +260,18 @@ final readonly class RunSplitter
         return $donor->item->count === null || ($opened[$donor->index] ?? 0) < $donor->item->count;
     }
 
-    /**
-     * @param  list<Branch>  $branches
-     * @return list<Branch> the most promising
-     */
-    private function kept(array $branches, RunShape $shape, int $width): array
+    /** What the straight that is left behind a part costs at least, if no leg is long enough for it. */
+    private function toCome(Part $part, int $bend, RunShape $shape): float
     {
-        if (count($branches) <= 1) {
-            return $branches;
-        }
-        $order = [];
-        foreach ($branches as $i => $branch) {
-            $order[$i] = $branch->score + $this->toCome($branch, $shape);
-        }
-        asort($order);
-        $kept = $alike = [];
-        foreach ($order as $i => $score) {
-            $key = sprintf('%.2f %.3f', $branches[$i]->stationMm, $score);
-            $alike[$key] = ($alike[$key] ?? 0) + 1;
-            if ($alike[$key] <= self::ALIKE) {
-                $kept[] = $branches[$i];
-                if (count($kept) >= $width) {
-                    break;
-                }
-            }
-        }
-
-        return $kept;
-    }
-
-    /** What the straight that lies before the next bend costs at least, if no leg is long enough for it. */
-    private function toCome(Branch $branch, RunShape $shape): float
-    {
-        $rest = $shape->straightToMm($branch->bend) - $branch->stationMm;
+        $next = $bend + ($part->bend === null ? 0 : 1);
+        $rest = $shape->straightToMm($next) - $part->toMm;
         if ($rest <= 0.0) {
             return 0.0;
         }
-        $bend = $shape->bends[$branch->bend] ?? null;
-        if ($bend === null) {
+        if (! isset($shape->bends[$next])) {
             return $this->rules->cutCost;
         }
-        $leg = 0.0;
-        foreach ($this->donors as $donor) {
-            if (abs($donor->clrMm - $bend['link']->clrMm) <= Donor::SAME_MM) {
-                $leg = max($leg, $donor->longestLegMm() - $this->rules->longByMm);
-            }
-        }
 
-        return $rest > $leg + 0.01 ? $this->rules->jointCost + $this->rules->cutCost : 0.0;
+        return $rest > $shape->legsMm[$next] + 0.01 ? $this->rules->jointCost + $this->rules->cutCost : 0.0;
     }
 }

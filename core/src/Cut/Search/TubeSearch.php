@@ -8,17 +8,32 @@ use UpsweptBead\Core\Cut\Problem\CutRules;
 use UpsweptBead\Core\Route\Search\Chance;
 
 /**
- * The least stock, joints and cuts for all runs of one tube: runs are taken out again and put back otherwise for as
- * long as there is time, the better plan kept.
+ * The least stock, joints and cuts for all runs of one tube: some pieces are taken out again, and their stretches of
+ * run split and cut otherwise, for as long as there is time.
  */
 final class TubeSearch
 {
-    /** Branches side by side at first, and in one round (tuned on the shipped problems and others like them). */
-    private const WIDE = 60;
+    /** Branches side by side at first, and later (tuned on the shipped problems and others like them). */
+    private const WIDE = 40;
 
-    private const NARROW = 16;
+    private const NARROW = 8;
+
+    /** So many stretches are taken out at once at most, of so many pieces at most. */
+    private const WINDOWS = 3;
+
+    private const PIECES = 4;
+
+    /** One try in so many takes out all that is cut from one piece of stock, and opens another like it unwillingly. */
+    private const CLOSING = 3;
+
+    private const SHUNNED = 2.5;
+
+    /** A plan that costs more is gone on from if it costs more by about this share at most, less and less. */
+    private const WARMTH = 0.012;
 
     private readonly RunSplitter $splitter;
+
+    private ?TubeCutting $now = null;
 
     private ?TubeCutting $best = null;
 
@@ -46,74 +61,216 @@ final class TubeSearch
         $runs = array_keys($this->shapes);
         usort($runs, fn (int $a, int $b): int => [count($this->shapes[$b]->bends), $this->shapes[$b]->endMm]
             <=> [count($this->shapes[$a]->bends), $this->shapes[$a]->endMm]);
-        $this->best = $this->with(new TubeCutting([], [], 0.0), $runs, Weights::plain(self::WIDE), INF);
+        $this->best = $this->now = $this->whole($runs, Weights::plain(self::WIDE));
 
         return $this->best !== null;
     }
 
-    /** One try at something better. True if it was. */
-    public function improve(): bool
+    /**
+     * One try at something better. True if there was.
+     *
+     * @param  float  $gone  the share of the time that is gone
+     */
+    public function improve(float $gone): bool
     {
-        $runs = array_keys($this->shapes);
-        $count = count($runs);
-        $most = $this->best === null ? $count : min($count, 1 + $this->chance->below(4));
-        $out = array_slice($this->chance->shuffled($runs), 0, $most);
-        $from = $this->best === null ? new TubeCutting([], [], 0.0) : $this->without($this->best, $out);
-        $found = $this->with($from, $out, $this->weights(), $this->best->cost ?? INF);
+        if ($this->now === null) {
+            $this->best = $this->now = $this->whole(
+                $this->chance->shuffled(array_keys($this->shapes)),
+                $this->weights(self::WIDE),
+            );
+
+            return $this->best !== null;
+        }
+        $closing = $this->chance->below(self::CLOSING) === 0 ? $this->anyCopy($this->now) : null;
+        $windows = $closing === null ? $this->windows($this->now) : $this->around($this->now, $closing);
+        $weights = $this->weights(self::NARROW, $closing === null ? null : $this->now->copies[$closing]->donor);
+        $warmth = self::WARMTH * (1.0 - $gone) * (1.0 - $gone) * $this->now->cost;
+        $found = $this->otherwise($this->now, $windows, $weights, $this->now->cost - $warmth * log(1.0 - $this->chance->share()));
         if ($found === null) {
             return false;
         }
-        $isBetter = $this->best === null || $found->cost < $this->best->cost - 1e-9;
-        // One that costs the same may lead on.
-        $this->best = $found;
+        $this->now = $found;
+        if ($this->best === null || $found->cost < $this->best->cost - 1e-9) {
+            $this->best = $found;
 
-        return $isBetter;
-    }
-
-    private function weights(): Weights
-    {
-        $factors = [];
-        foreach ($this->donors as $donor) {
-            $factors[$donor->index] = $this->chance->from(0.4, 0.9);
+            return true;
         }
 
-        return new Weights(0.5 * $this->chance->below(3), $this->chance->below(3) === 0 ? [] : $factors, self::NARROW, $this->chance->below(2) === 0);
+        return false;
     }
 
-    /**
-     * @param  list<int>  $runs
-     * @return TubeCutting|null null if a run finds no place, or if it costs more than $most
-     */
-    private function with(TubeCutting $cutting, array $runs, Weights $weights, float $most): ?TubeCutting
+    /** Goes on from the best there is. */
+    public function return(): void
     {
-        foreach ($runs as $run) {
-            $opened = [];
-            foreach ($cutting->copies as $copy) {
-                $opened[$copy->donor->index] = ($opened[$copy->donor->index] ?? 0) + 1;
+        $this->now = $this->best;
+    }
+
+    /** @param  Donor|null  $shunned  what had better not be opened */
+    private function weights(int $width, ?Donor $shunned = null): Weights
+    {
+        $factors = [];
+        if ($this->chance->below(3) > 0) {
+            foreach ($this->donors as $donor) {
+                $factors[$donor->index] = $this->chance->from(0.4, 0.9);
             }
-            $branch = $this->splitter->split($this->shapes[$run], $cutting->copies, $opened, $weights);
-            if ($branch === null || $cutting->cost + $branch->cost > $most + 1e-9) {
+        }
+        if ($shunned !== null) {
+            $factors[$shunned->index] = self::SHUNNED;
+        }
+
+        return new Weights(0.5 * $this->chance->below(3), $factors, $width, $this->chance->below(6) === 0);
+    }
+
+    /** @param  list<int>  $runs  in the order they are put in */
+    private function whole(array $runs, Weights $weights): ?TubeCutting
+    {
+        $cutting = new TubeCutting([], [], 0.0);
+        foreach ($runs as $run) {
+            $branch = $this->split($cutting, $run, 0.0, $this->shapes[$run]->endMm, 0, $weights);
+            if ($branch === null) {
                 return null;
             }
-            $cutting = new TubeCutting(
-                [$run => $branch->placed()] + $cutting->placed,
-                $branch->copies,
-                $cutting->cost + $branch->cost,
-            );
+            $placed = [$run => $branch->placed()] + $cutting->placed;
+            $cutting = new TubeCutting($placed, $branch->copies, $cutting->cost + $branch->cost);
         }
 
         return $cutting;
     }
 
-    /** @param  list<int>  $runs */
-    private function without(TubeCutting $cutting, array $runs): TubeCutting
+    private function split(
+        TubeCutting $cutting,
+        int $run,
+        float $fromMm,
+        float $toMm,
+        int $bend,
+        Weights $weights,
+    ): ?Branch {
+        $opened = [];
+        foreach ($cutting->copies as $copy) {
+            $opened[$copy->donor->index] = ($opened[$copy->donor->index] ?? 0) + 1;
+        }
+        $root = new Branch(null, null, 0, 0.0, false, $cutting->copies, $opened, 0.0, 0.0, $fromMm, $bend);
+
+        return $this->splitter->split($this->shapes[$run], $root, $toMm, $weights);
+    }
+
+    /** @return list<Window> one anywhere, the others mostly where the same stock is cut */
+    private function windows(TubeCutting $cutting): array
     {
-        [$placed, $copies, $cost] = [$cutting->placed, $cutting->copies, $cutting->cost];
-        foreach ($runs as $run) {
-            $cost -= (count($placed[$run]) - 1) * $this->rules->jointCost;
-            foreach ($placed[$run] as $one) {
+        $runs = array_keys($cutting->placed);
+        $windows = [];
+        $count = 1 + $this->chance->below(self::WINDOWS);
+        for ($tries = 0; count($windows) < $count && $tries < 4 * $count; $tries++) {
+            $run = $runs[$this->chance->below(count($runs))];
+            $at = $this->chance->below(count($cutting->placed[$run]));
+            if ($windows !== [] && $this->chance->below(4) > 0) {
+                [$run, $at] = $this->neighbour($cutting, $windows[0]) ?? [$run, $at];
+            }
+            $pieces = min(1 + $this->chance->below(self::PIECES), count($cutting->placed[$run]));
+            $first = max(0, min($at - $this->chance->below($pieces), count($cutting->placed[$run]) - $pieces));
+            foreach ($windows as $other) {
+                if ($other->run === $run) {
+                    continue 2;
+                }
+            }
+            $windows[] = new Window($run, $first, $pieces);
+        }
+
+        return $windows;
+    }
+
+    private function anyCopy(TubeCutting $cutting): int
+    {
+        $keys = array_keys($cutting->copies);
+
+        return $keys[$this->chance->below(count($keys))];
+    }
+
+    /** @return list<Window> one in each run that is cut from a copy, its neighbours taken out as well */
+    private function around(TubeCutting $cutting, int $copy): array
+    {
+        $windows = [];
+        foreach ($cutting->placed as $run => $placed) {
+            $at = [];
+            foreach ($placed as $i => $one) {
+                if ($one->key === $copy) {
+                    $at[] = $i;
+                }
+            }
+            if ($at !== []) {
+                $first = max(0, $at[0] - $this->chance->below(2));
+                $last = min(count($placed) - 1, $at[count($at) - 1] + $this->chance->below(2));
+                $windows[] = new Window($run, $first, $last - $first + 1);
+            }
+        }
+
+        return $windows;
+    }
+
+    /** @return array{int, int}|null a piece of another run that is cut from the same stock, if there is one */
+    private function neighbour(TubeCutting $cutting, Window $window): ?array
+    {
+        $keys = [];
+        foreach (array_slice($cutting->placed[$window->run], $window->first, $window->count) as $one) {
+            $keys[$one->key] = true;
+        }
+        $found = [];
+        foreach ($cutting->placed as $run => $placed) {
+            foreach ($run === $window->run ? [] : $placed as $i => $one) {
+                if (isset($keys[$one->key])) {
+                    $found[] = [$run, $i];
+                }
+            }
+        }
+
+        return $found === [] ? null : $found[$this->chance->below(count($found))];
+    }
+
+    /**
+     * @param  list<Window>  $windows
+     * @return TubeCutting|null null if a stretch finds no place, or if it costs more than $mostCost
+     */
+    private function otherwise(
+        TubeCutting $cutting,
+        array $windows,
+        Weights $weights,
+        float $mostCost,
+    ): ?TubeCutting {
+        $out = [];
+        foreach ($windows as $window) {
+            $out[$window->run] = array_slice($cutting->placed[$window->run], $window->first, $window->count);
+        }
+        $cutting = $this->without($cutting, $out);
+        foreach ($this->chance->shuffled($windows) as $window) {
+            $parts = $out[$window->run];
+            $before = array_slice($cutting->placed[$window->run], 0, $window->first);
+            $bend = count(array_filter($before, static fn (Placed $one): bool => $one->part->bend !== null));
+            [$from, $to] = [$parts[0]->part->fromMm, $parts[count($parts) - 1]->part->toMm];
+            $branch = $this->split($cutting, $window->run, $from, $to, $bend, $weights);
+            if ($branch === null || $cutting->cost + $branch->cost > $mostCost + 1e-9) {
+                return null;
+            }
+            $placed = $cutting->placed;
+            array_splice($placed[$window->run], $window->first, $window->count, $branch->placed());
+            $cutting = new TubeCutting($placed, $branch->copies, $cutting->cost + $branch->cost);
+        }
+
+        return $cutting;
+    }
+
+    /**
+     * Without the stock, cuts and joints of some pieces; they are still in the list of their run.
+     *
+     * @param  array<int, list<Placed>>  $out  by run
+     */
+    private function without(TubeCutting $cutting, array $out): TubeCutting
+    {
+        [$copies, $cost] = [$cutting->copies, $cutting->cost];
+        foreach ($out as $run => $placed) {
+            foreach ($placed as $one) {
                 $copy = $copies[$one->key];
                 $cost -= $copy->cuts * $this->rules->cutCost;
+                $cost -= $one->part->toMm < $this->shapes[$run]->endMm ? $this->rules->jointCost : 0.0;
                 $left = $copy->without($one->atMm, $one->part->cutMm, $this->rules);
                 if ($left === null) {
                     $cost -= $copy->donor->item->cost;
@@ -123,9 +280,8 @@ final class TubeSearch
                     $cost += $left->cuts * $this->rules->cutCost;
                 }
             }
-            unset($placed[$run]);
         }
 
-        return new TubeCutting($placed, $copies, $cost);
+        return new TubeCutting($cutting->placed, $copies, $cost);
     }
 }

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Cut\Search;
+
+use Closure;
+use UpsweptBead\Core\Cut\Problem\CutRules;
+use UpsweptBead\Core\Route\Search\Chance;
+
+/** A tube of which only straight pieces are wanted that are not to be split: packing them is all there is to do. */
+final readonly class StraightTube
+{
+    /**
+     * @param  array<int, RunShape>  $shapes  by run
+     * @param  list<Donor>  $donors
+     * @param  Closure(): bool  $mayGoOn
+     * @return array{TubeCutting|null, float} the best found, and what no plan costs less than
+     */
+    public static function cut(
+        array $shapes,
+        array $donors,
+        CutRules $rules,
+        Chance $chance,
+        Closure $mayGoOn,
+    ): array {
+        $parts = [];
+        foreach ($shapes as $shape) {
+            $parts[] = $shape->part(0.0, $shape->endMm, -1);
+        }
+        if (in_array(null, $parts, true)) {
+            return [null, 0.0];
+        }
+        $straights = new Straights(array_values(array_filter($parts)), $donors, $rules);
+        $bound = StraightBound::of($straights);
+        $bins = (new StraightNesting($straights, $chance, $mayGoOn, $bound))->best();
+
+        return [$bins === null ? null : self::cutting($straights, $bins), $bound];
+    }
+
+    /** @param  list<array{kind: int, pieces: list<int>, used: int}>  $bins */
+    private static function cutting(Straights $straights, array $bins): ?TubeCutting
+    {
+        $copies = $placed = [];
+        $cost = 0.0;
+        foreach ($bins as $key => ['kind' => $kind, 'pieces' => $pieces, 'used' => $used]) {
+            $parts = array_map(static fn (int $piece): Part => $straights->parts[$piece], $pieces);
+            $copy = OpenCopy::packed($straights->donors[$kind], $parts, $straights->rules);
+            if ($copy === null) {
+                return null;
+            }
+            $copies[$key] = $copy;
+            foreach ($parts as $i => $part) {
+                $placed[$part->run] = [new Placed($part, $key, $copy->taken[$i][0], false)];
+            }
+            $cost += $straights->cost($kind, count($pieces), $used);
+        }
+
+        return new TubeCutting($placed, $copies, $cost);
+    }
+}

@@ -15,9 +15,6 @@ use UpsweptBead\Core\Route\Search\Chance;
  */
 final readonly class CutSolver
 {
-    /** Tries without anything better, for each run of a tube, after which a search ends before its time. */
-    private const ENOUGH = 400;
-
     /** @param  Closure(): float  $now  seconds on any clock that only runs forward */
     public function __construct(private CutProblem $problem, private int $seed, private Closure $now) {}
 
@@ -64,14 +61,13 @@ final readonly class CutSolver
         }
         $search = new TubeSearch($shapes, $donors, $rules, $chance);
         $search->begin();
+        $least = new LeastCost($shapes, $donors, $rules);
+        $bound = $least->bound($search->best()->cost ?? INF);
         $began = ($this->now)();
-        $idle = 0;
-        while ($mayGoOn() && $idle < self::ENOUGH * count($shapes)) {
-            $gone = (($this->now)() - $began) / max(1e-3, $until - $began);
-            $idle = $search->improve($gone) ? 0 : $idle + 1;
+        while ($mayGoOn() && ($search->best()->cost ?? INF) > $bound + 1e-6) {
+            $search->improve((($this->now)() - $began) / max(1e-3, $until - $began));
         }
-
-        return [$search->best(), 0.0];
+        return [$search->best(), $bound];
     }
 
     /** @return array<array-key, array<int, CutRun>> by tube */

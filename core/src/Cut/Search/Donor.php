@@ -47,6 +47,12 @@ final readonly class Donor
         return $this->item->chain->lengthMm;
     }
 
+    /** The straight behind its bend. */
+    public function lastLegMm(): float
+    {
+        return $this->item->chain->lengthMm - $this->arcToMm;
+    }
+
     /** Both straights of it: before the bend and after; of a stick its whole usable length and nothing. */
     public function longestLegMm(): float
     {

@@ -16,7 +16,15 @@ final class TubeSearch
     /** Branches side by side at first, and later (tuned on the shipped problems and others like them). */
     private const WIDE = 40;
 
-    private const NARROW = 8;
+    private const NARROW = 12;
+
+    /** One round in so many looks for joints thoroughly; of a tube with few bends every other one. */
+    private const THOROUGH = 6;
+
+    private const FEW_BENDS = 6;
+
+    /** Tries without anything better, for each run, after which it is begun afresh. */
+    private const PATIENCE = 120;
 
     /** So many stretches are taken out at once at most, of so many pieces at most. */
     private const WINDOWS = 3;
@@ -24,7 +32,7 @@ final class TubeSearch
     private const PIECES = 4;
 
     /** One try in so many takes out all that is cut from one piece of stock, and opens another like it unwillingly. */
-    private const CLOSING = 3;
+    private const CLOSING = 2;
 
     private const SHUNNED = 2.5;
 
@@ -37,6 +45,10 @@ final class TubeSearch
 
     private ?TubeCutting $best = null;
 
+    private readonly int $thorough;
+
+    private int $idle = 0;
+
     /**
      * @param  array<int, RunShape>  $shapes  by run
      * @param  list<Donor>  $donors
@@ -48,6 +60,8 @@ final class TubeSearch
         private readonly Chance $chance,
     ) {
         $this->splitter = new RunSplitter($donors, $rules);
+        $bends = array_sum(array_map(static fn (RunShape $shape): int => count($shape->bends), $shapes));
+        $this->thorough = $bends <= self::FEW_BENDS ? 2 : self::THOROUGH;
     }
 
     public function best(): ?TubeCutting
@@ -67,42 +81,40 @@ final class TubeSearch
     }
 
     /**
-     * One try at something better. True if there was.
+     * One try at something better.
      *
      * @param  float  $gone  the share of the time that is gone
      */
-    public function improve(float $gone): bool
+    public function improve(float $gone): void
     {
-        if ($this->now === null) {
-            $this->best = $this->now = $this->whole(
-                $this->chance->shuffled(array_keys($this->shapes)),
-                $this->weights(self::WIDE),
-            );
-
-            return $this->best !== null;
+        $this->idle++;
+        $found = $this->now === null || $this->idle > self::PATIENCE * count($this->shapes)
+            ? $this->afresh()
+            : $this->changed($this->now, $gone);
+        if ($found !== null) {
+            $this->now = $found;
+            if ($this->best === null || $found->cost < $this->best->cost - 1e-9) {
+                $this->best = $found;
+                $this->idle = 0;
+            }
         }
-        $closing = $this->chance->below(self::CLOSING) === 0 ? $this->anyCopy($this->now) : null;
-        $windows = $closing === null ? $this->windows($this->now) : $this->around($this->now, $closing);
-        $weights = $this->weights(self::NARROW, $closing === null ? null : $this->now->copies[$closing]->donor);
-        $warmth = self::WARMTH * (1.0 - $gone) * (1.0 - $gone) * $this->now->cost;
-        $found = $this->otherwise($this->now, $windows, $weights, $this->now->cost - $warmth * log(1.0 - $this->chance->share()));
-        if ($found === null) {
-            return false;
-        }
-        $this->now = $found;
-        if ($this->best === null || $found->cost < $this->best->cost - 1e-9) {
-            $this->best = $found;
-
-            return true;
-        }
-
-        return false;
     }
 
-    /** Goes on from the best there is. */
-    public function return(): void
+    private function afresh(): ?TubeCutting
     {
-        $this->now = $this->best;
+        $this->idle = 0;
+
+        return $this->whole($this->chance->shuffled(array_keys($this->shapes)), $this->weights(self::WIDE));
+    }
+
+    private function changed(TubeCutting $from, float $gone): ?TubeCutting
+    {
+        $closing = $this->chance->below(self::CLOSING) === 0 ? $this->anyCopy($from) : null;
+        $windows = $closing === null ? $this->windows($from) : $this->around($from, $closing);
+        $weights = $this->weights(self::NARROW, $closing === null ? null : $from->copies[$closing]->donor);
+        $warmth = self::WARMTH * (1.0 - $gone) * (1.0 - $gone) * $from->cost;
+
+        return $this->otherwise($from, $windows, $weights, $from->cost - $warmth * log(1.0 - $this->chance->share()));
     }
 
     /** @param  Donor|null  $shunned  what had better not be opened */
@@ -118,7 +130,7 @@ final class TubeSearch
             $factors[$shunned->index] = self::SHUNNED;
         }
 
-        return new Weights(0.5 * $this->chance->below(3), $factors, $width, $this->chance->below(6) === 0);
+        return new Weights(0.5 * $this->chance->below(3), $factors, $width, $this->chance->below($this->thorough) === 0);
     }
 
     /** @param  list<int>  $runs  in the order they are put in */

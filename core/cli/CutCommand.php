@@ -83,9 +83,14 @@ final class CutCommand extends Command
         if ($impossible !== []) {
             return [$problem->name, $impossible];
         }
-        $solver = new CutSolver($problem, $seed, static fn (): float => hrtime(true) / 1e9);
+        $twins = Twins::of(
+            static fn (int $seed): CutAnswer => (new CutSolver($problem, $seed, static fn (): float => hrtime(true) / 1e9))
+                ->solve($seconds),
+            $seed,
+            static fn (CutAnswer $answer): bool => $answer->isProven(),
+        );
 
-        return [$problem->name, $solver->solve($seconds)];
+        return [$problem->name, CutAnswer::best($twins->answers)];
     }
 
     private static function table(OutputInterface $output, CutAnswer $answer): void

@@ -21,4 +21,29 @@ final readonly class CutAnswer
         public float $cost = 0.0,
         public ?float $lowerBound = null,
     ) {}
+
+    /** Whether no other plan can cost less. */
+    public function isProven(): bool
+    {
+        return $this->status === CutStatus::Solved && $this->lowerBound !== null && $this->cost <= $this->lowerBound + 1e-6;
+    }
+
+    /**
+     * The one that costs the least, with the highest of the bounds.
+     *
+     * @param  non-empty-list<self>  $answers  to one problem
+     */
+    public static function best(array $answers): self
+    {
+        $best = $answers[0];
+        $bound = null;
+        foreach ($answers as $answer) {
+            if ($answer->status === CutStatus::Solved) {
+                $bound = max($bound ?? 0.0, $answer->lowerBound ?? 0.0);
+                $best = $best->status !== CutStatus::Solved || $answer->cost < $best->cost ? $answer : $best;
+            }
+        }
+
+        return new self($best->status, $best->pieces, $best->joints, $best->cuts, $best->opened, $best->cost, $bound);
+    }
 }

@@ -13,8 +13,8 @@ use UpsweptBead\Core\Cut\Problem\CutRules;
  * easier than it is: joints lie where they please, straight pieces cost no cut and no stock, the saw holds anything. It
  * is there for few bends only.
  *
- * The other adds what the joints of every straight cost at least with the longest legs there are, and what the bends
- * take of the cheapest stock for them, kerf by kerf.
+ * The other takes each run on its own, and of every bend its share of the stock it comes from, kerf by kerf, as if the
+ * rest of that stock were always used.
  */
 final class LeastCost
 {
@@ -75,24 +75,33 @@ final class LeastCost
         return $this->choices > 0 ? max($bound, $this->least) : $bound;
     }
 
+    /** Run by run, the way through the modes of its bends that costs the least. */
     private function quick(): float
     {
         $sum = $this->withoutBends();
-        foreach ($this->shapes as $shape) {
-            foreach ($shape->bends === [] ? [] : array_keys($shape->stops) as $k) {
-                [$before, $after] = array_map(
-                    fn (int $bend): float => ($shape->legsMm[$bend] ?? 0.0) + $this->rules->longByMm,
-                    [$k - 1, $k],
-                );
-                $sum += $this->straights->joints($shape, $k, $before, $after) * $this->rules->jointCost;
-            }
-        }
+        /** @var array<string, array{float|null, float}> $so by the leg behind the last bend: that leg, and the cost */
+        $so = ['' => [null, 0.0]];
         foreach ($this->bends as $bend) {
-            $least = INF;
+            $next = [];
             foreach ($bend->modes as $mode) {
-                $least = min($least, $this->share($bend, $mode));
+                $share = $this->share($bend, $mode);
+                foreach ($so as [$leg, $cost]) {
+                    $cost += $share + $this->straights->cost($bend->shape, $bend->k, $leg, $mode->beforeMm)[0];
+                    $name = (string) $mode->afterMm;
+                    if ($cost < ($next[$name][1] ?? INF)) {
+                        $next[$name] = [$mode->afterMm, $cost];
+                    }
+                }
             }
-            $sum += is_infinite($least) ? 0.0 : $least;
+            $so = $next;
+            if ($bend->isLast()) {
+                $least = INF;
+                foreach ($so as [$leg, $cost]) {
+                    $least = min($least, $cost + $this->straights->cost($bend->shape, $bend->k + 1, $leg, null)[0]);
+                }
+                $sum += is_infinite($least) ? 0.0 : $least;
+                $so = ['' => [null, 0.0]];
+            }
         }
 
         return $sum;

@@ -117,8 +117,7 @@ it('is no cut problem without being JSON of that format', function (string $text
 // The format says by how much: degrees too many, mm to the nearest tangent or edge, mm that a piece lacks.
 it('names what no plan of cuts can meet, and by how much', function (array $change, string $field, ?float $by) {
     $refusals = cutRefusals(cutCase($change));
-    expect($refusals)->toHaveCount(1)
-        ->and($refusals[0]->field)->toBe($field);
+    expect($refusals[0]->field)->toBe($field);
     $by === null ? expect($refusals[0]->by)->toBeNull() : expect($refusals[0]->by)->toBeClose($by, 1e-9, 1e-9);
 })->with([
     'an angle above every bend' => [['runs' => [['elements' => [1 => ['bend' => 100]]]]], 'runs[0].elements[1].bend', 10.0],
@@ -129,9 +128,47 @@ it('names what no plan of cuts can meet, and by how much', function (array $chan
     // 12 mm from end to joint, with 6 and 1 left long: 19 mm as cut, a piece has 20.
     'too short a piece' => [['runs' => [1 => ['joints' => [12]]]], 'runs[1].joints', 1.0],
     'joints too near' => [['rules' => ['least_piece' => 0], 'runs' => [1 => ['joints' => [100, 106]]]], 'runs[1].joints', 2.25],
-    'a shelf without enough bends' => [['stock' => [1 => ['angle' => 90, 'count' => 1]], 'runs' => [1 => ['elements' => [['straight' => 50], ['bend' => 45, 'clr' => 50.8]]]]], 'stock', 45.0],
-    'a shelf without enough tube' => [['stock' => [['length' => 110, 'count' => 1], ['count' => 1]], 'runs' => [1 => ['elements' => [['straight' => 400]]]]], 'stock', 80 + 190 + 400 - 100 - 101.6 - 139.7],
+    // The only elbow there is for it has no room for the extra length of its ends.
+    'an elbow without room' => [
+        ['stock' => [1 => ['kind' => 'elbow']], 'runs' => [['elements' => [['straight' => 0], ['bend' => 90, 'clr' => 50.8], ['straight' => 0]]]]],
+        'runs[0].elements[1].bend', 12.0,
+    ],
+    // 200 mm that must stay in one piece before a bend: the longer leg has 139.7, and 6 mm are left long.
+    'a zone longer than a leg' => [['runs' => [['elements' => [['straight' => 200]], 'no_joint' => [[0, 210]]]]], 'runs[0].no_joint[0]', 200 + 6 - 139.7],
+    'a whole piece longer than a stick' => [['runs' => [1 => ['elements' => [['straight' => 1600]], 'no_joint' => [[0, 1600]]]]], 'runs[1].no_joint[0]', 1600 + 12 - 1490],
+    'a run shorter than a piece' => [['rules' => ['least_piece' => 30], 'runs' => [1 => ['elements' => [['straight' => 10]]]]], 'runs[1].elements', 8.0],
 ]);
+
+it('says what is lacking on a shelf from which nothing can be bought, as pieces, degrees and mm', function () {
+    $bends = cutRefusals(cutCase([
+        'stock' => [1 => ['count' => 1]],
+        'runs' => [1 => ['elements' => [['straight' => 50], ['bend' => 45, 'clr' => 50.8]]]],
+    ]));
+    // Each cut but the last takes 2 mm of the bend.
+    expect(array_column($bends, 'field'))->toBe(['stock', 'stock'])
+        ->and($bends[0]->by)->toBe(1.0)
+        ->and($bends[1]->by)->toBeClose(45 + rad2deg(2 / 50.8), 1e-9, 1e-9);
+    $tube = cutRefusals(cutCase([
+        'stock' => [['length' => 110, 'count' => 1], ['count' => 1]],
+        'runs' => [1 => ['elements' => [['straight' => 400]]]],
+    ]));
+    expect($tube)->toHaveCount(1)
+        ->and($tube[0]->by)->toBeClose(80 + 190 + 400 + 4 * 6 - 100 - 101.6 - 139.7, 1e-9, 1e-9);
+});
+
+it('takes a shelf for enough where three bends of 60 degrees come from three of 90, and not from two', function (int $count, int $refused) {
+    $bend = ['bend' => 60, 'clr' => 50.8];
+    $refusals = cutRefusals(cutCase([
+        'stock' => [1 => ['count' => $count]],
+        'runs' => [['elements' => [1 => $bend]], ['elements' => [['straight' => 30], $bend, ['straight' => 40], $bend]]],
+    ]));
+    expect($refusals !== [])->toBe($refused === 1);
+})->with([[3, 0], [2, 1]]);
+
+it('names both the zone and the stock where one piece would have to be too long', function () {
+    $refusals = cutRefusals(cutCase(['runs' => [1 => ['elements' => [['straight' => 1600]], 'no_joint' => [[0, 1600]]]]]));
+    expect(array_column($refusals, 'field'))->toBe(['runs[1].no_joint[0]', 'stock']);
+});
 
 it('wants a place for the joint between two bends', function () {
     $bend = ['bend' => 45, 'clr' => 50.8];

@@ -27,6 +27,16 @@ final readonly class Impossible
                 ...$self->joints($run, "runs[$i]"),
                 ...$self->pieces($run, "runs[$i]"),
                 ...$self->straights($run, "runs[$i]"),
+                ...$self->whole($run, "runs[$i]"),
+            );
+        }
+        if ($found !== []) {
+            return $found;
+        }
+        foreach ($problem->runs as $i => $run) {
+            array_push(
+                $found,
+                ...$self->stretches($run, "runs[$i]"),
             );
         }
 
@@ -137,57 +147,49 @@ final readonly class Impossible
         return $found;
     }
 
-    /** @return list<Refusal> tubes of which the whole shelf is too little, and nothing can be bought */
-    private function shelf(): array
+    /** @return list<Refusal> stretches without a joint for which no stock is long enough */
+    private function stretches(CutRun $run, string $path): array
     {
         $found = [];
-        $tubes = array_map(static fn (CutRun $run): string => $run->tube, $this->problem->runs);
-        foreach (array_unique($tubes) as $tube) {
-            $stock = $this->problem->stockOf($tube);
-            foreach ($this->needed($tube) as $what => [$needed, $usable]) {
-                $lacking = $needed;
-                foreach ($stock as $item) {
-                    // Where as many as wanted can be bought, nothing is lacking.
-                    $lacking -= $usable($item) > 0.0 ? ($item->count ?? INF) * $usable($item) : 0.0;
-                }
-                if ($lacking > self::WITHIN_MM) {
-                    $found[] = new Refusal("the shelf has too little of tube $tube: $what", 'stock', $lacking);
-                    break;
-                }
+        $stock = $this->problem->stockOf($run->tube);
+        foreach (Stretch::all($run, $this->problem->rules) as $stretch) {
+            $by = count($stretch->bends) > 1 ? 0.0 : $stretch->lackingMm($stock);
+            if ($by <= self::WITHIN_MM || is_infinite($by)) {
+                continue;
             }
+            $isZone = static fn (array $zone): bool => $zone[1] > $stretch->fromMm && $zone[0] < $stretch->toMm;
+            $zone = array_key_first(array_filter($run->noJoint, $isZone));
+            if ($zone !== null) {
+                $found[] = new Refusal('no joint may be here, and no stock gives one piece as long', "$path.no_joint[$zone]", $by);
+            } elseif ($stretch->bends !== []) {
+                $field = "$path.elements[{$stretch->bends[0]['link']->element}].bend";
+                $found[] = new Refusal('no stock has this bend with its extra length', $field, $by);
+            }
+            $found[] = new Refusal("no stock gives a piece of run $run->id that is as long as it has to be", 'stock', $by);
         }
 
         return $found;
     }
 
-    /**
-     * What the runs of a tube take at least, and what of it one item of stock can give.
-     *
-     * @return array<string, array{float, \Closure(StockItem): float}>
-     */
-    private function needed(string $tube): array
+    /** @return list<Refusal> a run that is shorter than a piece may be */
+    private function whole(CutRun $run, string $path): array
     {
-        $lengthMm = 0.0;
-        $degrees = [];
-        foreach ($this->problem->runs as $run) {
-            if ($run->tube !== $tube) {
-                continue;
-            }
-            $lengthMm += $run->chain->lengthMm;
-            foreach ($run->chain->bends() as ['link' => $bend]) {
-                $degrees[(string) $bend->clrMm] = ($degrees[(string) $bend->clrMm] ?? 0.0) + $bend->angleDeg;
-            }
-        }
-        $needed = [];
-        foreach ($degrees as $clr => $sum) {
-            $needed["degrees on $clr mm"] = [$sum, static function (StockItem $item) use ($clr): float {
-                $arc = $item->arc();
+        $rules = $this->problem->rules;
+        $by = $rules->leastPieceMm - $run->chain->lengthMm - $run->firstLongMm - $run->lastLongMm;
 
-                return $arc !== null && abs($arc->clrMm - (float) $clr) <= self::WITHIN_MM ? $arc->angleDeg : 0.0;
-            }];
-        }
-        $needed['mm along the centreline'] = [$lengthMm, static fn (StockItem $item): float => $item->usableMm()];
+        return $by > self::WITHIN_MM && $run->joints === []
+            ? [new Refusal('the run is shorter than a piece may be', "$path.elements", $by)]
+            : [];
+    }
 
-        return $needed;
+    /** @return list<Refusal> tubes of which the whole shelf is too little, and nothing can be bought */
+    private function shelf(): array
+    {
+        $tubes = array_unique(array_map(static fn (CutRun $run): string => $run->tube, $this->problem->runs));
+
+        return array_merge(...array_map(
+            fn (string $tube): array => Shelf::lacking($this->problem, $tube),
+            array_values($tubes),
+        ));
     }
 }

@@ -28,6 +28,14 @@ final readonly class StockItem
         return $this->chain->bends()[0]['link'] ?? null;
     }
 
+    /** @return array{float, float} the straights before and after its bend (mm) */
+    public function legsMm(): array
+    {
+        $bend = $this->chain->bends()[0] ?? null;
+
+        return $bend === null ? [0.0, 0.0] : [$bend['from'], $this->chain->lengthMm - $bend['to']];
+    }
+
     /** What of one can become pieces, in mm. */
     public function usableMm(): float
     {

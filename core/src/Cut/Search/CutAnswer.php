@@ -31,11 +31,11 @@ final readonly class CutAnswer
     /**
      * The one that costs the least, with the highest of the bounds.
      *
-     * @param  non-empty-list<self>  $answers  to one problem
+     * @param  list<self>  $answers  to one problem
      */
     public static function best(array $answers): self
     {
-        $best = $answers[0];
+        $best = new self(CutStatus::NotFound);
         $bound = null;
         foreach ($answers as $answer) {
             if ($answer->status === CutStatus::Solved) {

@@ -7,6 +7,8 @@ namespace UpsweptBead\Core\Cut\Search;
 use Closure;
 use UpsweptBead\Core\Cut\Problem\CutProblem;
 use UpsweptBead\Core\Cut\Problem\CutRun;
+use UpsweptBead\Core\Cut\Search\Bound\LeastCost;
+use UpsweptBead\Core\Cut\Search\Straight\StraightTube;
 use UpsweptBead\Core\Route\Search\Chance;
 
 /**
@@ -15,6 +17,9 @@ use UpsweptBead\Core\Route\Search\Chance;
  */
 final readonly class CutSolver
 {
+    /** The share of the time in which straight pieces are packed whole, before any is split. */
+    private const PACKING = 0.3;
+
     /** @param  Closure(): float  $now  seconds on any clock that only runs forward */
     public function __construct(private CutProblem $problem, private int $seed, private Closure $now) {}
 
@@ -31,9 +36,11 @@ final readonly class CutSolver
             $bound += $least;
         }
 
-        return in_array(null, $cuttings, true)
+        $found = array_filter($cuttings, static fn (?TubeCutting $one): bool => $one !== null);
+
+        return count($found) < count($cuttings)
             ? new CutAnswer(CutStatus::NotFound)
-            : CutAnswers::of($this->problem, array_filter($cuttings), $bound);
+            : CutAnswers::of($this->problem, $found, $bound);
     }
 
     /**
@@ -54,19 +61,31 @@ final readonly class CutSolver
             $shapes[$i] = new RunShape($i, $run, $rules, $donors);
         }
         $chance = new Chance($this->seed);
-        $mayGoOn = fn (): bool => ($this->now)() < $until;
-        if (array_filter($shapes, static fn (RunShape $shape): bool => ! $shape->isWhole()) === []
-            && array_filter($donors, static fn (Donor $donor): bool => $donor->clrMm > 0.0) === []) {
-            return StraightTube::cut($shapes, $donors, $rules, $chance, $mayGoOn);
+        $began = ($this->now)();
+        $bent = [
+            ...array_filter($shapes, static fn (RunShape $shape): bool => $shape->bends !== []),
+            ...array_filter($donors, static fn (Donor $donor): bool => $donor->clrMm > 0.0),
+        ];
+        $whole = null;
+        if ($bent === []) {
+            // Where no piece may be split, packing them is all there is to do; else it is a beginning.
+            $mayBeSplit = array_filter($shapes, static fn (RunShape $shape): bool => ! $shape->isWhole()) !== [];
+            $ends = $mayBeSplit ? $began + self::PACKING * ($until - $began) : $until;
+            $mayPack = fn (): bool => ($this->now)() < $ends;
+            [$whole, $bound] = StraightTube::cut($shapes, $donors, $rules, $chance, $mayPack);
+            if (! $mayBeSplit) {
+                return [$whole, $bound];
+            }
         }
+        $mayGoOn = fn (): bool => ($this->now)() < $until;
         $search = new TubeSearch($shapes, $donors, $rules, $chance);
-        $search->begin();
+        $whole === null ? $search->begin($mayGoOn) : $search->beginFrom($whole);
         $least = new LeastCost($shapes, $donors, $rules);
         $bound = $least->bound($search->best()->cost ?? INF);
-        $began = ($this->now)();
         while ($mayGoOn() && ($search->best()->cost ?? INF) > $bound + 1e-6) {
             $search->improve((($this->now)() - $began) / max(1e-3, $until - $began));
         }
+
         return [$search->best(), $bound];
     }
 

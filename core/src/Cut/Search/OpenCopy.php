@@ -214,7 +214,7 @@ final class OpenCopy
             }
             $last = $to;
         }
-        if (! $donor->isRing) {
+        if (! $donor->isRing && $last !== null) {
             $arc = max($arc, $arcTo - max($last, $arcFrom));
             if (! $donor->hasFreeEnds || $last < $length - Donor::SAME_MM) {
                 $cuts++;

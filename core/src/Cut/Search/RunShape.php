@@ -77,7 +77,7 @@ final class RunShape
     /** Where the straight before bend k begins; that after the last bend has the number of bends as its k. */
     public function straightFromMm(int $k): float
     {
-        return $k === 0 ? 0.0 : $this->bends[$k - 1]['to'];
+        return $this->bends[$k - 1]['to'] ?? 0.0;
     }
 
     public function straightToMm(int $k): float
@@ -208,6 +208,6 @@ final class RunShape
         }
         sort($kept);
 
-        return array_values($kept);
+        return $kept;
     }
 }

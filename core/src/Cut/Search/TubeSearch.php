@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cut\Search;
 
+use Closure;
 use UpsweptBead\Core\Cut\Problem\CutRules;
 use UpsweptBead\Core\Route\Search\Chance;
 
@@ -17,6 +18,11 @@ final class TubeSearch
     private const WIDE = 40;
 
     private const NARROW = 12;
+
+    /** Of a tube with many bends fewer at first, and as few as this where time is up. */
+    private const SCANT = 4;
+
+    private const BENDS_TIMES_WIDE = 1500;
 
     /** One round in so many looks for joints thoroughly; of a tube with few bends every other one. */
     private const THOROUGH = 6;
@@ -45,6 +51,8 @@ final class TubeSearch
 
     private ?TubeCutting $best = null;
 
+    private readonly int $bends;
+
     private readonly int $thorough;
 
     private int $idle = 0;
@@ -60,8 +68,8 @@ final class TubeSearch
         private readonly Chance $chance,
     ) {
         $this->splitter = new RunSplitter($donors, $rules);
-        $bends = array_sum(array_map(static fn (RunShape $shape): int => count($shape->bends), $shapes));
-        $this->thorough = $bends <= self::FEW_BENDS ? 2 : self::THOROUGH;
+        $this->bends = array_sum(array_map(static fn (RunShape $shape): int => count($shape->bends), $shapes));
+        $this->thorough = $this->bends <= self::FEW_BENDS ? 2 : self::THOROUGH;
     }
 
     public function best(): ?TubeCutting
@@ -69,15 +77,26 @@ final class TubeSearch
         return $this->best;
     }
 
-    /** Puts every run in, those with the most bends first. False if one found no place. */
-    public function begin(): bool
+    /**
+     * Puts every run in, those with the most bends first.
+     *
+     * @param  Closure(): bool  $mayGoOn  in haste where it says no
+     */
+    public function begin(Closure $mayGoOn): void
     {
         $runs = array_keys($this->shapes);
         usort($runs, fn (int $a, int $b): int => [count($this->shapes[$b]->bends), $this->shapes[$b]->endMm]
             <=> [count($this->shapes[$a]->bends), $this->shapes[$a]->endMm]);
-        $this->best = $this->now = $this->whole($runs, Weights::plain(self::WIDE));
+        $width = max(self::SCANT, min(self::WIDE, intdiv(self::BENDS_TIMES_WIDE, max(1, $this->bends))));
+        $this->best = $this->now = $this->whole(
+            $runs,
+            static fn (): Weights => Weights::plain($mayGoOn() ? $width : self::SCANT),
+        );
+    }
 
-        return $this->best !== null;
+    public function beginFrom(TubeCutting $cutting): void
+    {
+        $this->best = $this->now = $cutting;
     }
 
     /**
@@ -104,7 +123,9 @@ final class TubeSearch
     {
         $this->idle = 0;
 
-        return $this->whole($this->chance->shuffled(array_keys($this->shapes)), $this->weights(self::WIDE));
+        $weights = $this->weights(self::NARROW);
+
+        return $this->whole($this->chance->shuffled(array_keys($this->shapes)), static fn (): Weights => $weights);
     }
 
     private function changed(TubeCutting $from, float $gone): ?TubeCutting
@@ -133,12 +154,15 @@ final class TubeSearch
         return new Weights(0.5 * $this->chance->below(3), $factors, $width, $this->chance->below($this->thorough) === 0);
     }
 
-    /** @param  list<int>  $runs  in the order they are put in */
-    private function whole(array $runs, Weights $weights): ?TubeCutting
+    /**
+     * @param  list<int>  $runs  in the order they are put in
+     * @param  Closure(): Weights  $weights  asked for each
+     */
+    private function whole(array $runs, Closure $weights): ?TubeCutting
     {
         $cutting = new TubeCutting([], [], 0.0);
         foreach ($runs as $run) {
-            $branch = $this->split($cutting, $run, 0.0, $this->shapes[$run]->endMm, 0, $weights);
+            $branch = $this->split($cutting, $run, 0.0, $this->shapes[$run]->endMm, 0, $weights());
             if ($branch === null) {
                 return null;
             }

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Cut\Search;
+namespace UpsweptBead\Core\Cut\Search\Bound;
+
+use UpsweptBead\Core\Cut\Search\Donor;
 
 /** One way a bend can lie in a kind of stock: which legs go with it. */
 final readonly class Mode

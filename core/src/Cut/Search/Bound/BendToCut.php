@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Cut\Search;
+namespace UpsweptBead\Core\Cut\Search\Bound;
 
 use UpsweptBead\Core\Cut\Problem\CutRules;
+use UpsweptBead\Core\Cut\Search\Donor;
+use UpsweptBead\Core\Cut\Search\RunShape;
 
 /** A bend of a run, and every way it can lie in the stock there is. */
 final readonly class BendToCut

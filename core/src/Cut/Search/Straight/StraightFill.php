@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Cut\Search;
+namespace UpsweptBead\Core\Cut\Search\Straight;
 
 /** The pieces that fill one piece of straight stock the most: every choice is gone through, up to a limit. */
 final class StraightFill
@@ -13,7 +13,7 @@ final class StraightFill
     /** @var list<int> */
     private array $sizes = [];
 
-    /** @var list<int> sum of the sizes from each on */
+    /** @var array<int, int> sum of the sizes from each on */
     private array $sums = [];
 
     private int $most = 0;

@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Cut\Search;
+namespace UpsweptBead\Core\Cut\Search\Bound;
 
 use UpsweptBead\Core\Cut\Problem\CutRules;
+use UpsweptBead\Core\Cut\Search\Donor;
+use UpsweptBead\Core\Cut\Search\RunShape;
 
 /**
  * What no plan for the runs of one tube costs less than. Two bounds, the better of which counts.
@@ -18,8 +20,6 @@ use UpsweptBead\Core\Cut\Problem\CutRules;
  */
 final class LeastCost
 {
-    private const GRANTED_MM = 0.06;
-
     /** Choices gone through before the first bound is given up. */
     private const MOST_CHOICES = 60_000;
 
@@ -141,19 +141,26 @@ final class LeastCost
         }
         $length += $pieces * $this->rules->kerfMm;
         $price = INF;
+        $cuts = $pieces;
         foreach ($this->donors as $donor) {
-            $room = $donor->toMm - $donor->fromMm + $this->rules->kerfMm;
             if ($donor->clrMm > 0.0) {
                 // Legs may be left over from bends.
-                $price = 0.0;
-            } elseif ($donor->item->cost > 0.0) {
-                $price = min($price, $donor->item->cost / $room);
+                return $joints * $this->rules->jointCost;
+            }
+            $room = $donor->toMm - $donor->fromMm + $this->rules->kerfMm;
+            // A cut less than pieces where it is used up, one more where its ends are trimmed.
+            $cost = $donor->item->cost + ($donor->hasFreeEnds ? -1 : 1) * $this->rules->cutCost;
+            if ($cost > 0.0) {
+                $price = min($price, $cost / $room);
             } else {
-                $length -= ($donor->item->count ?? INF) * $room;
+                $count = min($donor->item->count ?? $pieces, $pieces);
+                $length -= $count * $room;
+                $cuts -= $count;
             }
         }
 
-        return $joints * $this->rules->jointCost + (is_infinite($price) ? 0.0 : max(0.0, $length) * $price);
+        return $joints * $this->rules->jointCost + max(0, $cuts) * $this->rules->cutCost
+            + (is_infinite($price) ? 0.0 : max(0.0, $length) * $price);
     }
 
     private function prepare(): void

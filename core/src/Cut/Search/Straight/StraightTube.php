@@ -2,13 +2,19 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Cut\Search;
+namespace UpsweptBead\Core\Cut\Search\Straight;
 
 use Closure;
 use UpsweptBead\Core\Cut\Problem\CutRules;
+use UpsweptBead\Core\Cut\Search\Donor;
+use UpsweptBead\Core\Cut\Search\OpenCopy;
+use UpsweptBead\Core\Cut\Search\Part;
+use UpsweptBead\Core\Cut\Search\Placed;
+use UpsweptBead\Core\Cut\Search\RunShape;
+use UpsweptBead\Core\Cut\Search\TubeCutting;
 use UpsweptBead\Core\Route\Search\Chance;
 
-/** A tube of which only straight pieces are wanted that are not to be split: packing them is all there is to do. */
+/** A tube of which only straight pieces are wanted: each run as one piece, packed into what straight stock there is. */
 final readonly class StraightTube
 {
     /**
@@ -26,12 +32,13 @@ final readonly class StraightTube
     ): array {
         $parts = [];
         foreach ($shapes as $shape) {
-            $parts[] = $shape->part(0.0, $shape->endMm, -1);
+            $part = $shape->joints === [] ? $shape->part(0.0, $shape->endMm, -1) : null;
+            if ($part === null) {
+                return [null, 0.0];
+            }
+            $parts[] = $part;
         }
-        if (in_array(null, $parts, true)) {
-            return [null, 0.0];
-        }
-        $straights = new Straights(array_values(array_filter($parts)), $donors, $rules);
+        $straights = new Straights($parts, $donors, $rules);
         $bound = StraightBound::of($straights);
         $bins = (new StraightNesting($straights, $chance, $mayGoOn, $bound))->best();
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Cut\Search;
+namespace UpsweptBead\Core\Cut\Search\Straight;
 
 /**
  * What straight pieces cost at least, whichever way they are packed.
@@ -62,8 +62,7 @@ final readonly class StraightBound
     {
         $step = 0;
         foreach ($sizes as $size) {
-            for ([$a, $b] = [$step, $size]; $b !== 0; [$a, $b] = [$b, $a % $b]);
-            $step = $a;
+            $step = self::commonMeasure($step, $size);
         }
         if ($step === 0 || $room / $step > self::MOST_SUMS) {
             return true;
@@ -79,6 +78,15 @@ final readonly class StraightBound
         }
 
         return max(array_keys($sums)) * $step >= $room - self::GRANTED;
+    }
+
+    private static function commonMeasure(int $a, int $b): int
+    {
+        while ($b !== 0) {
+            [$a, $b] = [$b, $a % $b];
+        }
+
+        return $a;
     }
 
     /** @param  list<int>  $sizes */

@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Cut\Search;
+namespace UpsweptBead\Core\Cut\Search\Bound;
 
 use UpsweptBead\Core\Cut\Problem\CutRules;
+use UpsweptBead\Core\Cut\Search\Donor;
+use UpsweptBead\Core\Cut\Search\RunShape;
 
 /**
  * What a straight of a run costs at least in joints, and in cuts on the legs that take their share of it, when it is
@@ -126,6 +128,7 @@ final class StraightLeast
         if ($length > self::SAME_MM) {
             $taken = max(0.0, ($leg ?? 0.0) - $this->rules->longByMm);
             $split = $this->split($shape, $k, $taken, max(1, $this->joints($shape, $k, $taken, $taken)));
+
             // Whether something is opened for it or not is only known where it is the one way.
             return is_infinite($least) ? $split : [min($least, $split[0]), 0.0];
         }

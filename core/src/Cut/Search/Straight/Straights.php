@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Cut\Search;
+namespace UpsweptBead\Core\Cut\Search\Straight;
 
 use UpsweptBead\Core\Cut\Problem\CutRules;
+use UpsweptBead\Core\Cut\Search\Donor;
+use UpsweptBead\Core\Cut\Search\Part;
 
 /**
  * Straight pieces and the straight stock they can come from, in whole thousandths of a millimetre: sums of decimal

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Cut\Search;
+namespace UpsweptBead\Core\Cut\Search\Straight;
 
 use UpsweptBead\Core\Route\Search\Chance;
 
@@ -24,13 +24,13 @@ final class FullSticks
     /** @var list<list<int>> combinations of each piece */
     private array $of = [];
 
-    /** @var list<bool> by combination */
+    /** @var array<int, bool> by combination */
     private array $isOut = [];
 
-    /** @var list<int> combinations left, by piece */
+    /** @var array<int, int> combinations left, by piece */
     private array $left = [];
 
-    /** @var list<bool> by piece */
+    /** @var array<int, bool> by piece */
     private array $isIn = [];
 
     private int $patience = 0;

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Cut\Search;
+namespace UpsweptBead\Core\Cut\Search\Bound;
+
+use UpsweptBead\Core\Cut\Search\Donor;
 
 /** One piece of stock with a bend, and the bends that share it. */
 final readonly class SharedStock

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Cut\Search;
+namespace UpsweptBead\Core\Cut\Search\Straight;
 
 use Closure;
 use UpsweptBead\Core\Route\Search\Chance;

@@ -80,15 +80,52 @@ function header(seed, runs, bends) {
     const stock = [stick];
     for (const clr of clrs) {
         const legs = [101.6, 139.7];
-        stock.push({ id: `b90-${clr}`, tube: 't', kind: 'bend', clr, angle: 90, legs, count: null, cost: 18 });
-        stock.push({ id: `b45-${clr}`, tube: 't', kind: 'bend', clr, angle: 45, legs, count: null, cost: 14 });
-        if (next() < 0.5) stock.push({ id: `b180-${clr}`, tube: 't', kind: 'bend', clr, angle: 180, legs, count: 2, cost: 26 });
-        if (next() < 0.4) stock.push({ id: `e90-${clr}`, tube: 't', kind: 'elbow', clr, angle: 90, count: null, cost: 9 });
-        if (next() < 0.2) stock.push({ id: `ring-${clr}`, tube: 't', kind: 'donut', clr, count: 1, cost: 55 });
+        stock.push({
+            id: `b90-${clr}`,
+            tube: 't',
+            kind: 'bend',
+            clr,
+            angle: 90,
+            legs,
+            count: null,
+            cost: 18,
+        });
+        stock.push({
+            id: `b45-${clr}`,
+            tube: 't',
+            kind: 'bend',
+            clr,
+            angle: 45,
+            legs,
+            count: null,
+            cost: 14,
+        });
+        if (next() < 0.5)
+            stock.push({
+                id: `b180-${clr}`,
+                tube: 't',
+                kind: 'bend',
+                clr,
+                angle: 180,
+                legs,
+                count: 2,
+                cost: 26,
+            });
+        if (next() < 0.4)
+            stock.push({ id: `e90-${clr}`, tube: 't', kind: 'elbow', clr, angle: 90, count: null, cost: 9 });
+        if (next() < 0.2)
+            stock.push({ id: `ring-${clr}`, tube: 't', kind: 'donut', clr, count: 1, cost: 55 });
     }
     for (let i = 0; i < 3; i++) {
         if (next() < 0.6)
-            stock.push({ id: `rest-${i}`, tube: 't', kind: 'offcut', length: tenth(90 + 400 * next()), count: 1, cost: 0 });
+            stock.push({
+                id: `rest-${i}`,
+                tube: 't',
+                kind: 'offcut',
+                length: tenth(90 + 400 * next()),
+                count: 1,
+                cost: 0,
+            });
     }
     const made = Array.from({ length: runs }, (_, i) => {
         const elements = [];

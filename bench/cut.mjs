@@ -41,7 +41,9 @@ const rows = [...read, ...made].map((problem) => {
     const file = join(folder, `${problem.name}.json`);
     writeFileSync(file, JSON.stringify(problem));
     const began = performance.now();
-    const ran = spawnSync('./bead', ['cut', '--problem', file, '--seconds', values.seconds, '--json'], { cwd: root });
+    const ran = spawnSync('./bead', ['cut', '--problem', file, '--seconds', values.seconds, '--json'], {
+        cwd: root,
+    });
     const seconds = (performance.now() - began) / 1000;
     const answer = JSON.parse(ran.stdout.toString() || '{"status": "no answer"}');
     if (answer.status !== 'solved') {

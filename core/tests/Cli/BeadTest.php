@@ -48,6 +48,36 @@ it('prints the whole plan as tables or as JSON', function () {
         ->and($plan['runs'][0]['farEnd']['closed'])->toBeTrue();
 });
 
+it('answers a cut problem as JSON or as a table', function () {
+    $file = dirname(__DIR__).'/problems/cut/01-absorb.json';
+    [$code, $output] = bead('cut', '--problem', $file, '--json');
+    $answer = json_decode($output, true);
+    expect($code)->toBe(0)
+        ->and($answer['format'])->toBe('cut-answer/1')
+        ->and($answer['case'])->toBe('01-absorb')
+        ->and($answer['totals'])->toBe(['joints' => 0, 'cuts' => 2, 'opened' => ['b90' => 1], 'cost' => 24])
+        ->and($answer['lower_bound'])->toBe(24);
+    expect(bead('cut', '--problem', $file)[1])->toContain('Cost 24.00')->toContain('b90');
+});
+
+it('refuses a cut problem with every fault at its field', function () {
+    $text = (string) file_get_contents(dirname(__DIR__).'/problems/cut/01-absorb.json');
+    $refused = static function (string $text): array {
+        [$code, $output] = bead('cut', '--problem', jobFile($text), '--json');
+        expect($code)->toBe(1);
+
+        return json_decode($output, true);
+    };
+    $wrong = $refused(str_replace(['"kerf": 2', '"straight": 95'], ['"kerf": -2', '"straight": 1e999'], $text));
+    expect($wrong['status'])->toBe('refused')
+        ->and($wrong['case'])->toBe('01-absorb')
+        ->and(array_column($wrong['reasons'], 'field'))->toEqualCanonicalizing(['rules.kerf', 'runs[0].elements[2].straight']);
+    $tooMuch = $refused(str_replace('"bend": 90', '"bend": 100', $text));
+    expect($tooMuch['reasons'][0]['field'])->toBe('runs[0].elements[1].bend')->and($tooMuch['reasons'][0]['by'])->toBe(10);
+    expect($refused('{"format": ')['reasons'][0]['field'])->toBe('');
+    expect(bead('cut', '--problem', jobFile($text), '--seconds', 'soon')[0])->toBe(2);
+});
+
 it('finds ways for the runs that have none, and an honest no', function () {
     $answers = json_decode(bead('route', jobFile(Some::exampleJson()), '--json')[1], true);
     expect($answers['A']['found'])->toBeGreaterThan(10)

@@ -14,7 +14,11 @@ const stockChain = (item) => {
         case 'offcut':
             return [{ straight: item.length }];
         case 'bend':
-            return [{ straight: item.legs[0] }, { bend: item.angle, clr: item.clr }, { straight: item.legs[1] }];
+            return [
+                { straight: item.legs[0] },
+                { bend: item.angle, clr: item.clr },
+                { straight: item.legs[1] },
+            ];
         case 'elbow':
             return [{ bend: item.angle, clr: item.clr }];
         default:
@@ -46,7 +50,8 @@ const judgeRun = (run, pieces, rules, faults) => {
     const inOrder = [...pieces].sort((a, b) => a.from - b.from);
     let at = 0;
     for (const piece of inOrder) {
-        if (Math.abs(piece.from - at) > GRANTED) faults.push(`run ${run.id}: a piece begins at ${piece.from}, not at ${at}`);
+        if (Math.abs(piece.from - at) > GRANTED)
+            faults.push(`run ${run.id}: a piece begins at ${piece.from}, not at ${at}`);
         at = piece.to;
     }
     if (Math.abs(at - end) > GRANTED) faults.push(`run ${run.id} is covered to ${at}, not to ${end}`);
@@ -55,18 +60,21 @@ const judgeRun = (run, pieces, rules, faults) => {
     for (const element of run.elements) {
         const to = from + lengthOf(element);
         for (const joint of element.bend === undefined ? [] : joints)
-            if (joint > from + GRANTED && joint < to - GRANTED) faults.push(`run ${run.id}: joint at ${joint} inside a bend`);
+            if (joint > from + GRANTED && joint < to - GRANTED)
+                faults.push(`run ${run.id}: joint at ${joint} inside a bend`);
         from = to;
     }
     for (const [least, most] of run.no_joint ?? [])
         for (const joint of joints)
-            if (joint > least + GRANTED && joint < most - GRANTED) faults.push(`run ${run.id}: joint at ${joint} in a zone`);
+            if (joint > least + GRANTED && joint < most - GRANTED)
+                faults.push(`run ${run.id}: joint at ${joint} in a zone`);
     for (const asked of run.joints ?? [])
         if (!joints.some((joint) => Math.abs(joint - asked) <= GRANTED))
             faults.push(`run ${run.id}: no joint at ${asked}`);
     if (joints.length > 0)
         for (const piece of inOrder)
-            if (piece.to - piece.from < rules.joint_spacing - GRANTED) faults.push(`run ${run.id}: joints too near at ${piece.from}`);
+            if (piece.to - piece.from < rules.joint_spacing - GRANTED)
+                faults.push(`run ${run.id}: joints too near at ${piece.from}`);
     return joints.length;
 };
 
@@ -86,7 +94,8 @@ const judgeCopy = (name, item, places, rules, faults) => {
     const [first, last] = [places[0][0], places[places.length - 1][1]];
     if (ring) gap(first + length - last, 2);
     else {
-        if (first < trim - GRANTED || last > length - trim + GRANTED) faults.push(`${name}: a piece lies outside`);
+        if (first < trim - GRANTED || last > length - trim + GRANTED)
+            faults.push(`${name}: a piece lies outside`);
         if (trim > 0 || first > GRANTED) {
             cuts++;
             sections.push(first - rules.kerf);
@@ -96,7 +105,8 @@ const judgeCopy = (name, item, places, rules, faults) => {
             sections.push(length - last - rules.kerf);
         }
     }
-    if (cuts > 0 && Math.max(...sections) < rules.hold - GRANTED) faults.push(`${name}: nothing for the saw to hold`);
+    if (cuts > 0 && Math.max(...sections) < rules.hold - GRANTED)
+        faults.push(`${name}: nothing for the saw to hold`);
     return cuts;
 };
 
@@ -106,7 +116,12 @@ export function judge(problem, answer) {
     const items = new Map(problem.stock.map((item) => [item.id, item]));
     let joints = 0;
     for (const run of problem.runs)
-        joints += judgeRun(run, answer.pieces.filter((piece) => piece.run === run.id), rules, faults);
+        joints += judgeRun(
+            run,
+            answer.pieces.filter((piece) => piece.run === run.id),
+            rules,
+            faults,
+        );
     const copies = new Map();
     for (const piece of answer.pieces) {
         const run = problem.runs.find((one) => one.id === piece.run);
@@ -118,25 +133,35 @@ export function judge(problem, answer) {
         }
         if (run.tube !== item.tube) faults.push(`run ${run.id} at ${piece.from}: another tube`);
         const end = totalOf(run.elements);
-        const long = (place, at) => (at ? (run.ends?.[place]?.long_by ?? rules.long_by.end) : rules.long_by.joint);
+        const long = (place, at) =>
+            at ? (run.ends?.[place]?.long_by ?? rules.long_by.end) : rules.long_by.joint;
         const first = long('first', piece.from <= GRANTED);
         const last = long('last', piece.to >= end - GRANTED);
         const [from, to] = piece.donor.at;
         const mm = piece.to - piece.from + first + last;
-        if (Math.abs(to - from - mm) > GRANTED) faults.push(`run ${run.id} at ${piece.from}: ${to - from} cut, not ${mm}`);
+        if (Math.abs(to - from - mm) > GRANTED)
+            faults.push(`run ${run.id} at ${piece.from}: ${to - from} cut, not ${mm}`);
         if (mm < rules.least_piece - GRANTED) faults.push(`run ${run.id} at ${piece.from}: only ${mm} mm`);
         const wanted = cutOut(run.elements, piece.from, piece.to);
-        if (wanted.filter((one) => one.clr > 0).length > 1) faults.push(`run ${run.id} at ${piece.from}: two bends`);
+        if (wanted.filter((one) => one.clr > 0).length > 1)
+            faults.push(`run ${run.id} at ${piece.from}: two bends`);
         const chain = stockChain(item);
         const core = piece.donor.reversed ? [from + last, to - first] : [from + first, to - last];
         const given = cutOut(item.kind === 'donut' ? [...chain, ...chain] : chain, ...core);
-        if (item.kind === 'donut' && given.length === 2) given.splice(0, 2, { clr: item.clr, mm: given[0].mm + given[1].mm });
+        if (item.kind === 'donut' && given.length === 2)
+            given.splice(0, 2, { clr: item.clr, mm: given[0].mm + given[1].mm });
         if (piece.donor.reversed) given.reverse();
         const same =
             given.length === wanted.length &&
-            given.every((one, i) => Math.abs(one.clr - wanted[i].clr) <= GRANTED && Math.abs(one.mm - wanted[i].mm) <= 2 * GRANTED);
+            given.every(
+                (one, i) =>
+                    Math.abs(one.clr - wanted[i].clr) <= GRANTED &&
+                    Math.abs(one.mm - wanted[i].mm) <= 2 * GRANTED,
+            );
         if (!same)
-            faults.push(`run ${run.id} at ${piece.from}: wants ${JSON.stringify(wanted)}, ${name} gives ${JSON.stringify(given)}`);
+            faults.push(
+                `run ${run.id} at ${piece.from}: wants ${JSON.stringify(wanted)}, ${name} gives ${JSON.stringify(given)}`,
+            );
         copies.set(name, { item, places: [...(copies.get(name)?.places ?? []), [from, to]] });
     }
     let cuts = 0;
@@ -148,14 +173,18 @@ export function judge(problem, answer) {
         used.set(item.id, (used.get(item.id) ?? 0) + 1);
     }
     for (const [id, count] of used) {
-        if (count > (items.get(id).count ?? Infinity)) faults.push(`${id}: ${count} used of ${items.get(id).count}`);
-        if (answer.totals.opened[id] !== count) faults.push(`${id}: ${answer.totals.opened[id]} told, ${count} used`);
+        if (count > (items.get(id).count ?? Infinity))
+            faults.push(`${id}: ${count} used of ${items.get(id).count}`);
+        if (answer.totals.opened[id] !== count)
+            faults.push(`${id}: ${answer.totals.opened[id]} told, ${count} used`);
     }
     cost += cuts * rules.cut_cost;
     if (answer.totals.joints !== joints) faults.push(`${answer.totals.joints} joints told, ${joints} found`);
     if (answer.totals.cuts !== cuts) faults.push(`${answer.totals.cuts} cuts told, ${cuts} found`);
-    if (Math.abs(answer.totals.cost - cost) > 1e-3) faults.push(`cost ${answer.totals.cost} told, ${cost} found`);
-    if (answer.lower_bound !== null && answer.lower_bound > cost + 1e-3) faults.push(`bound ${answer.lower_bound} above the cost ${cost}`);
+    if (Math.abs(answer.totals.cost - cost) > 1e-3)
+        faults.push(`cost ${answer.totals.cost} told, ${cost} found`);
+    if (answer.lower_bound !== null && answer.lower_bound > cost + 1e-3)
+        faults.push(`bound ${answer.lower_bound} above the cost ${cost}`);
     return { faults, joints, cuts, cost };
 }
 

@@ -160,7 +160,8 @@ final readonly class Impossible
             $isZone = static fn (array $zone): bool => $zone[1] > $stretch->fromMm && $zone[0] < $stretch->toMm;
             $zone = array_key_first(array_filter($run->noJoint, $isZone));
             if ($zone !== null) {
-                $found[] = new Refusal('no joint may be here, and no stock gives one piece as long', "$path.no_joint[$zone]", $by);
+                $what = 'no joint may be here, and no stock gives one piece as long';
+                $found[] = new Refusal($what, "$path.no_joint[$zone]", $by);
             } elseif ($stretch->bends !== []) {
                 $field = "$path.elements[{$stretch->bends[0]['link']->element}].bend";
                 $found[] = new Refusal('no stock has this bend with its extra length', $field, $by);

@@ -90,7 +90,9 @@ final readonly class Shelf
             $lacking -= $item->usableMm() > 0.0 ? ($item->count ?? INF) * $item->usableMm() : 0.0;
         }
 
-        return $lacking > self::WITHIN ? [$this->tooLittle('mm along the centreline, extra length counted', $lacking)] : [];
+        return $lacking > self::WITHIN
+            ? [$this->tooLittle('mm along the centreline, extra length counted', $lacking)]
+            : [];
     }
 
     /** @return list<CutRun> */

@@ -101,16 +101,20 @@ final readonly class Stretch
             return INF;
         }
         [$first, $last] = $item->legsMm();
-        // At a tangent of the stock, either way round; what is left of its bend takes extra length as well as a leg does.
-        $ways = [[$needBefore, $first + ($before > 0.0 ? 0.0 : $room), $needAfter, $last + ($after > 0.0 ? 0.0 : $room)]];
-        $ways[] = [$needBefore, $last + ($before > 0.0 ? 0.0 : $room), $needAfter, $first + ($after > 0.0 ? 0.0 : $room)];
+        if ($room > 0.05 && $before > 0.0 && $after > 0.0) {
+            // In too wide a bend only one side has a straight: the shorter one is too much.
+            return min($before, $after);
+        }
+        // What is left of its bend takes extra length as well as a leg does.
+        $restBefore = $before > 0.0 ? 0.0 : $room;
+        $restAfter = $after > 0.0 ? 0.0 : $room;
+        $all = $this->toMm - $this->fromMm + $this->longFromMm + $this->longToMm - $item->chain->lengthMm;
         $least = INF;
-        foreach ($room > 0.05 && $before > 0.0 && $after > 0.0 ? [] : $ways as [$one, $oneRoom, $other, $otherRoom]) {
-            $all = $this->toMm - $this->fromMm + $this->longFromMm + $this->longToMm - $item->chain->lengthMm;
-            $least = min($least, max($one - $oneRoom, $other - $otherRoom, $all));
+        foreach ([[$first, $last], [$last, $first]] as [$legBefore, $legAfter]) {
+            $lacking = max($needBefore - $legBefore - $restBefore, $needAfter - $legAfter - $restAfter, $all);
+            $least = min($least, $lacking);
         }
 
-        // In too wide a bend only one side has a straight: the shorter one is too much.
-        return is_infinite($least) ? min($before, $after) : $least;
+        return $least;
     }
 }

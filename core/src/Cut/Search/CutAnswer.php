@@ -25,7 +25,9 @@ final readonly class CutAnswer
     /** Whether no other plan can cost less. */
     public function isProven(): bool
     {
-        return $this->status === CutStatus::Solved && $this->lowerBound !== null && $this->cost <= $this->lowerBound + 1e-6;
+        return $this->status === CutStatus::Solved
+            && $this->lowerBound !== null
+            && $this->cost <= $this->lowerBound + 1e-6;
     }
 
     /**

@@ -48,6 +48,8 @@ final readonly class CutAnswers
         ksort($opened);
         $cost += $joints * $problem->rules->jointCost;
 
-        return new CutAnswer(CutStatus::Solved, array_merge(...$byRun), $joints, $cuts, $opened, $cost, min($bound, $cost));
+        $pieces = array_merge(...$byRun);
+
+        return new CutAnswer(CutStatus::Solved, $pieces, $joints, $cuts, $opened, $cost, min($bound, $cost));
     }
 }

@@ -56,7 +56,10 @@ final readonly class Donor
     /** Both straights of it: before the bend and after; of a stick its whole usable length and nothing. */
     public function longestLegMm(): float
     {
-        return max(min($this->arcFromMm, $this->toMm) - $this->fromMm, $this->toMm - max($this->arcToMm, $this->fromMm));
+        return max(
+            min($this->arcFromMm, $this->toMm) - $this->fromMm,
+            $this->toMm - max($this->arcToMm, $this->fromMm),
+        );
     }
 
     /**

@@ -165,6 +165,23 @@ final class RunShape
     }
 
     /**
+     * @param  list<Donor>  $donors
+     * @return list<float> legs of the stock that a bend can come from; none if there is no such bend
+     */
+    private function legs(int $bend, array $donors): array
+    {
+        $legs = [];
+        $clrMm = $this->bends[$bend]['link']->clrMm ?? -1.0;
+        foreach ($donors as $donor) {
+            if (abs($donor->clrMm - $clrMm) <= Donor::SAME_MM) {
+                array_push($legs, $donor->arcFromMm, $donor->lastLegMm());
+            }
+        }
+
+        return array_values(array_unique($legs));
+    }
+
+    /**
      * The corners of a straight: its ends, joints asked for, edges of zones, where a neighbour takes all that a leg can
      * give, where the least piece fits behind, where an offcut fills the rest.
      *
@@ -180,14 +197,9 @@ final class RunShape
             array_push($stops, ...$zone);
         }
         $least = max($this->rules->jointSpacingMm, $this->rules->leastPieceMm - 2 * $joint);
-        $tight = [];
-        if (isset($this->bends[$k])) {
-            foreach ($donors as $donor) {
-                if (abs($donor->clrMm - $this->bends[$k]['link']->clrMm) <= Donor::SAME_MM) {
-                    $tight[] = $to - ($donor->arcFromMm - $joint);
-                    $tight[] = $to - ($donor->lengthMm() - $donor->arcToMm - $joint);
-                }
-            }
+        $tight = array_map(static fn (float $leg): float => $to - $leg + $joint, $this->legs($k, $donors));
+        foreach ($this->legs($k - 1, $donors) as $leg) {
+            $stops[] = $from + $leg - $joint;
         }
         $ends = [$to, ...$tight];
         $stops = [...$stops, ...$tight, $to - $least, $from + $least];

@@ -12,9 +12,6 @@ use UpsweptBead\Core\Cut\Problem\CutRules;
  */
 final class RunSplitter
 {
-    /** Straight pieces in a row that are looked for, beyond the joints asked for and what the stock is too short to do without. */
-    private const MORE_STRAIGHTS = 1;
-
     /** @var list<OpenCopy> one of every kind of stock */
     private readonly array $unused;
 
@@ -38,7 +35,8 @@ final class RunSplitter
         $level = [$root];
         for ($k = $root->bend; $level !== []; $k++) {
             $behind = new Pool($weights->width);
-            $rounds = self::MORE_STRAIGHTS + $shape->jointsOn[$k]
+            // Behind the last bend there is no other piece that ends the run.
+            $rounds = $weights->straights + $shape->jointsOn[$k] + ($k === count($shape->bends) ? 1 : 0)
                 + (int) floor(($shape->straightToMm($k) - $shape->straightFromMm($k)) / $this->longestMm);
             for ($active = $level; $active !== [] && $rounds >= 0; $rounds--) {
                 $next = new Pool($weights->width);

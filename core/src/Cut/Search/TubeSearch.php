@@ -22,6 +22,9 @@ final class TubeSearch
     /** Of a tube with many bends fewer at first, and as few as this where time is up. */
     private const SCANT = 4;
 
+    /** Straight pieces in a row where nothing is found yet. */
+    private const PATIENT_STRAIGHTS = 4;
+
     private const BENDS_TIMES_WIDE = 1500;
 
     /** One round in so many looks for joints thoroughly; of a tube with few bends every other one. */
@@ -123,7 +126,9 @@ final class TubeSearch
     {
         $this->idle = 0;
 
-        $weights = $this->weights(self::NARROW);
+        $weights = $this->best === null
+            ? new Weights(0.0, [], self::WIDE, true, self::PATIENT_STRAIGHTS)
+            : $this->weights(self::NARROW);
 
         return $this->whole($this->chance->shuffled(array_keys($this->shapes)), static fn (): Weights => $weights);
     }
@@ -151,7 +156,9 @@ final class TubeSearch
             $factors[$shunned->index] = self::SHUNNED;
         }
 
-        return new Weights(0.5 * $this->chance->below(3), $factors, $width, $this->chance->below($this->thorough) === 0);
+        $share = 0.5 * $this->chance->below(3);
+
+        return new Weights($share, $factors, $width, $this->chance->below($this->thorough) === 0);
     }
 
     /**

@@ -12,12 +12,15 @@ final readonly class Weights
      * @param  array<int, float>  $factors  by donor
      * @param  int  $width  how many branches are kept side by side
      * @param  bool  $isThorough  whether joints are tried, too, where a remnant would be used up to the last
+     * @param  int  $straights  straight pieces in a row that are looked for, beyond what joints asked for and the length
+     *                          of the stock make necessary
      */
     public function __construct(
         public float $share,
         public array $factors,
         public int $width,
         public bool $isThorough,
+        public int $straights = 1,
     ) {}
 
     public static function plain(int $width): self
@@ -29,6 +32,8 @@ final readonly class Weights
     {
         $used = min(1.0, $usedMm / max(1.0, $donor->lengthMm()));
 
-        return $donor->item->cost * ($this->factors[$donor->index] ?? 1.0) * (1.0 - $this->share + $this->share * $used);
+        $factor = $this->factors[$donor->index] ?? 1.0;
+
+        return $donor->item->cost * $factor * (1.0 - $this->share + $this->share * $used);
     }
 }

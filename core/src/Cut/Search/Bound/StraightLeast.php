@@ -122,7 +122,8 @@ final class StraightLeast
             if ($leg === null) {
                 $least = $length <= self::SAME_MM ? 0.0 : INF;
             } elseif ($length + $endLong <= $leg + self::SAME_MM || $length <= self::SAME_MM) {
-                $least = abs($length + $endLong - $leg) <= self::SAME_MM || $leg <= $endLong ? 0.0 : $this->rules->cutCost;
+                $isUsedUp = abs($length + $endLong - $leg) <= self::SAME_MM || $leg <= $endLong;
+                $least = $isUsedUp ? 0.0 : $this->rules->cutCost;
             }
         }
         if ($length > self::SAME_MM) {

@@ -36,8 +36,11 @@ final class FullSticks
     private int $patience = 0;
 
     /** @param  list<int>  $sizes  each with its kerf, the longest first */
-    private function __construct(private readonly array $sizes, private readonly int $room, private readonly Chance $chance)
-    {
+    private function __construct(
+        private readonly array $sizes,
+        private readonly int $room,
+        private readonly Chance $chance,
+    ) {
         $this->combine();
     }
 

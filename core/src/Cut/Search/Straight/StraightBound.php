@@ -93,7 +93,7 @@ final readonly class StraightBound
     private static function sticks(array $sizes, int $room): int
     {
         $most = 0;
-        foreach (array_unique($sizes) as $limit) {
+        foreach ([0, ...array_unique($sizes)] as $limit) {
             if (2 * $limit > $room) {
                 continue;
             }

@@ -150,7 +150,8 @@ final class StraightNesting
                     continue;
                 }
                 $bin = $this->filled($kind, $pieces, $most, $byChance);
-                $worth = $this->straights->cost($kind, count($bin['pieces']), $bin['used']) - $bin['used'] * $this->price
+                $worth = $this->straights->cost($kind, count($bin['pieces']), $bin['used'])
+                    - $bin['used'] * $this->price
                     - count($bin['pieces']) * $this->straights->rules->cutCost;
                 if ($worth < $least) {
                     [$best, $least] = [$bin, $worth];

@@ -47,8 +47,43 @@ describe('the ribbon', () => {
 });
 
 describe('the drawing of a piece', () => {
+    const none = { longStart: 0, longEnd: 0 };
+
+    it('is as long as the piece is cut, and shows where it ends up', () => {
+        const shape = outline({
+            before: 40,
+            after: 60,
+            straight: 0,
+            clr: 114.3,
+            angle: 90,
+            od: 76.2,
+            longStart: 0,
+            longEnd: 12.7,
+        });
+        expect(gone(points(shape.centre))).toBeCloseTo(40 + (114.3 * Math.PI) / 2 + 60 + 12.7, -0.5);
+        expect(shape.finished).toHaveLength(1);
+        // The far end points straight down; the cut lies 12.7 mm beyond where the piece ends up.
+        expect(shape.cuts[1]![0].y - shape.finished[0]![0].y).toBeCloseTo(12.7);
+    });
+
+    it('lets extra length of an end in the bend go on round the bend', () => {
+        const shape = outline({
+            before: 0,
+            after: 0,
+            straight: 0,
+            clr: 100,
+            angle: 45,
+            od: 40,
+            longStart: 10,
+            longEnd: 0,
+        });
+        const start = points(shape.centre)[0]!;
+        expect(Math.hypot(start[0], start[1] - 100)).toBeCloseTo(100, 1);
+        expect(shape.finished[0]![0].x).toBeCloseTo(0);
+    });
+
     it('draws a straight as long and as wide as it is', () => {
-        const shape = outline({ before: 0, after: 0, straight: 300, clr: 0, angle: 0, od: 76.2 });
+        const shape = outline({ before: 0, after: 0, straight: 300, clr: 0, angle: 0, od: 76.2, ...none });
         const xs = points(shape.edge).map(([x]) => x);
         const ys = points(shape.edge).map(([, y]) => y);
         expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(300);
@@ -57,7 +92,15 @@ describe('the drawing of a piece', () => {
     });
 
     it('draws a bend whose centreline is legs and arc, and whose outside is longer by half a tube times the angle', () => {
-        const shape = outline({ before: 40, after: 60, straight: 0, clr: 114.3, angle: 90, od: 76.2 });
+        const shape = outline({
+            before: 40,
+            after: 60,
+            straight: 0,
+            clr: 114.3,
+            angle: 90,
+            od: 76.2,
+            ...none,
+        });
         const arc = (114.3 * Math.PI) / 2;
         expect(gone(points(shape.centre))).toBeCloseTo(40 + arc + 60, -0.5);
         const edge = points(shape.edge);
@@ -70,7 +113,7 @@ describe('the drawing of a piece', () => {
 
     it('turns a right angle by a right angle', () => {
         const line = points(
-            outline({ before: 0, after: 50, straight: 0, clr: 100, angle: 90, od: 50 }).centre,
+            outline({ before: 0, after: 50, straight: 0, clr: 100, angle: 90, od: 50, ...none }).centre,
         );
         const [[x1, y1], [x2, y2]] = [line.at(-2)!, line.at(-1)!];
         expect(x2 - x1).toBeCloseTo(0, 1);

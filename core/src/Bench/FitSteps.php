@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Cut\CutPlan;
+use UpsweptBead\Core\Cut\MarkKind;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Fit\FitStep;
@@ -30,13 +31,22 @@ final readonly class FitSteps
     {
         $do = ["Cut $piece->mark from $piece->stockId: {$this->length($piece->cutLengthMm())} along the centreline."];
         foreach ($piece->marks as $mark) {
-            $do[] = sprintf(
-                '%s: outer edge %s, centre %s, inner edge %s.',
-                $mark->label,
-                $this->length($mark->outerMm),
-                $this->length($mark->centreMm),
-                $this->length($mark->innerMm),
-            );
+            $do[] = $mark->label.match ($mark->kind) {
+                MarkKind::OwnEnd => '.',
+                MarkKind::Straight => ": {$this->length($mark->centreMm)}.",
+                MarkKind::Bend => sprintf(
+                    ': outer edge %s, centre %s, inner edge %s.',
+                    $this->length($mark->outerMm),
+                    $this->length($mark->centreMm),
+                    $this->length($mark->innerMm),
+                ),
+            };
+        }
+        $long = ['upstream' => $piece->allowances->startMm, 'downstream' => $piece->allowances->endMm()];
+        foreach ($long as $end => $mm) {
+            if ($mm > 0.0) {
+                $do[] = "Of it {$this->length($mm)} are extra at the $end end.";
+            }
         }
         $do[] = sprintf(
             'Ends: %s; %s. Deburr inside and out.',
@@ -178,11 +188,12 @@ final readonly class FitSteps
         foreach ($this->cut->piecesOf($step->run) as $piece) {
             if ($piece->mark === $step->brings && $piece->clocking !== null) {
                 return sprintf(
-                    'Turn %s by %s %s looking with the flow: %s round the outside from the throat line before it.',
+                    'Turn %s by %s %s looking with the flow: %s round the outside from %s.',
                     $piece->mark,
                     Quantity::Angle->show(abs($piece->clocking->turnDeg), $this->job->units),
                     $piece->clocking->turnDeg < 0 ? 'anticlockwise' : 'clockwise',
                     $this->length(abs($piece->clocking->aroundMm)),
+                    $piece->isFirstBend() ? 'the index mark of the start' : 'the throat line before it',
                 );
             }
         }

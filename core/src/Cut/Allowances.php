@@ -8,14 +8,25 @@ use UpsweptBead\Core\Reason\Figure;
 
 /**
  * What a piece is cut longer by than it ends up in the run, in mm: left to trim at the trial fit, pulled short by its
- * welds, and gone into the part that its end slips into.
+ * welds, and gone into the part that its end slips into. It all lies at one end or the other.
  */
 final readonly class Allowances
 {
-    public function __construct(public Figure $trim, public Figure $shrink, public Figure $slip) {}
+    /** @param  float  $startMm  what of it lies at the upstream end */
+    public function __construct(
+        public Figure $trim,
+        public Figure $shrink,
+        public Figure $slip,
+        public float $startMm,
+    ) {}
 
     public function totalMm(): float
     {
         return $this->slip->value + $this->trim->value + $this->shrink->value;
+    }
+
+    public function endMm(): float
+    {
+        return $this->totalMm() - $this->startMm;
     }
 }

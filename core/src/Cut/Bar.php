@@ -9,10 +9,4 @@ final readonly class Bar
 {
     /** @param  list<Piece>  $pieces */
     public function __construct(public float $lengthMm, public array $pieces, public float $leftMm) {}
-
-    /** @param  float  $leftMm  what is left then */
-    public function with(Piece $piece, float $leftMm): self
-    {
-        return new self($this->lengthMm, [...$this->pieces, $piece], $leftMm);
-    }
 }

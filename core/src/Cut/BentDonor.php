@@ -6,14 +6,15 @@ namespace UpsweptBead\Core\Cut;
 
 use UpsweptBead\Core\Stock\BendStock;
 
-/** One bought bend and the pieces cut from it; `leftDeg` is the bend that remains after the saw. */
+/** One bought bend and the pieces cut from it, in order along it; `leftDeg` is the most of its bend that remains in one. */
 final readonly class BentDonor
 {
     /** @param  list<Piece>  $pieces */
-    public function __construct(
-        public BendStock $stock,
-        public array $pieces,
-        public float $leftDeg,
-        public int $freeLegs,
-    ) {}
+    public function __construct(public BendStock $stock, public array $pieces, public float $leftDeg) {}
+
+    /** Along its centreline. */
+    public function lengthMm(): float
+    {
+        return $this->stock->clampLegMm + deg2rad($this->stock->angleDeg) * $this->stock->clrMm + $this->stock->pullLegMm;
+    }
 }

@@ -34,25 +34,42 @@ final readonly class CutPlan
 
     public static function of(Job $job, Layout $layout, Shop $shop): self
     {
-        $pieces = $byTube = [];
+        $bends = $byTube = $tubes = [];
         foreach ($layout->runs as $routed) {
-            $spans = Jointing::of($routed->run, $shop->catalogue->bendsFor($routed->tube->id));
+            $tubes[$routed->tube->id] = $routed->tube;
+            $stock = $shop->catalogue->bendsFor($routed->tube->id);
+            $slipMm = Pieces::slips($job, $routed->spec) ? $shop->rules->value('fit.slip_depth') : 0.0;
+            $spans = Jointing::of($routed->run, $stock, $slipMm);
             if ($spans !== null && $routed->run->lengthMm() >= self::SHORTEST_MM) {
-                $ofRun = Pieces::of($routed, $spans, $job, $shop);
-                $pieces[$routed->spec->letter] = $ofRun;
+                $bends[$routed->tube->id] ??= new Bends($stock);
+                $ofRun = Pieces::of($routed, $spans, $job, $shop, $bends[$routed->tube->id]);
                 $byTube[$routed->tube->id] = [...$byTube[$routed->tube->id] ?? [], ...$ofRun];
             }
         }
         $nestings = array_map(
-            static fn (string $id, array $all): Nesting => Nesting::of($id, $all, $shop->rules),
-            array_map(strval(...), array_keys($byTube)),
+            static fn (int|string $id, array $all): Nesting => Nesting::of(
+                $tubes[$id],
+                $all,
+                $bends[$id],
+                $shop->rules,
+                $shop->shelf,
+            ),
+            array_keys($byTube),
             $byTube,
         );
+        $pieces = [];
+        foreach ($nestings as $nesting) {
+            foreach ($nesting->pieces as $piece) {
+                $pieces[$piece->run][] = $piece;
+            }
+        }
 
-        return new self($pieces, $nestings, StockNeed::all($nestings, $shop), [
-            ...self::tooLong($layout, $nestings),
-            ...self::bentIn($layout, $pieces),
-        ]);
+        return new self(
+            $pieces,
+            $nestings,
+            StockNeed::all($nestings, $shop),
+            CutNotices::of($layout->runs, $pieces, $nestings),
+        );
     }
 
     /** @return list<Piece> */
@@ -74,44 +91,5 @@ final readonly class CutPlan
     public function toBuy(): int
     {
         return array_sum(array_map(static fn (StockNeed $need): int => $need->toBuy(), $this->stock));
-    }
-
-    /**
-     * @param  list<Nesting>  $nestings
-     * @return list<Notice>
-     */
-    private static function tooLong(Layout $layout, array $nestings): array
-    {
-        $notices = [];
-        foreach ($nestings as $nesting) {
-            foreach ($nesting->tooLong as $piece) {
-                $notices[] = Notice::problem(
-                    "{$layout->run($piece->run)?->path}.route",
-                    "Piece $piece->mark is longer than the tube comes; it needs a joint or longer stock.",
-                );
-            }
-        }
-
-        return $notices;
-    }
-
-    /**
-     * @param  array<string, list<Piece>>  $pieces
-     * @return list<Notice>
-     */
-    private static function bentIn(Layout $layout, array $pieces): array
-    {
-        $notices = [];
-        foreach ($pieces as $letter => $ofRun) {
-            $last = $ofRun[count($ofRun) - 1];
-            if ($last->allowances->slip->value > 0.0 && $last->endsInBend()) {
-                $notices[] = Notice::caution(
-                    "{$layout->run($letter)?->path}.route.endStraight",
-                    "Piece $last->mark ends in its bend, so nothing straight goes into the inlet. Keep a straight end on the run.",
-                );
-            }
-        }
-
-        return $notices;
     }
 }

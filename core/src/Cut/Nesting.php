@@ -4,45 +4,87 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cut;
 
+use UpsweptBead\Core\Cut\Problem\Chain;
+use UpsweptBead\Core\Cut\Problem\CutRules;
+use UpsweptBead\Core\Cut\Problem\Link;
+use UpsweptBead\Core\Cut\Problem\StockItem;
+use UpsweptBead\Core\Cut\Problem\StockKind;
+use UpsweptBead\Core\Cut\Search\Donor;
+use UpsweptBead\Core\Cut\Search\Straight\StraightBound;
+use UpsweptBead\Core\Cut\Search\Straight\StraightNesting;
+use UpsweptBead\Core\Cut\Search\Straight\Straights;
+use UpsweptBead\Core\Route\Search\Chance;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Stock\TubeSize;
 
 /**
- * Which bought bars and bends all pieces of one size of tube are cut from, whichever run they belong to: first fit,
- * longest first.
+ * Which bought bars and bends all pieces of one size of tube are cut from, whichever run they belong to.
  *
  * `leastBars` is a lower bound: no cutting plan needs fewer, so a person sees how good this one is.
  */
 final readonly class Nesting
 {
+    /** Tries at fewer bars, beyond the first packing. */
+    private const TRIES = 60;
+
     /**
+     * @param  list<Piece>  $pieces  as they came, each with its place
      * @param  list<Bar>  $bars
      * @param  list<BentDonor>  $donors
-     * @param  list<Piece>  $tooLong  straight pieces longer than a bar
+     * @param  list<Piece>  $without  pieces that no stock is long enough for
+     * @param  list<Piece>  $unheld  pieces from stock of which nothing is left that a saw could hold
      */
     private function __construct(
         public string $tubeId,
+        public array $pieces,
         public array $bars,
         public array $donors,
         public int $leastBars,
-        public array $tooLong,
+        public array $without,
+        public array $unheld,
     ) {}
 
-    /** @param  list<Piece>  $pieces  all from this size of tube */
-    public static function of(string $tubeId, array $pieces, ShopRules $rules): self
+    /**
+     * @param  list<Piece>  $pieces  all from this size of tube
+     * @param  array<array-key, int>  $shelf  how many there are of each stock item
+     */
+    public static function of(TubeSize $tube, array $pieces, Bends $bends, ShopRules $rules, array $shelf): self
     {
-        $straight = array_values(array_filter($pieces, static fn (Piece $piece): bool => ! $piece->isBend()));
-        $bent = array_values(array_filter($pieces, static fn (Piece $piece): bool => $piece->isBend()));
-        usort($straight, static fn (Piece $a, Piece $b): int => $b->cutLengthMm() <=> $a->cutLengthMm());
-        usort($bent, static fn (Piece $a, Piece $b): int => $b->angleDeg <=> $a->angleDeg);
-        [$bars, $tooLong] = self::bars($straight, $rules);
-        $perBar = $rules->value('cut.stock_length') - $rules->value('cut.end_trim') + $rules->value('cut.kerf');
-        $needed = array_sum(
-            array_map(static fn (Piece $piece): float => $piece->cutLengthMm() + $rules->value('cut.kerf'), $straight),
+        $cutRules = self::rules($rules);
+        $bent = array_values(array_filter($pieces, static fn (Piece $one): bool => $one->isBend()));
+        $packing = BendPacking::best($bent, $bends, $cutRules, $shelf);
+        [$bars, $leastBars, $tooLong] = self::bars(
+            array_values(array_filter($pieces, static fn (Piece $one): bool => ! $one->isBend())),
+            $cutRules,
+            $rules,
         );
+        $places = $packing->places();
+        foreach ($bars as $number => $bar) {
+            $atMm = $rules->value('cut.end_trim');
+            foreach ($bar->pieces as $piece) {
+                $until = $atMm + $piece->cutLengthMm();
+                $whole = $bar->lengthMm;
+                $places[$piece->mark] = new Place($tube->id, $number + 1, $atMm, $until, false, $whole, $whole, $whole);
+                $atMm = $until + $cutRules->kerfMm;
+            }
+        }
+        $placed = array_map(
+            static fn (Piece $piece): Piece => isset($places[$piece->mark])
+                ? $piece->cutFrom($places[$piece->mark], $tube->odMm)
+                : $piece,
+            $pieces,
+        );
+        $byMark = array_column($placed, null, 'mark');
 
-        $leastBars = (int) ceil($needed / $perBar - 1e-9);
-
-        return new self($tubeId, $bars, self::donors($bent, $rules->value('cut.kerf')), $leastBars, $tooLong);
+        return new self(
+            $tube->id,
+            $placed,
+            $bars,
+            $packing->donors($byMark),
+            $leastBars,
+            [...$packing->without, ...$tooLong],
+            $packing->unheld,
+        );
     }
 
     /** @return array<array-key, int> how many of each stock item it takes, by id */
@@ -56,71 +98,47 @@ final readonly class Nesting
         return $needed;
     }
 
-    /**
-     * @param  list<Piece>  $pieces
-     * @return array{list<Bar>, list<Piece>}
-     */
-    private static function bars(array $pieces, ShopRules $rules): array
+    /** Every joint and cut costs the same here, whichever it is: only what is opened counts. */
+    private static function rules(ShopRules $rules): CutRules
     {
-        /** @var list<Bar> $bars */
-        $bars = [];
-        $tooLong = [];
-        [$stockMm, $kerfMm, $trimMm] = [
-            $rules->value('cut.stock_length'),
-            $rules->value('cut.kerf'),
-            $rules->value('cut.end_trim'),
-        ];
-        foreach ($pieces as $piece) {
-            $cutMm = $piece->cutLengthMm();
-            if ($cutMm > $stockMm - $trimMm) {
-                $tooLong[] = $piece;
-
-                continue;
-            }
-            foreach ($bars as $i => $bar) {
-                if ($bar->leftMm - $kerfMm >= $cutMm) {
-                    $bars[$i] = $bar->with($piece, $bar->leftMm - $kerfMm - $cutMm);
-
-                    continue 2;
-                }
-            }
-            $bars[] = new Bar($stockMm, [$piece], $stockMm - $trimMm - $cutMm);
-        }
-
-        return [$bars, $tooLong];
+        return new CutRules($rules->value('cut.kerf'), $rules->value('cut.hold'), 0.0, 0.0, 0.0, 0.0, 0.01);
     }
 
     /**
-     * A cut uses up w/R of bend; each donor has two legs, and only the two pieces at its ends can keep one.
-     *
      * @param  list<Piece>  $pieces
-     * @return list<BentDonor>
+     * @return array{list<Bar>, int, list<Piece>} the bars, how few there can be, and the pieces that are too long
      */
-    private static function donors(array $pieces, float $kerfMm): array
+    private static function bars(array $pieces, CutRules $cutRules, ShopRules $rules): array
     {
-        $donors = [];
-        foreach ($pieces as $piece) {
-            $stock = $piece->span->donor;
-            if ($stock === null) {
-                continue;
-            }
-            $legs = ($piece->span->legBeforeMm > 0 ? 1 : 0) + ($piece->span->legAfterMm > 0 ? 1 : 0);
-            $usedDeg = $piece->angleDeg + rad2deg($kerfMm / $stock->clrMm);
-            foreach ($donors as $i => $donor) {
-                $serves =
-                    $donor->stock->id === $stock->id &&
-                    $donor->freeLegs >= $legs &&
-                    $donor->leftDeg >= $piece->angleDeg;
-                if ($serves) {
-                    $left = max(0.0, $donor->leftDeg - $usedDeg);
-                    $donors[$i] = new BentDonor($stock, [...$donor->pieces, $piece], $left, $donor->freeLegs - $legs);
-
-                    continue 2;
-                }
-            }
-            $donors[] = new BentDonor($stock, [$piece], max(0.0, $stock->angleDeg - $usedDeg), 2 - $legs);
+        // New stock is squared once: what is behind that is a stick with ends of its own.
+        $lengthMm = $rules->value('cut.stock_length');
+        $roomMm = $lengthMm - $rules->value('cut.end_trim');
+        $fits = static fn (Piece $piece): bool => $piece->cutLengthMm() <= $roomMm + Donor::SAME_MM;
+        $tooLong = array_values(array_filter($pieces, static fn (Piece $piece): bool => ! $fits($piece)));
+        $pieces = array_values(array_filter($pieces, $fits));
+        if ($pieces === []) {
+            return [[], 0, $tooLong];
         }
+        $stick = new StockItem('', '', StockKind::Stick, Chain::of([Link::straight($roomMm)]), 0.0, null, 1.0);
+        $parts = array_map(
+            static fn (int $id, Piece $piece) => Bends::part($id, $piece, 0.0, $piece->allowances->totalMm()),
+            array_keys($pieces),
+            $pieces,
+        );
+        $straights = new Straights($parts, [new Donor(0, $stick)], $cutRules);
+        $left = self::TRIES;
+        $mayGoOn = static function () use (&$left): bool {
+            return $left-- > 0;
+        };
+        $leastBars = StraightBound::sticks($straights->pieces, $straights->rooms[0]);
+        // With so many bars the packing is as good as it can be, whichever cuts are saved.
+        $enough = $leastBars * 1.0 + count($pieces) * $cutRules->cutCost;
+        $bins = (new StraightNesting($straights, new Chance(1), $mayGoOn, $enough))->best() ?? [];
 
-        return array_values($donors);
+        return [array_map(static fn (array $bin): Bar => new Bar(
+            $lengthMm,
+            array_map(static fn (int $piece): Piece => $pieces[$piece], $bin['pieces']),
+            $roomMm + $cutRules->kerfMm - $bin['used'] / Straights::STEPS,
+        ), $bins), $leastBars, $tooLong];
     }
 }

@@ -7,13 +7,15 @@ namespace UpsweptBead\Core\Cut;
 use UpsweptBead\Core\Run\Clocking;
 use UpsweptBead\Core\Run\PieceSpan;
 
-/** One piece to cut: its mark, the stock it comes from, its ends, allowances and marks. Lengths in mm, mass in kg. */
+/** One piece to cut: its mark, its ends, allowances, and where it is cut from. Lengths in mm, mass in kg. */
 final readonly class Piece
 {
     /**
      * @param  string  $run  letter
-     * @param  list<CutMark>  $marks
+     * @param  string  $stockId  what it is cut from
      * @param  Clocking|null  $clocking  turn of this bend's throat line from the one before it, or from the start's index
+     * @param  Place|null  $place  null if there is nothing it can be cut from
+     * @param  list<CutMark>  $marks
      */
     public function __construct(
         public string $mark,
@@ -26,14 +28,40 @@ final readonly class Piece
         public EndPrep $endPrep,
         public Allowances $allowances,
         public float $massKg,
-        public array $marks,
         public ?Clocking $clocking,
+        public ?Place $place = null,
+        public array $marks = [],
     ) {}
+
+    public function cutFrom(Place $place, float $odMm): self
+    {
+        return new self(
+            $this->mark,
+            $this->run,
+            $this->span,
+            $place->stockId,
+            $this->angleDeg,
+            $this->clrMm,
+            $this->startPrep,
+            $this->endPrep,
+            $this->allowances,
+            $this->massKg,
+            $this->clocking,
+            $place,
+            Marks::of($this, $place, $odMm),
+        );
+    }
 
     /** Whether its downstream end lies in the bend, with nothing straight behind it. */
     public function endsInBend(): bool
     {
         return $this->isBend() && $this->span->legAfterMm <= 0.0;
+    }
+
+    /** Whether its bend is the first of its run, so that there is no throat line to turn it from. */
+    public function isFirstBend(): bool
+    {
+        return $this->span->bendIndex === 0;
     }
 
     public function isBend(): bool

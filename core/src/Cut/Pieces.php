@@ -6,65 +6,119 @@ namespace UpsweptBead\Core\Cut;
 
 use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
 use UpsweptBead\Core\Reason\Reason;
+use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\Clocking;
 use UpsweptBead\Core\Run\PieceSpan;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Units\Quantity;
 
-/** Turns the spans of a run into pieces to cut, with marks and allowances. */
+/** Turns the spans of a run into pieces to cut, with what each is cut longer by. */
 final readonly class Pieces
 {
-    private function __construct(private RoutedRun $routed, private Job $job, private Shop $shop) {}
+    /** More than any shrink (mm). */
+    private const MORE_MM = 5.0;
+
+    private function __construct(
+        private RoutedRun $routed,
+        private Job $job,
+        private Shop $shop,
+        private Bends $bends,
+    ) {}
 
     /**
      * @param  list<PieceSpan>  $spans
-     * @return list<Piece>
+     * @return list<Piece> not cut from anything yet
      */
-    public static function of(RoutedRun $routed, array $spans, Job $job, Shop $shop): array
+    public static function of(RoutedRun $routed, array $spans, Job $job, Shop $shop, Bends $bends): array
     {
-        $maker = new self($routed, $job, $shop);
+        $maker = new self($routed, $job, $shop, $bends);
 
         return array_map(
             static fn (int $i): Piece => $maker->piece(
                 $routed->spec->letter.($i + 1),
                 $spans[$i],
+                $i === 0,
                 $i === count($spans) - 1,
             ),
             array_keys($spans),
         );
     }
 
-    private function piece(string $mark, PieceSpan $span, bool $last): Piece
+    private function piece(string $mark, PieceSpan $span, bool $first, bool $last): Piece
     {
         $bend = $span->bendIndex === null ? null : $this->routed->run->bends[$span->bendIndex];
         $tube = $this->routed->tube;
+        $spec = $this->routed->spec;
+        // An end of the run is a butt only at a ring; a flange's fillet hardly shrinks, a slip fillet not at all.
+        $startButts = ! $first || $spec->start->kind === EndKind::VBand;
+        $endButts = ! $last || $spec->end->kind === EndKind::VBand;
         $prep = EndPrep::forButt($tube->wallMm);
-        // The run's last end is a butt only at a ring; a flange's fillet hardly shrinks, a slip fillet not at all.
-        $butts = ! $last || $this->routed->spec->end->kind === EndKind::VBand;
         $densityKgM3 = $this->shop->catalogue->metal($this->job->metal)->densityKgM3;
 
         return new Piece(
             $mark,
-            $this->routed->spec->letter,
+            $spec->letter,
             $span,
             $span->donor->id ?? $tube->id,
             $bend->angleDeg ?? 0.0,
             $bend->clrMm ?? 0.0,
-            $prep,
-            $butts ? $prep : EndPrep::Square,
-            new Allowances(
-                $this->trim($mark, $bend === null || $span->legBeforeMm > 0 || $span->legAfterMm > 0),
-                $this->shrink($mark, $butts),
-                $this->slip($mark, $last),
-            ),
+            $startButts ? $prep : EndPrep::Square,
+            $endButts ? $prep : EndPrep::Square,
+            // Between two pieces the one upstream is cut longer for the joint; at its start a run has no other.
+            $this->allowances($mark, $span, $bend, $first && $startButts, $endButts, $this->slip($mark, $last)),
             $tube->metalAreaMm2() * $span->lengthMm() * $densityKgM3 * 1e-9,
-            $this->marks($span),
             $bend === null ? null : Clocking::of($bend->rotationDeg, $tube->odMm),
         );
+    }
+
+    private function allowances(
+        string $mark,
+        PieceSpan $span,
+        ?Bend $bend,
+        bool $startButts,
+        bool $endButts,
+        Figure $slip,
+    ): Allowances {
+        $rules = $this->shop->rules;
+        $perButtMm = $rules->value('weld.shrink') / 100
+            * $rules->value('weld.bead_to_wall')
+            * $this->routed->tube->wallMm;
+        // Left long is the end that has a straight, rather the one downstream.
+        $atEnd = $bend === null || $span->legAfterMm > 0.0 || $span->legBeforeMm <= 0.0;
+        $hasStraight = $bend === null || $span->legAfterMm > 0.0 || $span->legBeforeMm > 0.0;
+        [$startMm, $endMm] = [$startButts ? $perButtMm : 0.0, ($endButts ? $perButtMm : 0.0) + $slip->value];
+        [$spareStart, $spareEnd] = $bend === null
+            ? [INF, INF]
+            : [
+                $this->spare($bend, $span->legBeforeMm, $span->legAfterMm),
+                $this->spare($bend, $span->legAfterMm, $span->legBeforeMm),
+            ];
+        $shrinkMm = min($startMm, $spareStart) + ($endButts ? min($perButtMm, $spareEnd) : 0.0);
+        $trimmable = max(0.0, $atEnd ? $spareEnd - $endMm : $spareStart - $startMm);
+        $trim = $this->trim($mark, $hasStraight, $atEnd, $trimmable);
+        $shrink = $this->shrink($mark, (int) $startButts + (int) $endButts, $shrinkMm);
+        $ofStart = $startButts && $endButts ? $shrink->value / 2 : ($startButts ? $shrink->value : 0.0);
+
+        return new Allowances($trim, $shrink, $slip, $ofStart + ($atEnd ? 0.0 : $trim->value));
+    }
+
+    private function spare(Bend $bend, float $legMm, float $otherLegMm): float
+    {
+        $rules = $this->shop->rules;
+        $most = $rules->value('cut.trim_allowance') + $rules->value('fit.slip_depth') + self::MORE_MM;
+
+        return $this->bends->spareMm($bend->angleDeg, $bend->clrMm, $legMm, $otherLegMm, $most);
+    }
+
+    /** Whether the end of a run goes into the inlet of a collector. */
+    public static function slips(Job $job, RunSpec $spec): bool
+    {
+        return $spec->end->kind === EndKind::Open && $job->collectorOf($spec->letter) !== null;
     }
 
     /** How far a tube goes into the inlet of its collector. */
@@ -72,7 +126,7 @@ final readonly class Pieces
     {
         $rule = $this->shop->rules->get('fit.slip_depth');
         $spec = $this->routed->spec;
-        $slips = $last && $spec->end->kind === EndKind::Open && $this->job->collectorOf($spec->letter) !== null;
+        $slips = $last && self::slips($this->job, $spec);
 
         return $this->job->overrides->on(
             Figure::of(
@@ -92,20 +146,24 @@ final readonly class Pieces
         );
     }
 
-    private function trim(string $mark, bool $hasStraightEnd): Figure
+    /** @param  float  $mostMm  what the stock has to spare at that end */
+    private function trim(string $mark, bool $hasStraight, bool $atEnd, float $mostMm): Figure
     {
         $rule = $this->shop->rules->get('cut.trim_allowance');
+        $where = $atEnd ? 'downstream' : 'upstream';
 
         return $this->job->overrides->on(
             Figure::of(
                 "cut.$mark.trim",
                 'Cut long by',
                 Quantity::Length,
-                $hasStraightEnd ? $rule->value : 0.0,
+                $hasStraight ? min($rule->value, $mostMm) : 0.0,
                 new Reason(
-                    $hasStraightEnd
-                        ? 'Cut long before the first trial fit, then sand down to the line: metal comes off, it does not go on.'
-                        : 'Both ends of this piece lie in the bend; there is no straight to leave long, so it is cut to the mark.',
+                    match (true) {
+                        ! $hasStraight => 'Both ends of this piece lie in the bend; there is no straight to leave long, so it is cut to the mark.',
+                        $mostMm < $rule->value => "The leg is used so far that no more can be left long; all of it at the $where end.",
+                        default => "At the $where end. Cut long before the first trial fit, then sand down to the line: metal comes off, it does not go on.",
+                    },
                     [$rule->asInput()],
                     $rule->source,
                     'The shop’s trim rule, or a straight end on the piece.',
@@ -114,58 +172,31 @@ final readonly class Pieces
         );
     }
 
-    private function shrink(string $mark, bool $butts): Figure
+    /**
+     * @param  int  $butts  how many of its ends it counts for
+     * @param  float  $mm  as far as the stock has it to spare
+     */
+    private function shrink(string $mark, int $butts, float $mm): Figure
     {
         [$share, $bead] = [$this->shop->rules->get('weld.shrink'), $this->shop->rules->get('weld.bead_to_wall')];
+        $perButtMm = $share->value / 100 * $bead->value * $this->routed->tube->wallMm;
 
         return $this->job->overrides->on(Figure::of(
             "cut.$mark.shrink",
             'Weld shrink allowance',
             Quantity::Length,
-            $butts ? $share->value / 100 * $bead->value * $this->routed->tube->wallMm : 0.0,
+            $mm,
             new Reason(
-                $butts
-                    ? 'A butt pulls its two sides together by about a tenth of the mean width of the bead.'
-                    : 'The flange’s fillet hardly shortens the tube; nothing is added.',
+                match (true) {
+                    $butts === 0 => 'The flange’s fillet hardly shortens the tube; nothing is added.',
+                    $mm < $butts * $perButtMm => 'A butt pulls its two sides together, but the stock has nothing to add here.',
+                    $butts === 2 => 'A butt pulls its two sides together by about a tenth of the mean width of the bead; here at both ends.',
+                    default => 'A butt pulls its two sides together by about a tenth of the mean width of the bead.',
+                },
                 [Input::of('Wall', Quantity::Wall, $this->routed->tube->wallMm), $bead->asInput(), $share->asInput()],
                 $share->source,
                 'The shop’s own logged shrink, once it has measured it.',
             ),
         ));
-    }
-
-    /** @return list<CutMark> for a bend: the cuts from the tangent line at its upstream side and its downstream side */
-    private function marks(PieceSpan $span): array
-    {
-        if ($span->bendIndex === null) {
-            return [];
-        }
-        $bend = $this->routed->run->bends[$span->bendIndex];
-        $half = $this->routed->tube->odMm / 2;
-        $marks = [];
-        if ($span->legBeforeMm > 0) {
-            $marks[] = new CutMark(
-                'Leg before, back from the first tangent',
-                $span->legBeforeMm,
-                $span->legBeforeMm,
-                $span->legBeforeMm,
-            );
-        }
-        $marks[] = new CutMark(
-            'Bend, on from the first tangent',
-            $bend->edgeMm($half),
-            $bend->edgeMm(0),
-            $bend->edgeMm(-$half),
-        );
-        if ($span->legAfterMm > 0) {
-            $marks[] = new CutMark(
-                'Leg after, on from the second tangent',
-                $span->legAfterMm,
-                $span->legAfterMm,
-                $span->legAfterMm,
-            );
-        }
-
-        return $marks;
     }
 }

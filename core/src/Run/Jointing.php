@@ -29,11 +29,12 @@ final readonly class Jointing
 
     /**
      * @param  list<BendStock>  $stock  bends that may be used
+     * @param  float  $endMm  what the last piece needs beyond the run's end, as it goes into an inlet
      * @return list<PieceSpan>|null in the order of flow; null if a bend is in no stock
      */
-    public static function of(TubeRun $run, array $stock): ?array
+    public static function of(TubeRun $run, array $stock, float $endMm = 0.0): ?array
     {
-        $uses = self::choose($run, $stock);
+        $uses = self::choose($run, $stock, $endMm);
         if ($uses === null) {
             return null;
         }
@@ -41,7 +42,8 @@ final readonly class Jointing
         foreach ($run->straightsMm() as $i => $straightMm) {
             $donor = $uses[$i] ?? null;
             [$before, $left] = [$donor->beforeMm ?? 0.0, $straightMm];
-            [$kept, $taken] = self::share($straightMm, $after, $before);
+            [$kept, $taken] = self::share($straightMm + ($donor === null ? $endMm : 0.0), $after, $before);
+            [$kept, $taken] = $donor === null ? [min($kept, $straightMm), 0.0] : [$kept, $taken];
             if ($kept > self::NOTHING_MM && $spans !== []) {
                 $spans[] = self::extended(array_pop($spans), $kept);
             }
@@ -94,7 +96,7 @@ final readonly class Jointing
      * @param  list<BendStock>  $stock
      * @return list<DonorUse>|null
      */
-    private static function choose(TubeRun $run, array $stock): ?array
+    private static function choose(TubeRun $run, array $stock, float $endMm): ?array
     {
         $straights = $run->straightsMm();
         /** @var list<array{float, list<DonorUse>, float}> $states cost so far, uses so far, leg left behind the last bend */
@@ -115,7 +117,7 @@ final readonly class Jointing
         }
         $best = null;
         foreach ($states as [$cost, $uses, $behind]) {
-            $total = $cost + self::cost($straights[count($run->bends)], $behind, 0.0);
+            $total = $cost + self::cost($straights[count($run->bends)] + $endMm, $behind, 0.0);
             $best = $best === null || $total < $best[0] ? [$total, $uses] : $best;
         }
 

@@ -592,10 +592,18 @@ export interface Piece {
     slip: Figure;
     mass: Shown;
     marks: CutMark[];
+    longStart: Shown;
+    longEnd: Shown;
     clocking: Clocking | null;
+    turnedFrom: string;
 }
+/**
+ * A cut: on a straight the three lines are one; long is the extra length left on.
+ */
 export interface CutMark {
     label: string;
+    kind: 'own-end' | 'straight' | 'bend';
+    long: Shown;
     outer: Shown;
     centre: Shown;
     inner: Shown;
@@ -681,11 +689,18 @@ export interface Nesting {
     tube: string;
     leastBars: number;
     bars: Bar[];
+    /**
+     * Items: A bend, laid out along its centreline: clamp leg, arc, pull leg; mm.
+     */
     donors: {
         stock: string;
+        length: Shown;
+        legs: [number, number];
         cuts: {
             mark: string;
             run: string;
+            from: number;
+            to: number;
         }[];
         left: Shown;
     }[];

@@ -23,4 +23,17 @@ final readonly class CutRules
         public float $jointCost,
         public float $cutCost,
     ) {}
+
+    public function holding(float $holdMm): self
+    {
+        return new self(
+            $this->kerfMm,
+            $holdMm,
+            $this->leastPieceMm,
+            $this->jointSpacingMm,
+            $this->longByMm,
+            $this->jointCost,
+            $this->cutCost,
+        );
+    }
 }

@@ -126,11 +126,16 @@ final readonly class RunWriter
             'mass' => $this->figures->plain(Quantity::Mass, $piece->massKg),
             'marks' => array_map(fn (CutMark $mark): array => [
                 'label' => $mark->label,
+                'kind' => $mark->kind->value,
+                'long' => $this->figures->length($mark->longMm),
                 'outer' => $this->figures->length($mark->outerMm),
                 'centre' => $this->figures->length($mark->centreMm),
                 'inner' => $this->figures->length($mark->innerMm),
             ], $piece->marks),
+            'longStart' => $this->figures->length($piece->allowances->startMm),
+            'longEnd' => $this->figures->length($piece->allowances->endMm()),
             'clocking' => $piece->clocking === null ? null : $this->clocking($piece->clocking),
+            'turnedFrom' => $piece->isFirstBend() ? 'the index mark of the start' : 'the throat line before it',
         ];
     }
 

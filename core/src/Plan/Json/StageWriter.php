@@ -132,8 +132,15 @@ final readonly class StageWriter
             'donors' => array_map(
                 fn (BentDonor $donor): array => [
                     'stock' => $donor->stock->id,
+                    'length' => $this->figures->length($donor->lengthMm()),
+                    'legs' => [$donor->stock->clampLegMm, $donor->stock->pullLegMm],
                     'cuts' => array_map(
-                        static fn (Piece $piece): array => ['mark' => $piece->mark, 'run' => $piece->run],
+                        static fn (Piece $piece): array => [
+                            'mark' => $piece->mark,
+                            'run' => $piece->run,
+                            'from' => $piece->place->atMm ?? 0.0,
+                            'to' => $piece->place->untilMm ?? 0.0,
+                        ],
                         $donor->pieces,
                     ),
                     'left' => $this->figures->plain(Quantity::Angle, $donor->leftDeg),

@@ -38,17 +38,41 @@
                 {nesting.leastBars}.
             </p>
         {/if}
-        <ul class="mt-2 grid gap-x-8 md:grid-cols-2">
+        <div class="grid gap-x-6 md:grid-cols-2">
             {#each nesting.donors as donor, i (i)}
                 {#if donor.cuts.some((cut) => isShown(cut.run))}
-                    <li class="flex flex-wrap justify-between gap-x-2 text-sm">
-                        <span class="figure">{donor.stock}</span><span
-                            ><b class="font-label">{donor.cuts.map((cut) => cut.mark).join(', ')}</b> ·
-                            <span class="figure">{donor.left.text}</span> left</span
-                        >
-                    </li>
+                    <div class="min-w-0">
+                        <p class="label mt-2 flex flex-wrap justify-between gap-x-3">
+                            <span class="figure">{donor.stock}</span>
+                            <span><span class="figure">{donor.left.text}</span> of its bend left in one</span>
+                        </p>
+                        <div class="border-strong relative h-6 overflow-hidden border">
+                            <span
+                                class="bg-wash border-quiet absolute inset-y-0 border-x border-dotted"
+                                style:left="{(100 * (donor.legs[0] ?? 0)) / donor.length.value}%"
+                                style:right="{(100 * (donor.legs[1] ?? 0)) / donor.length.value}%"
+                            ></span>
+                            {#each donor.cuts as cut (cut.mark)}
+                                <span
+                                    class="border-ink figure absolute inset-y-0 overflow-hidden border-x px-1 text-[0.78rem] leading-5.5 {isShown(
+                                        cut.run,
+                                    )
+                                        ? 'bg-tube'
+                                        : 'text-quiet'}"
+                                    style:left="{(100 * cut.from) / donor.length.value}%"
+                                    style:width="{(100 * (cut.to - cut.from)) / donor.length.value}%"
+                                    title="{cut.mark} of {donor.stock}">{cut.mark}</span
+                                >
+                            {/each}
+                        </div>
+                    </div>
                 {/if}
             {/each}
-        </ul>
+        </div>
+        {#if nesting.donors.length > 0}
+            <p class="text-quiet mt-1 text-sm">
+                Bends laid out along their centreline: clamp leg, bend (tinted), pull leg.
+            </p>
+        {/if}
     </section>
 {/each}

@@ -13,7 +13,17 @@
             clr: piece.isBend ? piece.clr.value : 0,
             angle: piece.angle.value,
             od: odMm,
+            longStart: piece.longStart.value,
+            longEnd: piece.longEnd.value,
         }),
+    );
+    const extra = $derived(
+        [
+            piece.longStart.value > 0 ? `${piece.longStart.text} extra upstream` : '',
+            piece.longEnd.value > 0 ? `${piece.longEnd.text} extra downstream` : '',
+        ]
+            .filter((part) => part !== '')
+            .join(', '),
     );
 </script>
 
@@ -47,6 +57,17 @@
                 stroke-dasharray="{shape.unit} {shape.unit}"
             />
         {/each}
+        {#each shape.finished as [from, to], i (i)}
+            <line
+                x1={from.x}
+                y1={from.y}
+                x2={to.x}
+                y2={to.y}
+                stroke="var(--ink)"
+                stroke-width={shape.unit * 0.6}
+                stroke-dasharray="{shape.unit * 2.4} {shape.unit * 1.2}"
+            />
+        {/each}
         {#each shape.cuts as [from, to], i (i)}
             <line
                 x1={from.x}
@@ -58,36 +79,44 @@
             />
         {/each}
     </svg>
-    <p class="label">flow from the left · solid: cuts · dotted: tangent lines</p>
-    <table class="table-plain mt-2 text-[0.9rem] [&_td]:px-1 [&_th]:px-1">
-        {#if piece.marks.length > 0}
-            <thead
-                ><tr
-                    ><th>Mark a cut, from the tangent line</th><th class="num">Outer</th><th class="num"
-                        >Centre</th
-                    ><th class="num">Inner</th></tr
-                ></thead
-            >
-            <tbody>
-                {#each piece.marks as mark (mark.label)}
-                    <tr
-                        ><td>{mark.label}</td><td class="figure num">{mark.outer.text}</td><td
-                            class="figure num">{mark.centre.text}</td
-                        ><td class="figure num">{mark.inner.text}</td></tr
-                    >
-                {/each}
-            </tbody>
-        {:else}
-            <tbody
-                ><tr><td>Square cut at both ends</td><td class="figure num">{piece.cutLength.text}</td></tr
-                ></tbody
-            >
-        {/if}
+    <p class="label">flow from the left · solid: cuts · dashed: sand to here · dotted: tangent lines</p>
+    <p class="mt-2 flex flex-wrap justify-between gap-x-4">
+        <span>Cut <b class="figure">{piece.cutLength.text}</b></span>
+        <span class="text-quiet"
+            >ends up <span class="figure">{piece.length.text}</span>{extra ? `; ${extra}` : ''}</span
+        >
+    </p>
+    <table class="table-plain mt-1 text-[0.9rem] [&_td]:px-1 [&_th]:px-1">
+        <thead
+            ><tr
+                ><th>Where to cut</th><th class="num">Outer</th><th class="num">Centre</th><th class="num"
+                    >Inner</th
+                ></tr
+            ></thead
+        >
+        <tbody>
+            {#each piece.marks as mark (mark.label)}
+                <tr>
+                    <td>{mark.label}</td>
+                    {#if mark.kind === 'bend'}
+                        <td class="figure num">{mark.outer.text}</td><td class="figure num"
+                            >{mark.centre.text}</td
+                        ><td class="figure num">{mark.inner.text}</td>
+                    {:else if mark.kind === 'straight'}
+                        <td class="figure num" colspan="3">{mark.centre.text} all round</td>
+                    {:else}
+                        <td class="num" colspan="3">–</td>
+                    {/if}
+                </tr>
+            {:else}
+                <tr><td colspan="4">No stock to cut it from; see the marked field of its route.</td></tr>
+            {/each}
+        </tbody>
     </table>
     <dl class="mt-2 space-y-0.5">
         {#if piece.clocking}
             <div class="flex justify-between gap-3">
-                <dt class="text-quiet">Turn from the throat before</dt>
+                <dt class="text-quiet">Turn from {piece.turnedFrom}</dt>
                 <dd class="figure">
                     {piece.clocking.turn.text} = {piece.clocking.around.text}
                     {piece.clocking.way}

@@ -1,4 +1,5 @@
-// The flat outline of a piece for its drawing: leg, bend, leg, seen square to the plane of the bend.
+// The flat outline of a piece as it is cut, for its drawing: leg, bend, leg, seen square to the plane of the bend. What is
+// extra goes on as its end does: straight on a leg, round where the piece ends in its bend.
 
 type Point = { x: number; y: number };
 
@@ -6,23 +7,35 @@ export type Outline = {
     edge: string;
     centre: string;
     cuts: [Point, Point][];
+    finished: [Point, Point][];
     tangents: [Point, Point][];
     box: string;
     unit: number;
 };
 
-type Shape = { before: number; after: number; straight: number; clr: number; angle: number; od: number };
+type Shape = {
+    before: number;
+    after: number;
+    straight: number;
+    clr: number;
+    angle: number;
+    od: number;
+    longStart: number;
+    longEnd: number;
+};
 
-export function outline({ before, after, straight, clr, angle, od }: Shape): Outline {
+export function outline(shape: Shape): Outline {
+    const { before, after, straight, clr, angle, od, longStart, longEnd } = shape;
     const half = od / 2;
     const theta = (angle * Math.PI) / 180;
     // Flow runs along +x; a bend turns downwards about a centre one radius below.
     const along = (station: number, offset: number): Point => {
         if (clr === 0) return { x: station, y: -offset };
-        if (station <= before) return { x: station - before, y: -offset };
-        const arc = clr * theta;
-        const turned = Math.min((station - before) / clr, theta);
-        const past = Math.max(station - before - arc, 0);
+        const least = before > 0 ? 0 : -longStart / clr;
+        const most = after > 0 ? theta : theta + longEnd / clr;
+        const turned = Math.min(Math.max((station - before) / clr, least), most);
+        if (turned <= 0 && before > 0) return { x: station - before, y: -offset };
+        const past = Math.max(station - before - clr * most, 0);
         const radius = clr + offset;
         return {
             x: radius * Math.sin(turned) + past * Math.cos(turned),
@@ -30,7 +43,8 @@ export function outline({ before, after, straight, clr, angle, od }: Shape): Out
         };
     };
     const total = clr === 0 ? straight : before + clr * theta + after;
-    const stations = Array.from({ length: 49 }, (_, i) => (total * i) / 48);
+    const cut = total + longStart + longEnd;
+    const stations = Array.from({ length: 49 }, (_, i) => (cut * i) / 48 - longStart);
     const line = (offset: number) => stations.map((station) => along(station, offset));
     const outer = line(half);
     const inner = line(-half);
@@ -45,7 +59,8 @@ export function outline({ before, after, straight, clr, angle, od }: Shape): Out
     return {
         edge: text([...outer, ...inner.reverse()]),
         centre: text(line(0)),
-        cuts: [across(0), across(total)],
+        cuts: [across(-longStart), across(total + longEnd)],
+        finished: [...(longStart > 0 ? [across(0)] : []), ...(longEnd > 0 ? [across(total)] : [])],
         tangents: clr === 0 ? [] : [across(before), across(before + clr * theta)],
         box: `${minX - pad} ${minY - pad} ${maxX - minX + 2 * pad} ${maxY - minY + 2 * pad}`,
         unit,

@@ -89,8 +89,12 @@ final readonly class StraightBound
         return $a;
     }
 
-    /** @param  list<int>  $sizes */
-    private static function sticks(array $sizes, int $room): int
+    /**
+     * How many sticks it takes at least.
+     *
+     * @param  list<int>  $sizes  each with its kerf
+     */
+    public static function sticks(array $sizes, int $room): int
     {
         $most = 0;
         foreach ([0, ...array_unique($sizes)] as $limit) {

@@ -15,7 +15,8 @@ use UpsweptBead\Core\Cut\Search\Part;
  */
 final readonly class Straights
 {
-    private const STEPS = 1000;
+    /** To a millimetre. */
+    public const STEPS = 1000;
 
     /** @var list<int> pieces, each with its kerf */
     public array $pieces;

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Cut;
+
+use UpsweptBead\Core\Cut\Problem\Chain;
+use UpsweptBead\Core\Cut\Problem\Link;
+use UpsweptBead\Core\Cut\Problem\StockItem;
+use UpsweptBead\Core\Cut\Problem\StockKind;
+use UpsweptBead\Core\Cut\Search\Donor;
+use UpsweptBead\Core\Cut\Search\Part;
+use UpsweptBead\Core\Stock\BendStock;
+
+/** The bends of one size of tube as stock to cut from, and what they can give a piece. */
+final readonly class Bends
+{
+    /** An angle this near to the stock's is the stock's (degrees). */
+    private const SAME_DEG = 0.05;
+
+    /** @var list<BendStock> */
+    public array $stock;
+
+    /** @var list<Donor> */
+    public array $donors;
+
+    /** @param  list<BendStock>  $stock */
+    public function __construct(array $stock)
+    {
+        $this->stock = $stock;
+        $this->donors = array_map(static fn (int $i, BendStock $bend): Donor => new Donor($i, new StockItem(
+            $bend->id,
+            $bend->tubeId,
+            $bend->longestLegMm() > 0.0 ? StockKind::Bend : StockKind::Elbow,
+            Chain::of([
+                Link::straight($bend->clampLegMm),
+                Link::bend($bend->angleDeg, $bend->clrMm),
+                Link::straight($bend->pullLegMm),
+            ]),
+            0.0,
+            null,
+            0.0,
+        )), array_keys($stock), $stock);
+    }
+
+    /** @param  float  $startMm  extra length at its upstream end */
+    public static function part(int $id, Piece $piece, float $startMm, float $endMm): Part
+    {
+        $span = $piece->span;
+        $whole = $span->donor->angleDeg ?? 0.0;
+        $angle = abs($whole - $piece->angleDeg) <= self::SAME_DEG ? $whole : $piece->angleDeg;
+        $bend = $piece->isBend() ? Link::bend($angle, $piece->clrMm) : null;
+
+        return new Part(
+            $id,
+            0,
+            0.0,
+            $bend === null ? $span->lengthMm() : $span->legBeforeMm + $bend->lengthMm + $span->legAfterMm,
+            $bend,
+            $span->legBeforeMm,
+            $span->legAfterMm,
+            $startMm,
+            $endMm,
+        );
+    }
+
+    /**
+     * How much longer than it ends up a piece can be cut at one end, from whatever bend suits it best.
+     *
+     * @param  float  $angleDeg  its bend
+     * @param  float  $mostMm  more is not asked for
+     */
+    public function spareMm(float $angleDeg, float $clrMm, float $legMm, float $otherLegMm, float $mostMm): float
+    {
+        $spare = 0.0;
+        foreach ($this->stock as $bend) {
+            $rest = $bend->angleDeg - $angleDeg;
+            if (abs($bend->clrMm - $clrMm) > Donor::SAME_MM || $rest < -self::SAME_DEG) {
+                continue;
+            }
+            $isWhole = $rest <= self::SAME_DEG;
+            foreach ([[$bend->clampLegMm, $bend->pullLegMm], [$bend->pullLegMm, $bend->clampLegMm]] as [$leg, $other]) {
+                if ($otherLegMm > $other || $legMm > $leg || (! $isWhole && $legMm > 0.0 && $otherLegMm > 0.0)) {
+                    continue;
+                }
+                // Where no leg is wanted, what is left of the bend is there as well.
+                $more = ! $isWhole && $legMm <= 0.0 ? deg2rad($rest) * $clrMm : 0.0;
+                $spare = max($spare, $leg - $legMm + $more);
+            }
+        }
+
+        return min($spare, $mostMm);
+    }
+}

@@ -13,6 +13,7 @@ use UpsweptBead\Core\Reason\Source;
 use UpsweptBead\Core\Stock\Catalogue;
 use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
 
 /** Which wire, and how thick. A customer's written procedure overrules all of it. */
 final readonly class Filler
@@ -25,6 +26,11 @@ final readonly class Filler
     private const WIRES = [[0.057, 0.035], [0.082, 0.045], [0.1189, 0.0625]];
 
     private const THICK_WIRE = 0.09375;
+
+    /** The same walls where wire is sold by the millimetre; sizes of ISO 544, from memory. */
+    private const WIRES_MM = [[0.039, 0.8], [0.057, 1.0], [0.082, 1.2], [0.1189, 1.6]];
+
+    private const THICK_WIRE_MM = 2.4;
 
     public const NONE = 'none';
 
@@ -90,15 +96,18 @@ final readonly class Filler
     }
 
     /** The wire's diameter by the thinner wall; never thicker than the wall except to bridge a gap. */
-    public static function size(Joint $joint): Figure
+    public static function size(Joint $joint, UnitSystem $units): Figure
     {
         $wall = $joint->thinnerMm() / Length::MM_PER_INCH;
-        $inches = self::THICK_WIRE;
-        foreach (array_reverse(self::WIRES) as [$most, $wire]) {
-            $inches = $wall <= $most ? $wire : $inches;
+        [$sizes, $wire, $mm] = match ($units) {
+            UnitSystem::Inch => [self::WIRES, self::THICK_WIRE, Length::MM_PER_INCH],
+            UnitSystem::Metric => [self::WIRES_MM, self::THICK_WIRE_MM, 1.0],
+        };
+        foreach (array_reverse($sizes) as [$most, $thinner]) {
+            $wire = $wall <= $most ? $thinner : $wire;
         }
 
-        return Figure::of("weld.$joint->id.wire", 'Wire', Quantity::Wall, $inches * Length::MM_PER_INCH, new Reason(
+        return Figure::of("weld.$joint->id.wire", 'Wire', Quantity::Wall, $wire * $mm, new Reason(
             'By the thinner wall, and never thicker than it unless a gap has to be bridged.',
             [Input::of('Thinner wall', Quantity::Wall, $joint->thinnerMm())],
             Source::trade(),

@@ -7,6 +7,7 @@ use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Joint\Seam;
 use UpsweptBead\Core\Joint\Side;
 use UpsweptBead\Core\Stock\Catalogue;
+use UpsweptBead\Core\Units\UnitSystem;
 use UpsweptBead\Core\Weld\Filler;
 
 function seam(string $metal, string $other, float $wallMm = 1.651, JointType $type = JointType::Butt): Joint
@@ -64,7 +65,13 @@ it('fuses the inside seal without wire', function () {
 
 // Common practice by wall.
 it('sizes the wire by the thinner wall and never thicker than it', function (float $thou, float $inches) {
-    $size = Filler::size(seam('304L', '304L', $thou * 0.0254))->value / 25.4;
+    $size = Filler::size(seam('304L', '304L', $thou * 0.0254), UnitSystem::Inch)->value / 25.4;
     expect($size)->toBeClose($inches, 1e-6)
         ->and($size)->toBeLessThanOrEqual($thou / 1000);
 })->with([[49, 0.035], [65, 0.045], [83, 0.0625], [109, 0.0625], [120, 0.09375]]);
+
+// Sizes of ISO 544, from memory: what a shop that buys by the millimetre has on the shelf.
+it('takes the wire that is sold by the millimetre where the job is metric', function (float $wallMm, float $wireMm) {
+    $size = Filler::size(seam('304L', '304L', $wallMm), UnitSystem::Metric)->value;
+    expect($size)->toBe($wireMm)->toBeLessThanOrEqual($wallMm);
+})->with([[0.9, 0.8], [1.2, 1.0], [1.5, 1.2], [1.651, 1.2], [2.0, 1.2], [2.77, 1.6], [3.05, 2.4]]);

@@ -330,7 +330,7 @@ http {
         fastcgi_buffers 16 64k;
         fastcgi_buffer_size 64k;
         location = /index.php { internal; fastcgi_pass 127.0.0.1:$WEB_FPM_PORT; }
-        location ~ ^/jobs/[0-9]+/(insertion|release|designs/compare)\$ { fastcgi_pass 127.0.0.1:$heavy_port; fastcgi_read_timeout 130s; }
+        location ~ ^/jobs/[0-9]+/(insertion|release|designs/compare|cuts/least)\$ { fastcgi_pass 127.0.0.1:$heavy_port; fastcgi_read_timeout 130s; }
         location ~ \.php\$ { return 404; }
         location / { try_files \$uri /index.php\$is_args\$args; }
     }

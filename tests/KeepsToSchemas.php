@@ -25,6 +25,7 @@ trait KeepsToSchemas
         'POST jobs/{job}/searches/{search}/stop' => 'RouteSearch',
         'POST jobs/{job}/searches/{search}/put-away' => 'RouteSearch',
         'POST jobs/{job}/designs/compare' => 'ComparisonTable',
+        'POST jobs/{job}/cuts/least' => 'LessStock',
         'POST jobs/{job}/designs/take' => 'Changed',
         'POST jobs/{job}/insertion' => 'GoesIn',
         'POST jobs/{job}/release' => 'Released',

@@ -127,6 +127,18 @@ it('compares whole designs, and puts one in place with its ends', function () {
     ])->assertUnprocessable();
 });
 
+it('looks for cuts that take less, and keeps those that are taken until the route changes', function () {
+    $job = $this->downpipe();
+    $document = $this->document($job);
+    $answer = $this->postJson("/jobs/$job->id/cuts/least", ['document' => $document])->assertOk();
+    expect($answer->json('now.joints'))->toBeGreaterThan(0)
+        ->and($answer->json('found') === null)->toBe($answer->json('document') === null);
+    $document['runs'][0]['route']['cuts'] = ['joints' => ['10 mm', '5 mm']];
+    $this->postJson("/jobs/$job->id/cuts/least", ['document' => $document])
+        ->assertUnprocessable()
+        ->assertJsonFragment(['must be farther along the run than the joint before it']);
+});
+
 it('reads routes that come from elsewhere, and says which lines give none', function () {
     $job = $this->downpipe();
     $table = $this->get("/jobs/$job->id/lra.csv")

@@ -88,6 +88,7 @@ final class BendPacking
     /** @param  list<Piece>  $pieces */
     private function pack(array $pieces): void
     {
+        $pieces = $this->chosen($pieces);
         usort($pieces, static fn (Piece $a, Piece $b): int => [$b->angleDeg, $b->cutLengthMm(), $a->mark]
             <=> [$a->angleDeg, $a->cutLengthMm(), $b->mark]);
         foreach ($pieces as $id => $piece) {
@@ -107,6 +108,62 @@ final class BendPacking
         }
         $this->giveUp();
         $this->merge();
+    }
+
+    /**
+     * Opens what pieces were chosen to come from, where it holds all of them that do.
+     *
+     * @param  list<Piece>  $pieces
+     * @return list<Piece> the others; of them straight pieces are no matter of bends
+     */
+    private function chosen(array $pieces): array
+    {
+        $groups = [];
+        foreach ($pieces as $id => $piece) {
+            $part = Bends::part($id, $piece, $piece->allowances->startMm, $piece->allowances->endMm());
+            $groups[$piece->wanted][$piece->mark] = $part;
+        }
+        $placed = [];
+        foreach ($groups as $wanted => $parts) {
+            foreach ($wanted === '' ? [] : $this->unused as $copy) {
+                $name = $this->bends->stock[$copy->donor->index]->id;
+                $on = preg_match('/^(.*) \d+$/', $wanted, $match) === 1 && $match[1] === $name
+                    ? $this->all($copy, $parts)
+                    : null;
+                if ($on !== null) {
+                    [$this->open[], $this->placed[]] = $on;
+                    $placed += $parts;
+                }
+            }
+        }
+
+        return array_values(array_filter(
+            $pieces,
+            static fn (Piece $piece): bool => $piece->isBend() && ! isset($placed[$piece->mark]),
+        ));
+    }
+
+    /**
+     * All of some parts on one piece of stock, whichever way they go.
+     *
+     * @param  array<string, Part>  $parts  by the mark of the piece
+     * @return array{OpenCopy, array<string, array{Part, float, bool}>}|null
+     */
+    private function all(OpenCopy $copy, array $parts): ?array
+    {
+        if ($parts === []) {
+            return [$copy, []];
+        }
+        foreach ($parts as $mark => $part) {
+            foreach ($copy->taking($part, $this->rules) as [$with, $atMm, $isReversed]) {
+                $rest = $this->all($with, array_diff_key($parts, [$mark => true]));
+                if ($rest !== null) {
+                    return [$rest[0], [$mark => [$part, $atMm, $isReversed]] + $rest[1]];
+                }
+            }
+        }
+
+        return null;
     }
 
     /** @return array<string, Place> by the mark of the piece */

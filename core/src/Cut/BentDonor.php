@@ -15,6 +15,8 @@ final readonly class BentDonor
     /** Along its centreline. */
     public function lengthMm(): float
     {
-        return $this->stock->clampLegMm + deg2rad($this->stock->angleDeg) * $this->stock->clrMm + $this->stock->pullLegMm;
+        $arcMm = deg2rad($this->stock->angleDeg) * $this->stock->clrMm;
+
+        return $this->stock->clampLegMm + $arcMm + $this->stock->pullLegMm;
     }
 }

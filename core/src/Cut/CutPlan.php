@@ -34,15 +34,27 @@ final readonly class CutPlan
 
     public static function of(Job $job, Layout $layout, Shop $shop): self
     {
-        $bends = $byTube = $tubes = [];
+        $bends = $byTube = $tubes = $notices = [];
         foreach ($layout->runs as $routed) {
             $tubes[$routed->tube->id] = $routed->tube;
             $stock = $shop->catalogue->bendsFor($routed->tube->id);
             $slipMm = Pieces::slips($job, $routed->spec) ? $shop->rules->value('fit.slip_depth') : 0.0;
-            $spans = Jointing::of($routed->run, $stock, $slipMm);
+            $cuts = $routed->spec->route?->cuts;
+            $spans = $cuts === null ? null : Jointing::at($routed->run, $stock, $cuts->jointsMm());
+            if ($cuts !== null && $spans === null) {
+                $cuts = null;
+                $notices[] = Notice::caution(
+                    "$routed->path.route.cuts",
+                    "The joints chosen for run {$routed->spec->letter} do not suit its route and stock any more; they are worked out again.",
+                );
+            }
+            $spans ??= Jointing::of($routed->run, $stock, $slipMm);
             if ($spans !== null && $routed->run->lengthMm() >= self::SHORTEST_MM) {
                 $bends[$routed->tube->id] ??= new Bends($stock);
                 $ofRun = Pieces::of($routed, $spans, $job, $shop, $bends[$routed->tube->id]);
+                foreach ($cuts->stock ?? [] as $i => $wanted) {
+                    $ofRun[$i] = $ofRun[$i]->wantedFrom($wanted);
+                }
                 $byTube[$routed->tube->id] = [...$byTube[$routed->tube->id] ?? [], ...$ofRun];
             }
         }
@@ -68,7 +80,7 @@ final readonly class CutPlan
             $pieces,
             $nestings,
             StockNeed::all($nestings, $shop),
-            CutNotices::of($layout->runs, $pieces, $nestings),
+            [...$notices, ...CutNotices::of($layout->runs, $pieces, $nestings)],
         );
     }
 
@@ -86,6 +98,22 @@ final readonly class CutPlan
     public function totalKg(): float
     {
         return array_sum(array_map($this->massKg(...), array_keys($this->pieces)));
+    }
+
+    /** Between the pieces of each run. */
+    public function joints(): int
+    {
+        return array_sum(array_map(static fn (array $ofRun): int => count($ofRun) - 1, $this->pieces));
+    }
+
+    public function bends(): int
+    {
+        return array_sum(array_map(static fn (Nesting $nesting): int => count($nesting->donors), $this->nestings));
+    }
+
+    public function bars(): int
+    {
+        return array_sum(array_map(static fn (Nesting $nesting): int => count($nesting->bars), $this->nestings));
     }
 
     public function toBuy(): int

@@ -51,14 +51,16 @@ final readonly class Nesting
     public static function of(TubeSize $tube, array $pieces, Bends $bends, ShopRules $rules, array $shelf): self
     {
         $cutRules = self::rules($rules);
-        $bent = array_values(array_filter($pieces, static fn (Piece $one): bool => $one->isBend()));
-        $packing = BendPacking::best($bent, $bends, $cutRules, $shelf);
+        $packing = BendPacking::best($pieces, $bends, $cutRules, $shelf);
+        $places = $packing->places();
         [$bars, $leastBars, $tooLong] = self::bars(
-            array_values(array_filter($pieces, static fn (Piece $one): bool => ! $one->isBend())),
+            array_values(array_filter(
+                $pieces,
+                static fn (Piece $one): bool => ! $one->isBend() && ! isset($places[$one->mark]),
+            )),
             $cutRules,
             $rules,
         );
-        $places = $packing->places();
         foreach ($bars as $number => $bar) {
             $atMm = $rules->value('cut.end_trim');
             foreach ($bar->pieces as $piece) {
@@ -101,7 +103,7 @@ final readonly class Nesting
     /** Every joint and cut costs the same here, whichever it is: only what is opened counts. */
     private static function rules(ShopRules $rules): CutRules
     {
-        return new CutRules($rules->value('cut.kerf'), $rules->value('cut.hold'), 0.0, 0.0, 0.0, 0.0, 0.01);
+        return new CutRules($rules->value('cut.kerf'), $rules->value('cut.hold'), 0.0, 0.0, 0.0, 0.0, 0.0, 0.01);
     }
 
     /**

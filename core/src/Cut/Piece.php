@@ -14,6 +14,7 @@ final readonly class Piece
      * @param  string  $run  letter
      * @param  string  $stockId  what it is cut from
      * @param  Clocking|null  $clocking  turn of this bend's throat line from the one before it, or from the start's index
+     * @param  string  $wanted  the stock it was chosen to come from, with a number; '' if that is open
      * @param  Place|null  $place  null if there is nothing it can be cut from
      * @param  list<CutMark>  $marks
      */
@@ -29,9 +30,28 @@ final readonly class Piece
         public Allowances $allowances,
         public float $massKg,
         public ?Clocking $clocking,
+        public string $wanted = '',
         public ?Place $place = null,
         public array $marks = [],
     ) {}
+
+    public function wantedFrom(string $wanted): self
+    {
+        return new self(
+            $this->mark,
+            $this->run,
+            $this->span,
+            $this->stockId,
+            $this->angleDeg,
+            $this->clrMm,
+            $this->startPrep,
+            $this->endPrep,
+            $this->allowances,
+            $this->massKg,
+            $this->clocking,
+            $wanted,
+        );
+    }
 
     public function cutFrom(Place $place, float $odMm): self
     {
@@ -47,6 +67,7 @@ final readonly class Piece
             $this->allowances,
             $this->massKg,
             $this->clocking,
+            $this->wanted,
             $place,
             Marks::of($this, $place, $odMm),
         );

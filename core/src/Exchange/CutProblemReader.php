@@ -68,12 +68,15 @@ final readonly class CutProblemReader
 
     private static function rules(Node $node): CutRules
     {
+        $longMm = self::least($node->at('long_by')->at('joint'));
+
         return new CutRules(
             self::least($node->at('kerf')),
             self::least($node->at('hold')),
             self::least($node->at('least_piece')),
             self::least($node->at('joint_spacing')),
-            self::least($node->at('long_by')->at('joint')),
+            $longMm,
+            $longMm,
             self::least($node->at('joint_cost'), 1e9),
             self::least($node->at('cut_cost'), 1e9),
         );

@@ -85,6 +85,13 @@ final readonly class JobWriter
             ], $route->rows),
             'endStraight' => $route->endStraight->entered(),
             ...($route->endLocked ? ['endLocked' => true] : []),
+            ...($route->cuts === null ? [] : ['cuts' => [
+                'joints' => array_map(
+                    static fn (Length $at): string|float => $at->entered(),
+                    $route->cuts->joints,
+                ),
+                ...($route->cuts->stock === [] ? [] : ['stock' => $route->cuts->stock]),
+            ]]),
         ];
     }
 

@@ -13,8 +13,21 @@ use UpsweptBead\Core\Units\Length;
 /** The route a person took or typed, as length–rotation–angle rows and the straight behind the last bend. */
 final readonly class RouteChoice
 {
-    /** @param  list<RouteRow>  $rows */
-    public function __construct(public array $rows, public Length $endStraight, public bool $endLocked = false) {}
+    /**
+     * @param  list<RouteRow>  $rows
+     * @param  CutChoice|null  $cuts  null where they are worked out
+     */
+    public function __construct(
+        public array $rows,
+        public Length $endStraight,
+        public bool $endLocked = false,
+        public ?CutChoice $cuts = null,
+    ) {}
+
+    public function cutAs(?CutChoice $cuts): self
+    {
+        return new self($this->rows, $this->endStraight, $this->endLocked, $cuts);
+    }
 
     /**
      * Takes over a computed run; lengths to a thousandth of a millimetre, angles to a hundred-thousandth of a degree.

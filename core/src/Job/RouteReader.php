@@ -14,17 +14,51 @@ final readonly class RouteReader
 {
     private const MOST_BENDS = 12;
 
+    private const MOST_JOINTS = 40;
+
     public function __construct(private UnitSystem $units) {}
 
     public function read(Node $node): RouteChoice
     {
-        $node->only(['bends', 'endStraight', 'endLocked']);
+        $node->only(['bends', 'endStraight', 'endLocked', 'cuts']);
 
         return new RouteChoice(
             array_map($this->row(...), $node->at('bends')->items(self::MOST_BENDS)),
             $this->notNegative($node->at('endStraight')),
             ! $node->at('endLocked')->isMissing() && $node->at('endLocked')->boolean(),
+            $node->at('cuts')->isMissing() ? null : $this->cuts($node->at('cuts')),
         );
+    }
+
+    private function cuts(Node $node): CutChoice
+    {
+        $node->only(['joints', 'stock']);
+        $joints = $this->joints($node->at('joints'));
+        $stock = array_map(
+            static fn (Node $item): string => $item->required(80),
+            $node->at('stock')->isMissing() ? [] : $node->at('stock')->items(self::MOST_JOINTS + 1),
+        );
+        if ($stock !== [] && count($stock) !== count($joints) + 1) {
+            $node->at('stock')->complain('not-each', 'must name the stock of every piece, one more than there are joints');
+            $stock = [];
+        }
+
+        return new CutChoice($joints, $stock);
+    }
+
+    /** @return list<Length> stations in order */
+    private function joints(Node $node): array
+    {
+        $joints = [];
+        foreach ($node->items(self::MOST_JOINTS) as $item) {
+            $at = $this->notNegative($item);
+            if ($joints !== [] && $at->mm <= $joints[count($joints) - 1]->mm) {
+                $item->complain('not-in-order', 'must be farther along the run than the joint before it');
+            }
+            $joints[] = $at;
+        }
+
+        return $joints;
     }
 
     private function row(Node $node): RouteRow

@@ -18,6 +18,9 @@ final readonly class Jointing
     /** Straights shorter than this are taken as nothing (mm). */
     private const NOTHING_MM = 0.01;
 
+    /** A chosen joint this near to a tangent lies at it (mm). */
+    private const NEAR_MM = 0.02;
+
     /**
      * Leg left on a bend that meets a straight piece: a joint is rounder and easier to reach on a straight than at a
      * tangent.
@@ -61,6 +64,85 @@ final readonly class Jointing
         }
 
         return $spans;
+    }
+
+    /**
+     * The pieces between joints that were chosen, each from the bend with the least angle that has what it takes.
+     *
+     * @param  list<BendStock>  $stock
+     * @param  list<float>  $joints  stations in order (mm)
+     * @return list<PieceSpan>|null null if a joint lies inside a bend or outside the run, a piece would have two bends,
+     *                              or no stock has its legs
+     */
+    public static function at(TubeRun $run, array $stock, array $joints): ?array
+    {
+        $spans = [];
+        $bends = self::tangents($run);
+        $ends = [0.0, ...$joints, $run->lengthMm()];
+        for ($i = 1; $i < count($ends); $i++) {
+            [$from, $to] = [$ends[$i - 1], $ends[$i]];
+            $inside = [];
+            foreach ($bends as $k => [$first, $second]) {
+                if ($second <= $from + self::NEAR_MM || $first >= $to - self::NEAR_MM) {
+                    continue;
+                }
+                if ($first < $from - self::NEAR_MM || $second > $to + self::NEAR_MM) {
+                    return null;
+                }
+                $inside[] = $k;
+            }
+            $span = $to - $from <= self::NEAR_MM || count($inside) > 1
+                ? null
+                : self::between($run, $stock, $from, $to, $inside[0] ?? null, $bends);
+            if ($span === null) {
+                return null;
+            }
+            $spans[] = $span;
+        }
+
+        return $spans;
+    }
+
+    /**
+     * @param  list<BendStock>  $stock
+     * @param  list<array{float, float}>  $bends
+     */
+    private static function between(
+        TubeRun $run,
+        array $stock,
+        float $from,
+        float $to,
+        ?int $bend,
+        array $bends,
+    ): ?PieceSpan {
+        if ($bend === null) {
+            return new PieceSpan($from, $to, null, null);
+        }
+        $legs = [max(0.0, $bends[$bend][0] - $from), max(0.0, $to - $bends[$bend][1])];
+        [$before, $after] = array_map(static fn (float $mm): float => $mm < self::NEAR_MM ? 0.0 : $mm, $legs);
+        $best = null;
+        foreach (DonorUse::options($run->bends[$bend], $stock) as $use) {
+            $reaches = $use->beforeMm >= $before - self::NEAR_MM && $use->afterMm >= $after - self::NEAR_MM;
+            if ($reaches && ($best === null || $use->wasteDeg < $best->wasteDeg)) {
+                $best = $use;
+            }
+        }
+
+        return $best === null ? null : new PieceSpan($from, $to, $bend, $best->donor, $before, $after);
+    }
+
+    /** @return list<array{float, float}> stations of both tangents of each bend */
+    private static function tangents(TubeRun $run): array
+    {
+        $tangents = [];
+        $at = 0.0;
+        foreach ($run->bends as $bend) {
+            $at += $bend->straightMm;
+            $tangents[] = [$at, $at + $bend->arcMm()];
+            $at += $bend->arcMm();
+        }
+
+        return $tangents;
     }
 
     /**

@@ -60,7 +60,9 @@ final readonly class Sheets
             [
                 'amps' => $amps,
                 'pedal' => $pedal,
-                ...($filler->value === Filler::NONE ? [] : ['wire' => $overrides->on(Filler::size($joint, $this->job->units))]),
+                ...($filler->value === Filler::NONE
+                    ? []
+                    : ['wire' => $overrides->on(Filler::size($joint, $this->job->units))]),
                 'cup' => $cup,
                 'flow' => $flow,
                 'preflow' => $overrides->on($this->preflow($id)),

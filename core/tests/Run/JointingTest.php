@@ -93,3 +93,48 @@ it('says how much of each leg a piece keeps, which is the straight it stands for
         ->and($second->legAfterMm)->toBeClose(60.0)
         ->and($first->toMm)->toBeClose($second->fromMm);
 });
+
+/**
+ * @param  list<array{float, float}>  $bends
+ * @param  list<float>  $joints
+ * @return list<PieceSpan>|null
+ */
+function piecesAt(array $bends, float $endStraightMm, array $joints): ?array
+{
+    $rows = array_map(static fn (array $bend): Bend => new Bend($bend[0], 0, $bend[1], 114.3), $bends);
+
+    return Jointing::at(
+        new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)), $rows, $endStraightMm),
+        Catalogue::shipped()->bendsFor('T3.000x.065'),
+        $joints,
+    );
+}
+
+it('cuts a run at the joints that were chosen', function () {
+    $arc = 114.3 * M_PI / 4;
+    $pieces = piecesAt([[80.0, 45.0], [200.0, 45.0]], 60.0, [80 + $arc + 100, 80 + $arc + 150]) ?? [];
+    expect(array_map(static fn (PieceSpan $piece): ?int => $piece->bendIndex, $pieces))->toBe([0, null, 1])
+        ->and($pieces[0]->legAfterMm)->toBeClose(100.0)
+        ->and($pieces[1]->lengthMm())->toBeClose(50.0)
+        ->and($pieces[2]->legBeforeMm)->toBeClose(50.0)
+        ->and($pieces[2]->legAfterMm)->toBeClose(60.0)
+        ->and(array_sum(array_map(static fn (PieceSpan $piece): float => $piece->lengthMm(), $pieces)))
+        ->toBeClose(340 + 2 * $arc);
+});
+
+it('takes no joint inside a bend, outside the run, or where a piece would ask too much of its stock', function (array $joints) {
+    expect(piecesAt([[80.0, 45.0], [200.0, 60.0]], 60.0, $joints))->toBeNull();
+})->with([
+    'inside a bend' => [[100.0]],
+    'beyond the end' => [[230.0, 2000.0]],
+    'two bends in one piece' => [[30.0]],
+    // 60 degrees come from a bend of 90, which has one leg for them.
+    'legs on both sides of a lesser angle' => [[230.0]],
+    'two joints in one place' => [[230.0, 230.0]],
+]);
+
+it('takes a joint at a tangent for one at the tangent', function () {
+    $arc = 114.3 * M_PI / 4;
+    $pieces = piecesAt([[80.0, 45.0], [0.0, 45.0]], 0.0, [80 + $arc + 0.004]) ?? [];
+    expect($pieces)->toHaveCount(2)->and($pieces[0]->legAfterMm)->toBe(0.0)->and($pieces[1]->legBeforeMm)->toBe(0.0);
+});

@@ -156,6 +156,7 @@ export interface Answers {
     RoutesRead: RoutesRead;
     ByHand: ByHand;
     GoesIn: GoesIn;
+    LessStock: LessStock;
     Pasted: Pasted;
     Kits: Kits;
     KitMade: KitMade;
@@ -265,6 +266,10 @@ export interface RouteDocument {
     bends: RowDocument[];
     endStraight: LengthText;
     endLocked?: boolean | null;
+    /**
+     * Where the run was chosen to be cut, and from which stock.
+     */
+    cuts?: CutsDocument | null;
 }
 export interface RowDocument {
     straight: LengthText;
@@ -275,6 +280,13 @@ export interface RowDocument {
      * What closing the far end leaves alone.
      */
     locked?: Lockable[] | null;
+}
+export interface CutsDocument {
+    joints: LengthText[];
+    /**
+     * For each piece the stock and a number: the same name is the same piece of stock.
+     */
+    stock?: string[];
 }
 export interface FittingDocument {
     kind: FittingKind;
@@ -1167,6 +1179,20 @@ export interface PlanFollowing {
     fit: FitPlan;
     schedule: Schedule;
     notices: Notice[];
+}
+/**
+ * Cuts that take less, and the job with them; null where none were found.
+ */
+export interface LessStock {
+    now: CutTotals;
+    found: CutTotals | null;
+    document: JobDocument | null;
+}
+export interface CutTotals {
+    joints: number;
+    bends: number;
+    bars: number;
+    toBuy: number;
 }
 export interface Pasted {
     rows: {

@@ -112,8 +112,8 @@ final readonly class Impossible
         $places = [0.0, ...$joints, $run->chain->lengthMm];
         for ($i = 1; $i < count($places); $i++) {
             $length = $places[$i] - $places[$i - 1];
-            $long = ($i === 1 ? $run->firstLongMm : $rules->longByMm)
-                + ($i === count($places) - 1 ? $run->lastLongMm : $rules->longByMm);
+            $long = ($i === 1 ? $run->firstLongMm : $rules->longStartMm)
+                + ($i === count($places) - 1 ? $run->lastLongMm : $rules->longEndMm);
             $lacking = max($lacking, $rules->leastPieceMm - $length - $long);
             $crowded = max($crowded, $rules->jointSpacingMm - $length);
         }

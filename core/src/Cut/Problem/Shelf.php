@@ -84,7 +84,7 @@ final readonly class Shelf
         $lacking = 0.0;
         foreach ($this->runs() as $run) {
             $joints = max(count($run->chain->bends()) - 1, count(array_unique($run->joints)), 0);
-            $lacking += $run->chain->lengthMm + $run->firstLongMm + $run->lastLongMm + 2 * $joints * $rules->longByMm;
+            $lacking += $run->chain->lengthMm + $run->firstLongMm + $run->lastLongMm + $joints * $rules->longMm();
         }
         foreach ($this->problem->stockOf($this->tube) as $item) {
             $lacking -= $item->usableMm() > 0.0 ? ($item->count ?? INF) * $item->usableMm() : 0.0;

@@ -48,8 +48,8 @@ final readonly class Stretch
                 $run->chain->bends(),
                 static fn (array $bend): bool => $bend['from'] >= $one[0] - 1e-9 && $bend['to'] <= $one[1] + 1e-9,
             )),
-            $one[0] <= 0.0 ? $run->firstLongMm : $rules->longByMm,
-            $one[1] >= $end ? $run->lastLongMm : $rules->longByMm,
+            $one[0] <= 0.0 ? $run->firstLongMm : $rules->longStartMm,
+            $one[1] >= $end ? $run->lastLongMm : $rules->longEndMm,
         ), $merged);
     }
 

@@ -66,7 +66,7 @@ final class RunShape
             $most = 0.0;
             foreach ($donors as $donor) {
                 if (abs($donor->clrMm - $bend->clrMm) <= Donor::SAME_MM) {
-                    $most = max($most, $donor->longestLegMm() - $rules->longByMm);
+                    $most = max($most, $donor->longestLegMm() - min($rules->longStartMm, $rules->longEndMm));
                 }
             }
             $legs[] = $most;
@@ -142,8 +142,8 @@ final class RunShape
     {
         $isFirst = $fromMm <= 0.0;
         $isLast = $toMm >= $this->endMm;
-        $long = ($isFirst ? $this->run->firstLongMm : $this->rules->longByMm)
-            + ($isLast ? $this->run->lastLongMm : $this->rules->longByMm);
+        $long = ($isFirst ? $this->run->firstLongMm : $this->rules->longStartMm)
+            + ($isLast ? $this->run->lastLongMm : $this->rules->longEndMm);
         $isTooShort = $toMm - $fromMm + $long < $this->rules->leastPieceMm - 1e-6
             || (! ($isFirst && $isLast) && $toMm - $fromMm < $this->rules->jointSpacingMm - 1e-6);
         if ($isTooShort) {
@@ -159,8 +159,8 @@ final class RunShape
             $at['link'] ?? null,
             $at === null ? 0.0 : max(0.0, $at['from'] - $fromMm),
             $at === null ? 0.0 : max(0.0, $toMm - $at['to']),
-            $isFirst ? $this->run->firstLongMm : $this->rules->longByMm,
-            $isLast ? $this->run->lastLongMm : $this->rules->longByMm,
+            $isFirst ? $this->run->firstLongMm : $this->rules->longStartMm,
+            $isLast ? $this->run->lastLongMm : $this->rules->longEndMm,
         );
     }
 
@@ -191,22 +191,22 @@ final class RunShape
     private function stopsOn(int $k, array $donors): array
     {
         [$from, $to] = [$this->straightFromMm($k), $this->straightToMm($k)];
-        $joint = $this->rules->longByMm;
+        [$start, $finish] = [$this->rules->longStartMm, $this->rules->longEndMm];
         $stops = [$from, $to, ...$this->joints];
         foreach ($this->run->noJoint as $zone) {
             array_push($stops, ...$zone);
         }
-        $least = max($this->rules->jointSpacingMm, $this->rules->leastPieceMm - 2 * $joint);
-        $tight = array_map(static fn (float $leg): float => $to - $leg + $joint, $this->legs($k, $donors));
+        $least = max($this->rules->jointSpacingMm, $this->rules->leastPieceMm - $this->rules->longMm());
+        $tight = array_map(static fn (float $leg): float => $to - $leg + $start, $this->legs($k, $donors));
         foreach ($this->legs($k - 1, $donors) as $leg) {
-            $stops[] = $from + $leg - $joint;
+            $stops[] = $from + $leg - $finish;
         }
         $ends = [$to, ...$tight];
         $stops = [...$stops, ...$tight, $to - $least, $from + $least];
         foreach ($donors as $donor) {
             if ($donor->clrMm === 0.0) {
                 foreach ($ends as $end) {
-                    $long = $joint + ($end === $this->endMm ? $this->run->lastLongMm : $joint);
+                    $long = $start + ($end === $this->endMm ? $this->run->lastLongMm : $finish);
                     $stops[] = $end - ($donor->toMm - $donor->fromMm - $long);
                 }
             }

@@ -77,12 +77,12 @@ final class RunSplitter
             [$straights, $legs] = $this->rooms($branch);
             $ends = $this->endsOf($shape, $k + 1, $legs);
             foreach ($legs as $leg) {
-                $ends[] = $tangent + $leg - $this->rules->longByMm;
+                $ends[] = $tangent + $leg - $this->rules->longEndMm;
             }
             foreach ($ends as $end) {
                 $stops[] = $end;
                 foreach ($straights as $room) {
-                    $stops[] = $end - ($room - 2 * $this->rules->longByMm);
+                    $stops[] = $end - ($room - $this->rules->longMm());
                 }
             }
             $stops = self::between($stops, $tangent, $shape->straightToMm($k + 1), $shape);
@@ -112,7 +112,7 @@ final class RunSplitter
         }
         $rules = $this->rules;
         $stops = $shape->stops[$k];
-        $long = ($from <= 0.0 ? $shape->run->firstLongMm : $rules->longByMm) + $rules->longByMm;
+        $long = ($from <= 0.0 ? $shape->run->firstLongMm : $rules->longStartMm) + $rules->longEndMm;
         $straights = [$this->longestMm];
         if ($weights->isThorough) {
             [$straights, $legs] = $this->rooms($branch);
@@ -156,7 +156,7 @@ final class RunSplitter
         $ends = $shape->stops[$k];
         if (isset($shape->bends[$k])) {
             foreach ($legs as $leg) {
-                $ends[] = $shape->straightToMm($k) - $leg + $this->rules->longByMm;
+                $ends[] = $shape->straightToMm($k) - $leg + $this->rules->longStartMm;
             }
         }
 

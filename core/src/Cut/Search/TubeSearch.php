@@ -45,8 +45,8 @@ final class TubeSearch
 
     private const SHUNNED = 2.5;
 
-    /** A plan that costs more is gone on from if it costs more by about this share at most, less and less. */
-    private const WARMTH = 0.012;
+    /** A plan that costs more is gone on from if its stock and cuts cost more by about this share, less and less. */
+    private const WARMTH = 0.025;
 
     private readonly RunSplitter $splitter;
 
@@ -138,9 +138,16 @@ final class TubeSearch
         $closing = $this->chance->below(self::CLOSING) === 0 ? $this->anyCopy($from) : null;
         $windows = $closing === null ? $this->windows($from) : $this->around($from, $closing);
         $weights = $this->weights(self::NARROW, $closing === null ? null : $from->copies[$closing]->donor);
-        $warmth = self::WARMTH * (1.0 - $gone) * (1.0 - $gone) * $from->cost;
+        $warmth = self::WARMTH * (1.0 - $gone) * (1.0 - $gone) * $this->withoutJoints($from);
 
         return $this->otherwise($from, $windows, $weights, $from->cost - $warmth * log(1.0 - $this->chance->share()));
+    }
+
+    private function withoutJoints(TubeCutting $cutting): float
+    {
+        $joints = array_sum(array_map(static fn (array $placed): int => count($placed) - 1, $cutting->placed));
+
+        return $cutting->cost - $joints * $this->rules->jointCost;
     }
 
     /** @param  Donor|null  $shunned  what had better not be opened */

@@ -38,6 +38,17 @@ final readonly class StageWriter
         ];
     }
 
+    /** @return array{joints: int, bends: int, bars: int, toBuy: int} */
+    public static function totals(CutPlan $cut): array
+    {
+        return [
+            'joints' => $cut->joints(),
+            'bends' => $cut->bends(),
+            'bars' => $cut->bars(),
+            'toBuy' => $cut->toBuy(),
+        ];
+    }
+
     /** @return array{id: string, needed: int, onShelf: int, toBuy: int} */
     public static function need(StockNeed $need): array
     {

@@ -44,7 +44,7 @@ function cutPart(array $elements, float $longMm = 0.0, float $leastMm = 10.0): P
 
 function cutRules(float $holdMm = 0.0): CutRules
 {
-    return new CutRules(2.0, $holdMm, 10.0, 8.25, 0.0, 25.0, 3.0);
+    return new CutRules(2.0, $holdMm, 10.0, 8.25, 0.0, 0.0, 25.0, 3.0);
 }
 
 /** @return list<float> where the part can begin */

@@ -27,7 +27,7 @@
     />
     <div class="grid gap-2 xl:grid-cols-[1fr_26rem]">
         <div class="min-w-0 space-y-2">
-            <StockTable cut={desk.plan.cut} />
+            <StockTable cut={desk.plan.cut} {desk} />
             <section class="sheet" aria-label="Cut list">
                 <table class="table-plain table-stack">
                     <thead>

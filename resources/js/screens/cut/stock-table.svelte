@@ -1,9 +1,11 @@
 <script lang="ts">
     // What the whole job takes from the shelf, and what has to be bought: the shelf is counted once.
     import type { CutPlan } from '@/lib/answers';
+    import type { JobDesk } from '@/lib/job-desk.svelte';
+    import LessStock from './less-stock.svelte';
 
-    type Props = { cut: CutPlan };
-    let { cut }: Props = $props();
+    type Props = { cut: CutPlan; desk: JobDesk };
+    let { cut, desk }: Props = $props();
 </script>
 
 <section class="sheet p-3" aria-label="Stock for the job">
@@ -35,4 +37,5 @@
             {/each}
         </tbody>
     </table>
+    <LessStock {desk} />
 </section>

@@ -28,8 +28,8 @@ final readonly class BendToCut
     public static function of(RunShape $shape, int $k, array $donors, CutRules $rules): self
     {
         ['from' => $from, 'to' => $to, 'link' => $link] = $shape->bends[$k];
-        $first = $from <= 0.0 ? $shape->run->firstLongMm : $rules->longByMm;
-        $last = $to >= $shape->endMm ? $shape->run->lastLongMm : $rules->longByMm;
+        $first = $from <= 0.0 ? $shape->run->firstLongMm : $rules->longStartMm;
+        $last = $to >= $shape->endMm ? $shape->run->lastLongMm : $rules->longEndMm;
 
         return new self(
             $shape,

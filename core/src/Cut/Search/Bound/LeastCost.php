@@ -50,7 +50,7 @@ final class LeastCost
         private readonly CutRules $rules,
     ) {
         $this->straights = new StraightLeast($rules, $donors);
-        $long = $rules->longByMm;
+        $long = max($rules->longStartMm, $rules->longEndMm);
         foreach ($shapes as $shape) {
             $long = max($long, $shape->run->firstLongMm, $shape->run->lastLongMm);
             foreach (array_keys($shape->bends) as $k) {
@@ -136,7 +136,7 @@ final class LeastCost
                 $joints += $own;
                 $pieces += $own + 1;
                 $length += $shape->endMm + $shape->run->firstLongMm + $shape->run->lastLongMm
-                    + 2 * $own * $this->rules->longByMm;
+                    + $own * $this->rules->longMm();
             }
         }
         $length += $pieces * $this->rules->kerfMm;

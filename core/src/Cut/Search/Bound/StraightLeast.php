@@ -127,7 +127,8 @@ final class StraightLeast
             }
         }
         if ($length > self::SAME_MM) {
-            $taken = max(0.0, ($leg ?? 0.0) - $this->rules->longByMm);
+            $long = $k === 0 ? $this->rules->longStartMm : $this->rules->longEndMm;
+            $taken = max(0.0, ($leg ?? 0.0) - $long);
             $split = $this->split($shape, $k, $taken, max(1, $this->joints($shape, $k, $taken, $taken)));
 
             // Whether something is opened for it or not is only known where it is the one way.
@@ -142,8 +143,8 @@ final class StraightLeast
     {
         [$from, $to] = [$shape->straightFromMm($k), $shape->straightToMm($k)];
         $length = $to - $from;
-        $mostBefore = max(0.0, ($before ?? 0.0) - $this->rules->longByMm);
-        $mostAfter = max(0.0, ($after ?? 0.0) - $this->rules->longByMm);
+        $mostBefore = max(0.0, ($before ?? 0.0) - $this->rules->longEndMm);
+        $mostAfter = max(0.0, ($after ?? 0.0) - $this->rules->longStartMm);
         $least = INF;
         if ($shape->jointsOn[$k] <= 1) {
             $asked = array_filter($shape->joints, static fn (float $at): bool => $at >= $from && $at <= $to);

@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Cut;
+
+use Closure;
+use UpsweptBead\Core\Cut\Problem\Chain;
+use UpsweptBead\Core\Cut\Problem\CutProblem;
+use UpsweptBead\Core\Cut\Problem\CutRules;
+use UpsweptBead\Core\Cut\Problem\CutRun;
+use UpsweptBead\Core\Cut\Problem\Link;
+use UpsweptBead\Core\Cut\Problem\StockItem;
+use UpsweptBead\Core\Cut\Problem\StockKind;
+use UpsweptBead\Core\Cut\Search\CutAnswer;
+use UpsweptBead\Core\Cut\Search\CutSolver;
+use UpsweptBead\Core\Cut\Search\CutStatus;
+use UpsweptBead\Core\Job\CutChoice;
+use UpsweptBead\Core\Job\EndKind;
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Stock\BendStock;
+use UpsweptBead\Core\Units\Length;
+
+/**
+ * A whole job as one problem of cutting: all runs with their joints and stock at once, with the fewest joints and
+ * then at the least cost, by the shop's rates for cuts and what is opened.
+ */
+final readonly class LeastStock
+{
+    /** Minutes at one joint besides fitting it: tacking, welding, brushing; and at one cut with its deburring. Our own estimate. */
+    private const JOINT_MINUTES = 15.0;
+
+    private const CUT_MINUTES = 4.0;
+
+    /** Every joint is risk and heat besides its minutes: it counts so many times, so that joints come before stock. */
+    private const JOINT_WEIGHT = 4.0;
+
+    /** What is on the shelf costs this share of what has to be bought: it is paid, but not worthless. */
+    private const SHELF_SHARE = 0.8;
+
+    private const ON_SHELF = ' on the shelf';
+
+    /** No shorter piece is made (mm, as cut); our own rule. */
+    private const LEAST_PIECE_MM = 25.0;
+
+    /** No joint nearer to another than so many walls, common practice. */
+    private const WALLS_BETWEEN = 5.0;
+
+    /** No joint within this of the middle of a fitting on the side of a run (mm): the edge of a bung and five walls. */
+    private const FITTING_MM = 24.0;
+
+    private function __construct(private Job $job, private Shop $shop) {}
+
+    /** Those of its runs whose bends are all in stock. */
+    public static function problem(Job $job, Layout $layout, Shop $shop): CutProblem
+    {
+        $self = new self($job, $shop);
+        $runs = $stock = $tubes = [];
+        foreach ($layout->runs as $routed) {
+            if ($routed->run->lengthMm() > 0.0 && $self->hasStock($routed)) {
+                $runs[] = $self->run($routed);
+                $tubes[$routed->tube->id] = true;
+            }
+        }
+        foreach (array_keys($tubes) as $tube) {
+            array_push($stock, ...$self->stock($tube));
+        }
+
+        return new CutProblem($job->number, $stock, $self->rules($layout), $runs);
+    }
+
+    /**
+     * The job with the joints of the best plan found; null if none was found.
+     *
+     * @param  Closure(): float  $now  seconds on any clock that only runs forward
+     */
+    public static function of(Job $job, Layout $layout, Shop $shop, float $seconds, int $seed, Closure $now): ?Job
+    {
+        $answer = (new CutSolver(self::problem($job, $layout, $shop), $seed, $now))->solve($seconds);
+
+        return $answer->status === CutStatus::Solved ? self::joined($job, $answer) : null;
+    }
+
+    private static function joined(Job $job, CutAnswer $answer): Job
+    {
+        $joints = $stock = $numbers = $counts = [];
+        foreach ($answer->pieces as $piece) {
+            $joints[$piece->run] ??= [];
+            if ($piece->fromMm > 0.0) {
+                $joints[$piece->run][] = Length::ofMm(round($piece->fromMm, 3));
+            }
+            $id = str_replace(self::ON_SHELF, '', $piece->item);
+            $counts[$id] ??= 0;
+            $numbers["$piece->item $piece->copy"] ??= ++$counts[$id];
+            $stock[$piece->run][] = "$id {$numbers["$piece->item $piece->copy"]}";
+        }
+        foreach ($job->runs as $run) {
+            if ($run->route !== null && isset($joints[$run->letter])) {
+                $choice = new CutChoice($joints[$run->letter], $stock[$run->letter]);
+                $job = $job->routed($run->letter, $run->route->cutAs($choice));
+            }
+        }
+
+        return $job;
+    }
+
+    private function hasStock(RoutedRun $routed): bool
+    {
+        foreach ($routed->run->bends as $bend) {
+            $isThere = array_filter(
+                $this->shop->catalogue->bendsFor($routed->tube->id),
+                static fn (BendStock $one): bool => abs($one->clrMm - $bend->clrMm) < 0.01
+                    && $one->angleDeg >= $bend->angleDeg - 0.05,
+            );
+            if ($isThere === []) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private function run(RoutedRun $routed): CutRun
+    {
+        $links = [];
+        foreach ($routed->run->bends as $bend) {
+            $links[] = Link::straight($bend->straightMm);
+            $links[] = Link::bend($this->asSold($routed, $bend->angleDeg, $bend->clrMm), $bend->clrMm);
+        }
+        $links[] = Link::straight($routed->run->endStraightMm);
+        $spec = $routed->spec;
+        $shrinkMm = $this->shrinkMm($routed->tube->wallMm);
+        $trimMm = $routed->run->endStraightMm > 0.0 ? $this->shop->rules->value('cut.trim_allowance') : 0.0;
+        $slipMm = Pieces::slips($this->job, $spec) ? $this->shop->rules->value('fit.slip_depth') : 0.0;
+        $zones = [];
+        foreach ($spec->fittings as $fitting) {
+            $zones[] = [$fitting->station->mm - self::FITTING_MM, $fitting->station->mm + self::FITTING_MM];
+        }
+
+        return new CutRun(
+            $spec->letter,
+            $routed->tube->id,
+            Chain::of($links),
+            $zones,
+            [],
+            $spec->start->kind === EndKind::VBand ? $shrinkMm : 0.0,
+            $trimMm + $slipMm + ($spec->end->kind === EndKind::VBand ? $shrinkMm : 0.0),
+        );
+    }
+
+    /** The angle of the stock where it is the same as that of a bend but for rounding. */
+    private function asSold(RoutedRun $routed, float $angleDeg, float $clrMm): float
+    {
+        foreach ($this->shop->catalogue->bendsFor($routed->tube->id) as $bend) {
+            if (abs($bend->clrMm - $clrMm) < 0.01 && abs($bend->angleDeg - $angleDeg) < 0.05) {
+                return $bend->angleDeg;
+            }
+        }
+
+        return $angleDeg;
+    }
+
+    /** @return list<StockItem> what is on the shelf, and what can be bought */
+    private function stock(string $tube): array
+    {
+        $rules = $this->shop->rules;
+        // New stock is squared once; what is behind that is a stick with ends of its own.
+        $lengthMm = $rules->value('cut.stock_length') - $rules->value('cut.end_trim');
+        $perBar = $rules->value('cost.tube_metre') * $rules->value('cut.stock_length') / 1000;
+        $items = $this->both($tube, $tube, StockKind::Stick, Chain::of([Link::straight($lengthMm)]), $perBar);
+        foreach ($this->shop->catalogue->bendsFor($tube) as $bend) {
+            $chain = Chain::of([
+                Link::straight($bend->clampLegMm),
+                Link::bend($bend->angleDeg, $bend->clrMm),
+                Link::straight($bend->pullLegMm),
+            ]);
+            $kind = $bend->longestLegMm() > 0.0 ? StockKind::Bend : StockKind::Elbow;
+            // A wider bend is more tube: what it costs goes with its length, a bend of 90 degrees by the shop's price.
+            $share = $chain->lengthMm / ($bend->clampLegMm + $bend->pullLegMm + M_PI_2 * $bend->clrMm);
+            array_push($items, ...$this->both($bend->id, $tube, $kind, $chain, $share * $rules->value('cost.bend')));
+        }
+
+        return $items;
+    }
+
+    /** @return list<StockItem> */
+    private function both(string $id, string $tube, StockKind $kind, Chain $chain, float $cost): array
+    {
+        $new = new StockItem($id, $tube, $kind, $chain, 0.0, null, $cost);
+        $shelf = $this->shop->has($id);
+
+        return $shelf > 0
+            ? [new StockItem($id.self::ON_SHELF, $tube, $kind, $chain, 0.0, $shelf, $cost * self::SHELF_SHARE), $new]
+            : [$new];
+    }
+
+    private function rules(Layout $layout): CutRules
+    {
+        $rules = $this->shop->rules;
+        $walls = array_map(static fn (RoutedRun $routed): float => $routed->tube->wallMm, $layout->runs);
+        $wallMm = $walls === [] ? 0.0 : max($walls);
+        $perMinute = $rules->value('cost.hour') / 60;
+
+        return new CutRules(
+            $rules->value('cut.kerf'),
+            $rules->value('cut.hold'),
+            self::LEAST_PIECE_MM,
+            self::WALLS_BETWEEN * $wallMm,
+            0.0,
+            $rules->value('cut.trim_allowance') + $this->shrinkMm($wallMm),
+            self::JOINT_WEIGHT * $perMinute * ($rules->value('cost.fit_minutes') + self::JOINT_MINUTES),
+            $perMinute * self::CUT_MINUTES,
+        );
+    }
+
+    private function shrinkMm(float $wallMm): float
+    {
+        $rules = $this->shop->rules;
+
+        return $rules->value('weld.shrink') / 100 * $rules->value('weld.bead_to_wall') * $wallMm;
+    }
+}

@@ -9,7 +9,18 @@ test('cut, fit and weld show the whole job first, and one run as a filter', asyn
     const list = page.getByRole('region', { name: 'Cut list' });
     await expect(list.getByRole('button', { name: 'A1', exact: true })).toBeVisible();
     await expect(list.getByRole('button', { name: 'E1', exact: true })).toBeVisible();
-    await expect(page.getByRole('region', { name: 'Stock for the job' })).toContainText('to buy');
+    const stock = page.getByRole('region', { name: 'Stock for the job' });
+    await expect(stock).toContainText('to buy');
+    // All runs together are looked at for fewer joints or less stock; it says what it found, or that it found nothing.
+    await stock.getByRole('button', { name: 'Look for less' }).click();
+    await expect(stock.getByText(/Nothing with fewer joints|Take these cuts/)).toBeVisible({
+        timeout: 20_000,
+    });
+    // A weld elbow used whole has nothing to leave long: its ends come as they are.
+    await list.getByRole('button', { name: 'A4', exact: true }).click();
+    const drawing = page.getByRole('region', { name: 'Drawing of piece A4' });
+    await expect(drawing.getByRole('row', { name: /Upstream end as it comes, no cut/ })).toBeVisible();
+    await expect(page.getByText('Bends laid out along their centreline')).toBeVisible();
     await runs.getByRole('button', { name: /^C/ }).click();
     await expect(list.getByRole('button', { name: 'C1', exact: true })).toBeVisible();
     await expect(list.getByRole('button', { name: 'A1', exact: true })).toBeHidden();

@@ -75,7 +75,7 @@ final readonly class Bends
         $spare = 0.0;
         foreach ($this->stock as $bend) {
             $rest = $bend->angleDeg - $angleDeg;
-            if (abs($bend->clrMm - $clrMm) > Donor::SAME_MM || $rest < -self::SAME_DEG) {
+            if (abs($bend->clrMm - $clrMm) > Link::SAME_CLR_MM || $rest < -self::SAME_DEG) {
                 continue;
             }
             $isWhole = $rest <= self::SAME_DEG;

@@ -52,7 +52,7 @@ final readonly class Impossible
             $angles = [];
             foreach ($stock as $item) {
                 $arc = $item->arc();
-                if ($arc !== null && $item->count !== 0 && abs($arc->clrMm - $bend->clrMm) <= self::WITHIN_MM) {
+                if ($arc !== null && $item->count !== 0 && $arc->hasRadius($bend->clrMm)) {
                     $angles[] = $arc->angleDeg;
                 }
             }

@@ -38,7 +38,7 @@ final readonly class Shelf
             $kerfDeg = rad2deg($this->problem->rules->kerfMm / $clrMm);
             $stock = array_filter(
                 $this->problem->stockOf($this->tube),
-                static fn (StockItem $item): bool => abs(($item->arc()->clrMm ?? 0.0) - $clrMm) <= self::WITHIN,
+                static fn (StockItem $item): bool => $item->arc()?->hasRadius($clrMm) ?? false,
             );
             foreach (array_unique($angles) as $least) {
                 $wanted = count(array_filter($angles, static fn (float $angle): bool => $angle >= $least));

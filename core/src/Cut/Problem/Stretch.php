@@ -88,7 +88,7 @@ final readonly class Stretch
     {
         ['from' => $from, 'to' => $to, 'link' => $bend] = $this->bends[0];
         $arc = $item->arc();
-        if ($arc === null || abs($arc->clrMm - $bend->clrMm) > 0.05) {
+        if ($arc === null || ! $arc->hasRadius($bend->clrMm)) {
             return INF;
         }
         [$before, $after] = [$from - $this->fromMm, $this->toMm - $to];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cut\Search;
 
+use UpsweptBead\Core\Cut\Problem\Link;
 use UpsweptBead\Core\Cut\Problem\StockItem;
 use UpsweptBead\Core\Cut\Problem\StockKind;
 
@@ -12,6 +13,9 @@ final readonly class Donor
 {
     /** Two lengths along a centreline are the same within this. */
     public const SAME_MM = 0.002;
+
+    /** A bend whose arc is this near to that of the stock is all of it, with both legs. */
+    public const WHOLE_MM = 0.04;
 
     public bool $isRing;
 
@@ -103,14 +107,14 @@ final readonly class Donor
     private function bendRanges(Part $part, bool $reversed): array
     {
         $bend = $part->bend;
-        if ($bend === null || abs($bend->clrMm - $this->clrMm) > self::SAME_MM) {
+        if ($bend === null || abs($bend->clrMm - $this->clrMm) > Link::SAME_CLR_MM) {
             return [];
         }
         [$before, $after, $long] = $reversed
             ? [$part->afterMm, $part->beforeMm, $part->longToMm]
             : [$part->beforeMm, $part->afterMm, $part->longFromMm];
         $room = $this->arcToMm - $this->arcFromMm - $bend->lengthMm;
-        if ($room < -self::SAME_MM || ($before > 0.0 && $after > 0.0 && $room > self::SAME_MM)) {
+        if ($room < -self::WHOLE_MM || ($before > 0.0 && $after > 0.0 && $room > self::WHOLE_MM)) {
             return [];
         }
         [$least, $most] = match (true) {

@@ -208,7 +208,9 @@ final class OpenCopy
             if ($free > $left) {
                 $left = $free;
             }
-            $free = ($from < $arcTo ? $from : $arcTo) - ($last !== null && $last > $arcFrom ? $last : $arcFrom);
+            $free = $donor->isRing
+                ? $from - ($last ?? 0.0)
+                : ($from < $arcTo ? $from : $arcTo) - ($last !== null && $last > $arcFrom ? $last : $arcFrom);
             if ($free > $arc) {
                 $arc = $free;
             }

@@ -31,6 +31,6 @@ final readonly class Part
         public float $longToMm,
     ) {
         $this->cutMm = $toMm - $fromMm + $longFromMm + $longToMm;
-        $this->arcMm = $bend === null ? 0.0 : $bend->lengthMm - Donor::SAME_MM;
+        $this->arcMm = $bend === null ? 0.0 : $bend->lengthMm - Donor::WHOLE_MM;
     }
 }

@@ -65,7 +65,7 @@ final class RunShape
         foreach ($this->bends as ['link' => $bend]) {
             $most = 0.0;
             foreach ($donors as $donor) {
-                if (abs($donor->clrMm - $bend->clrMm) <= Donor::SAME_MM) {
+                if (abs($donor->clrMm - $bend->clrMm) <= Link::SAME_CLR_MM) {
                     $most = max($most, $donor->longestLegMm() - min($rules->longStartMm, $rules->longEndMm));
                 }
             }
@@ -173,7 +173,7 @@ final class RunShape
         $legs = [];
         $clrMm = $this->bends[$bend]['link']->clrMm ?? -1.0;
         foreach ($donors as $donor) {
-            if (abs($donor->clrMm - $clrMm) <= Donor::SAME_MM) {
+            if (abs($donor->clrMm - $clrMm) <= Link::SAME_CLR_MM) {
                 array_push($legs, $donor->arcFromMm, $donor->lastLegMm());
             }
         }

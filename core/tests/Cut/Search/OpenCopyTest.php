@@ -121,6 +121,9 @@ it('cuts a ring anywhere, twice for one piece and once more for each other', fun
     $one = $ring->taking($part, cutRules())[0][0];
     $two = $one->taking($part, cutRules())[0][0];
     $three = $two->taking($part, cutRules())[0][0];
+    // What is left of it counts round the turn as well.
+    expect($one->arcMm)->toBeClose(2 * M_PI * 50.8 * 260 / 360)
+        ->and($three->arcMm)->toBeClose(2 * M_PI * 50.8 * 60 / 360 - 4.0);
     expect([$one->cuts, $two->cuts, $three->cuts])->toBe([2, 3, 4])
         ->and($three->taking($part, cutRules()))->toBe([])
         ->and(cutPlaces($ring, cutPart([['straight' => 20], ['bend' => 60, 'clr' => 50.8]])))->toBe([]);

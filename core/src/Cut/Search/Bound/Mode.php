@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cut\Search\Bound;
 
+use UpsweptBead\Core\Cut\Problem\Link;
 use UpsweptBead\Core\Cut\Search\Donor;
 
 /** One way a bend can lie in a kind of stock: which legs go with it. */
@@ -32,7 +33,7 @@ final readonly class Mode
         $modes = [];
         foreach ($donors as $donor) {
             $room = $donor->arcToMm - $donor->arcFromMm - $arcMm;
-            if ($donor->clrMm <= 0.0 || abs($donor->clrMm - $clrMm) > 0.05 || $room < -0.05) {
+            if ($donor->clrMm <= 0.0 || abs($donor->clrMm - $clrMm) > Link::SAME_CLR_MM || $room < -0.05) {
                 continue;
             }
             [$first, $last] = [$donor->arcFromMm, $donor->lengthMm() - $donor->arcToMm];

@@ -16,6 +16,11 @@ use UpsweptBead\Core\Stock\BendStock;
  */
 final class BendPacking
 {
+    /** Ways tried to cut chosen pieces from one bend: orders of many pieces have no end. */
+    private const MOST_LOOKS = 2000;
+
+    private int $looks = 0;
+
     /** @var array<int, OpenCopy> what is open */
     private array $open = [];
 
@@ -88,11 +93,16 @@ final class BendPacking
     /** @param  list<Piece>  $pieces */
     private function pack(array $pieces): void
     {
-        $pieces = $this->chosen($pieces);
+        $parts = [];
+        foreach ($pieces as $id => $piece) {
+            $allowances = $piece->allowances;
+            $parts[$piece->mark] = Bends::part($id, $piece, $allowances->startMm, $allowances->endMm());
+        }
+        $pieces = $this->chosen($pieces, $parts);
         usort($pieces, static fn (Piece $a, Piece $b): int => [$b->angleDeg, $b->cutLengthMm(), $a->mark]
             <=> [$a->angleDeg, $a->cutLengthMm(), $b->mark]);
-        foreach ($pieces as $id => $piece) {
-            $part = Bends::part($id, $piece, $piece->allowances->startMm, $piece->allowances->endMm());
+        foreach ($pieces as $piece) {
+            $part = $parts[$piece->mark];
             if (
                 $this->intoOpen($piece->mark, $part, null)
                 || $this->intoNew($piece->mark, $part, $this->unused, $this->rules)
@@ -114,25 +124,26 @@ final class BendPacking
      * Opens what pieces were chosen to come from, where it holds all of them that do.
      *
      * @param  list<Piece>  $pieces
+     * @param  array<string, Part>  $parts  by the mark of the piece
      * @return list<Piece> the others; of them straight pieces are no matter of bends
      */
-    private function chosen(array $pieces): array
+    private function chosen(array $pieces, array $parts): array
     {
         $groups = [];
-        foreach ($pieces as $id => $piece) {
-            $part = Bends::part($id, $piece, $piece->allowances->startMm, $piece->allowances->endMm());
-            $groups[$piece->wanted][$piece->mark] = $part;
+        foreach ($pieces as $piece) {
+            if (preg_match('/^(.*) \d+$/', $piece->wanted, $match) === 1) {
+                $groups[$piece->wanted][0] = $match[1];
+                $groups[$piece->wanted][1][$piece->mark] = $parts[$piece->mark];
+            }
         }
         $placed = [];
-        foreach ($groups as $wanted => $parts) {
-            foreach ($wanted === '' ? [] : $this->unused as $copy) {
-                $name = $this->bends->stock[$copy->donor->index]->id;
-                $on = preg_match('/^(.*) \d+$/', $wanted, $match) === 1 && $match[1] === $name
-                    ? $this->all($copy, $parts)
-                    : null;
+        foreach ($groups as [$stock, $together]) {
+            foreach ($this->unused as $copy) {
+                $this->looks = self::MOST_LOOKS;
+                $on = $this->bends->stock[$copy->donor->index]->id === $stock ? $this->all($copy, $together) : null;
                 if ($on !== null) {
                     [$this->open[], $this->placed[]] = $on;
-                    $placed += $parts;
+                    $placed += $together;
                 }
             }
         }
@@ -144,7 +155,7 @@ final class BendPacking
     }
 
     /**
-     * All of some parts on one piece of stock, whichever way they go.
+     * All of some parts on one piece of stock, whichever way they go; null if they do not, or not soon enough.
      *
      * @param  array<string, Part>  $parts  by the mark of the piece
      * @return array{OpenCopy, array<string, array{Part, float, bool}>}|null
@@ -156,6 +167,9 @@ final class BendPacking
         }
         foreach ($parts as $mark => $part) {
             foreach ($copy->taking($part, $this->rules) as [$with, $atMm, $isReversed]) {
+                if (--$this->looks < 0) {
+                    return null;
+                }
                 $rest = $this->all($with, array_diff_key($parts, [$mark => true]));
                 if ($rest !== null) {
                     return [$rest[0], [$mark => [$part, $atMm, $isReversed]] + $rest[1]];

@@ -28,8 +28,18 @@ final readonly class Bends
     public function __construct(array $stock)
     {
         $this->stock = $stock;
-        $this->donors = array_map(static fn (int $i, BendStock $bend): Donor => new Donor($i, new StockItem(
-            $bend->id,
+        $this->donors = array_map(
+            static fn (int $i, BendStock $bend): Donor => new Donor($i, self::item($bend, $bend->id, null, 0.0)),
+            array_keys($stock),
+            $stock,
+        );
+    }
+
+    /** @param  int|null  $count  how many there are; null for as many as wanted */
+    public static function item(BendStock $bend, string $id, ?int $count, float $cost): StockItem
+    {
+        return new StockItem(
+            $id,
             $bend->tubeId,
             $bend->longestLegMm() > 0.0 ? StockKind::Bend : StockKind::Elbow,
             Chain::of([
@@ -38,9 +48,9 @@ final readonly class Bends
                 Link::straight($bend->pullLegMm),
             ]),
             0.0,
-            null,
-            0.0,
-        )), array_keys($stock), $stock);
+            $count,
+            $cost,
+        );
     }
 
     /** @param  float  $startMm  extra length at its upstream end */

@@ -11,7 +11,7 @@ use UpsweptBead\Core\Reason\Notice;
 final readonly class CutNotices
 {
     /** Two joints no nearer to each other than this many walls, common practice: the heat of one spoils the other. */
-    private const WALLS_BETWEEN = 5;
+    public const WALLS_BETWEEN = 5;
 
     /** @param  array<string, string>  $paths  places in the job document, by the letter of the run */
     private function __construct(private array $paths) {}

@@ -46,9 +46,6 @@ final readonly class LeastStock
     /** No shorter piece is made (mm, as cut); our own rule. */
     private const LEAST_PIECE_MM = 25.0;
 
-    /** No joint nearer to another than so many walls, common practice. */
-    private const WALLS_BETWEEN = 5.0;
-
     /** No joint within this of the middle of a fitting on the side of a run (mm): the edge of a bung and five walls. */
     private const FITTING_MM = 24.0;
 
@@ -132,7 +129,7 @@ final readonly class LeastStock
         }
         $links[] = Link::straight($routed->run->endStraightMm);
         $spec = $routed->spec;
-        $shrinkMm = $this->shrinkMm($routed->tube->wallMm);
+        $shrinkMm = Pieces::shrinkPerButtMm($this->shop->rules, $routed->tube->wallMm);
         $trimMm = $routed->run->endStraightMm > 0.0 ? $this->shop->rules->value('cut.trim_allowance') : 0.0;
         $slipMm = Pieces::slips($this->job, $spec) ? $this->shop->rules->value('fit.slip_depth') : 0.0;
         $zones = [];
@@ -170,31 +167,45 @@ final readonly class LeastStock
         // New stock is squared once; what is behind that is a stick with ends of its own.
         $lengthMm = $rules->value('cut.stock_length') - $rules->value('cut.end_trim');
         $perBar = $rules->value('cost.tube_metre') * $rules->value('cut.stock_length') / 1000;
-        $items = $this->both($tube, $tube, StockKind::Stick, Chain::of([Link::straight($lengthMm)]), $perBar);
+        $chain = Chain::of([Link::straight($lengthMm)]);
+        $items = $this->both(
+            $tube,
+            $perBar,
+            static fn (string $id, ?int $count, float $cost): StockItem => new StockItem(
+                $id,
+                $tube,
+                StockKind::Stick,
+                $chain,
+                0.0,
+                $count,
+                $cost,
+            ),
+        );
         foreach ($this->shop->catalogue->bendsFor($tube) as $bend) {
-            $chain = Chain::of([
-                Link::straight($bend->clampLegMm),
-                Link::bend($bend->angleDeg, $bend->clrMm),
-                Link::straight($bend->pullLegMm),
-            ]);
-            $kind = $bend->longestLegMm() > 0.0 ? StockKind::Bend : StockKind::Elbow;
+            $legsMm = $bend->clampLegMm + $bend->pullLegMm;
             // A wider bend is more tube: what it costs goes with its length, a bend of 90 degrees by the shop's price.
-            $share = $chain->lengthMm / ($bend->clampLegMm + $bend->pullLegMm + M_PI_2 * $bend->clrMm);
-            array_push($items, ...$this->both($bend->id, $tube, $kind, $chain, $share * $rules->value('cost.bend')));
+            $share = ($legsMm + deg2rad($bend->angleDeg) * $bend->clrMm) / ($legsMm + M_PI_2 * $bend->clrMm);
+            array_push($items, ...$this->both(
+                $bend->id,
+                $share * $rules->value('cost.bend'),
+                static fn (string $id, ?int $count, float $cost): StockItem => Bends::item($bend, $id, $count, $cost),
+            ));
         }
 
         return $items;
     }
 
-    /** @return list<StockItem> */
-    private function both(string $id, string $tube, StockKind $kind, Chain $chain, float $cost): array
+    /**
+     * @param  Closure(string, int|null, float): StockItem  $item
+     * @return list<StockItem>
+     */
+    private function both(string $id, float $cost, Closure $item): array
     {
-        $new = new StockItem($id, $tube, $kind, $chain, 0.0, null, $cost);
         $shelf = $this->shop->has($id);
 
         return $shelf > 0
-            ? [new StockItem($id.self::ON_SHELF, $tube, $kind, $chain, 0.0, $shelf, $cost * self::SHELF_SHARE), $new]
-            : [$new];
+            ? [$item($id.self::ON_SHELF, $shelf, $cost * self::SHELF_SHARE), $item($id, null, $cost)]
+            : [$item($id, null, $cost)];
     }
 
     private function rules(Layout $layout): CutRules
@@ -208,18 +219,11 @@ final readonly class LeastStock
             $rules->value('cut.kerf'),
             $rules->value('cut.hold'),
             self::LEAST_PIECE_MM,
-            self::WALLS_BETWEEN * $wallMm,
+            CutNotices::WALLS_BETWEEN * $wallMm,
             0.0,
-            $rules->value('cut.trim_allowance') + $this->shrinkMm($wallMm),
+            $rules->value('cut.trim_allowance') + Pieces::shrinkPerButtMm($rules, $wallMm),
             self::JOINT_WEIGHT * $perMinute * ($rules->value('cost.fit_minutes') + self::JOINT_MINUTES),
             $perMinute * self::CUT_MINUTES,
         );
-    }
-
-    private function shrinkMm(float $wallMm): float
-    {
-        $rules = $this->shop->rules;
-
-        return $rules->value('weld.shrink') / 100 * $rules->value('weld.bead_to_wall') * $wallMm;
     }
 }

@@ -15,6 +15,7 @@ use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\Clocking;
 use UpsweptBead\Core\Run\PieceSpan;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\Quantity;
 
 /** Turns the spans of a run into pieces to cut, with what each is cut longer by. */
@@ -84,10 +85,7 @@ final readonly class Pieces
         bool $endButts,
         Figure $slip,
     ): Allowances {
-        $rules = $this->shop->rules;
-        $perButtMm = $rules->value('weld.shrink') / 100
-            * $rules->value('weld.bead_to_wall')
-            * $this->routed->tube->wallMm;
+        $perButtMm = self::shrinkPerButtMm($this->shop->rules, $this->routed->tube->wallMm);
         // Left long is the end that has a straight, rather the one downstream.
         $atEnd = $bend === null || $span->legAfterMm > 0.0 || $span->legBeforeMm <= 0.0;
         $hasStraight = $bend === null || $span->legAfterMm > 0.0 || $span->legBeforeMm > 0.0;
@@ -119,6 +117,12 @@ final readonly class Pieces
     public static function slips(Job $job, RunSpec $spec): bool
     {
         return $spec->end->kind === EndKind::Open && $job->collectorOf($spec->letter) !== null;
+    }
+
+    /** By how much a butt pulls its two sides together. */
+    public static function shrinkPerButtMm(ShopRules $rules, float $wallMm): float
+    {
+        return $rules->value('weld.shrink') / 100 * $rules->value('weld.bead_to_wall') * $wallMm;
     }
 
     /** How far a tube goes into the inlet of its collector. */
@@ -179,7 +183,7 @@ final readonly class Pieces
     private function shrink(string $mark, int $butts, float $mm): Figure
     {
         [$share, $bead] = [$this->shop->rules->get('weld.shrink'), $this->shop->rules->get('weld.bead_to_wall')];
-        $perButtMm = $share->value / 100 * $bead->value * $this->routed->tube->wallMm;
+        $perButtMm = self::shrinkPerButtMm($this->shop->rules, $this->routed->tube->wallMm);
 
         return $this->job->overrides->on(Figure::of(
             "cut.$mark.shrink",

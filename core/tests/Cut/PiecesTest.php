@@ -294,3 +294,26 @@ it('says where the saw has nothing to hold, and where two joints are too near', 
         ->toContain('piece C2 are nearer to each other than five walls');
     expect($notices([new Bend(80, 0, 45, 114.3)], 80, 'T3.000x.065'))->toBe('');
 });
+
+it('cuts what was chosen from where it was chosen, and the rest where it fits', function () {
+    $chosen = pieces([new Bend(60, 0, 35, 114.3)], 0, letter: 'C')[0]->wantedFrom('B3.000x.065-R4.5-90 1');
+    $free = pieces([new Bend(90, 0, 40, 114.3)], 0, letter: 'D')[0];
+    foreach (nested([$chosen, $free])->pieces as $piece) {
+        $place = $piece->place ?? throw new RuntimeException('no place');
+        $legMm = $piece->allowances->startMm + $piece->span->legBeforeMm;
+        $tangent = $place->isReversed ? $place->untilMm - $legMm : $place->atMm + $legMm;
+        // Where its leg ends, its bend begins at a tangent of the stock.
+        expect(min(abs($tangent - $place->arcFromMm), abs($tangent - $place->arcToMm)))->toBeLessThan(0.01);
+    }
+    expect(nested([$chosen])->pieces[0]->place?->stockId)->toBe('B3.000x.065-R4.5-90');
+});
+
+it('gives up soon where many pieces were chosen to come from one bend that does not hold them', function () {
+    $pieces = [];
+    foreach (range('A', 'Z') as $letter) {
+        $pieces[] = pieces([new Bend(0, 0, 5, 114.3)], 0, letter: $letter)[0]->wantedFrom('B3.000x.065-R4.5-90 1');
+    }
+    // All 26 are cut, from more than the one that was chosen: 26 times 5 degrees with their kerfs are 143.
+    $nesting = nested($pieces);
+    expect($nesting->without)->toBe([])->and(count($nesting->donors))->toBeGreaterThan(1);
+});

@@ -35,11 +35,15 @@ final class FullSticks
 
     private int $patience = 0;
 
-    /** @param  list<int>  $sizes  each with its kerf, the longest first */
+    /**
+     * @param  list<int>  $sizes  each with its kerf, the longest first
+     * @param  \Closure(): bool  $mayGoOn
+     */
     private function __construct(
         private readonly array $sizes,
         private readonly int $room,
         private readonly Chance $chance,
+        private readonly \Closure $mayGoOn,
     ) {
         $this->combine();
     }
@@ -54,7 +58,7 @@ final class FullSticks
         if (array_sum($sizes) % $room !== 0) {
             return null;
         }
-        $self = new self($sizes, $room, $chance);
+        $self = new self($sizes, $room, $chance, $mayGoOn);
         while (count($self->sets) <= self::MOST_COMBINATIONS && ! in_array([], $self->of, true)) {
             $found = $self->tried();
             if ($found !== null) {
@@ -98,6 +102,9 @@ final class FullSticks
             return;
         }
         for ($i = $last + 1; $i < count($this->sizes) && count($this->sets) <= self::MOST_COMBINATIONS; $i++) {
+            if ($chosen === [] && ! ($this->mayGoOn)()) {
+                return;
+            }
             // As the longest come first, what is left after this one must hold at least the shortest.
             $rest = $left - $this->sizes[$i];
             if ($rest >= $this->sizes[count($this->sizes) - 1] && $rest <= $this->sizes[$i] * (3 - count($chosen))) {

@@ -19,6 +19,21 @@ use UpsweptBead\Core\Document\Fault;
  */
 final class BenchLog
 {
+    /** Which of the locks by number is the turn to log to a job. */
+    private const TURN = 1;
+
+    private const COLUMNS = [
+        'id' => 'uuid',
+        'job_id' => 'bigint',
+        'revision_id' => 'bigint',
+        'user_id' => 'bigint',
+        'step' => 'text',
+        'kind' => 'text',
+        'readings' => 'jsonb',
+        'note' => 'text',
+        'made_at' => 'timestamptz',
+    ];
+
     /** @var array<int, list<BenchStep>> by the id of a release */
     private array $steps = [];
 
@@ -55,7 +70,8 @@ final class BenchLog
     }
 
     /**
-     * Stores what is not there yet, all of it or nothing.
+     * Stores what is not there yet, all of it or nothing. Others who log to the same job wait until it is stored: so the
+     * entries of a job become visible in the order of their places, and whoever knows the log up to one of them misses none.
      *
      * @param  list<LogEntry>  $rows
      * @return list<string> the ids of what was stored now
@@ -65,21 +81,22 @@ final class BenchLog
         if ($rows === []) {
             return [];
         }
-        $columns = ['id', 'job_id', 'revision_id', 'user_id', 'step', 'kind', 'readings', 'note', 'made_at'];
-        $marks = '('.implode(', ', array_fill(0, count($columns), '?')).')';
         $values = [];
         foreach ($rows as $row) {
-            foreach ($columns as $column) {
+            foreach (array_keys(self::COLUMNS) as $column) {
                 $values[] = $row->getAttributes()[$column];
             }
         }
+        $marks = '('.implode(', ', array_map(static fn (string $type): string => "?::$type", self::COLUMNS)).')';
         $stored = DB::select(
             sprintf(
-                'insert into log_entries (%s) values %s on conflict (id) do nothing returning id',
-                implode(', ', $columns),
+                'with turn as materialized (select pg_advisory_xact_lock(%d, ?))
+                    insert into log_entries (%s) select sent.* from turn cross join (values %s) sent on conflict (id) do nothing returning id',
+                self::TURN,
+                implode(', ', array_keys(self::COLUMNS)),
                 implode(', ', array_fill(0, count($rows), $marks)),
             ),
-            $values,
+            [$rows[0]->job_id, ...$values],
             useReadPdo: false,
         );
 

@@ -9,72 +9,103 @@ use App\Models\LogEntry;
 use Generator;
 use Illuminate\Support\Facades\DB;
 use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
-use UpsweptBead\Core\Bench\Progress;
 
 /** A job's log, however long: what decides where the job stands, and its lines a page at a time. */
 final readonly class JobLog
 {
     public const PAGE = 40;
 
+    /** What is remembered of the log beyond this is read anew, not added line by line. */
+    private const MOST_TO_ADD = 500;
+
+    public function __construct(private SharedMemo $memo) {}
+
+    /** Where the log is now. */
+    public function now(Job $job): KnownLog
+    {
+        $key = config()->string('cache.prefix')."log-$job->id";
+        $known = $this->memo->recall([$key])[$key] ?? null;
+        $log = ($known instanceof KnownLog ? $this->goOn($job, $known) : null) ?? $this->readNow($job);
+        if ($log !== $known) {
+            $this->memo->keep([$key => $log]);
+        }
+
+        return $log;
+    }
+
+    /**
+     * What came after a known place; the entries of one job become visible in the order of their places, see BenchLog.
+     * Null where the database no longer has that place, as after another one was put in, or where too much came.
+     */
+    private function goOn(Job $job, KnownLog $known): ?KnownLog
+    {
+        $last = $known->last();
+        $rows = $this->rows(
+            'select l.*, u.name as by from log_entries l join users u on u.id = l.user_id
+                where l.job_id = :job and l.position >= :from order by l.position limit '.self::MOST_TO_ADD,
+            ['job' => $job->id, 'from' => $last->position ?? 0],
+        );
+        if (count($rows) === self::MOST_TO_ADD || $last !== null && ($rows[0]->id ?? null) !== $last->id) {
+            return null;
+        }
+
+        return $known->with($last === null ? $rows : array_slice($rows, 1));
+    }
+
+    /** All of it up to the newest entry; what comes in meanwhile is added the next time. */
+    private function readNow(Job $job): KnownLog
+    {
+        $last = LogEntry::query()->where('job_id', $job->id)->max('position');
+        $last = is_int($last) ? $last : 0;
+        [$newest, $earlier] = $this->newest($job, $last + 1);
+
+        return new KnownLog($newest, $this->deciding($job, $last), $earlier + count($newest));
+    }
+
     /**
      * The entries that decide where a job stands, in the order they arrived: of each step the last that closed or opened
      * it, and the last that gave each of its readings.
      *
-     * @return list<CoreEntry>
+     * @return list<LogRow>
      */
-    public function deciding(Job $job): array
+    private function deciding(Job $job, int $last): array
     {
-        $entries = [];
-        foreach ($this->rows(
+        return $this->rows(
             // Fetched one by one: there are few of them, however long the log is.
             'select l.*, u.name as by from (
-                (select max(position) as position from log_entries where job_id = :closing and kind in (\'done\', \'reopen\') group by step)
+                (select max(position) as position from log_entries where job_id = :closing and position <= :close and kind in (\'done\', \'reopen\') group by step)
                 union
-                (select max(position) from log_entries, jsonb_object_keys(readings) as read where job_id = :reading and readings <> \'{}\'::jsonb group by step, read)
+                (select max(position) from log_entries, jsonb_object_keys(readings) as read where job_id = :reading and position <= :read and readings <> \'{}\'::jsonb group by step, read)
             ) d
             cross join lateral (select * from log_entries one where one.job_id = :job and one.position = d.position limit 1) l
             join users u on u.id = l.user_id order by l.position',
-            ['closing' => $job->id, 'reading' => $job->id, 'job' => $job->id],
-        ) as $row) {
-            $entries[] = self::entry($row);
-        }
-
-        return $entries;
-    }
-
-    /** Where the job stands, by the steps of a plan of it. */
-    public function progress(Job $job, KnownPlan $plan): Progress
-    {
-        return Progress::of($plan->steps, $this->deciding($job));
-    }
-
-    /** The place of the newest entry among all that were ever made; 0 for none. */
-    public function position(Job $job): int
-    {
-        $last = LogEntry::query()->where('job_id', $job->id)->max('position');
-
-        return is_int($last) ? $last : 0;
+            ['closing' => $job->id, 'close' => $last, 'reading' => $job->id, 'read' => $last, 'job' => $job->id],
+        );
     }
 
     /**
      * The newest lines before a place in the log, the oldest of them first.
      *
-     * @return array{lines: list<array{id: string, step: string, kind: string, note: string, by: string, at: string, position: int}>, earlier: int} and how many there are before them
+     * @return array{lines: list<array<string, mixed>>, earlier: int} and how many there are before them
      */
-    public function page(Job $job, ?int $before = null, int $most = self::PAGE): array
+    public function page(Job $job, int $before): array
     {
-        $before ??= PHP_INT_MAX;
+        [$rows, $earlier] = $this->newest($job, $before);
+
+        return ['lines' => array_map(static fn (LogRow $row): array => $row->line(), $rows), 'earlier' => $earlier];
+    }
+
+    /** @return array{list<LogRow>, int} at most a page of entries before a place, and how many there are before them */
+    private function newest(Job $job, int $before): array
+    {
         $rows = $this->rows(
             'select l.*, u.name as by, (select count(*) from log_entries where job_id = :of and position < :to) as till_here
                 from log_entries l join users u on u.id = l.user_id
-                where l.job_id = :job and l.position < :before order by l.position desc limit '.$most,
+                where l.job_id = :job and l.position < :before order by l.position desc limit '.self::PAGE,
             ['job' => $job->id, 'before' => $before, 'of' => $job->id, 'to' => $before],
         );
 
-        return [
-            'lines' => array_map(self::line(...), array_reverse($rows)),
-            'earlier' => ($rows[0]->tillHere ?? 0) - count($rows),
-        ];
+        return [array_reverse($rows), ($rows[0]->tillHere ?? 0) - count($rows)];
     }
 
     /** @return Generator<int, CoreEntry> every entry, without holding them all */
@@ -88,7 +119,7 @@ final readonly class JobLog
                 ['job' => $job->id, 'after' => $after],
             ) as $row) {
                 $last = $row->position;
-                yield self::entry($row);
+                yield $row->entry();
             }
             if ($last === $after) {
                 return;
@@ -109,24 +140,5 @@ final readonly class JobLog
         }
 
         return $rows;
-    }
-
-    private static function entry(LogRow $row): CoreEntry
-    {
-        return new CoreEntry($row->id, $row->step, $row->kind, $row->readings, $row->note, $row->by, $row->at);
-    }
-
-    /** @return array{id: string, step: string, kind: string, note: string, by: string, at: string, position: int} */
-    private static function line(LogRow $row): array
-    {
-        return [
-            'id' => $row->id,
-            'step' => $row->step,
-            'kind' => $row->kind->value,
-            'note' => $row->note,
-            'by' => $row->by,
-            'at' => $row->at->format('c'),
-            'position' => $row->position,
-        ];
     }
 }

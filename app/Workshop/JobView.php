@@ -24,7 +24,8 @@ final readonly class JobView
     {
         $revision = $job->current();
         $plan = $this->plans->of($revision, $revision->isDraft() ? null : $shownIn);
-        $progress = $revision->isDraft() ? null : $this->log->progress($job, $plan);
+        $log = $revision->isDraft() ? null : $this->log->now($job);
+        $progress = $log?->progress($plan);
 
         return [
             'id' => $job->id,
@@ -34,7 +35,7 @@ final readonly class JobView
             'plan' => $plan->screens,
             'units' => $plan->units->value,
             'next' => self::next($progress === null ? $plan->planning : $plan->making($progress)),
-            'bench' => $progress === null ? $this->benchBeside($job) : $this->bench($job, $revision, $plan, $progress),
+            'bench' => $log === null ? $this->benchBeside($job) : $this->bench($revision, $plan, $log),
             'search' => RouteSearch::query()->where('job_id', $job->id)->where('put_away', false)->max('id'),
         ];
     }
@@ -58,16 +59,16 @@ final readonly class JobView
         }
         $plan = $this->plans->of($released);
 
-        return $this->bench($job, $released, $plan, $this->log->progress($job, $plan));
+        return $this->bench($released, $plan, $this->log->now($job));
     }
 
     /** @return array<string, mixed> */
-    private function bench(Job $job, Revision $released, KnownPlan $plan, Progress $progress): array
+    private function bench(Revision $released, KnownPlan $plan, KnownLog $log): array
     {
         return [
             'revision' => $released->number,
             'steps' => PlanWriter::steps($plan->steps, $plan->units),
-            ...$this->progress($plan, $progress, $this->log->page($job)),
+            ...$this->progress($plan, $log->progress($plan), $log->page()),
         ];
     }
 

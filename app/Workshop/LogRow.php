@@ -6,6 +6,7 @@ namespace App\Workshop;
 
 use DateTimeImmutable;
 use UpsweptBead\Core\Bench\EntryKind;
+use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
 
 /** One row of the log as the database gives it, with the name of its maker. */
 final readonly class LogRow
@@ -43,5 +44,24 @@ final readonly class LogRow
             new DateTimeImmutable($row->made_at),
             $row->till_here ?? 0,
         );
+    }
+
+    public function entry(): CoreEntry
+    {
+        return new CoreEntry($this->id, $this->step, $this->kind, $this->readings, $this->note, $this->by, $this->at);
+    }
+
+    /** @return array{id: string, step: string, kind: string, note: string, by: string, at: string, position: int} */
+    public function line(): array
+    {
+        return [
+            'id' => $this->id,
+            'step' => $this->step,
+            'kind' => $this->kind->value,
+            'note' => $this->note,
+            'by' => $this->by,
+            'at' => $this->at->format('c'),
+            'position' => $this->position,
+        ];
     }
 }

@@ -34,7 +34,7 @@ final readonly class Summaries
             $this->keep($job, $revision, $this->workshop->read($revision), $plan);
         } catch (Throwable $error) {
             Log::warning("Job $job->number cannot be read: {$error->getMessage()}");
-            $this->write($job, $revision, $this->log->position($job), [
+            $this->write($job, $revision, $this->log->now($job)->position(), [
                 'place' => self::UNREADABLE,
                 'stage' => 'survey',
                 'group' => 'cannot be read',
@@ -58,10 +58,10 @@ final readonly class Summaries
     {
         // Nothing is logged before the first release.
         $isLogged = ! $revision->isDraft() || $revision->number > 1;
-        $position = $isLogged ? $this->log->position($job) : 0;
-        $progress = $isLogged ? $this->log->progress($job, $plan) : Progress::of($plan->steps, []);
+        $log = $isLogged ? $this->log->now($job) : null;
+        $progress = $log?->progress($plan) ?? Progress::of($plan->steps, []);
         $next = $revision->isDraft() ? $plan->planning : $plan->making($progress);
-        $this->write($job, $revision, $position, [
+        $this->write($job, $revision, $log?->position() ?? 0, [
             'place' => $next->place(),
             'stage' => $next->stage,
             'group' => $next->group,

@@ -58,10 +58,9 @@ it('keeps the newer of two states when two people log at once', function () {
     $job = $this->released();
     $this->log($job, $this->entry('prepare.A1'))->assertOk();
     $plan = app(KnownPlans::class)->of($job->refresh()->load('revisions')->current());
-    $old = app(JobLog::class)->progress($job, $plan);
-    $position = app(JobLog::class)->position($job);
+    $old = app(JobLog::class)->now($job);
     $this->log($job, $this->entry('prepare.A2'))->assertOk();
-    app(Summaries::class)->logged($job, $plan, $old, $position);
+    app(Summaries::class)->logged($job, $plan, $old->progress($plan), $old->position());
     expect(Summary::query()->findOrFail($job->id)->facts['stepsDone'])->toBe(2)
         ->and(rack($this)['rack']['jobs'][0]['stepsDone'])->toBe(2);
 });

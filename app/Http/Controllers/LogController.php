@@ -30,10 +30,12 @@ final readonly class LogController
         private JobView $view,
     ) {}
 
-    /** The lines before a place in the log, a page at a time. */
+    /** The lines before a place in the log, or the newest; a page at a time. */
     public function index(LogPageRequest $request, Job $job): JsonResponse
     {
-        return new JsonResponse($this->log->page($job, $request->before()));
+        $before = $request->before();
+
+        return new JsonResponse($before === null ? $this->log->now($job)->page() : $this->log->page($job, $before));
     }
 
     public function store(LogRequest $request, Job $job): JsonResponse
@@ -43,14 +45,13 @@ final readonly class LogController
         $job->load(['revisions' => static fn (HasMany $all) => $all->brief()]);
         $taken = $this->bench->take($job, $user, $request->entries(), now());
         $plan = $this->plans->of($job->released() ?? Revision::query()->findOrFail($job->current()->id));
-        // Read before the progress: the rack then never claims to know an entry that came in between.
-        $page = $this->log->page($job);
-        $progress = $this->log->progress($job, $plan);
-        $this->summaries->logged($job, $plan, $progress, $page['lines'] === [] ? 0 : end($page['lines'])['position']);
+        $log = $this->log->now($job);
+        $progress = $log->progress($plan);
+        $this->summaries->logged($job, $plan, $progress, $log->position());
 
         return new JsonResponse([
             'results' => array_map(static fn (Taken $one): array => $one->toArray(), $taken),
-            'progress' => $this->view->progress($plan, $progress, $page),
+            'progress' => $this->view->progress($plan, $progress, $log->page()),
         ]);
     }
 

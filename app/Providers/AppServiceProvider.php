@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Http\SparingSessions;
 use App\Models\Job;
 use App\Models\User;
+use App\Workshop\KnownPlans;
 use App\Workshop\Workshop;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -30,6 +31,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(Workshop::class);
+        $this->app->scoped(KnownPlans::class);
     }
 
     public function boot(): void

@@ -6,17 +6,27 @@ namespace App\Workshop;
 
 use App\Models\Revision;
 use Illuminate\Contracts\Cache\Repository;
+use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Units\UnitSystem;
 
 /**
  * Plans kept by what they are made from: the document (of a release, which is frozen, its id), the shop, the units, and
  * whether the order in which runs go in was known. Opening a job does not plan it again. The start gives the cache another prefix for other rules.
  */
-final readonly class KnownPlans
+final class KnownPlans
 {
     private const KEEP_DAYS = 30;
 
-    public function __construct(private Repository $cache, private SharedMemo $memo, private Workshop $workshop) {}
+    /** The last plan that was asked for: one request asks for the same more than once. */
+    private ?KnownPlan $last = null;
+
+    private string $lastKey = '';
+
+    public function __construct(
+        private readonly Repository $cache,
+        private readonly SharedMemo $memo,
+        private readonly Workshop $workshop,
+    ) {}
 
     /** A draft's plan goes as far as it does with every edit, a release's is whole; of a release its brief form will do. */
     public function of(Revision $revision, ?UnitSystem $shownIn = null): KnownPlan
@@ -33,6 +43,15 @@ final readonly class KnownPlans
             [$says, $this->workshop->shopStamp(), $shownIn?->value, $isOrdered],
             JSON_THROW_ON_ERROR,
         ));
+        if ($this->last === null || $this->lastKey !== $key) {
+            [$this->lastKey, $this->last] = [$key, $this->find($key, $revision, $job, $isOrdered, $shownIn)];
+        }
+
+        return $this->last;
+    }
+
+    private function find(string $key, Revision $revision, ?CoreJob $job, bool $isOrdered, ?UnitSystem $shownIn): KnownPlan
+    {
         $known = $this->memo->recall([$key])[$key] ?? null;
         if ($known instanceof KnownPlan) {
             return $known;

@@ -248,10 +248,11 @@ final class BendPacking
     /** @param  list<OpenCopy>  $unused */
     private function intoNew(string $mark, Part $part, array $unused, CutRules $rules): bool
     {
-        $left = $this->isShelfFirst ? $this->onShelf() : [];
-        foreach ([true, false] as $fromShelf) {
+        $left = $this->onShelf();
+        foreach ($this->isShelfFirst ? [true, false] : [false] as $fromShelf) {
             foreach ($unused as $copy) {
-                if ($fromShelf && ($left[$copy->donor->index] ?? 0) <= 0) {
+                $isLimited = $fromShelf || $this->bends->isOffcut($copy->donor->index);
+                if ($isLimited && ($left[$copy->donor->index] ?? 0) <= 0) {
                     continue;
                 }
                 $taking = self::bestOf($copy, $part, $rules);
@@ -332,7 +333,8 @@ final class BendPacking
         $toBuy = (int) ! $ofShelf($this->open[$i]->donor->index) + (int) ! $ofShelf($this->open[$j]->donor->index);
         foreach ($this->unused as $copy) {
             $costs = $left[$copy->donor->index] > 0 ? 0 : 1;
-            if ($copy->arcMm < $arc || $copy->donor->lengthMm() >= $both || $costs > $toBuy) {
+            $isThere = $costs === 0 || ! $this->bends->isOffcut($copy->donor->index);
+            if ($copy->arcMm < $arc || $copy->donor->lengthMm() >= $both || $costs > $toBuy || ! $isThere) {
                 continue;
             }
             $placed = [];

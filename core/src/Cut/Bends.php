@@ -10,7 +10,9 @@ use UpsweptBead\Core\Cut\Problem\StockItem;
 use UpsweptBead\Core\Cut\Problem\StockKind;
 use UpsweptBead\Core\Cut\Search\Donor;
 use UpsweptBead\Core\Cut\Search\Part;
+use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\BendStock;
+use UpsweptBead\Core\Stock\TubeSize;
 
 /** The bends of one size of tube as stock to cut from, and what they can give a piece. */
 final readonly class Bends
@@ -24,15 +26,38 @@ final readonly class Bends
     /** @var list<Donor> */
     public array $donors;
 
-    /** @param  list<BendStock>  $stock */
-    public function __construct(array $stock)
+    /**
+     * @param  list<BendStock>  $bought  of which there are as many as wanted
+     * @param  list<BendStock>  $offcuts  of which there is one each
+     */
+    public function __construct(private array $bought, array $offcuts = [])
     {
+        $stock = [...$bought, ...$offcuts];
         $this->stock = $stock;
         $this->donors = array_map(
             static fn (int $i, BendStock $bend): Donor => new Donor($i, self::item($bend, $bend->id, null, 0.0)),
             array_keys($stock),
             $stock,
         );
+    }
+
+    /** All there are of one size of tube: as they are bought, and what was left of some. */
+    public static function of(TubeSize $tube, Shop $shop): self
+    {
+        $offcuts = [];
+        foreach ($shop->offcutsOf($tube->id, false) as $offcut) {
+            $whole = $shop->catalogue->bends[$offcut->stockId] ?? null;
+            if ($whole !== null) {
+                $offcuts[] = $offcut->asBend($whole);
+            }
+        }
+
+        return new self($shop->catalogue->bendsFor($tube->id), $offcuts);
+    }
+
+    public function isOffcut(int $index): bool
+    {
+        return $index >= count($this->bought);
     }
 
     /** @param  int|null  $count  how many there are; null for as many as wanted */
@@ -83,7 +108,7 @@ final readonly class Bends
     public function spareMm(float $angleDeg, float $clrMm, float $legMm, float $otherLegMm, float $mostMm): float
     {
         $spare = 0.0;
-        foreach ($this->stock as $bend) {
+        foreach ($this->bought as $bend) {
             $rest = $bend->angleDeg - $angleDeg;
             if (abs($bend->clrMm - $clrMm) > Link::SAME_CLR_MM || $rest < -self::SAME_DEG) {
                 continue;

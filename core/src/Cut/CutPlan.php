@@ -9,6 +9,7 @@ use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Run\Jointing;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\ShopRules;
 
 /**
  * The second stage: the pieces of every run, which bars and bends all of them together are cut from, and what of that
@@ -50,7 +51,7 @@ final readonly class CutPlan
             }
             $spans ??= Jointing::of($routed->run, $stock, $slipMm);
             if ($spans !== null && $routed->run->lengthMm() >= self::SHORTEST_MM) {
-                $bends[$routed->tube->id] ??= new Bends($stock);
+                $bends[$routed->tube->id] ??= Bends::of($routed->tube, $shop);
                 $ofRun = Pieces::of($routed, $spans, $job, $shop, $bends[$routed->tube->id]);
                 foreach ($cuts->stock ?? [] as $i => $wanted) {
                     $ofRun[$i] = $ofRun[$i]->wantedFrom($wanted);
@@ -63,8 +64,7 @@ final readonly class CutPlan
                 $tubes[$id],
                 $all,
                 $bends[$id],
-                $shop->rules,
-                $shop->shelf,
+                $shop,
             ),
             array_keys($byTube),
             $byTube,
@@ -114,6 +114,15 @@ final readonly class CutPlan
     public function bars(): int
     {
         return array_sum(array_map(static fn (Nesting $nesting): int => count($nesting->bars), $this->nestings));
+    }
+
+    /** @return list<OpenedStock> */
+    public function opened(ShopRules $rules): array
+    {
+        return array_merge(...array_map(
+            static fn (Nesting $nesting): array => $nesting->opened($rules),
+            $this->nestings,
+        ));
     }
 
     public function toBuy(): int

@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Shop;
 use UpsweptBead\Core\Geometry\Mesh\MeshStore;
 use UpsweptBead\Core\Geometry\Mesh\NoMeshes;
 use UpsweptBead\Core\Stock\Catalogue;
+use UpsweptBead\Core\Stock\Offcut;
 
 /** All that a plan needs to know beyond the job: rules, catalogue, what is on the shelf, and the bottles. */
 final readonly class Shop
@@ -14,6 +15,7 @@ final readonly class Shop
     /**
      * @param  array<array-key, int>  $shelf  pieces on the shelf by stock id
      * @param  list<Bottle>  $bottles
+     * @param  list<Offcut>  $offcuts  on the shelf, counted there by their ids
      */
     public function __construct(
         public string $name,
@@ -23,6 +25,7 @@ final readonly class Shop
         public array $bottles,
         public MeshStore $meshes = new NoMeshes,
         public Memo $memo = new NoMemo,
+        public array $offcuts = [],
     ) {}
 
     /** A shop that owns nothing yet and works by common practice. */
@@ -42,6 +45,7 @@ final readonly class Shop
             $this->bottles,
             $meshes,
             $this->memo,
+            $this->offcuts,
         );
     }
 
@@ -56,7 +60,37 @@ final readonly class Shop
             $this->bottles,
             $this->meshes,
             $memo,
+            $this->offcuts,
         );
+    }
+
+    /**
+     * The same shop with other things on its shelf.
+     *
+     * @param  array<array-key, int>  $shelf  pieces by stock id
+     * @param  list<Offcut>  $offcuts
+     */
+    public function withShelf(array $shelf, array $offcuts): self
+    {
+        return new self(
+            $this->name,
+            $this->rules,
+            $this->catalogue,
+            $shelf + array_fill_keys(array_map(static fn (Offcut $one): string => $one->id, $offcuts), 1),
+            $this->bottles,
+            $this->meshes,
+            $this->memo,
+            $offcuts,
+        );
+    }
+
+    /** @return list<Offcut> of one size of tube, straight or bent */
+    public function offcutsOf(string $tubeId, bool $straight): array
+    {
+        return array_values(array_filter(
+            $this->offcuts,
+            static fn (Offcut $one): bool => $one->tubeId === $tubeId && $one->isStraight() === $straight,
+        ));
     }
 
     public function has(string $stockId): int

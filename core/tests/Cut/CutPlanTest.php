@@ -69,7 +69,7 @@ it('takes no more stock for all runs together than for each by itself, and no le
     $catalogue = Shop::bare()->catalogue;
     $bends = new Bends($catalogue->bendsFor('T1.625x.065'));
     foreach (cutPlan()->pieces as $pieces) {
-        $alone = Nesting::of($catalogue->tube('T1.625x.065'), $pieces, $bends, Shop::bare()->rules, []);
+        $alone = Nesting::of($catalogue->tube('T1.625x.065'), $pieces, $bends, Shop::bare());
         $apart += count($alone->bars);
     }
     expect(count($together->bars))->toBeLessThan($apart)->toBeGreaterThanOrEqual($together->leastBars);

@@ -50,7 +50,7 @@ function nested(array $pieces, string $tubeId = 'T3.000x.065'): Nesting
 {
     $catalogue = Shop::bare()->catalogue;
 
-    return Nesting::of($catalogue->tube($tubeId), $pieces, new Bends($catalogue->bendsFor($tubeId)), ShopRules::shipped(), []);
+    return Nesting::of($catalogue->tube($tubeId), $pieces, new Bends($catalogue->bendsFor($tubeId)), Shop::bare());
 }
 
 /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Models\Revision;
+use App\Stores\Shelf;
 use Illuminate\Contracts\Cache\Repository;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -37,10 +38,10 @@ final class KnownPlans
             $job = $this->workshop->read($revision);
             $isOrdered = $this->workshop->isOrdered($job);
         }
-        // A release is frozen: which one it is stands for what it says.
+        // A release is frozen, with the shelf it was planned for: which one it is stands for what it says.
         $says = $revision->isDraft() ? $revision->document : [$revision->id, $revision->released_at?->getTimestamp()];
         $key = 'plan-'.hash('sha256', json_encode(
-            [$says, $this->workshop->shopStamp(), $shownIn?->value, $isOrdered],
+            [$says, $this->workshop->shopStamp(), $shownIn?->value, $isOrdered, $job === null ? '' : $this->workshop->shelfFor($job)->stamp()],
             JSON_THROW_ON_ERROR,
         ));
         if ($this->last === null || $this->lastKey !== $key) {
@@ -62,10 +63,12 @@ final class KnownPlans
 
             return $known;
         }
-        $job ??= $this->workshop->read(
-            array_key_exists('document', $revision->getAttributes()) ? $revision : $revision->fresh() ?? $revision,
-        );
-        $plan = $isOrdered ? $this->workshop->planInFull($job, $shownIn) : $this->workshop->plan($job, $shownIn);
+        if (! array_key_exists('document', $revision->getAttributes())) {
+            $revision = $revision->fresh() ?? $revision;
+        }
+        $job ??= $this->workshop->read($revision);
+        $kept = $revision->isDraft() ? null : Shelf::kept($revision->shelf);
+        $plan = $isOrdered ? $this->workshop->planInFull($job, $shownIn, $kept) : $this->workshop->plan($job, $shownIn);
         $made = KnownPlan::of($plan);
         $this->cache->put($key, $made, now()->addDays(self::KEEP_DAYS));
 

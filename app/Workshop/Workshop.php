@@ -6,10 +6,12 @@ namespace App\Workshop;
 
 use App\Models\Revision;
 use App\Models\Shop as ShopModel;
+use App\Stores\Shelf;
 use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Plan\Sketch;
@@ -24,18 +26,53 @@ final class Workshop
 
     private ?ShopModel $stored = null;
 
+    /** @var array<string, Shelf> by job and sizes of tube, as long as this is asked */
+    private array $shelves = [];
+
     public function __construct(
         private readonly StoredMeshes $meshes,
         private readonly KnownInsertions $insertions,
         private readonly SharedMemo $memo,
     ) {}
 
+    /** The shop with nothing on its shelf: its rules, catalogue and bottles. */
     public function shop(): Shop
     {
         return $this->shop ??= $this->known()->withMeshes($this->meshes)->withMemo($this->memo);
     }
 
-    /** Stands for everything that the shop says. */
+    /** The shop as a job finds it: with what is on the shelf for it, or was when it was released. */
+    public function shopFor(CoreJob $job, ?Shelf $kept = null): Shop
+    {
+        $shelf = $kept ?? $this->shelfFor($job);
+
+        return $this->shop()->withShelf($shelf->counts, $shelf->offcuts);
+    }
+
+    /** The shop with all that nobody was promised. */
+    public function shopWithAll(): Shop
+    {
+        $all = Shelf::now(null, '');
+
+        return $this->shop()->withShelf($all->counts, $all->offcuts);
+    }
+
+    /** What is on the shelf for a job now. */
+    public function shelfFor(CoreJob $job): Shelf
+    {
+        $tubes = array_values(array_unique(array_map(static fn (RunSpec $run): string => $run->tubeId, $job->runs)));
+        $key = implode(' ', [$job->number, ...$tubes]);
+
+        return $this->shelves[$key] ??= Shelf::now($tubes, $job->number);
+    }
+
+    /** Forgets what was on the shelf, after something was taken from it or put on it. */
+    public function lookAgain(): void
+    {
+        $this->shelves = [];
+    }
+
+    /** Stands for everything that the shop says; not for what is on its shelf. */
     public function shopStamp(): string
     {
         $stored = $this->stored()?->getRawOriginal('document');
@@ -84,17 +121,21 @@ final class Workshop
     {
         return Planner::plan(
             $shownIn === null ? $job : $job->in($shownIn),
-            $this->shop(),
+            $this->shopFor($job),
             $this->insertions->find($job, $this->shop()),
         );
     }
 
-    /** The plan with the order in which runs go in, worked out now if need be: what a release and the bench go by. */
-    public function planInFull(CoreJob $job, ?UnitSystem $shownIn = null): Plan
+    /**
+     * The plan with the order in which runs go in, worked out now if need be: what a release and the bench go by.
+     *
+     * @param  Shelf|null  $kept  as it was when the job was released
+     */
+    public function planInFull(CoreJob $job, ?UnitSystem $shownIn = null, ?Shelf $kept = null): Plan
     {
         return Planner::plan(
             $shownIn === null ? $job : $job->in($shownIn),
-            $this->shop(),
+            $this->shopFor($job, $kept),
             $this->insertions->get($job, $this->shop()),
         );
     }
@@ -102,7 +143,7 @@ final class Workshop
     /** Only what is drawn and measured while something is dragged. */
     public function sketch(CoreJob $job): Sketch
     {
-        return Planner::sketch($job, $this->shop());
+        return Planner::sketch($job, $this->shopFor($job));
     }
 
     /** Whether the order in which the runs of a job go in is known, or there is none to know. */

@@ -24,7 +24,7 @@ arch('values do not change')
 // Bottom up: each knows only what stands before it.
 const LAYERS = [
     'Units', 'Reason', 'Geometry', 'Document', 'Stock', 'Run', 'Shop', 'Job', 'Route', 'Survey', 'Layout', 'Cut', 'Joint',
-    'Fit', 'Purge', 'Weld', 'Schedule', 'Bench', 'Cost', 'Plan', 'Exchange',
+    'Fit', 'Purge', 'Weld', 'Schedule', 'Bench', 'Cost', 'Plan', 'Stores', 'Exchange',
 ];
 
 it('is built in layers, each knowing only those before it', function () {

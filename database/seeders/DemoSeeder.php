@@ -65,7 +65,7 @@ final class DemoSeeder extends Seeder
     private function routed(CoreJob $job): CoreJob
     {
         foreach ($job->runs as $run) {
-            $job = $job->routed($run->letter, RouteChoice::of(Planner::route($job, $run->letter, $this->workshop->shop())->answers[0]->run));
+            $job = $job->routed($run->letter, RouteChoice::of(Planner::route($job, $run->letter, $this->workshop->shopFor($job))->answers[0]->run));
         }
 
         return $job;

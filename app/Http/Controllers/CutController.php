@@ -21,9 +21,10 @@ final readonly class CutController
 
     public function least(ChangeRequest $request): JsonResponse
     {
+        $document = $request->document();
         $offer = StockOffer::of(
-            $request->document(),
-            $this->workshop->shop(),
+            $document,
+            $this->workshop->shopFor($document),
             self::SECONDS,
             1,
             static fn (): float => hrtime(true) / 1e9,

@@ -37,7 +37,7 @@ final readonly class DesignController
         $all = array_slice([...($now === null ? [] : [$now]), ...$designs], 0, self::MOST);
 
         $comparisons = array_map(
-            fn (DesignSpec $one): Comparison => Comparison::of($job, $this->workshop->shop(), $one),
+            fn (DesignSpec $one): Comparison => Comparison::of($job, $this->workshop->shopFor($job), $one),
             $all,
         );
 

@@ -83,7 +83,7 @@ final readonly class DraftController
     {
         $document = $request->document();
         try {
-            $answers = Planner::route($document, $request->written('letter'), $this->workshop->shop());
+            $answers = Planner::route($document, $request->written('letter'), $this->workshop->shopFor($document));
         } catch (UnknownStock|\OutOfBoundsException $error) {
             throw ValidationException::withMessages(['letter' => $error->getMessage()]);
         }

@@ -110,7 +110,7 @@ final readonly class JobController
                     'onShelf' => $one->onShelf,
                     'usualFor' => array_map(static fn (Purpose $purpose): string => $purpose->value, $one->usualFor),
                 ],
-                TubeChoice::all($this->workshop->shop()),
+                TubeChoice::all($this->workshop->shopWithAll()),
             ),
             'metals' => array_map(
                 static fn (Metal $metal): array => ['id' => $metal->id, 'name' => $metal->name],

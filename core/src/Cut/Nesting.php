@@ -129,6 +129,7 @@ final readonly class Nesting
                 $this->tubeId,
                 $one->pieces,
                 Leftover::of($places, $clrMm, $kerfMm, $trimMm),
+                $kerfMm,
             );
         }
 

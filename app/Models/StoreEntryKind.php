@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/** What changed the quantity of an item. */
+enum StoreEntryKind: string
+{
+    case Received = 'received';
+    case Counted = 'counted';
+    case Issued = 'issued';
+    case PutBack = 'put back';
+    case Returned = 'returned';
+}

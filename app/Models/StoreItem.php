@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use UpsweptBead\Core\Stores\ItemKind;
+
+/**
+ * One line of the stores. How much there is of it follows from its entries.
+ *
+ * @property int $id
+ * @property string $key
+ * @property ItemKind $kind
+ * @property string $name
+ * @property string|null $tube_id
+ * @property string|null $stock_id
+ * @property array{before: float, angle: float, after: float, clr: float}|null $shape
+ * @property float $on_hand
+ * @property float|null $cost
+ * @property string $location
+ * @property float|null $reorder_at
+ * @property float|null $reorder_to
+ */
+final class StoreItem extends Model
+{
+    protected $table = 'store_items';
+
+    protected $fillable = ['key', 'kind', 'name', 'tube_id', 'stock_id', 'shape', 'cost', 'location', 'reorder_at', 'reorder_to'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'kind' => ItemKind::class,
+            'shape' => 'array',
+            'on_hand' => 'float',
+            'cost' => 'float',
+            'reorder_at' => 'float',
+            'reorder_to' => 'float',
+        ];
+    }
+}

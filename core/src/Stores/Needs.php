@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Stores;
+
+use UpsweptBead\Core\Job\EndKind;
+use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Shop\Bottle;
+use UpsweptBead\Core\Shop\BottleUse;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Weld\Filler;
+use UpsweptBead\Core\Weld\JointSheet;
+
+/** Everything a job takes out of the stores: tube and bends, parts at its ends, fittings, wire and gas. */
+final readonly class Needs
+{
+    /** How high a bead stands over the tube, as a share of the wall; our own figure until wire is weighed. */
+    private const RISE = 0.35;
+
+    /** A bead's section is an arc of a circle over its width: two thirds of the box round it. */
+    private const SECTION = 2 / 3;
+
+    /** Share of the wire that ends up in the seam, from memory: stubs are thrown away. */
+    private const DEPOSITED = 0.9;
+
+    /** Density of the wire, kg/mm³; austenitic stainless, from memory. */
+    private const WIRE_KG_MM3 = 7.93e-6;
+
+    private function __construct(private Plan $plan, private Shop $shop) {}
+
+    /** @return list<Need> what is cut first */
+    public static function of(Plan $plan, Shop $shop): array
+    {
+        $needs = new self($plan, $shop);
+
+        return [...$needs->stock(), ...$needs->parts(), ...$needs->wire(), ...$needs->gas()];
+    }
+
+    /** @return list<Need> */
+    private function stock(): array
+    {
+        $needs = [];
+        foreach ($this->plan->cut->stock as $stock) {
+            $needs[] = $this->ofStock($stock->stockId, (float) $stock->needed);
+        }
+
+        return $needs;
+    }
+
+    private function ofStock(string $id, float $count): Need
+    {
+        $rules = $this->shop->rules;
+        $catalogue = $this->shop->catalogue;
+        if (isset($catalogue->tubes[$id])) {
+            $metres = $rules->value('cut.stock_length') / 1000;
+            $long = Quantity::Length->show($rules->value('cut.stock_length'), $this->plan->job->units);
+
+            return new Need(
+                $id,
+                ItemKind::Tube,
+                "{$catalogue->tubes[$id]->name}, $long stick",
+                $count,
+                $metres * $rules->value('cost.tube_metre'),
+            );
+        }
+        if (isset($catalogue->bends[$id])) {
+            return new Need($id, StockNames::kind($catalogue->bends[$id]), StockNames::bend(
+                $catalogue->bends[$id],
+                $catalogue->tube($catalogue->bends[$id]->tubeId),
+            ), $count, $rules->value('cost.bend'));
+        }
+
+        return new Need($id, ItemKind::Offcut, "Offcut $id", $count, 0.0);
+    }
+
+    /** @return list<Need> what is bought for the ends of runs and the sides of tubes */
+    private function parts(): array
+    {
+        $counts = $needs = [];
+        $add = static function (string $key, ItemKind $kind, string $name) use (&$counts, &$needs): void {
+            $counts[$key] = ($counts[$key] ?? 0) + 1;
+            $needs[$key] = new Need($key, $kind, $name, (float) $counts[$key]);
+        };
+        foreach ($this->plan->layout->runs as $routed) {
+            foreach ([$routed->spec->start->kind, $routed->spec->end->kind] as $kind) {
+                match ($kind) {
+                    EndKind::VBand => $add(
+                        "v-band-{$routed->tube->id}",
+                        ItemKind::Band,
+                        "V-band ring for {$routed->tube->name}",
+                    ),
+                    EndKind::Flange => $add(
+                        "flange-{$routed->tube->id}",
+                        ItemKind::Flange,
+                        "Flange port for {$routed->tube->name}",
+                    ),
+                    EndKind::Open => null,
+                };
+            }
+        }
+        foreach ($this->plan->joints->fittings as $placed) {
+            $kind = $placed->fitting->kind;
+            $add($kind->value, ItemKind::Bung, $kind->label());
+        }
+
+        return array_values($needs);
+    }
+
+    /** @return list<Need> by alloy and size */
+    private function wire(): array
+    {
+        $kg = $names = [];
+        foreach ($this->plan->weld->sheets as $sheet) {
+            $alloy = $sheet->choices['filler']->value ?? Filler::NONE;
+            $size = $sheet->settings['wire'] ?? null;
+            if ($alloy === Filler::NONE || $size === null) {
+                continue;
+            }
+            $key = sprintf('wire-%s-%.2f', $alloy, $size->value);
+            $names[$key] = "$alloy wire ".Quantity::Wall->show($size->value, $this->plan->job->units);
+            $kg[$key] = ($kg[$key] ?? 0.0) + $this->wireKg($sheet);
+        }
+        ksort($kg);
+
+        return array_map(
+            static fn (string $key): Need => new Need($key, ItemKind::Wire, $names[$key], $kg[$key]),
+            array_keys($kg),
+        );
+    }
+
+    /** Seam length × section of the bead × density, and what is lost in stubs. */
+    private function wireKg(JointSheet $sheet): float
+    {
+        $wallMm = $sheet->joint->thinnerMm();
+        $sectionMm2 = self::SECTION * $this->shop->rules->value('weld.bead_to_wall') * $wallMm * self::RISE * $wallMm;
+
+        return $sheet->joint->seam->lengthMm * $sectionMm2 * self::WIRE_KG_MM3 / self::DEPOSITED;
+    }
+
+    /** @return list<Need> full bottles beyond what is left in those that are open */
+    private function gas(): array
+    {
+        $argon = $this->plan->weld->argon;
+        $bottles = 0;
+        foreach (BottleUse::cases() as $use) {
+            [$takes, $left] = $use === BottleUse::Torch
+                ? [$argon->torchL, $argon->torchLeftL]
+                : [$argon->purgeL, $argon->purgeLeftL];
+            $most = array_reduce(
+                $this->shop->bottles,
+                static fn (float $most, Bottle $one): float => $one->use === $use ? max($most, $one->capacityL) : $most,
+                0.0,
+            );
+            $bottles += $most > 0.0 ? (int) ceil(max(0.0, $takes - $left) / $most) : 0;
+        }
+
+        return $bottles === 0 ? [] : [new Need('argon', ItemKind::Gas, 'Argon, full bottle', (float) $bottles)];
+    }
+}

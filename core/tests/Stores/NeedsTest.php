@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Shop\Bottle;
+use UpsweptBead\Core\Shop\BottleUse;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Stores\ItemKind;
+use UpsweptBead\Core\Stores\Need;
+use UpsweptBead\Core\Stores\Needs;
+use UpsweptBead\Core\Stores\SawAccount;
+use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+
+function planOfEight(?Shop $shop = null): Plan
+{
+    static $plan = null;
+
+    return $shop === null ? $plan ??= Planner::plan(SomeRoutedSets::eight(), Shop::bare()) : Planner::plan(SomeRoutedSets::eight(), $shop);
+}
+
+/** @return array<string, Need> */
+function needsOfEight(?Shop $shop = null): array
+{
+    return array_column(Needs::of(planOfEight($shop), $shop ?? Shop::bare()), null, 'key');
+}
+
+it('takes every bar and bend that the cuts open', function () {
+    $needs = needsOfEight();
+    foreach (planOfEight()->cut->stock as $stock) {
+        expect($needs[$stock->stockId]->quantity)->toBe((float) $stock->needed)
+            ->and($needs[$stock->stockId]->kind)->toBe(isset(Shop::bare()->catalogue->tubes[$stock->stockId]) ? ItemKind::Tube : ItemKind::Bend);
+    }
+});
+
+it('prices a stick by the metre', function () {
+    $rules = ShopRules::shipped();
+    expect(needsOfEight()['T1.625x.065']->usualCost)->toBeClose($rules->value('cost.tube_metre') * 1.2192, 1e-9);
+});
+
+// Wire mass = seam length × (groove + reinforcement) × 7.93e-3 g/mm³ / 0.9, from memory.
+it('weighs the wire by the seams it fills', function () {
+    $kg = 0.0;
+    $seamsMm = 0.0;
+    foreach (needsOfEight() as $need) {
+        $kg += $need->kind === ItemKind::Wire ? $need->quantity : 0.0;
+    }
+    foreach (planOfEight()->weld->sheets as $sheet) {
+        $seamsMm += isset($sheet->settings['wire']) ? $sheet->joint->seam->lengthMm : 0.0;
+    }
+    // 3 walls wide and 0.35 walls high at .065 in: 1.908 mm² of bead.
+    expect($kg)->toBeClose($seamsMm * 1.908 * 7.93e-6 / 0.9, 2e-4);
+});
+
+it('buys argon by the bottle, and only beyond what the open ones give', function () {
+    $bottle = static fn (float $litres): array => [
+        new Bottle('Torch', BottleUse::Torch, $litres, 16000.0, 16000.0),
+        new Bottle('Purge', BottleUse::Purge, $litres, 16000.0, 16000.0),
+    ];
+    $with = static fn (float $litres): Shop => new Shop('S', ShopRules::shipped(), Shop::bare()->catalogue, [], $bottle($litres));
+    expect(needsOfEight($with(100_000.0)))->not->toHaveKey('argon')
+        ->and(needsOfEight($with(500.0))['argon']->quantity)->toBeGreaterThan(2.0)
+        ->and(needsOfEight())->not->toHaveKey('argon', 'nobody has a bottle to go by');
+});
+
+it('counts the cuts of a job once for every saw, and gives the cheapest first', function () {
+    $saws = SawAccount::all(planOfEight()->cut, Shop::bare());
+    $pieces = array_sum(array_map(count(...), planOfEight()->cut->pieces));
+    foreach ($saws as $i => $saw) {
+        expect($saw->cuts)->toBe($saws[0]->cuts)
+            ->and($saw->cost)->toBeGreaterThanOrEqual($saws[max(0, $i - 1)]->cost)
+            ->and($saw->minutes)->toBeGreaterThan(0.0);
+    }
+    expect(count($saws))->toBe(4)
+        ->and($saws[0]->cuts)->toBeGreaterThanOrEqual($pieces)->toBeLessThanOrEqual(2 * $pieces);
+    // Common practice: an ordinary band blade is worn out after about eight cuts in stainless.
+    $band = array_column($saws, null, 'id')['band'];
+    expect($band->blades)->toBeClose($band->cuts / 8, 1e-9);
+});

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\CutController;
+use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\DesignController;
 use App\Http\Controllers\DraftController;
 use App\Http\Controllers\ExchangeController;
@@ -14,8 +15,10 @@ use App\Http\Controllers\RackController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\StoresController;
 use App\Http\Controllers\SurveyController;
 use App\Models\Job;
+use App\Models\StoreItem;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {
@@ -46,6 +49,21 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
         Route::post('/collector', 'collector');
         Route::post('/scrolls', 'scrolls');
     });
+    Route::get('/stores', [StoresController::class, 'index'])->can('viewAny', Job::class);
+    Route::get('/stores/stores.csv', [StoresController::class, 'csv'])->can('viewAny', Job::class);
+    Route::get('/stores/reorder.csv', [StoresController::class, 'reorder'])->can('viewAny', Job::class);
+    Route::get('/stores/labels.pdf', [CuttingController::class, 'offcutLabels'])->can('viewAny', Job::class);
+    Route::post('/stores/items', [StoresController::class, 'add'])->can('create', StoreItem::class);
+    Route::post('/stores/counts', [StoresController::class, 'count'])->can('create', StoreItem::class);
+    Route::get('/stores/items/{item}/entries', [StoresController::class, 'entries'])->can('viewAny', Job::class);
+    Route::post('/stores/items/{item}/entries', [StoresController::class, 'enter'])->can('enter', 'item');
+    Route::put('/stores/items/{item}', [StoresController::class, 'update'])->can('update', 'item');
+    Route::get('/jobs/{job}/cutting', [CuttingController::class, 'show'])->can('view', 'job');
+    Route::post('/jobs/{job}/cutting', [CuttingController::class, 'store'])->can('log', 'job');
+    Route::post('/jobs/{job}/promises', [CuttingController::class, 'promise'])->can('update', 'job');
+    Route::get('/jobs/{job}/shopping.csv', [CuttingController::class, 'shoppingCsv'])->can('view', 'job');
+    Route::get('/jobs/{job}/shopping.pdf', [CuttingController::class, 'shoppingPdf'])->can('view', 'job');
+    Route::get('/jobs/{job}/labels.pdf', [CuttingController::class, 'labels'])->can('view', 'job');
     Route::get('/jobs/{job}/record.pdf', RecordController::class)->can('view', 'job');
     Route::put('/jobs/{job}/draft', [DraftController::class, 'update'])->can('update', 'job');
     Route::post('/jobs/{job}/preview', [DraftController::class, 'preview'])->can('view', 'job');

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use UpsweptBead\Core\Stores\ItemKind;
+use UpsweptBead\Core\Stores\StoreItem as CoreItem;
 
 /**
  * One line of the stores. How much there is of it follows from its entries.
@@ -28,6 +29,21 @@ final class StoreItem extends Model
     protected $table = 'store_items';
 
     protected $fillable = ['key', 'kind', 'name', 'tube_id', 'stock_id', 'shape', 'cost', 'location', 'reorder_at', 'reorder_to'];
+
+    /** @param  float  $promised  to jobs, all together */
+    public function asCore(float $promised): CoreItem
+    {
+        return new CoreItem(
+            $this->key,
+            $this->kind,
+            $this->name,
+            $this->on_hand,
+            $promised,
+            $this->cost,
+            $this->reorder_at,
+            $this->reorder_to,
+        );
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Http\SparingSessions;
 use App\Models\Job;
+use App\Models\StoreItem;
 use App\Models\User;
 use App\Workshop\KnownPlans;
 use App\Workshop\Workshop;
@@ -48,6 +49,8 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(DiagnosingHealth::class, static fn (): array => DB::select('select 1'));
         Route::pattern('job', '[0-9]{1,12}');
         Route::model('job', Job::class);
+        Route::pattern('item', '[0-9]{1,12}');
+        Route::model('item', StoreItem::class);
         RateLimiter::for('heavy', static fn (Request $request): Limit => Limit::perMinute(self::HEAVY_A_MINUTE)->by(self::personOf($request)));
         RateLimiter::for(
             'edits',

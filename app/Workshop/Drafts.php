@@ -8,14 +8,16 @@ use App\Models\Job;
 use App\Models\Revision;
 use App\Models\RevisionStatus;
 use App\Models\User;
+use App\Stores\JobStores;
 use Illuminate\Support\Facades\DB;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Stores\Needs;
 
 /** Saves, releases and begins drafts. Every change says which version it was made on. */
 final readonly class Drafts
 {
-    public function __construct(private Workshop $workshop, private Summaries $summaries) {}
+    public function __construct(private Workshop $workshop, private Summaries $summaries, private JobStores $stores) {}
 
     /** Stores a new job with its first draft. */
     public function begin(CoreJob $document): Job
@@ -60,13 +62,20 @@ final readonly class Drafts
     {
         $released = DB::transaction(function () use ($job, $version, $by): Revision {
             $draft = Revision::query()->findOrFail($this->lock($job, $version)->id);
-            $problems = $this->workshop->planInFull($this->workshop->read($draft))->problems();
-            if ($problems !== []) {
-                throw new NotReleasable($problems);
+            $document = $this->workshop->read($draft);
+            $plan = $this->workshop->planInFull($document);
+            if ($plan->problems() !== []) {
+                throw new NotReleasable($plan->problems());
             }
             $draft
-                ->fill(['status' => RevisionStatus::Released, 'released_by' => $by->id, 'released_at' => now()])
+                ->fill([
+                    'status' => RevisionStatus::Released,
+                    'released_by' => $by->id,
+                    'released_at' => now(),
+                    'shelf' => $this->workshop->shelfFor($document)->toArray(),
+                ])
                 ->save();
+            $this->stores->promise($job, Needs::of($plan, $this->workshop->shop()));
 
             return $draft;
         });

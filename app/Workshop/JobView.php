@@ -17,7 +17,7 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** What the screens of a job get. */
 final readonly class JobView
 {
-    public function __construct(private Workshop $workshop, private KnownPlans $plans, private JobLog $log) {}
+    public function __construct(private Workshop $workshop, private KnownPlans $plans, private JobLog $log, private Summaries $summaries) {}
 
     /** @return array<string, mixed> */
     public function of(Job $job, ?UnitSystem $shownIn = null): array
@@ -34,7 +34,7 @@ final readonly class JobView
             'document' => $revision->document,
             'plan' => $plan->screens,
             'units' => $plan->units->value,
-            'next' => self::next($progress === null ? $plan->planning : $plan->making($progress)),
+            'next' => self::next($progress === null ? $plan->planning : $this->summaries->making($job, $plan, $progress)),
             'bench' => $log === null ? $this->benchBeside($job) : $this->bench($revision, $plan, $log),
             'search' => RouteSearch::query()->where('job_id', $job->id)->where('put_away', false)->max('id'),
         ];

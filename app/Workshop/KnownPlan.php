@@ -6,6 +6,7 @@ namespace App\Workshop;
 
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Cut\StockNeed;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\NextAction;
 use UpsweptBead\Core\Plan\Plan;
@@ -17,12 +18,13 @@ final readonly class KnownPlan
     /**
      * @param  array<string, mixed>  $screens  as the screens get it
      * @param  list<BenchStep>  $steps
+     * @param  list<StockNeed>  $stock
      */
     private function __construct(
         public array $screens,
         public array $steps,
         public NextAction $planning,
-        public int $toBuy,
+        public array $stock,
         public int $joints,
         public UnitSystem $units,
     ) {}
@@ -33,15 +35,19 @@ final readonly class KnownPlan
             PlanWriter::forScreens($plan),
             $plan->steps,
             NextAction::planning($plan),
-            $plan->cut->toBuy(),
+            $plan->cut->stock,
             count($plan->joints->joints),
             $plan->job->units,
         );
     }
 
-    /** What to do next at the bench, this plan being released. */
-    public function making(Progress $progress): NextAction
+    /**
+     * What to do next at the bench, this plan being released.
+     *
+     * @param  int  $toBuy  pieces of stock that are missing now
+     */
+    public function making(Progress $progress, int $toBuy): NextAction
     {
-        return NextAction::making($progress, $this->toBuy);
+        return NextAction::making($progress, $toBuy);
     }
 }

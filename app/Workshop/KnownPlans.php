@@ -32,26 +32,39 @@ final class KnownPlans
     /** A draft's plan goes as far as it does with every edit, a release's is whole; of a release its brief form will do. */
     public function of(Revision $revision, ?UnitSystem $shownIn = null): KnownPlan
     {
-        $job = null;
-        $isOrdered = ! $revision->isDraft();
-        if (! $isOrdered) {
-            $job = $this->workshop->read($revision);
-            $isOrdered = $this->workshop->isOrdered($job);
-        }
-        // A release is frozen, with the shelf it was planned for: which one it is stands for what it says.
-        $says = $revision->isDraft() ? $revision->document : [$revision->id, $revision->released_at?->getTimestamp()];
-        $key = 'plan-'.hash('sha256', json_encode(
-            [$says, $this->workshop->shopStamp(), $shownIn?->value, $isOrdered, $job === null ? '' : $this->workshop->shelfFor($job)->stamp()],
-            JSON_THROW_ON_ERROR,
-        ));
+        $job = $revision->isDraft() ? $this->workshop->read($revision) : null;
+        $key = $this->key($revision, $job, $shownIn);
         if ($this->last === null || $this->lastKey !== $key) {
-            [$this->lastKey, $this->last] = [$key, $this->find($key, $revision, $job, $isOrdered, $shownIn)];
+            [$this->lastKey, $this->last] = [$key, $this->find($key, $revision, $job, $shownIn)];
         }
 
         return $this->last;
     }
 
-    private function find(string $key, Revision $revision, ?CoreJob $job, bool $isOrdered, ?UnitSystem $shownIn): KnownPlan
+    /** What the saw and the stores want of the same plan. */
+    public function cut(Revision $revision): KnownCut
+    {
+        $job = $revision->isDraft() ? $this->workshop->read($revision) : null;
+        $key = $this->key($revision, $job, null);
+        $known = $this->cache->get("$key-cut");
+
+        return $known instanceof KnownCut ? $known : $this->make($key, $revision, $job, null)[1];
+    }
+
+    private function key(Revision $revision, ?CoreJob $job, ?UnitSystem $shownIn): string
+    {
+        // A release is frozen, with the shelf it was planned for: which one it is stands for what it says.
+        $says = $job === null
+            ? [$revision->id, $revision->released_at?->getTimestamp()]
+            : [$revision->document, $this->workshop->isOrdered($job), $this->workshop->shelfFor($job)->stamp()];
+
+        return 'plan-'.hash('sha256', json_encode(
+            [$says, $this->workshop->shopStamp(), $shownIn?->value],
+            JSON_THROW_ON_ERROR,
+        ));
+    }
+
+    private function find(string $key, Revision $revision, ?CoreJob $job, ?UnitSystem $shownIn): KnownPlan
     {
         $known = $this->memo->recall([$key])[$key] ?? null;
         if ($known instanceof KnownPlan) {
@@ -63,14 +76,24 @@ final class KnownPlans
 
             return $known;
         }
+
+        return $this->make($key, $revision, $job, $shownIn)[0];
+    }
+
+    /** @return array{KnownPlan, KnownCut} */
+    private function make(string $key, Revision $revision, ?CoreJob $job, ?UnitSystem $shownIn): array
+    {
         if (! array_key_exists('document', $revision->getAttributes())) {
             $revision = $revision->fresh() ?? $revision;
         }
         $job ??= $this->workshop->read($revision);
         $kept = $revision->isDraft() ? null : Shelf::kept($revision->shelf);
-        $plan = $isOrdered ? $this->workshop->planInFull($job, $shownIn, $kept) : $this->workshop->plan($job, $shownIn);
-        $made = KnownPlan::of($plan);
-        $this->cache->put($key, $made, now()->addDays(self::KEEP_DAYS));
+        $isInFull = ! $revision->isDraft() || $this->workshop->isOrdered($job);
+        $plan = $isInFull ? $this->workshop->planInFull($job, $shownIn, $kept) : $this->workshop->plan($job, $shownIn);
+        $made = [KnownPlan::of($plan), KnownCut::of($plan, $this->workshop->shop())];
+        $until = now()->addDays(self::KEEP_DAYS);
+        $this->cache->put($key, $made[0], $until);
+        $this->cache->put("$key-cut", $made[1], $until);
 
         return $made;
     }

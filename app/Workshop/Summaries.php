@@ -7,11 +7,14 @@ namespace App\Workshop;
 use App\Models\Job;
 use App\Models\Revision;
 use App\Models\Summary;
+use App\Stores\JobStores;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Log;
 use Throwable;
 use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Job\Job as CoreJob;
+use UpsweptBead\Core\Plan\NextAction;
 
 /**
  * Keeps what the rack shows of each job: written whenever the job changes, so that the rack itself plans nothing. One
@@ -22,7 +25,7 @@ final readonly class Summaries
     /** Where jobs stand whose document cannot be read: first, as somebody has to look at them. */
     private const UNREADABLE = -1;
 
-    public function __construct(private Workshop $workshop, private KnownPlans $plans, private JobLog $log) {}
+    public function __construct(private Workshop $workshop, private KnownPlans $plans, private JobLog $log, private JobStores $stores) {}
 
     /** Works out one job again. One that cannot be read is kept as such, and takes nothing else down. */
     public function refresh(Job $job): void
@@ -60,7 +63,7 @@ final readonly class Summaries
         $isLogged = ! $revision->isDraft() || $revision->number > 1;
         $log = $isLogged ? $this->log->now($job) : null;
         $progress = $log?->progress($plan) ?? Progress::of($plan->steps, []);
-        $next = $revision->isDraft() ? $plan->planning : $plan->making($progress);
+        $next = $revision->isDraft() ? $plan->planning : $this->making($job, $plan, $progress);
         $this->write($job, $revision, $log?->position() ?? 0, [
             'place' => $next->place(),
             'stage' => $next->stage,
@@ -92,7 +95,7 @@ final readonly class Summaries
 
             return;
         }
-        $next = $plan->making($progress);
+        $next = $this->making($job, $plan, $progress);
         $isKept = Summary::query()->whereKey($job->id)->where('log_position', '<=', $position)->update([
             'place' => $next->place(),
             'stage' => $next->stage,
@@ -109,6 +112,20 @@ final readonly class Summaries
         if (! $isKept && Summary::query()->whereKey($job->id)->doesntExist()) {
             $this->refresh($job);
         }
+    }
+
+    /** What is next of a released job; what is missing for it is only asked while it is still to be cut. */
+    public function making(Job $job, KnownPlan $plan, Progress $progress): NextAction
+    {
+        $isCutNext = $progress->next()?->kind === StepKind::Prepare;
+
+        return $plan->making($progress, $isCutNext ? $this->stores->stockToBuy($job, $plan->stock) : 0);
+    }
+
+    /** After something came into the stores or left them: what jobs that are still to be cut lack is looked up again. */
+    public function storesChanged(): void
+    {
+        Summary::query()->whereIn('group', ['stock missing', 'to cut and prepare'])->update(['stamp' => '']);
     }
 
     /** What a summary of today's rules and shop is marked with. */

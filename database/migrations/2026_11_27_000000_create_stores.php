@@ -6,6 +6,9 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
+use UpsweptBead\Core\Stock\Catalogue;
+use UpsweptBead\Core\Stores\ItemKind;
+use UpsweptBead\Core\Stores\StockNames;
 
 return new class extends Migration
 {
@@ -33,7 +36,7 @@ return new class extends Migration
         DB::statement("alter table store_items add constraint store_items_kind check (kind in ('tube', 'bend', 'elbow', 'offcut', 'flange', 'band', 'bung', 'wire', 'gas', 'disc', 'blade'))");
         DB::statement("alter table store_items add constraint store_items_named check (key <> '' and name <> '')");
         DB::statement('alter table store_items add constraint store_items_on_hand check (on_hand >= 0 and (reorder_at is null or reorder_at >= 0) and (reorder_to is null or reorder_to >= 0) and (cost is null or cost >= 0))');
-        DB::statement("alter table store_items add constraint store_items_offcut check ((kind = 'offcut') = (shape is not null and stock_id is not null))");
+        DB::statement("alter table store_items add constraint store_items_offcut check ((kind = 'offcut') = (shape is not null))");
 
         Schema::create('store_entries', function (Blueprint $table): void {
             $table->uuid('id')->primary();
@@ -79,7 +82,31 @@ return new class extends Migration
         Schema::table('revisions', function (Blueprint $table): void {
             $table->jsonb('shelf')->nullable();
         });
-        // The shelf was a part of the shop's document.
+        $this->moveShelf();
+    }
+
+    /** The shelf was a part of the shop's document: what it had is what the stores begin with. */
+    private function moveShelf(): void
+    {
+        $catalogue = Catalogue::shipped();
+        foreach (DB::table('shops')->pluck('document') as $text) {
+            $document = is_string($text) ? json_decode($text, true) : null;
+            $shelf = is_array($document) && is_array($document['shelf'] ?? null) ? $document['shelf'] : [];
+            foreach ($shelf as $key => $count) {
+                $bend = $catalogue->bends[$key] ?? null;
+                $tube = $catalogue->tubes[$bend->tubeId ?? $key] ?? null;
+                if ($tube !== null) {
+                    DB::table('store_items')->insertOrIgnore([
+                        'key' => $key,
+                        'kind' => ($bend === null ? ItemKind::Tube : StockNames::kind($bend))->value,
+                        'name' => $bend === null ? $tube->name : StockNames::bend($bend, $tube),
+                        'tube_id' => $tube->id,
+                        'stock_id' => $key,
+                        'on_hand' => $count,
+                    ]);
+                }
+            }
+        }
         DB::statement("update shops set document = document - 'shelf'");
     }
 };

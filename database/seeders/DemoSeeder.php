@@ -9,6 +9,7 @@ use App\Models\LogEntry;
 use App\Models\Role;
 use App\Models\Shop;
 use App\Models\User;
+use App\Stores\Stocktaking;
 use App\Workshop\Drafts;
 use App\Workshop\Summaries;
 use App\Workshop\Workshop;
@@ -18,6 +19,7 @@ use Illuminate\Support\Str;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Exchange\StoresTable;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\RouteChoice;
@@ -27,12 +29,14 @@ use UpsweptBead\Core\Units\Quantity;
 /** The made-up shop 'Tidewater Tube & Bead': its people, stores and jobs. Nobody and nothing in it is real. */
 final class DemoSeeder extends Seeder
 {
-    public function __construct(private readonly Workshop $workshop, private readonly Drafts $drafts, private readonly Summaries $summaries) {}
+    public function __construct(private readonly Workshop $workshop, private readonly Drafts $drafts, private readonly Summaries $summaries, private readonly Stocktaking $stocktaking) {}
 
     public function run(): void
     {
         $wren = $this->people();
         Shop::query()->create(['document' => json_decode((string) file_get_contents(base_path('database/demo/shop.json')), true)]);
+        $count = StoresTable::read((string) file_get_contents(base_path('database/demo/stores.csv')), $this->workshop->shop()->catalogue, []);
+        $this->stocktaking->take($count->rejected === [] ? $count->rows : throw new \LogicException(json_encode($count->rejected, JSON_THROW_ON_ERROR)), $wren, 'First count');
         $this->drafts->begin($this->job('camper-van-downpipe'));
         $this->drafts->begin($this->routed($this->job('delivery-van-crossover')));
         $this->drafts->begin($this->job('hill-climb-header'));

@@ -4,17 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Csv;
 use App\Http\Requests\LogPageRequest;
 use App\Http\Requests\LogRequest;
 use App\Models\Job;
 use App\Models\Revision;
 use App\Models\User;
+use App\Stores\JobStores;
 use App\Workshop\BenchLog;
 use App\Workshop\JobLog;
 use App\Workshop\JobView;
 use App\Workshop\KnownPlans;
 use App\Workshop\Summaries;
 use App\Workshop\Taken;
+use Generator;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\JsonResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -28,6 +31,7 @@ final readonly class LogController
         private KnownPlans $plans,
         private Summaries $summaries,
         private JobView $view,
+        private JobStores $stores,
     ) {}
 
     /** The lines before a place in the log, or the newest; a page at a time. */
@@ -45,6 +49,7 @@ final readonly class LogController
         $job->load(['revisions' => static fn (HasMany $all) => $all->brief()]);
         $taken = $this->bench->take($job, $user, $request->entries(), now());
         $plan = $this->plans->of($job->released() ?? Revision::query()->findOrFail($job->current()->id));
+        $this->follow($request, $job, $taken, $user);
         $log = $this->log->now($job);
         $progress = $log->progress($plan);
         $this->summaries->logged($job, $plan, $progress, $log->position());
@@ -55,40 +60,55 @@ final readonly class LogController
         ]);
     }
 
+    /**
+     * The stores follow what the bench says was cut; where their count says that there is none, that is left open.
+     *
+     * @param  list<Taken>  $taken
+     */
+    private function follow(LogRequest $request, Job $job, array $taken, User $by): void
+    {
+        $released = $job->released();
+        if ($released === null) {
+            return;
+        }
+        foreach ($request->entries() as $i => $entry) {
+            $step = is_array($entry) ? $entry['step'] ?? '' : '';
+            if ($taken[$i]->state === 'stored' && is_string($step) && str_starts_with($step, 'prepare.')) {
+                $progress = $this->log->now($job)->progress($this->plans->of($released));
+                $this->stores->follow($job, $this->plans->cut($released), $progress, $by);
+
+                return;
+            }
+        }
+    }
+
     /** All of it as a table, however long. */
     public function csv(Job $job): StreamedResponse
     {
-        $name = preg_replace('/[^A-Za-z0-9._-]+/', '-', $job->number);
-
-        return new StreamedResponse(function () use ($job): void {
-            $out = fopen('php://output', 'w');
-            assert($out !== false);
-            fputcsv($out, ['at', 'step', 'what', 'by', 'readings (base units)', 'note'], escape: '');
-            foreach ($this->log->all($job) as $entry) {
-                $readings = array_map(
-                    static fn (string $measure, float $value): string => "$measure=$value",
-                    array_keys($entry->values),
-                    $entry->values,
-                );
-                fputcsv($out, [
-                    $entry->at->format('c'),
-                    $entry->stepId,
-                    $entry->kind->value,
-                    self::cell($entry->by),
-                    implode('; ', $readings),
-                    self::cell($entry->note),
-                ], escape: '');
-            }
-            fclose($out);
-        }, 200, [
-            'Content-Type' => 'text/csv; charset=utf-8',
-            'Content-Disposition' => "attachment; filename=\"$name-log.csv\"",
-        ]);
+        return Csv::download(
+            "$job->number-log.csv",
+            ['at', 'step', 'what', 'by', 'readings (base units)', 'note'],
+            $this->rows($job),
+        );
     }
 
-    /** A spreadsheet takes some texts for sums to work out; a mark before them keeps them texts. */
-    private static function cell(string $text): string
+    /** @return Generator<int, list<string>> */
+    private function rows(Job $job): Generator
     {
-        return preg_match('/^[=+\-@\t\r]/', $text) === 1 ? "'$text" : $text;
+        foreach ($this->log->all($job) as $entry) {
+            $readings = array_map(
+                static fn (string $measure, float $value): string => "$measure=$value",
+                array_keys($entry->values),
+                $entry->values,
+            );
+            yield [
+                $entry->at->format('c'),
+                $entry->stepId,
+                $entry->kind->value,
+                $entry->by,
+                implode('; ', $readings),
+                $entry->note,
+            ];
+        }
     }
 }

@@ -5,21 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Job;
+use App\Print\Pdf;
 use App\Workshop\JobView;
-use App\Workshop\RecordPdf;
 use Illuminate\Http\Response;
 
 /** The record of a job as PDF. */
 final readonly class RecordController
 {
-    public function __invoke(Job $job, JobView $view, RecordPdf $pdf): Response
+    public function __invoke(Job $job, JobView $view, Pdf $pdf): Response
     {
         $job->load('revisions');
-        $name = preg_replace('/[^A-Za-z0-9._-]+/', '-', $job->number);
 
-        return new Response($pdf->render($view->of($job)), 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => "inline; filename=\"$name-record.pdf\"",
-        ]);
+        return $pdf->show('record', ['job' => $view->of($job)], "$job->number-record.pdf");
     }
 }

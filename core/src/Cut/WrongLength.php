@@ -19,7 +19,8 @@ final readonly class WrongLength
      * @param  float  $offMm  longer than planned; shorter if negative
      * @param  float  $keptMm  of what it was to be long by for the trial fit and is still there
      * @param  float  $missingMm  of the finished piece
-     * @param  array{float, float}  $farEndMm  how far the far end of the run comes to lie short of its place, along its own axis, and off it to the side
+     * @param  array{float, float}  $farEndMm  how far the far end of the run comes to lie short of its place along its
+     *   own axis, and off it to the side
      * @param  list<Rescue>  $rescues  the least work first
      */
     private function __construct(
@@ -90,7 +91,8 @@ final readonly class WrongLength
         $measuredMm = $piece->cutLengthMm() + $offMm;
         foreach ($opened as $stock) {
             foreach ($stock->pieces as $other) {
-                if (! in_array($other->mark, [$piece->mark, ...$done], true) && self::canBecome($piece, $measuredMm, $other)) {
+                $isOpen = ! in_array($other->mark, [$piece->mark, ...$done], true);
+                if ($isOpen && self::canBecome($piece, $measuredMm, $other)) {
                     $rescues[] = new Rescue(RescueKind::UseAs, $other->mark, $measuredMm - $other->cutLengthMm());
                 }
             }
@@ -145,11 +147,10 @@ final readonly class WrongLength
     private static function meetStraight(Piece $piece, Piece $other): bool
     {
         $isBehind = $other->span->fromMm >= $piece->span->toMm - self::NEAR_MM;
-        $endsStraight = ! $piece->isBend() || ($isBehind ? $piece->span->legAfterMm : $piece->span->legBeforeMm) > 0.0;
-        $startsStraight = ! $other->isBend() || ($isBehind ? $other->span->legBeforeMm : $other->span->legAfterMm) > 0.0;
+        $legMm = $isBehind ? $piece->span->legAfterMm : $piece->span->legBeforeMm;
 
-        // A longer straight can be sawn anew; a leg only grows where its stock has more of it.
-        return $endsStraight && $startsStraight && ! $other->isBend();
+        // Of the neighbour only a straight can be cut longer at will: a leg is as long as its stock has it.
+        return ! $other->isBend() && (! $piece->isBend() || $legMm > 0.0);
     }
 
     /** A straight can be shortened to any other straight of its tube that has the same ends. */

@@ -20,8 +20,13 @@ final readonly class ShoppingList
      * @param  array<array-key, float>  $taken  for this job already, by key
      * @param  array<array-key, string>  $locations  by key
      */
-    public static function of(array $needs, array $items, array $promised = [], array $taken = [], array $locations = []): self
-    {
+    public static function of(
+        array $needs,
+        array $items,
+        array $promised = [],
+        array $taken = [],
+        array $locations = [],
+    ): self {
         $rows = [];
         foreach ($needs as $need) {
             $item = $items[$need->key] ?? null;

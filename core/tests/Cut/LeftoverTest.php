@@ -57,7 +57,7 @@ it('accounts for every millimetre of what eight runs open', function () {
     $opened = eightWith([])->opened($rules);
     expect(count($opened))->toBeGreaterThan(10);
     foreach ($opened as $one) {
-        $whole = $one->pieces[0]->place?->lengthMm ?? 0.0;
+        $whole = $one->pieces[0]->place->lengthMm ?? 0.0;
         $isStick = $one->stockId === $one->tubeId;
         $known = $isStick ? $rules->value('cut.end_trim') : 0.0;
         foreach ($one->pieces as $piece) {

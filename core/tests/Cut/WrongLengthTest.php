@@ -123,8 +123,8 @@ it('always knows a way to go on, and offers no piece that is cut already', funct
         foreach ($pieces as $piece) {
             $open = wrongBy($piece, -40.0);
             $done = wrongBy($piece, -40.0, $all);
-            expect($open?->rescues)->not->toBeEmpty()
-                ->and(kinds($done))->not->toContain(RescueKind::LongerNeighbour)->not->toContain(RescueKind::UseAs);
+            expect(kinds($open))->not->toBe([])
+                ->and(array_intersect(array_column(kinds($done), 'value'), ['longer-neighbour', 'use-as']))->toBe([]);
             foreach ($open->rescues ?? [] as $rescue) {
                 expect($rescue->mm)->toBeGreaterThanOrEqual(0.0)->and($rescue->text('5 mm'))->not->toBe('');
             }

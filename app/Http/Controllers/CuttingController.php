@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Csv;
+use App\Http\Requests\CutPieceRequest;
+use App\Models\Job;
+use App\Models\Revision;
+use App\Models\StoreItem;
+use App\Models\User;
+use App\Print\Labels;
+use App\Print\Pdf;
+use App\Stores\CuttingView;
+use App\Stores\JobStores;
+use App\Stores\NoneLeft;
+use App\Workshop\BenchLog;
+use App\Workshop\JobLog;
+use App\Workshop\KnownPlans;
+use App\Workshop\Summaries;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+use UpsweptBead\Core\Stores\ShoppingRow;
+
+/** At the saw: what is cut, out of which stock, what is left and what is to be bought. */
+final readonly class CuttingController
+{
+    /** Labels on a sheet. */
+    private const A_SHEET = 21;
+
+    public function __construct(
+        private KnownPlans $plans,
+        private JobLog $log,
+        private JobStores $stores,
+        private CuttingView $view,
+        private Summaries $summaries,
+    ) {}
+
+    public function show(Job $job): JsonResponse
+    {
+        return new JsonResponse($this->view->of($job, $this->revision($job)));
+    }
+
+    /** Ticks a piece off as cut, or takes that back: the log and the stores change together or not at all. */
+    public function store(CutPieceRequest $request, Job $job, BenchLog $bench): JsonResponse
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+        $revision = $this->revision($job);
+        try {
+            DB::transaction(function () use ($request, $job, $bench, $user, $revision): void {
+                [$taken] = $bench->take($job, $user, [$request->entry($user, $revision->number)], now());
+                if ($taken->fault !== null) {
+                    $field = $taken->fault->path === 'readings.length' ? 'length' : $taken->fault->path;
+                    throw ValidationException::withMessages([$field => $taken->fault->message]);
+                }
+                $progress = $this->log->now($job)->progress($this->plans->of($revision));
+                $strictly = $request->isUndo() ? null : $request->mark();
+                $this->stores->follow($job, $this->plans->cut($revision), $progress, $user, $strictly);
+            });
+        } catch (NoneLeft $none) {
+            return new JsonResponse(['message' => $none->getMessage(), 'errors' => ['mark' => [$none->getMessage()]]], 409);
+        }
+        $this->summaries->storesChanged();
+
+        return $this->show($job);
+    }
+
+    /** Promises a released job what it still needs, after something came in. */
+    public function promise(Job $job): JsonResponse
+    {
+        $revision = $this->revision($job);
+        if ($revision->isDraft()) {
+            throw ValidationException::withMessages(['job' => 'Only a released job is promised something.']);
+        }
+        $this->stores->promise($job, $this->plans->cut($revision)->needs);
+        $this->summaries->storesChanged();
+
+        return $this->show($job);
+    }
+
+    public function shoppingCsv(Job $job): StreamedResponse
+    {
+        return Csv::download(
+            "$job->number-shopping.csv",
+            ['item', 'name', 'needed', 'from the stores', 'place', 'to buy', 'unit', 'cost'],
+            array_map(static fn (ShoppingRow $row): array => [
+                $row->need->key,
+                $row->need->name,
+                round($row->need->quantity, 3),
+                round($row->fromStores, 3),
+                $row->location,
+                $row->toBuy,
+                $row->need->kind->unit(),
+                $row->cost === null ? null : round($row->cost, 2),
+            ], $this->stores->list($job, $this->plans->cut($this->revision($job))->needs)->rows),
+        );
+    }
+
+    public function shoppingPdf(Job $job, Pdf $pdf): Response
+    {
+        return $pdf->show('shopping', [
+            'number' => $job->number,
+            'title' => $job->title,
+            'list' => $this->stores->list($job, $this->plans->cut($this->revision($job))->needs),
+        ], "$job->number-shopping.pdf");
+    }
+
+    public function labels(Request $request, Job $job, Pdf $pdf): Response
+    {
+        $labels = Labels::ofJob($job, $this->plans->cut($this->revision($job)));
+
+        return $pdf->show('labels', ['labels' => $labels, 'skip' => self::skip($request)], "$job->number-labels.pdf");
+    }
+
+    public function offcutLabels(Request $request, Pdf $pdf): Response
+    {
+        $request->validate(['item' => ['nullable', 'integer', 'min:1', 'max:1000000000']]);
+        /** @var Collection<int, StoreItem> $items */
+        $items = StoreItem::query()
+            ->where('kind', 'offcut')
+            ->where('on_hand', '>', 0)
+            ->when($request->filled('item'), static fn ($query) => $query->whereKey($request->integer('item')))
+            ->orderBy('id')->limit(210)->get();
+
+        return $pdf->show('labels', ['labels' => Labels::ofOffcuts($items), 'skip' => self::skip($request)], 'offcut-labels.pdf');
+    }
+
+    /** How many labels of the first sheet are used already. */
+    private static function skip(Request $request): int
+    {
+        $request->validate(['skip' => ['nullable', 'integer', 'min:0', 'max:'.(self::A_SHEET - 1)]]);
+
+        return $request->integer('skip');
+    }
+
+    /** What is cut: the release, or where there is none yet what is planned. */
+    private function revision(Job $job): Revision
+    {
+        $job->load('revisions');
+
+        return $job->released() ?? $job->current();
+    }
+}

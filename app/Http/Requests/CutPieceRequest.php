@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\User;
+use Illuminate\Foundation\Http\FormRequest;
+
+/** One piece that was cut, with its measured length if there is one; or was not after all. */
+final class CutPieceRequest extends FormRequest
+{
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return [
+            'id' => ['required', 'uuid'],
+            'mark' => ['required', 'string', 'max:20'],
+            'length' => ['present', 'nullable', 'string', 'max:40'],
+            'units' => ['required', 'in:inch,metric'],
+            'undo' => ['required', 'boolean'],
+        ];
+    }
+
+    public function mark(): string
+    {
+        return $this->string('mark')->toString();
+    }
+
+    public function isUndo(): bool
+    {
+        return $this->boolean('undo');
+    }
+
+    /** @return array<string, mixed> as the bench would send it */
+    public function entry(User $by, int $revision): array
+    {
+        $length = trim($this->string('length')->toString());
+
+        return [
+            'id' => strtolower($this->string('id')->toString()),
+            'by' => $by->id,
+            'revision' => $revision,
+            'units' => $this->string('units')->toString(),
+            'step' => 'prepare.'.$this->mark(),
+            'kind' => $this->isUndo() ? 'reopen' : 'done',
+            'readings' => $length === '' || $this->isUndo() ? (object) [] : ['length' => $length],
+            'note' => '',
+            'at' => now()->toIso8601String(),
+        ];
+    }
+}

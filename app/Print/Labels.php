@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Print;
+
+use App\Models\Job;
+use App\Models\StoreItem;
+use App\Workshop\KnownCut;
+use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Units\Quantity;
+
+/** Labels for the pieces of a job and for offcuts: mark, what it is, and a code that opens it. */
+final readonly class Labels
+{
+    /** @return list<Label> in the order the saw gives the pieces */
+    public static function ofJob(Job $job, KnownCut $cut): array
+    {
+        $labels = [];
+        foreach ($cut->opened as $stock) {
+            foreach ($stock->pieces as $piece) {
+                $labels[$piece->mark] = self::piece($job, $piece, $cut);
+            }
+        }
+        ksort($labels, SORT_NATURAL);
+
+        return array_values($labels);
+    }
+
+    /**
+     * @param  iterable<StoreItem>  $items
+     * @return list<Label>
+     */
+    public static function ofOffcuts(iterable $items): array
+    {
+        $labels = [];
+        foreach ($items as $item) {
+            $labels[] = new Label(
+                $item->key,
+                'Offcut',
+                [(string) $item->stock_id, explode(' of ', $item->name)[0], $item->location],
+                self::address('/stores?find='.rawurlencode($item->key)),
+                false,
+            );
+        }
+
+        return $labels;
+    }
+
+    private static function piece(Job $job, Piece $piece, KnownCut $cut): Label
+    {
+        $length = static fn (float $mm): string => Quantity::Length->show($mm, $cut->units);
+        $span = $piece->span;
+        $shape = $piece->isBend()
+            ? sprintf(
+                '%s on %s, legs %s / %s',
+                Quantity::Angle->show($piece->angleDeg, $cut->units),
+                $length($piece->clrMm),
+                $length($span->legBeforeMm),
+                $length($span->legAfterMm),
+            )
+            : 'straight';
+
+        return new Label(
+            $piece->mark,
+            $job->number,
+            [$piece->place->stockId ?? $piece->stockId, $shape, "cut {$length($piece->cutLengthMm())}, ends {$length($span->lengthMm())}"],
+            self::address("/jobs/$job->id/bench?step=".rawurlencode("prepare.$piece->mark")),
+            true,
+        );
+    }
+
+    private static function address(string $path): string
+    {
+        return rtrim(config()->string('app.url'), '/').$path;
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores;
+
+use App\Models\Job;
+use App\Models\Revision;
+use App\Models\StoreItem;
+use App\Workshop\JobLog;
+use App\Workshop\KnownCut;
+use App\Workshop\KnownPlans;
+use App\Workshop\Workshop;
+use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Cut\OpenedStock;
+use UpsweptBead\Core\Cut\WrongLength;
+use UpsweptBead\Core\Plan\Json\CuttingWriter;
+use UpsweptBead\Core\Stores\ShoppingRow;
+use UpsweptBead\Core\Units\Quantity;
+
+/** What the Cut screen gets beside the plan: what is cut already, out of which stock, and what is to be bought. */
+final readonly class CuttingView
+{
+    public function __construct(
+        private KnownPlans $plans,
+        private JobLog $log,
+        private JobStores $stores,
+        private Workshop $workshop,
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function of(Job $job, Revision $revision): array
+    {
+        $cut = $this->plans->cut($revision);
+        $progress = $revision->isDraft() ? null : $this->log->now($job)->progress($this->plans->of($revision));
+        $list = $this->stores->list($job, $cut->needs);
+
+        return [
+            'revision' => $revision->number,
+            'released' => ! $revision->isDraft(),
+            'shopping' => [
+                'rows' => array_map(self::row(...), $list->rows),
+                'stockToBuy' => $list->stockToBuy(),
+                'cost' => round($list->cost(), 2),
+                'priced' => $list->isPriced(),
+            ],
+            'opened' => $this->opened($job, $cut),
+            ...$cut->written,
+            'cut' => (object) ($progress === null ? [] : $this->done($cut, $progress)),
+            'wrong' => $progress === null ? [] : $this->wrong($cut, $progress),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(ShoppingRow $row): array
+    {
+        return [
+            'key' => $row->need->key,
+            'kind' => $row->need->kind->value,
+            'name' => $row->need->name,
+            'unit' => $row->need->kind->unit(),
+            'needed' => round($row->need->quantity, 3),
+            'fromStores' => round($row->fromStores, 3),
+            'toBuy' => $row->toBuy,
+            'cost' => $row->cost === null ? null : round($row->cost, 2),
+            'location' => $row->location,
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function opened(Job $job, KnownCut $cut): array
+    {
+        $writer = $this->writer($cut);
+        $standing = $this->stores->standing($job, $cut);
+        $locations = StoreItem::query()
+            ->whereIn('key', array_map(static fn (OpenedStock $one): string => $one->stockId, $cut->opened))
+            ->pluck('location', 'key');
+
+        return array_map(static fn (OpenedStock $one): array => [
+            ...$writer->opened($one),
+            'standing' => $standing[$one->key()] ?? 'missing',
+            'location' => $locations[$one->stockId] ?? '',
+        ], $cut->opened);
+    }
+
+    /** @return array<string, array{length: string|null, by: string, at: string}> by mark */
+    private function done(KnownCut $cut, Progress $progress): array
+    {
+        $done = [];
+        foreach ($cut->opened as $stock) {
+            foreach ($stock->pieces as $piece) {
+                $entry = $progress->done["prepare.$piece->mark"] ?? null;
+                if ($entry !== null) {
+                    $mm = $progress->reading("prepare.$piece->mark", 'length');
+                    $done[$piece->mark] = [
+                        'length' => $mm === null ? null : Quantity::Length->show($mm, $cut->units),
+                        'by' => $entry->by,
+                        'at' => $entry->at->format('c'),
+                    ];
+                }
+            }
+        }
+
+        return $done;
+    }
+
+    /** @return list<array<string, mixed>> pieces that were measured to be another length than planned */
+    private function wrong(KnownCut $cut, Progress $progress): array
+    {
+        $writer = $this->writer($cut);
+        $done = array_keys($this->done($cut, $progress));
+        $wrong = [];
+        foreach ($cut->opened as $stock) {
+            foreach ($stock->pieces as $piece) {
+                $mm = $progress->isDone("prepare.$piece->mark") ? $progress->reading("prepare.$piece->mark", 'length') : null;
+                $run = $cut->runs[$piece->run] ?? null;
+                $found = $mm === null || $run === null ? null : WrongLength::of($piece, $run, $mm, $cut->opened, $done);
+                if ($found !== null) {
+                    $wrong[] = $writer->wrong($found);
+                }
+            }
+        }
+
+        return $wrong;
+    }
+
+    private function writer(KnownCut $cut): CuttingWriter
+    {
+        return new CuttingWriter($cut->units, $this->workshop->shop());
+    }
+}

@@ -1,0 +1,247 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores;
+
+use App\Models\Job;
+use App\Models\StoreEntry;
+use App\Models\StoreEntryKind;
+use App\Models\StoreItem;
+use App\Models\StorePromise;
+use App\Models\User;
+use App\Workshop\KnownCut;
+use App\Workshop\Workshop;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Cut\Leftover;
+use UpsweptBead\Core\Cut\OpenedStock;
+use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Cut\StockNeed;
+use UpsweptBead\Core\Plan\Json\CuttingWriter;
+use UpsweptBead\Core\Stores\ItemKind;
+use UpsweptBead\Core\Stores\Need;
+use UpsweptBead\Core\Stores\ShoppingList;
+use UpsweptBead\Core\Stores\StoreItem as CoreItem;
+
+/** What a job has from the stores and still wants of them; keeps the stores in step with what was cut. */
+final readonly class JobStores
+{
+    public function __construct(private StoresBook $book, private Workshop $workshop) {}
+
+    /** @param  list<Need>  $needs */
+    public function list(Job $job, array $needs): ShoppingList
+    {
+        $items = $locations = $promised = [];
+        foreach ($this->items($needs) as $item) {
+            $items[$item->key] = $this->core($item);
+            $locations[$item->key] = $item->location;
+            $promised[$item->key] = $this->promisedTo($job, $item);
+        }
+
+        return ShoppingList::of($needs, $items, $promised, $this->taken($job), $locations);
+    }
+
+    /**
+     * How many pieces of stock a released job still lacks.
+     *
+     * @param  list<StockNeed>  $stock
+     */
+    public function stockToBuy(Job $job, array $stock): int
+    {
+        return $this->list($job, array_map(
+            static fn (StockNeed $one): Need => new Need($one->stockId, ItemKind::Tube, $one->stockId, (float) $one->needed),
+            $stock,
+        ))->stockToBuy();
+    }
+
+    /**
+     * Promises the job what it still needs, as far as nobody else was promised it.
+     *
+     * @param  list<Need>  $needs
+     */
+    public function promise(Job $job, array $needs): void
+    {
+        $taken = $this->taken($job);
+        $this->book->promise($job, array_map(static fn (Need $one): Need => new Need(
+            $one->key,
+            $one->kind,
+            $one->name,
+            max(0.0, $one->quantity - ($taken[$one->key] ?? 0.0)),
+        ), $needs));
+        $this->workshop->lookAgain();
+    }
+
+    /**
+     * Brings the stores in step with what is logged as cut: stock of which a piece was cut is taken, what is left of it goes
+     * on the shelf once all its pieces are cut, and what was taken without being cut goes back.
+     *
+     * @param  string|null  $strictly  a piece whose stock must be there; of others a wrong count is only left open
+     *
+     * @throws NoneLeft if others have the stock of that piece
+     */
+    public function follow(Job $job, KnownCut $cut, Progress $progress, User $by, ?string $strictly = null): void
+    {
+        DB::transaction(function () use ($job, $cut, $progress, $by, $strictly): void {
+            DB::select('select pg_advisory_xact_lock(3, ?)', [$job->id]);
+            foreach ($cut->opened as $stock) {
+                $done = array_filter($stock->pieces, static fn (Piece $one): bool => $progress->isDone("prepare.$one->mark"));
+                $issued = $this->book->issuedItem($job, $stock->key());
+                $isMeant = array_filter($stock->pieces, static fn (Piece $one): bool => $one->mark === $strictly) !== [];
+                if ($done !== [] && $issued === null) {
+                    $issued = $this->take($job, $stock, $by, $isMeant);
+                } elseif ($done === [] && $issued !== null && $this->takeBackLeft($job, $stock, $by)) {
+                    $this->book->putBack($job, $stock->key(), $by);
+                }
+                if ($issued !== null && count($done) === count($stock->pieces)) {
+                    $this->shelve($job, $stock, $cut, $by);
+                }
+            }
+        });
+        $this->workshop->lookAgain();
+    }
+
+    /** @return array<string, string> where each piece of stock stands: 'taken', 'there' or 'missing' */
+    public function standing(Job $job, KnownCut $cut): array
+    {
+        $standing = [];
+        $free = [];
+        foreach ($this->items($cut->needs) as $item) {
+            $free[$item->key] = $this->core($item)->forJob($this->promisedTo($job, $item));
+        }
+        foreach ($cut->opened as $stock) {
+            if ($this->book->issuedItem($job, $stock->key()) !== null) {
+                $standing[$stock->key()] = 'taken';
+
+                continue;
+            }
+            $left = $free[$stock->stockId] ?? 0.0;
+            $standing[$stock->key()] = $left >= 1.0 ? 'there' : 'missing';
+            $free[$stock->stockId] = $left - 1.0;
+        }
+
+        return $standing;
+    }
+
+    private function take(Job $job, OpenedStock $stock, User $by, bool $isMeant): ?StoreItem
+    {
+        $item = StoreItem::query()->where('key', $stock->stockId)->first();
+        try {
+            if ($item === null) {
+                throw new NoneLeft($stock->stockId, "The stores have no $stock->stockId. Receive it there first.");
+            }
+            $this->book->issue($item, 1.0, $job, $by, Str::uuid()->toString(), '', $stock->key());
+        } catch (NoneLeft $none) {
+            return $isMeant ? throw $none : null;
+        }
+
+        return $item;
+    }
+
+    /** Puts what is left on the shelf, once. */
+    private function shelve(Job $job, OpenedStock $stock, KnownCut $cut, User $by): void
+    {
+        if ($this->leftOf($job, $stock) !== []) {
+            return;
+        }
+        $of = StoreItem::query()->where('key', $stock->stockId)->first();
+        $rules = $this->workshop->shop()->rules;
+        foreach (array_filter($stock->left, static fn (Leftover $one): bool => $one->isWorthKeeping($rules)) as $left) {
+            $row = DB::selectOne("select nextval(pg_get_serial_sequence('store_items', 'id')) as id");
+            $id = is_object($row) && isset($row->id) && is_int($row->id) ? $row->id : throw new \LogicException('no number');
+            $stockId = $of->stock_id ?? $stock->stockId;
+            $item = new StoreItem([
+                'key' => "K-$id",
+                'kind' => ItemKind::Offcut,
+                'name' => sprintf(
+                    '%s of %s',
+                    CuttingWriter::shape($left->beforeMm, $left->angleDeg, $left->afterMm, $cut->units),
+                    $stockId,
+                ),
+                'tube_id' => $stock->tubeId,
+                'stock_id' => $stockId,
+                'shape' => [
+                    'before' => round($left->beforeMm, 3),
+                    'angle' => round($left->angleDeg, 4),
+                    'after' => round($left->afterMm, 3),
+                    'clr' => $left->clrMm,
+                ],
+                'location' => 'Offcut rack',
+            ]);
+            $item->id = $id;
+            $item->save();
+            $this->book->returned($item, $job, $by, $stock->key());
+        }
+    }
+
+    /** Takes back what was shelved of a piece of stock that was not cut after all. False where somebody has it. */
+    private function takeBackLeft(Job $job, OpenedStock $stock, User $by): bool
+    {
+        $left = $this->leftOf($job, $stock);
+        foreach ($left as $item) {
+            if ($item->on_hand < 1.0 || StorePromise::query()->where('item_id', $item->id)->exists()) {
+                return false;
+            }
+        }
+        foreach ($left as $item) {
+            $this->book->count($item, 0.0, $by, Str::uuid()->toString(), "Not cut: $stock->stockId is whole again");
+        }
+
+        return true;
+    }
+
+    /** @return list<StoreItem> what was shelved of a piece of stock since it was last taken */
+    private function leftOf(Job $job, OpenedStock $stock): array
+    {
+        $items = [];
+        $since = StoreEntry::query()
+            ->where(['job_id' => $job->id, 'opened' => $stock->key(), 'kind' => StoreEntryKind::Issued])
+            ->max('position');
+        $entries = StoreEntry::query()->with('item')
+            ->where(['job_id' => $job->id, 'opened' => $stock->key(), 'kind' => StoreEntryKind::Returned])
+            ->where('position', '>', is_int($since) ? $since : 0)
+            ->get();
+        foreach ($entries as $entry) {
+            $items[] = $entry->item;
+        }
+
+        return $items;
+    }
+
+    /**
+     * @param  list<Need>  $needs
+     * @return list<StoreItem>
+     */
+    private function items(array $needs): array
+    {
+        $keys = array_map(static fn (Need $one): string => $one->key, $needs);
+
+        return $keys === [] ? [] : array_values(StoreItem::query()->whereIn('key', $keys)->get()->all());
+    }
+
+    private function core(StoreItem $item): CoreItem
+    {
+        return $item->asCore((float) StorePromise::query()->where('item_id', $item->id)->sum('quantity'));
+    }
+
+    private function promisedTo(Job $job, StoreItem $item): float
+    {
+        return (float) StorePromise::query()->where(['item_id' => $item->id, 'job_id' => $job->id])->sum('quantity');
+    }
+
+    /** @return array<string, float> what was taken for the job and not put back, by key */
+    private function taken(Job $job): array
+    {
+        $taken = [];
+        $entries = StoreEntry::query()->with('item')
+            ->where('job_id', $job->id)
+            ->whereIn('kind', [StoreEntryKind::Issued, StoreEntryKind::PutBack])
+            ->get();
+        foreach ($entries as $entry) {
+            $taken[$entry->item->key] = ($taken[$entry->item->key] ?? 0.0) - $entry->quantity;
+        }
+
+        return $taken;
+    }
+}

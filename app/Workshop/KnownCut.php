@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use UpsweptBead\Core\Cut\OpenedStock;
+use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Plan\Json\CuttingWriter;
+use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Stores\Need;
+use UpsweptBead\Core\Stores\Needs;
+use UpsweptBead\Core\Stores\SawAccount;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** What the saw and the stores want of a plan, kept beside what the other screens do. */
+final readonly class KnownCut
+{
+    /**
+     * @param  list<Need>  $needs
+     * @param  list<OpenedStock>  $opened
+     * @param  array<string, RoutedRun>  $runs  by letter
+     * @param  array<string, mixed>  $written  set-ups and saws as the screen gets them
+     */
+    private function __construct(
+        public string $number,
+        public array $needs,
+        public array $opened,
+        public array $runs,
+        public array $written,
+        public UnitSystem $units,
+    ) {}
+
+    public static function of(Plan $plan, Shop $shop): self
+    {
+        $writer = new CuttingWriter($plan->job->units, $shop);
+        $runs = [];
+        foreach ($plan->layout->runs as $run) {
+            $runs[$run->spec->letter] = $run;
+        }
+
+        return new self($plan->job->number, Needs::of($plan, $shop), $plan->cut->opened($shop->rules), $runs, [
+            'setUps' => $writer->setUps($plan->cut),
+            'saws' => array_map(static fn (SawAccount $one): array => [
+                'name' => $one->name,
+                'cuts' => $one->cuts,
+                'time' => Quantity::Duration->show(60 * $one->minutes, $plan->job->units),
+                'blades' => round($one->blades, 2),
+                'cost' => round($one->cost, 2),
+            ], SawAccount::all($plan->cut, $shop)),
+        ], $plan->job->units);
+    }
+
+    public function piece(string $mark): ?Piece
+    {
+        foreach ($this->opened as $stock) {
+            foreach ($stock->pieces as $piece) {
+                if ($piece->mark === $mark) {
+                    return $piece;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** What a piece is cut from. */
+    public function stockOf(string $mark): ?OpenedStock
+    {
+        foreach ($this->opened as $stock) {
+            foreach ($stock->pieces as $piece) {
+                if ($piece->mark === $mark) {
+                    return $stock;
+                }
+            }
+        }
+
+        return null;
+    }
+}

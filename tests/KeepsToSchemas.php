@@ -26,6 +26,14 @@ trait KeepsToSchemas
         'POST jobs/{job}/searches/{search}/put-away' => 'RouteSearch',
         'POST jobs/{job}/designs/compare' => 'ComparisonTable',
         'POST jobs/{job}/cuts/least' => 'LessStock',
+        'GET jobs/{job}/cutting' => 'Cutting',
+        'POST jobs/{job}/cutting' => 'Cutting',
+        'POST jobs/{job}/promises' => 'Cutting',
+        'POST stores/items' => 'ItemChanged',
+        'PUT stores/items/{item}' => 'ItemChanged',
+        'GET stores/items/{item}/entries' => 'StoreEntries',
+        'POST stores/items/{item}/entries' => 'ItemChanged',
+        'POST stores/counts' => 'Stocktaken',
         'POST jobs/{job}/designs/take' => 'Changed',
         'POST jobs/{job}/insertion' => 'GoesIn',
         'POST jobs/{job}/release' => 'Released',
@@ -47,7 +55,7 @@ trait KeepsToSchemas
         'GET jobs/{job}/route-problem.json' => 'RouteProblem',
     ];
 
-    private const SCREENS = ['job/job' => 'JobScreen', 'rack/rack' => 'Rack'];
+    private const SCREENS = ['job/job' => 'JobScreen', 'rack/rack' => 'Rack', 'stores/stores' => 'StoresScreen'];
 
     protected function createTestResponse($response, $request): TestResponse
     {

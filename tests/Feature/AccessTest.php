@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Role;
 use App\Models\RouteSearch;
+use App\Models\StoreItem;
 use App\Models\User;
 use Illuminate\Routing\Route as OneRoute;
 use Illuminate\Support\Facades\Route;
@@ -29,6 +30,21 @@ const ACCESS = [
     'GET jobs/{job}/xyz.csv' => EVERYBODY,
     'GET jobs/{job}/route-problem.json' => EVERYBODY,
     'GET jobs/{job}/record.pdf' => EVERYBODY,
+    'GET jobs/{job}/cutting' => EVERYBODY,
+    'POST jobs/{job}/cutting' => LOGGERS,
+    'POST jobs/{job}/promises' => PLANNERS,
+    'GET jobs/{job}/shopping.csv' => EVERYBODY,
+    'GET jobs/{job}/shopping.pdf' => EVERYBODY,
+    'GET jobs/{job}/labels.pdf' => EVERYBODY,
+    'GET stores' => EVERYBODY,
+    'GET stores/stores.csv' => EVERYBODY,
+    'GET stores/reorder.csv' => EVERYBODY,
+    'GET stores/labels.pdf' => EVERYBODY,
+    'POST stores/items' => PLANNERS,
+    'POST stores/counts' => PLANNERS,
+    'GET stores/items/{item}/entries' => EVERYBODY,
+    'POST stores/items/{item}/entries' => LOGGERS,
+    'PUT stores/items/{item}' => PLANNERS,
     'GET jobs/{job}/meshes/{fingerprint}' => EVERYBODY,
     'POST jobs/{job}/meshes' => PLANNERS,
     'POST jobs/{job}/read-routes' => PLANNERS,
@@ -71,7 +87,8 @@ function addresses(): array
 /** An address with a real job and search in it. */
 function filledIn(string $uri, int $job, int $search): string
 {
-    $parts = ['{job}' => $job, '{search}' => $search, '{stage?}' => 'weld', '{fingerprint}' => str_repeat('0', 32)];
+    $item = StoreItem::query()->firstOrCreate(['key' => 'disc'], ['kind' => 'disc', 'name' => 'Disc'])->id;
+    $parts = ['{item}' => $item, '{job}' => $job, '{search}' => $search, '{stage?}' => 'weld', '{fingerprint}' => str_repeat('0', 32)];
 
     return '/'.ltrim(strtr($uri, $parts), '/');
 }
@@ -168,7 +185,7 @@ it('answers nonsense with what is wrong, keeps all of it out, and stands', funct
     array_values(
         array_filter(
             array_keys(ACCESS),
-            static fn (string $address): bool => preg_match('/^(POST|PUT) jobs/', $address) === 1,
+            static fn (string $address): bool => preg_match('/^(POST|PUT) (jobs|stores)/', $address) === 1,
         ),
     ),
 );

@@ -44,7 +44,7 @@ final class CutPieceRequest extends FormRequest
             'units' => $this->string('units')->toString(),
             'step' => 'prepare.'.$this->mark(),
             'kind' => $this->isUndo() ? 'reopen' : 'done',
-            'readings' => $length === '' || $this->isUndo() ? (object) [] : ['length' => $length],
+            'readings' => $length === '' || $this->isUndo() ? [] : ['length' => $length],
             'note' => '',
             'at' => now()->toIso8601String(),
         ];

@@ -48,6 +48,8 @@ export type KeepOutShape = 'half-space' | 'box' | 'cylinder' | 'capsule' | 'mesh
 export type Preference = 'few-bends' | 'whole-angles' | 'little-turning' | 'short-tubes';
 export type BendPlane = 'level' | 'lengthwise' | 'crosswise';
 export type OutletAxis = 'rearward' | 'right' | 'up';
+export type ItemKind =
+    'tube' | 'bend' | 'elbow' | 'offcut' | 'flange' | 'band' | 'bung' | 'wire' | 'gas' | 'disc' | 'blade';
 export type ProblemAssignment =
     | {
           mode: 'fixed';
@@ -157,6 +159,11 @@ export interface Answers {
     ByHand: ByHand;
     GoesIn: GoesIn;
     LessStock: LessStock;
+    StoresScreen: StoresScreen;
+    StoreEntries: StoreEntries;
+    ItemChanged: ItemChanged;
+    Stocktaken: Stocktaken;
+    Cutting: Cutting;
     Pasted: Pasted;
     Kits: Kits;
     KitMade: KitMade;
@@ -1193,6 +1200,146 @@ export interface CutTotals {
     bends: number;
     bars: number;
     toBuy: number;
+}
+export interface StoresScreen {
+    shop: string;
+    find: string;
+    kind: ItemKind | null;
+    stores: StoresPage;
+    reorder: StoreItem[];
+}
+export interface StoresPage {
+    items: StoreItem[];
+    kinds: {
+        kind: ItemKind;
+        label: string;
+        items: number;
+    }[];
+    page: number;
+    pages: number;
+}
+/**
+ * One line of the stores; quantities in its unit.
+ */
+export interface StoreItem {
+    id: number;
+    key: string;
+    kind: ItemKind;
+    name: string;
+    unit: string;
+    onHand: number;
+    promised: number;
+    free: number;
+    cost: number | null;
+    location: string;
+    reorderAt: number | null;
+    reorderTo: number | null;
+    toReorder: number;
+}
+export interface StoreEntries {
+    entries: StoreEntry[];
+}
+/**
+ * One change of a quantity.
+ */
+export interface StoreEntry {
+    id: string;
+    kind: 'received' | 'counted' | 'issued' | 'put back' | 'returned';
+    quantity: number;
+    job: string | null;
+    note: string;
+    by: string;
+    at: string;
+}
+export interface ItemChanged {
+    item: StoreItem;
+}
+/**
+ * How many items were counted; none where a line was rejected.
+ */
+export interface Stocktaken {
+    counted: number;
+    rejected: {
+        line: number;
+        text: string;
+        why: string;
+    }[];
+}
+/**
+ * What is done at the saw.
+ */
+export interface Cutting {
+    revision: number;
+    released: boolean;
+    shopping: {
+        rows: ShoppingRow[];
+        stockToBuy: number;
+        cost: number;
+        priced: boolean;
+    };
+    opened: OpenedStock[];
+    setUps: SawSetUp[];
+    saws: SawAccount[];
+    cut: {
+        [k: string]: {
+            length: string | null;
+            by: string;
+            at: string;
+        };
+    };
+    wrong: WrongLength[];
+}
+export interface ShoppingRow {
+    key: string;
+    kind: ItemKind;
+    name: string;
+    unit: string;
+    needed: number;
+    fromStores: number;
+    toBuy: number;
+    cost: number | null;
+    location: string;
+}
+/**
+ * One bar or bend that the job opens.
+ */
+export interface OpenedStock {
+    key: string;
+    stock: string;
+    marks: string[];
+    cuts: number;
+    left: {
+        text: string;
+        kept: boolean;
+    }[];
+    standing: 'taken' | 'there' | 'missing';
+    location: string;
+}
+/**
+ * Pieces cut without changing the saw, in the order they are cut.
+ */
+export interface SawSetUp {
+    tube: string;
+    name: string;
+    clr: Shown | null;
+    marks: string[];
+    stops: number;
+}
+/**
+ * What the cuts of the job take on one kind of saw.
+ */
+export interface SawAccount {
+    name: string;
+    cuts: number;
+    time: string;
+    blades: number;
+    cost: number;
+}
+export interface WrongLength {
+    mark: string;
+    off: string;
+    farEnd: string;
+    rescues: string[];
 }
 export interface Pasted {
     rows: {

@@ -60,7 +60,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::put('/stores/items/{item}', [StoresController::class, 'update'])->can('update', 'item');
     Route::get('/jobs/{job}/cutting', [CuttingController::class, 'show'])->can('view', 'job');
     Route::post('/jobs/{job}/cutting', [CuttingController::class, 'store'])->can('log', 'job');
-    Route::post('/jobs/{job}/promises', [CuttingController::class, 'promise'])->can('update', 'job');
+    Route::post('/jobs/{job}/promises', [CuttingController::class, 'promise'])->can('log', 'job');
     Route::get('/jobs/{job}/shopping.csv', [CuttingController::class, 'shoppingCsv'])->can('view', 'job');
     Route::get('/jobs/{job}/shopping.pdf', [CuttingController::class, 'shoppingPdf'])->can('view', 'job');
     Route::get('/jobs/{job}/labels.pdf', [CuttingController::class, 'labels'])->can('view', 'job');

@@ -52,19 +52,21 @@ final readonly class Labels
         $length = static fn (float $mm): string => Quantity::Length->show($mm, $cut->units);
         $span = $piece->span;
         $shape = $piece->isBend()
-            ? sprintf(
-                '%s on %s, legs %s / %s',
-                Quantity::Angle->show($piece->angleDeg, $cut->units),
-                $length($piece->clrMm),
-                $length($span->legBeforeMm),
-                $length($span->legAfterMm),
-            )
-            : 'straight';
+            ? [
+                sprintf('%s, CLR %s', Quantity::Angle->show($piece->angleDeg, $cut->units), $length($piece->clrMm)),
+                "legs {$length($span->legBeforeMm)}, {$length($span->legAfterMm)}",
+            ]
+            : ['straight'];
 
         return new Label(
             $piece->mark,
             $job->number,
-            [$piece->place->stockId ?? $piece->stockId, $shape, "cut {$length($piece->cutLengthMm())}, ends {$length($span->lengthMm())}"],
+            [
+                $piece->place->stockId ?? $piece->stockId,
+                ...$shape,
+                "cut {$length($piece->cutLengthMm())}",
+                "finished {$length($span->lengthMm())}",
+            ],
             self::address("/jobs/$job->id/bench?step=".rawurlencode("prepare.$piece->mark")),
             true,
         );

@@ -58,7 +58,7 @@ final readonly class CuttingView
             'key' => $row->need->key,
             'kind' => $row->need->kind->value,
             'name' => $row->need->name,
-            'unit' => $row->need->kind->unit(),
+            'unit' => $row->need->kind->unit($row->need->quantity),
             'needed' => round($row->need->quantity, 3),
             'fromStores' => round($row->fromStores, 3),
             'toBuy' => $row->toBuy,

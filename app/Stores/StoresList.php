@@ -118,7 +118,7 @@ final readonly class StoresList
             'key' => $item->key,
             'kind' => $item->kind->value,
             'name' => $item->name,
-            'unit' => $item->kind->unit(),
+            'unit' => $item->kind->unit($core->free()),
             'onHand' => $core->onHand,
             'promised' => $core->promised,
             'free' => $core->free(),

@@ -98,7 +98,7 @@ return new class extends Migration
                 if ($tube !== null) {
                     DB::table('store_items')->insertOrIgnore([
                         'key' => $key,
-                        'kind' => ($bend === null ? ItemKind::Tube : StockNames::kind($bend))->value,
+                        'kind' => ($bend === null ? ItemKind::Tube : StockNames::kind($tube))->value,
                         'name' => $bend === null ? $tube->name : StockNames::bend($bend, $tube),
                         'tube_id' => $tube->id,
                         'stock_id' => $key,

@@ -6,11 +6,17 @@ namespace Database\Seeders;
 
 use App\Models\Job;
 use App\Models\LogEntry;
+use App\Models\Revision;
 use App\Models\Role;
 use App\Models\Shop;
+use App\Models\StoreItem;
 use App\Models\User;
+use App\Stores\JobStores;
 use App\Stores\Stocktaking;
+use App\Stores\StoresBook;
 use App\Workshop\Drafts;
+use App\Workshop\JobLog;
+use App\Workshop\KnownPlans;
 use App\Workshop\Summaries;
 use App\Workshop\Workshop;
 use Carbon\CarbonImmutable;
@@ -29,7 +35,16 @@ use UpsweptBead\Core\Units\Quantity;
 /** The made-up shop 'Tidewater Tube & Bead': its people, stores and jobs. Nobody and nothing in it is real. */
 final class DemoSeeder extends Seeder
 {
-    public function __construct(private readonly Workshop $workshop, private readonly Drafts $drafts, private readonly Summaries $summaries, private readonly Stocktaking $stocktaking) {}
+    public function __construct(
+        private readonly Workshop $workshop,
+        private readonly Drafts $drafts,
+        private readonly Summaries $summaries,
+        private readonly Stocktaking $stocktaking,
+        private readonly JobStores $stores,
+        private readonly StoresBook $book,
+        private readonly KnownPlans $plans,
+        private readonly JobLog $log,
+    ) {}
 
     public function run(): void
     {
@@ -92,7 +107,21 @@ final class DemoSeeder extends Seeder
                 'kind' => 'done', 'readings' => $this->readings($step, $dice), 'note' => $step->id === 'trial.A' ? 'Clears the heat shield with a finger to spare.' : '', 'made_at' => $at,
             ]);
         }
+        $this->fromStores($job, $revision, $by);
         $this->summaries->refresh($job);
+    }
+
+    /** What a finished job was made from is gone from the stores, and its offcuts lie there. */
+    private function fromStores(Job $job, Revision $revision, User $by): void
+    {
+        $cut = $this->plans->cut($revision);
+        $this->stores->follow($job, $cut, $this->log->now($job)->progress($this->plans->of($revision)), $by);
+        foreach ($cut->needs as $need) {
+            $item = $need->kind->isStock() ? null : StoreItem::query()->where('key', $need->key)->first();
+            if ($item !== null) {
+                $this->book->issue($item, round($need->quantity, 3), $job, $by, Str::uuid()->toString());
+            }
+        }
     }
 
     /** @return array<string, float> */

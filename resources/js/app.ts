@@ -13,11 +13,15 @@ import SignInAgain from './parts/sign-in-again.svelte';
 applyTheme();
 
 const screens = import.meta.glob<{ default: Component }>(
-    './screens/{sign-in,failure,unreadable,rack/rack,job/job}.svelte',
+    './screens/{sign-in,failure,unreadable,rack/rack,stores/stores,job/job}.svelte',
 );
 
 /** What the server says of a page, by its screen. */
-const expected: Record<string, keyof Answers> = { 'rack/rack': 'Rack', 'job/job': 'JobScreen' };
+const expected: Record<string, keyof Answers> = {
+    'rack/rack': 'Rack',
+    'stores/stores': 'StoresScreen',
+    'job/job': 'JobScreen',
+};
 
 /** A page of somebody's was opened: what they made on this device goes out. */
 function isOpen(person: Person | null | undefined): void {

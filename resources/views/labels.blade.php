@@ -19,9 +19,8 @@
     .code { position: absolute; left: 1.5mm; top: 3mm; width: 27mm; height: 27mm; }
     .mark { position: absolute; left: 29mm; top: 2.2mm; width: 33mm; font-size: 19pt; font-weight: bold; line-height: 1; }
     .head { position: absolute; left: 29mm; top: 10.6mm; width: 33mm; font-size: 9pt; font-weight: bold; }
-    .lines { position: absolute; left: 29mm; top: 15.2mm; width: 33mm; font-size: 6.6pt; line-height: 1.25; }
-    .lines div { margin-bottom: 0.5mm; }
-    .flow { position: absolute; left: 3.5mm; top: 31.2mm; width: 57mm; font-size: 7pt; border-top: 0.8pt solid #000; padding-top: 0.6mm; }
+    .lines { position: absolute; left: 29mm; top: 15mm; width: 34mm; font-size: 6.8pt; line-height: 1.2; white-space: nowrap; }
+    .flow { position: absolute; left: 3.5mm; top: 32mm; width: 57mm; font-size: 7pt; border-top: 0.8pt solid #000; padding-top: 0.6mm; }
 </style>
 </head>
 <body>

@@ -39,7 +39,7 @@
     <td><span class="box"></span></td>
     <td>{{ $row->need->name }}</td>
     <td class="n">{{ $row->need->key }}</td>
-    <td class="n r">{{ $much($row->toBuy) }} {{ $row->need->kind->unit() }}</td>
+    <td class="n r">{{ $much($row->toBuy) }} {{ $row->need->kind->unit($row->toBuy) }}</td>
     <td class="n r">{{ $row->cost === null ? 'ask' : number_format($row->cost, 2) }}</td>
 </tr>
 @endforeach
@@ -58,7 +58,7 @@
     <td>{{ $row->need->name }}</td>
     <td class="n">{{ $row->need->key }}</td>
     <td>{{ $row->location }}</td>
-    <td class="n r">{{ $much($row->fromStores) }} {{ $row->need->kind->unit() }}</td>
+    <td class="n r">{{ $much($row->fromStores) }} {{ $row->need->kind->unit($row->fromStores) }}</td>
 </tr>
 @endforeach
 </table>

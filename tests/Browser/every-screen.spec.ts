@@ -4,6 +4,7 @@ import { expectAccessible, expectReadable, SIGNED_OUT } from './support';
 // Job 2 of the demo has a route; job 3 is a set, job 4 is finished.
 const screens = [
     ['the rack', '/'],
+    ['the stores', '/stores'],
     ['survey', '/jobs/2/survey'],
     ['route', '/jobs/2/route'],
     ['cut', '/jobs/2/cut'],

@@ -4,6 +4,7 @@ import { looksWhole, type Size } from './fits';
 // Job 1 of the demo has a sensor and no route, 2 has a route, 3 is a set still to be routed, 4 is finished, 5 is a set with every route.
 const SCREENS = [
     '/',
+    '/stores',
     '/jobs/1/survey',
     '/jobs/3/survey',
     '/jobs/5/survey',
@@ -22,6 +23,7 @@ const SCREENS = [
 /** What opens a dialog, by screen. */
 const DIALOGS: Record<string, string[]> = {
     '/': ['New job'],
+    '/stores': ['Add an item', 'Count from a table', 'V-band ring for 3 in × .065'],
     '/jobs/3/survey': [
         'Paste ports',
         'Ports in a row',

@@ -133,9 +133,12 @@ final readonly class StoresTable
         }
         $bend = $catalogue->bends[$key] ?? null;
 
-        return $bend === null
-            ? null
-            : [StockNames::kind($bend), StockNames::bend($bend, $catalogue->tube($bend->tubeId))];
+        if ($bend === null) {
+            return null;
+        }
+        $tube = $catalogue->tube($bend->tubeId);
+
+        return [StockNames::kind($tube), StockNames::bend($bend, $tube)];
     }
 
     /**

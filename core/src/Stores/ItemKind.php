@@ -36,14 +36,16 @@ enum ItemKind: string
         };
     }
 
-    /** What its quantity counts. */
-    public function unit(): string
+    /** What its quantity counts, as it is said of so many. */
+    public function unit(float $of = 2.0): string
     {
+        $isOne = abs($of - 1.0) < 1e-9;
+
         return match ($this) {
-            self::Tube => 'sticks',
+            self::Tube => $isOne ? 'stick' : 'sticks',
             self::Wire => 'kg',
-            self::Gas => 'bottles',
-            default => 'pieces',
+            self::Gas => $isOne ? 'bottle' : 'bottles',
+            default => $isOne ? 'piece' : 'pieces',
         };
     }
 

@@ -66,10 +66,10 @@ final readonly class Needs
             );
         }
         if (isset($catalogue->bends[$id])) {
-            return new Need($id, StockNames::kind($catalogue->bends[$id]), StockNames::bend(
-                $catalogue->bends[$id],
-                $catalogue->tube($catalogue->bends[$id]->tubeId),
-            ), $count, $rules->value('cost.bend'));
+            $tube = $catalogue->tube($catalogue->bends[$id]->tubeId);
+            $name = StockNames::bend($catalogue->bends[$id], $tube);
+
+            return new Need($id, StockNames::kind($tube), $name, $count, $rules->value('cost.bend'));
         }
 
         return new Need($id, ItemKind::Offcut, "Offcut $id", $count, 0.0);

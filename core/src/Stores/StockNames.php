@@ -10,18 +10,24 @@ use UpsweptBead\Core\Stock\TubeSize;
 /** How bends and elbows are called on lists and labels. */
 final readonly class StockNames
 {
-    public static function kind(BendStock $bend): ItemKind
+    public static function kind(TubeSize $tube): ItemKind
     {
-        return $bend->longestLegMm() > 0.0 ? ItemKind::Bend : ItemKind::Elbow;
+        return $tube->isPipe ? ItemKind::Elbow : ItemKind::Bend;
     }
 
     public static function bend(BendStock $bend, TubeSize $tube): string
     {
+        if ($tube->isPipe) {
+            // Weld elbows come in two radii: 1.5 and 1 × the nominal size (ASME B16.9), which is near the outside.
+            $radius = $bend->clrMm > $tube->odMm ? 'long' : 'short';
+
+            return sprintf('%s, %g° elbow, %s radius', $tube->name, $bend->angleDeg, $radius);
+        }
+
         return sprintf(
-            '%s, %g° %s on %g × D',
+            '%s, %g° bend on %g × D',
             $tube->name,
             $bend->angleDeg,
-            self::kind($bend) === ItemKind::Bend ? 'bend' : 'elbow',
             round($bend->clrMm / $tube->odMm, 2),
         );
     }

@@ -29,7 +29,8 @@
     const waiting = $derived(here.filter((entry) => !entry.refused).length);
     const refused = $derived(logQueue.refused.filter((entry) => entry.job === desk.view.id));
     const done = $derived(doneWith(bench?.done ?? [], here));
-    let looking = $state<string | null>(null);
+    // A label's code opens its own step.
+    let looking = $state<string | null>(new URLSearchParams(location.search).get('step'));
     const current = $derived(
         steps.find((step) => step.id === looking) ?? steps.find((step) => !done.has(step.id)),
     );

@@ -1,21 +1,33 @@
 <script lang="ts">
-    import FigureCell from '@/parts/figure-cell.svelte';
+    import { untrack } from 'svelte';
+    import { CuttingDesk } from '@/lib/cutting.svelte';
     import Ribbon from '@/parts/ribbon.svelte';
-    import type { StageProps } from '../job/stages';
     import Nowhere from '../job/nowhere.svelte';
+    import type { StageProps } from '../job/stages';
+    import CutOff from './cut-off.svelte';
     import Nestings from './nestings.svelte';
     import PieceDrawing from './piece-drawing.svelte';
-    import StockTable from './stock-table.svelte';
+    import SawList from './saw-list.svelte';
+    import Saws from './saws.svelte';
+    import Shopping from './shopping.svelte';
+    import WrongLengths from './wrong-lengths.svelte';
 
-    let { desk, onstage }: StageProps = $props();
+    let { desk, mayLog, mayPlan, onstage }: StageProps = $props();
+
+    const cutting = new CuttingDesk(untrack(() => desk));
+    // What is at the saw goes by what is stored.
+    $effect(() => {
+        if (desk.revision.version && !desk.unsaved) untrack(() => void cutting.load());
+    });
 
     const pieces = $derived(desk.shown.flatMap((run) => run.pieces));
     const chosen = $derived(
         pieces.find((piece) => desk.selection?.kind === 'piece' && piece.mark === desk.selection.id) ??
+            pieces.find((piece) => !cutting.state?.cut[piece.mark]) ??
             pieces[0],
     );
     const run = $derived(chosen ? desk.runOf(chosen.mark) : undefined);
-    const slips = $derived(pieces.some((piece) => (piece.slip.value ?? 0) > 0));
+    const mayTick = $derived(mayLog && !desk.isDraft && (cutting.state?.released ?? false));
 </script>
 
 {#if run && chosen}
@@ -25,65 +37,18 @@
         onselect={(picked) => (desk.selection = picked)}
         pieceFact={(piece) => piece.cutLength.text}
     />
-    <div class="grid gap-2 xl:grid-cols-[1fr_26rem]">
+    <WrongLengths wrong={cutting.state?.wrong ?? []} />
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-2 xl:grid-cols-[minmax(0,1fr)_26rem]">
         <div class="min-w-0 space-y-2">
-            <StockTable cut={desk.plan.cut} {desk} />
-            <section class="sheet" aria-label="Cut list">
-                <table class="table-plain table-stack">
-                    <thead>
-                        <tr
-                            ><th>Piece</th><th>From</th><th class="num">Cut length</th><th class="num"
-                                >Finished</th
-                            ><th class="num">Bend</th><th class="num">Turn</th><th class="num">Long by</th><th
-                                class="num">Shrink</th
-                            >{#if slips}<th class="num">Goes in</th>{/if}<th class="num">Mass</th></tr
-                        >
-                    </thead>
-                    <tbody>
-                        {#each pieces as piece (piece.mark)}
-                            <tr class={piece.mark === chosen.mark ? 'bg-wash' : ''}>
-                                <td data-label="Piece">
-                                    <button
-                                        type="button"
-                                        class="heading underline decoration-dotted underline-offset-4"
-                                        onclick={() => desk.look({ kind: 'piece', id: piece.mark })}
-                                        >{piece.mark}</button
-                                    >
-                                </td>
-                                <td class="figure text-sm" data-label="From">{piece.stock}</td>
-                                <td class="figure num font-medium" data-label="Cut length"
-                                    >{piece.cutLength.text}</td
-                                >
-                                <td class="figure num text-quiet" data-label="Finished"
-                                    >{piece.length.text}</td
-                                >
-                                <td class="figure num" data-label="Bend"
-                                    >{piece.isBend ? piece.angle.text : '–'}</td
-                                >
-                                <td class="figure num" data-label="Turn"
-                                    >{piece.clocking ? piece.clocking.turn.text : '–'}</td
-                                >
-                                <td class="num" data-label="Long by"
-                                    ><FigureCell figure={piece.trim} {desk} /></td
-                                >
-                                <td class="num" data-label="Shrink"
-                                    ><FigureCell figure={piece.shrink} {desk} /></td
-                                >
-                                {#if slips}<td class="num" data-label="Goes in"
-                                        >{#if piece.slip.value || piece.slip.override}<FigureCell
-                                                figure={piece.slip}
-                                                {desk}
-                                            />{:else}<span class="figure">–</span>{/if}</td
-                                    >{/if}
-                                <td class="figure num" data-label="Mass">{piece.mass.text}</td>
-                            </tr>
-                        {/each}
-                    </tbody>
-                </table>
-            </section>
+            <SawList {desk} {pieces} chosen={chosen.mark} {cutting} {mayTick} />
+            <Shopping {desk} {cutting} {mayPlan} {mayTick} />
             <Nestings nestings={desk.plan.cut.nestings} only={desk.only} />
         </div>
-        <div class="min-w-0"><PieceDrawing piece={chosen} odMm={run.tube?.od.value ?? 50} /></div>
+        <div class="min-w-0 space-y-2">
+            <CutOff piece={chosen} {cutting} {mayTick} />
+            <PieceDrawing piece={chosen} odMm={run.tube?.od.value ?? 50} />
+            <Saws saws={cutting.state?.saws ?? []} />
+        </div>
     </div>
 {:else}
     <Nowhere text="Pieces follow from a route that can be cut from stock." {onstage} />

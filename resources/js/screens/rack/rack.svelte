@@ -2,13 +2,9 @@
     import { untrack } from 'svelte';
     import { router } from '@inertiajs/svelte';
     import Button from '@/kit/button.svelte';
-    import Dialog from '@/kit/dialog.svelte';
-    import { send } from '@/lib/http';
-    import { logQueue } from '@/lib/log-queue';
     import { onKeys } from '@/lib/keys';
     import { toggleTheme } from '@/lib/theme.svelte';
-    import QueueMark from '@/parts/log-queue/queue-mark.svelte';
-    import KeysDialog from '@/parts/keys-dialog.svelte';
+    import ShopHead from '@/parts/shop-head.svelte';
     import Bottles from './bottles.svelte';
     import JobRow from './job-row.svelte';
     import NewJob from './new-job.svelte';
@@ -58,34 +54,12 @@
         clearTimeout(timer);
         timer = setTimeout(() => look(1), TYPING_MS);
     }
-
-    let leaving = $state(false);
-
-    async function signOut(): Promise<void> {
-        await logQueue.flush();
-        // What could not be sent stays here for its maker; that is said before they go.
-        if (logQueue.waiting.length > 0 && !leaving) {
-            leaving = true;
-            return;
-        }
-        await send('POST', '/sign-out', null);
-        router.visit('/sign-in');
-    }
 </script>
 
 <svelte:head><title>Rack · Upswept Bead</title></svelte:head>
 <svelte:window onkeydown={onKeys({ '/': () => finder?.focus(), '?': () => (keys = true), t: toggleTheme })} />
 
-<header class="sheet mx-3 mt-3 flex items-center gap-4 px-3 py-2">
-    <img src="/mark.svg" alt="" width="28" height="28" class="rounded-[2px] bg-white p-0.5" />
-    <h1 class="heading">{shop}</h1>
-    <span class="text-quiet grow">Rack</span>
-    <QueueMark />
-    <span class="text-quiet">{person.name}</span>
-    <Button look="quiet" onclick={toggleTheme}>Light / bench</Button>
-    <Button look="quiet" onclick={() => (keys = true)}>Keys <span class="key">?</span></Button>
-    <Button look="quiet" onclick={signOut}>Sign out</Button>
-</header>
+<ShopHead {shop} place="Rack" {person} bind:keys />
 
 <main class="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 lg:grid-cols-[minmax(0,1fr)_19rem]">
     <section class="space-y-4" aria-label="Jobs by what is next">
@@ -166,15 +140,4 @@
     </aside>
 </main>
 
-<Dialog
-    bind:open={leaving}
-    title="Entries of yours are not sent yet"
-    text="They stay on this device and are sent when you sign in on it again. Nobody else’s session sends them."
->
-    <div class="flex flex-wrap gap-2">
-        <Button look="main" onclick={() => (leaving = false)}>Stay</Button>
-        <Button onclick={signOut}>Sign out all the same</Button>
-    </div>
-</Dialog>
-<KeysDialog bind:open={keys} />
 <NewJob bind:open={creating} {numbers} />

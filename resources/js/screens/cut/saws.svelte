@@ -1,0 +1,34 @@
+<script lang="ts">
+    // What the cuts of this job take on each kind of saw.
+    import type { SawAccount } from '@/lib/answers';
+
+    type Props = { saws: SawAccount[] };
+    let { saws }: Props = $props();
+</script>
+
+{#if saws[0]}
+    <section class="sheet p-3" aria-label="Which saw">
+        <h2 class="heading">Which saw</h2>
+        <p class="text-quiet text-sm">
+            <span class="figure">{saws[0].cuts}</span> cuts with deburring; blades and minutes by the shop’s hour.
+        </p>
+        <table class="table-plain mt-1">
+            <thead
+                ><tr
+                    ><th>Saw</th><th class="num">Time</th><th class="num">Blades</th><th class="num">Cost</th
+                    ></tr
+                ></thead
+            >
+            <tbody>
+                {#each saws as saw, i (saw.name)}
+                    <tr>
+                        <td class={i === 0 ? 'font-medium' : ''}>{i === 0 ? '▾ ' : ''}{saw.name}</td>
+                        <td class="figure num">{saw.time}</td>
+                        <td class="figure num">{saw.blades.toFixed(2)}</td>
+                        <td class="figure num">{saw.cost.toFixed(2)}</td>
+                    </tr>
+                {/each}
+            </tbody>
+        </table>
+    </section>
+{/if}

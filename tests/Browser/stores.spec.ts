@@ -1,0 +1,66 @@
+import { expect, test } from '@playwright/test';
+import { api, routed } from './support';
+
+test('stock comes in, a release is promised it, pieces are ticked off, and a short one is told what it does', async ({
+    page,
+}) => {
+    const job = await routed(page, 'TB-STORES');
+    await page.goto(`/jobs/${job}/cut`);
+    const stock = page.getByRole('region', { name: 'Stock for the job' });
+    await expect(stock.getByText('of stock to buy')).toBeVisible();
+    // All that is missing comes in at the stores; one item of it by hand.
+    const { shopping } = (await api(page, 'GET', `/jobs/${job}/cutting`, undefined)).body as {
+        shopping: { rows: { key: string; kind: string; toBuy: number; name: string }[] };
+    };
+    const missing = shopping.rows.filter(
+        ({ kind, toBuy }) => kind === 'bend' || (kind === 'tube' && toBuy > 0),
+    );
+    for (const { key } of missing)
+        expect((await api(page, 'POST', '/stores/items', { key, count: '6' })).status).toBe(200);
+    await page.goto(`/stores?find=${missing[0]!.key}`);
+    await page
+        .getByRole('button', { name: missing[0]!.name.split(',')[0]! })
+        .first()
+        .click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('How many').fill('3');
+    await dialog.getByLabel('Note').fill('Order 17');
+    await dialog.getByRole('button', { name: 'Set it down' }).click();
+    await expect(dialog.getByText('Order 17')).toBeVisible();
+    await expect(dialog.getByText('+3', { exact: true })).toBeVisible();
+    await dialog.getByLabel('How many').fill('-2');
+    await dialog.getByRole('button', { name: 'Set it down' }).click();
+    await expect(dialog.getByText('"-2" as its quantity')).toBeVisible();
+
+    expect((await api(page, 'POST', `/jobs/${job}/release`, { version: 2 })).status).toBe(200);
+    await page.goto(`/jobs/${job}/cut`);
+    await expect(stock.getByText('● All of its stock is on the shelf')).toBeVisible();
+    const list = page.getByRole('region', { name: 'Cut list' });
+    await page.getByRole('button', { name: /^A\d is cut$/ }).click();
+    await expect(list.getByText('● cut')).toBeVisible();
+    await list.getByRole('button', { name: 'A2', exact: true }).click();
+    const piece = page.getByRole('region', { name: 'Cut A2' });
+    if (await piece.getByRole('button', { name: 'Not cut after all' }).isVisible())
+        await piece.getByRole('button', { name: 'Not cut after all' }).click();
+    await piece.getByLabel('Length as measured').fill('about a foot');
+    await piece.getByRole('button', { name: 'A2 is cut' }).click();
+    await expect(piece.getByText('"about a foot"')).toBeVisible();
+    await piece.getByLabel('Length as measured').fill('1 1/4 in');
+    await piece.getByRole('button', { name: 'A2 is cut' }).click();
+    await expect(page.getByRole('heading', { name: /A2 is .* too short/ })).toBeVisible();
+    await expect(page.getByText('Welded as it is, the far end of run A would lie')).toBeVisible();
+    // The label of a piece opens it at the bench.
+    await page.goto(`/jobs/${job}/bench?step=prepare.A3`);
+    await expect(page.getByRole('heading', { name: 'Cut and prepare A3' })).toBeVisible();
+});
+
+test('a table that cannot be used is told line by line, and nothing of it is counted', async ({ page }) => {
+    await page.goto('/stores');
+    await page.getByRole('button', { name: 'Count from a table' }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('Or pasted from a spreadsheet').fill('T3.000x.065, 9\nT9.999x.065, 2');
+    await dialog.getByRole('button', { name: 'Take this count' }).click();
+    await expect(dialog.getByText('"T9.999x.065" is in no catalogue')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('row', { name: 'T3.000x.065' }).first()).not.toContainText('9 sticks');
+});

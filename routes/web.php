@@ -36,6 +36,8 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::get('/jobs/{job}/stored.json', [JobController::class, 'stored'])->can('view', 'job');
     Route::get('/jobs/{job}/lra.csv', [ExchangeController::class, 'lra'])->can('view', 'job');
     Route::get('/jobs/{job}/xyz.csv', [ExchangeController::class, 'xyz'])->can('view', 'job');
+    Route::get('/jobs/{job}/cut-list.csv', [ExchangeController::class, 'cutList'])->can('view', 'job');
+    Route::get('/jobs/{job}/runs.{format}', [ExchangeController::class, 'drawing'])->can('view', 'job')->whereIn('format', ['dxf', 'step', 'stl']);
     Route::get('/jobs/{job}/route-problem.json', [ExchangeController::class, 'problem'])->can('view', 'job');
     Route::post('/jobs/{job}/read-routes', [ExchangeController::class, 'readRoutes'])->can('update', 'job');
     Route::post('/jobs/{job}/paste', [ExchangeController::class, 'paste'])->can('update', 'job');

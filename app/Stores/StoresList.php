@@ -36,19 +36,38 @@ final readonly class StoresList
         ];
     }
 
+    /** @return list<list<string|float|null>> the same as an order: item, name, how many, unit, price of one */
+    public function order(): array
+    {
+        $order = [];
+        foreach ($this->low() as $item) {
+            $core = $item->asCore(self::promised($item));
+            if ($core->toReorder() > 0.0) {
+                $much = $core->toReorder();
+                $order[] = [$item->key, $item->name, $much, $item->kind->unit($much), $item->cost];
+            }
+        }
+
+        return $order;
+    }
+
     /** @return list<array<string, mixed>> what has run low, by kind */
     public function reorder(): array
     {
-        $low = self::matching('', null)
+        return array_values(array_filter(
+            array_map(self::row(...), $this->low()),
+            static fn (array $row): bool => $row['toReorder'] > 0.0,
+        ));
+    }
+
+    /** @return list<StoreItem> */
+    private function low(): array
+    {
+        return array_values(self::matching('', null)
             ->whereNotNull('reorder_at')
             ->whereRaw('on_hand - '.self::PROMISED.' <= reorder_at')
             ->orderBy('kind')->orderBy('name')->limit(500)
-            ->get();
-
-        return array_values(array_filter(
-            $low->map(self::row(...))->all(),
-            static fn (array $row): bool => $row['toReorder'] > 0.0,
-        ));
+            ->get()->all());
     }
 
     /** @return array<string, mixed> */
@@ -107,11 +126,17 @@ final readonly class StoresList
         return $kinds;
     }
 
+    private static function promised(StoreItem $item): float
+    {
+        $promised = $item->getAttribute('promised');
+
+        return is_numeric($promised) ? (float) $promised : 0.0;
+    }
+
     /** @return array<string, mixed> */
     private static function row(StoreItem $item): array
     {
-        $promised = $item->getAttribute('promised');
-        $core = $item->asCore(is_numeric($promised) ? (float) $promised : 0.0);
+        $core = $item->asCore(self::promised($item));
 
         return [
             'id' => $item->id,

@@ -50,3 +50,22 @@ it('will not read endless pastes', function () {
         ->assertUnprocessable()
         ->assertJsonValidationErrors(['text']);
 });
+
+it('gives the runs out as drawings and the pieces as a table', function () {
+    $job = $this->downpipe();
+    $dxf = $this->get("/jobs/$job->id/runs.dxf")->assertOk()->assertHeader('Content-Type', 'image/vnd.dxf');
+    $step = $this->get("/jobs/$job->id/runs.step")->assertOk()->assertHeader('Content-Type', 'model/step');
+    $stl = $this->get("/jobs/$job->id/runs.stl")->assertOk()->assertHeader('Content-Type', 'model/stl');
+    expect($dxf->getContent())->toContain('RUN-A')->toContain('AC1009')
+        ->and($step->getContent())->toStartWith('ISO-10303-21;')->toContain('TOROIDAL_SURFACE')
+        ->and($step->headers->get('Content-Disposition'))->toContain('TB-0412.step')
+        ->and(strlen((string) $stl->getContent()))->toBe(84 + 50 * unpack('V', substr((string) $stl->getContent(), 80, 4))[1]);
+    $list = $this->get("/jobs/$job->id/cut-list.csv")->assertOk()->getContent();
+    expect($list)->toStartWith('run,piece,stock')->toContain("\nA,A1,");
+});
+
+it('says that there is nothing to draw before a run has a route', function () {
+    $job = $this->downpipe(routed: false);
+    $this->getJson("/jobs/$job->id/runs.step")->assertUnprocessable()->assertJsonPath('message', fn (string $said): bool => str_contains($said, 'route'));
+    $this->get("/jobs/$job->id/runs.exe")->assertNotFound();
+});

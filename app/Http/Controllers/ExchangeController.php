@@ -12,6 +12,11 @@ use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Document\Fault;
 use UpsweptBead\Core\Document\UnusableDocument;
+use UpsweptBead\Core\Exchange\CutListTable;
+use UpsweptBead\Core\Exchange\Drawing\DxfWriter;
+use UpsweptBead\Core\Exchange\Drawing\StepWriter;
+use UpsweptBead\Core\Exchange\Drawing\StlWriter;
+use UpsweptBead\Core\Exchange\Drawing\TubeSkin;
 use UpsweptBead\Core\Exchange\PortsRow;
 use UpsweptBead\Core\Exchange\PortsTable;
 use UpsweptBead\Core\Exchange\RouteProblemWriter;
@@ -45,6 +50,31 @@ final readonly class ExchangeController
         } catch (\DomainException $error) {
             abort(422, $error->getMessage());
         }
+    }
+
+    public function cutList(Job $job): Response
+    {
+        return self::csv(CutListTable::write($this->workshop->sketch($this->document($job))->cut), "$job->number-cut-list.csv");
+    }
+
+    /** All routed runs as a drawing for other programs. */
+    public function drawing(Job $job, string $format): Response
+    {
+        $runs = $this->workshop->sketch($this->document($job))->layout->runs;
+        $skins = array_map(TubeSkin::of(...), $runs);
+        if ($skins === []) {
+            abort(422, 'No run of this job has a route yet, so there is nothing to draw.');
+        }
+        [$text, $type] = match ($format) {
+            'dxf' => [DxfWriter::write($skins), 'image/vnd.dxf'],
+            'step' => [StepWriter::write($job->number, $skins, now()->format('Y-m-d\TH:i:s')), 'model/step'],
+            default => [StlWriter::write($skins), 'model/stl'],
+        };
+
+        return new Response($text, 200, [
+            'Content-Type' => $type,
+            'Content-Disposition' => 'attachment; filename="'.self::safe("$job->number.$format").'"',
+        ]);
     }
 
     public function problem(Job $job): JsonResponse

@@ -137,16 +137,7 @@ final readonly class StoresController
 
     public function reorder(): StreamedResponse
     {
-        $rows = array_map(static fn (array $row): array => [
-            self::text($row['key']), self::text($row['name']), self::text($row['toReorder']), self::text($row['unit']), self::text($row['cost']),
-        ], $this->list->reorder());
-
-        return Csv::download('reorder.csv', ['item', 'name', 'order', 'unit', 'price'], $rows);
-    }
-
-    private static function text(mixed $value): string
-    {
-        return is_scalar($value) ? (string) $value : '';
+        return Csv::download('reorder.csv', ['item', 'name', 'order', 'unit', 'price'], $this->list->order());
     }
 
     private static function by(Request $request): User

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Tests\Support;
 
-/** Asks an independent library, run by Node.js from the repository's node_modules, for its own answer. */
+/** Asks an independent library for its own answer: of the repository's node_modules by Node.js, or of Debian's Python. */
 final class NodeReference
 {
     /** @return array<mixed> */
     public static function ask(string $script, mixed $question): array
     {
         $process = proc_open(
-            ['node', dirname(__DIR__)."/reference/$script"],
+            [str_ends_with($script, '.py') ? '/usr/bin/python3' : 'node', dirname(__DIR__)."/reference/$script"],
             [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
             $pipes,
             dirname(__DIR__, 3),
         );
         if ($process === false) {
-            throw new \RuntimeException('Node.js did not start.');
+            throw new \RuntimeException("What runs $script did not start.");
         }
         fwrite($pipes[0], json_encode($question, JSON_THROW_ON_ERROR));
         fclose($pipes[0]);

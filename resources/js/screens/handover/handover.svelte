@@ -118,11 +118,22 @@
                 >
                 <p class="mt-2 text-sm">
                     <a class="text-action underline" href="/jobs/{desk.view.id}/log.csv">Log as a table</a> ·
-                    <a class="text-action underline" href="/jobs/{desk.view.id}/lra.csv">Bends as LRA</a> ·
+                    <a class="text-action underline" href="/jobs/{desk.view.id}/cut-list.csv">cut list</a> ·
+                    <a class="text-action underline" href="/jobs/{desk.view.id}/lra.csv">bends as LRA</a> ·
                     <a class="text-action underline" href="/jobs/{desk.view.id}/xyz.csv">vertices as XYZ</a> ·
                     <a class="text-action underline" href="/jobs/{desk.view.id}/route-problem.json"
                         >the routing problem</a
                     >
+                </p>
+                <p class="mt-1 text-sm">
+                    Runs in space:
+                    <a class="text-action underline" href="/jobs/{desk.view.id}/runs.step">solids as STEP</a>
+                    ·
+                    <a class="text-action underline" href="/jobs/{desk.view.id}/runs.dxf"
+                        >centrelines as DXF</a
+                    >
+                    ·
+                    <a class="text-action underline" href="/jobs/{desk.view.id}/runs.stl">skins as STL</a>
                 </p>
                 <p class="text-quiet mt-3 text-sm">
                     △ Local codes, emissions and noise law, racing rules and licensed practice come first.

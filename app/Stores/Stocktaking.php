@@ -44,7 +44,7 @@ final readonly class Stocktaking
                     'key' => $row->key,
                     'kind' => $row->kind->value,
                     'name' => $row->name,
-                    'tube_id' => isset($catalogue->tubes[$row->key]) ? $row->key : $catalogue->bends[$row->key]->tubeId ?? null,
+                    'tube_id' => isset($catalogue->tubes[$row->key]) ? $row->key : $catalogue->bend($row->key)?->tubeId,
                     'stock_id' => $row->kind->isStock() ? $row->key : null,
                 ]]);
                 $item = StoreItem::query()->where('key', $row->key)->lockForUpdate()->firstOrFail();

@@ -93,7 +93,7 @@ return new class extends Migration
             $document = is_string($text) ? json_decode($text, true) : null;
             $shelf = is_array($document) && is_array($document['shelf'] ?? null) ? $document['shelf'] : [];
             foreach ($shelf as $key => $count) {
-                $bend = $catalogue->bends[$key] ?? null;
+                $bend = $catalogue->bend((string) $key);
                 $tube = $catalogue->tubes[$bend->tubeId ?? $key] ?? null;
                 if ($tube !== null) {
                     DB::table('store_items')->insertOrIgnore([

@@ -46,7 +46,7 @@ final readonly class Estimate
         foreach ($stock as $need) {
             $cost +=
                 $need->needed *
-                (isset($shop->catalogue->bends[$need->stockId]) ? $shop->rules->value('cost.bend') : $perBar);
+                ($shop->catalogue->bend($need->stockId) !== null ? $shop->rules->value('cost.bend') : $perBar);
         }
 
         return $cost;

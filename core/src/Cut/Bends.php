@@ -46,7 +46,7 @@ final readonly class Bends
     {
         $offcuts = [];
         foreach ($shop->offcutsOf($tube->id, false) as $offcut) {
-            $whole = $shop->catalogue->bends[$offcut->stockId] ?? null;
+            $whole = $shop->catalogue->bend($offcut->stockId);
             if ($whole !== null) {
                 $offcuts[] = $offcut->asBend($whole);
             }

@@ -131,7 +131,7 @@ final readonly class StoresTable
         if (isset($catalogue->tubes[$key])) {
             return [ItemKind::Tube, $catalogue->tubes[$key]->name];
         }
-        $bend = $catalogue->bends[$key] ?? null;
+        $bend = $catalogue->bend($key);
 
         if ($bend === null) {
             return null;

@@ -43,7 +43,7 @@ final readonly class ShopReader
         $catalogue = Catalogue::shipped();
         $shelf = [];
         foreach ($root->at('shelf')->isMissing() ? [] : $root->at('shelf')->entries(2000) as $id => $node) {
-            if (! isset($catalogue->tubes[$id]) && ! isset($catalogue->bends[$id])) {
+            if (! isset($catalogue->tubes[$id]) && $catalogue->bend((string) $id) === null) {
                 $node->complain('unknown-stock', 'is in no catalogue');
             }
             $shelf[$id] = self::count($node);

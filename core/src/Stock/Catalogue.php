@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stock;
 
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
+use UpsweptBead\Core\Stock\Internal\BendTable;
 use UpsweptBead\Core\Stock\Internal\Table;
 
 /**
@@ -15,17 +16,14 @@ final readonly class Catalogue
 {
     /**
      * @param  array<string, TubeSize>  $tubes
-     * @param  array<string, BendStock>  $bends
      * @param  array<string, Metal>  $metals
      * @param  list<FillerRow>  $fillers
-     * @param  array<string, list<BendStock>>  $byTube  smallest radius and angle first
      */
     private function __construct(
         public array $tubes,
-        public array $bends,
         public array $metals,
         private array $fillers,
-        private array $byTube,
+        private BendTable $bends,
     ) {}
 
     /** Reads the tables that ship with the core. */
@@ -37,7 +35,7 @@ final readonly class Catalogue
     /** @throws \RuntimeException if a table is missing or malformed */
     public static function fromFolder(string $folder): self
     {
-        $tubes = $bends = [];
+        $tubes = [];
         foreach (['tubes.csv' => false, 'pipes.csv' => true] as $file => $isPipe) {
             foreach (Table::rows("$folder/$file") as $row) {
                 $tubes[$row['id']] = new TubeSize(
@@ -50,31 +48,9 @@ final readonly class Catalogue
                 );
             }
         }
-        foreach (['bends.csv', 'elbows.csv'] as $file) {
-            foreach (Table::rows("$folder/$file") as $row) {
-                $bends[$row['id']] = new BendStock(
-                    $row['id'], $row['tube'], (float) $row['clr_mm'], (float) $row['angle_deg'],
-                    (float) $row['clamp_leg_mm'], (float) $row['pull_leg_mm'], Table::source($row),
-                );
-            }
-        }
+        $bends = BendTable::of([...Table::rows("$folder/bends.csv"), ...Table::rows("$folder/elbows.csv")]);
 
-        $byTube = [];
-        foreach ($bends as $bend) {
-            $byTube[$bend->tubeId][] = $bend;
-        }
-        foreach ($byTube as &$some) {
-            usort(
-                $some,
-                static fn (BendStock $a, BendStock $b): int => [$a->clrMm, $a->angleDeg, $a->id] <=> [
-                    $b->clrMm,
-                    $b->angleDeg,
-                    $b->id,
-                ],
-            );
-        }
-
-        return new self($tubes, $bends, self::metals($folder), self::fillers($folder), $byTube);
+        return new self($tubes, self::metals($folder), self::fillers($folder), $bends);
     }
 
     /** The wire that the table names for two base metals, whichever comes first; null if the pair is not in it. */
@@ -136,7 +112,13 @@ final readonly class Catalogue
     /** @return list<BendStock> the bends made from a tube, smallest radius and angle first */
     public function bendsFor(string $tubeId): array
     {
-        return $this->byTube[$tubeId] ?? [];
+        return $this->bends->ofTube($tubeId);
+    }
+
+    /** A bend or elbow by its id; null if no table lists it. */
+    public function bend(string $id): ?BendStock
+    {
+        return $this->bends->find($id);
     }
 
     /** @return list<string> up to three ids that look like it */

@@ -65,9 +65,10 @@ final readonly class Needs
                 $metres * $rules->value('cost.tube_metre'),
             );
         }
-        if (isset($catalogue->bends[$id])) {
-            $tube = $catalogue->tube($catalogue->bends[$id]->tubeId);
-            $name = StockNames::bend($catalogue->bends[$id], $tube);
+        $bend = $catalogue->bend($id);
+        if ($bend !== null) {
+            $tube = $catalogue->tube($bend->tubeId);
+            $name = StockNames::bend($bend, $tube);
 
             return new Need($id, StockNames::kind($tube), $name, $count, $rules->value('cost.bend'));
         }

@@ -30,7 +30,7 @@ function bought(): array
 it('prices every bend by the piece and every bar by its length', function () {
     $bends = $bars = 0;
     foreach (bought() as $id => $need) {
-        isset(Shop::bare()->catalogue->bends[$id]) ? ($bends += $need->needed) : ($bars += $need->needed);
+        Shop::bare()->catalogue->bend((string) $id) !== null ? ($bends += $need->needed) : ($bars += $need->needed);
     }
     expect($bends)->toBeGreaterThan(0)->and($bars)->toBeGreaterThan(0);
     $estimate = priced([

@@ -87,7 +87,7 @@ it('cuts from offcuts before new stock, each of them once', function () {
 });
 
 it('cuts a bend from what is left of one, and never twice from the same', function () {
-    $whole = Shop::bare()->catalogue->bends['B1.625x.065-R2-180'];
+    $whole = Shop::bare()->catalogue->bend('B1.625x.065-R2-180') ?? throw new LogicException('no bend');
     $offcut = new Offcut('K-7', $whole->id, 'T1.625x.065', $whole->clrMm, 0.0, 120.0, $whole->pullLegMm);
     $shop = Shop::bare()->withShelf([], [$offcut]);
     $bends = Bends::of($shop->catalogue->tube('T1.625x.065'), $shop);

@@ -3,9 +3,21 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Reason\Source;
+use UpsweptBead\Core\Stock\BendStock;
 use UpsweptBead\Core\Stock\Catalogue;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Stock\TubeSize;
+
+/** @return list<BendStock> of every tube there is */
+function everyBend(): array
+{
+    $stock = Catalogue::shipped();
+
+    return array_merge(...array_map(
+        static fn (string $tubeId): array => $stock->bendsFor($tubeId),
+        array_map(strval(...), array_keys($stock->tubes)),
+    ));
+}
 
 // Source: ASME B36.19M, values written down from memory.
 it('has the pipe of ASME B36.19M', function (string $nps, float $od, float $s5, float $s10, float $s40) {
@@ -44,31 +56,75 @@ it('has the butt-weld elbows of ASME B16.9, without legs at 90°', function (flo
 
 // Centre-to-end of a 45° long-radius elbow, ASME B16.9, from memory: the little straight it carries is the difference.
 it('gives a 45° elbow the straight that makes up its centre-to-end', function (string $nps, float $centreToEnd) {
-    $elbow = Catalogue::shipped()->bends["E$nps-10S-LR45"];
+    $elbow = Catalogue::shipped()->bend("E$nps-10S-LR45") ?? throw new LogicException('no such elbow');
     expect($elbow->clrMm * tan(deg2rad(22.5)) + $elbow->clampLegMm)->toBeClose($centreToEnd, 0, 0.01);
 })->with([['1', 22], ['1.25', 25], ['1.5', 29], ['2', 35], ['2.5', 44], ['3', 51], ['4', 64]]);
 
 // Common practice: mandrel bends are sold by radius in inches.
 it('has mandrel bends on radii of whole sixteenths of an inch', function () {
-    foreach (Catalogue::shipped()->bends as $bend) {
-        $sixteenths = $bend->clrMm / 25.4 * 16;
-        expect(abs($sixteenths - round($sixteenths)))->toBeLessThan(1e-9, $bend->id);
+    foreach (everyBend() as $bend) {
+        if (str_starts_with($bend->id, 'B')) {
+            $sixteenths = $bend->clrMm / 25.4 * 16;
+            expect(abs($sixteenths - round($sixteenths)))->toBeLessThan(1e-9, $bend->id);
+        }
     }
+});
+
+// Walls of tube, common practice (.049, .065, .083, .120); a bender does not care which, so each has the same radii.
+it('has the same bends in every wall of a size', function () {
+    $radii = [];
+    foreach (everyBend() as $bend) {
+        if (str_starts_with($bend->id, 'B')) {
+            [$od, $wall] = explode('x', $bend->tubeId);
+            $radii[$od][$wall][] = [$bend->clrMm, $bend->angleDeg];
+        }
+    }
+    expect($radii)->toHaveCount(14);
+    foreach ($radii as $byWall) {
+        expect(array_keys($byWall))->toEqualCanonicalizing(['.049', '.065', '.083', '.120'])
+            ->and(array_unique($byWall, SORT_REGULAR))->toHaveCount(1);
+    }
+});
+
+// As European and Asian shops buy it: outside diameters of EN ISO 1127, from memory.
+it('has metric tube with bends on its own diameter', function () {
+    $stock = Catalogue::shipped();
+    foreach ([38, 42.4, 44.5, 48.3, 50.8, 60.3, 63.5, 76.1] as $odMm) {
+        foreach (['1.5', '2.0'] as $wall) {
+            $tube = $stock->tube("M{$odMm}x$wall");
+            expect([$tube->odMm, $tube->wallMm])->toBe([(float) $odMm, (float) $wall]);
+            foreach ($stock->bendsFor($tube->id) as $bend) {
+                expect(round($bend->clrMm / $odMm, 9))->toBeIn([1.0, 1.5, 2.0]);
+            }
+            expect(count($stock->bendsFor($tube->id)))->toBe(8);
+        }
+    }
+});
+
+it('is brought out of memory as it was put there', function () {
+    $again = unserialize(serialize(Catalogue::shipped()));
+    expect($again->bendsFor('T1.625x.065'))->toEqual(Catalogue::shipped()->bendsFor('T1.625x.065'))
+        ->and($again->bend('B3.000x.065-R4.5-90'))->toEqual(Catalogue::shipped()->bend('B3.000x.065-R4.5-90'))
+        ->and($again->bend('B3.000x.065-R4.5'))->toBeNull();
 });
 
 it('names a source for every row', function () {
     $stock = Catalogue::shipped();
-    foreach ([...$stock->tubes, ...$stock->bends] as $item) {
+    foreach ([...$stock->tubes, ...everyBend()] as $item) {
         expect($item->source->text())->not->toBe('');
     }
-    expect(count($stock->tubes))->toBe(14 * 4 + 7 * 3);
+    expect(count($stock->tubes))->toBe(14 * 4 + 8 * 2 + 7 * 3);
 });
 
 it('offers bends only from the tube they are made of, and only tube it knows', function () {
     $stock = Catalogue::shipped();
-    foreach ($stock->bends as $bend) {
-        expect($stock->tubes)->toHaveKey($bend->tubeId)
-            ->and($bend->clrMm)->toBeGreaterThanOrEqual($stock->tube($bend->tubeId)->odMm / 2);
+    $listed = 0;
+    foreach (['bends.csv', 'elbows.csv'] as $file) {
+        $listed += count((array) file(dirname(__DIR__, 2)."/data/$file", FILE_SKIP_EMPTY_LINES)) - 1;
+    }
+    expect(everyBend())->toHaveCount($listed);
+    foreach (everyBend() as $bend) {
+        expect($bend->clrMm)->toBeGreaterThanOrEqual($stock->tube($bend->tubeId)->odMm / 2);
     }
 });
 

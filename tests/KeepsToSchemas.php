@@ -26,6 +26,7 @@ trait KeepsToSchemas
         'POST jobs/{job}/searches/{search}/put-away' => 'RouteSearch',
         'POST jobs/{job}/designs/compare' => 'ComparisonTable',
         'POST jobs/{job}/cuts/least' => 'LessStock',
+        'POST jobs/{job}/cuts/joint' => 'LessStock',
         'GET jobs/{job}/cutting' => 'Cutting',
         'POST jobs/{job}/cutting' => 'Cutting',
         'POST jobs/{job}/promises' => 'Cutting',

@@ -185,3 +185,17 @@ it('lets a viewer look but not take', function () {
         'design' => [],
     ])->assertForbidden();
 });
+
+it('says what a joint costs where somebody wants one, and at its field why it cannot be', function () {
+    $this->signIn();
+    $job = $this->downpipe();
+    $piece = $this->getJson("/jobs/$job->id/cutting")->json('setUps.0.marks.0');
+    $ask = ['document' => $this->document($job), 'mark' => $piece, 'wish' => 'split', 'at' => '1 in'];
+    $answer = $this->postJson("/jobs/$job->id/cuts/joint", $ask)->assertOk()->json();
+    expect($answer['found']['joints'])->toBe($answer['now']['joints'] + 1)
+        ->and($answer['found']['cost'])->toBeGreaterThan($answer['now']['cost'])
+        ->and($answer['document']['runs'][0]['route']['cuts']['joints'])->toHaveCount($answer['found']['joints']);
+    $this->postJson("/jobs/$job->id/cuts/joint", [...$ask, 'at' => 'here'])->assertUnprocessable()
+        ->assertJsonPath('errors.at.0', fn (string $said): bool => str_contains($said, '"here"'));
+    $this->postJson("/jobs/$job->id/cuts/joint", [...$ask, 'wish' => 'glue'])->assertUnprocessable()->assertJsonValidationErrors('wish');
+});

@@ -10,8 +10,8 @@ const { send } = await import('@/lib/http');
 const sent = vi.mocked(send);
 
 const offer: LessStock = {
-    now: { joints: 3, bends: 4, bars: 1, toBuy: 4 },
-    found: { joints: 3, bends: 3, bars: 1, toBuy: 3 },
+    now: { joints: 3, bends: 4, bars: 1, toBuy: 4, cost: 100 },
+    found: { joints: 3, bends: 3, bars: 1, toBuy: 3, cost: 80 },
     document: null,
 };
 

@@ -7,9 +7,14 @@ namespace App\Http\Controllers;
 use App\Http\Requests\ChangeRequest;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Plan\JointOffer;
+use UpsweptBead\Core\Plan\JointWish;
 use UpsweptBead\Core\Plan\Json\StageWriter;
 use UpsweptBead\Core\Plan\StockOffer;
+use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Units\Length;
 
 /** Looks for cuts that take less. Nothing is saved here. */
 final readonly class CutController
@@ -31,9 +36,29 @@ final readonly class CutController
         );
 
         return new JsonResponse([
-            'now' => StageWriter::totals($offer->now),
-            'found' => $offer->found === null ? null : StageWriter::totals($offer->found),
+            'now' => StageWriter::totals($offer->now, $this->workshop->shop()),
+            'found' => $offer->found === null ? null : StageWriter::totals($offer->found, $this->workshop->shop()),
             'document' => $offer->job === null ? null : JobWriter::toArray($offer->job),
+        ]);
+    }
+
+    /** A joint somebody wants, or wants to be without: the job with it and what it costs. */
+    public function joint(ChangeRequest $request): JsonResponse
+    {
+        $document = $request->document();
+        $wish = JointWish::tryFrom($request->written('wish'))
+            ?? throw ValidationException::withMessages(['wish' => 'must be one of without-before, without-after, split']);
+        try {
+            $at = $wish === JointWish::Split ? Length::parse($request->written('at'), $document->units)->mm : 0.0;
+            $offer = JointOffer::of($document, $this->workshop->shopFor($document), $request->written('mark'), $wish, $at);
+        } catch (UnreadableQuantity|\DomainException $error) {
+            throw ValidationException::withMessages(['at' => $error->getMessage()]);
+        }
+
+        return new JsonResponse([
+            'now' => StageWriter::totals($offer->now, $this->workshop->shop()),
+            'found' => StageWriter::totals($offer->found, $this->workshop->shop()),
+            'document' => JobWriter::toArray($offer->job),
         ]);
     }
 }

@@ -27,6 +27,18 @@ final readonly class Estimate
     }
 
     /**
+     * What cuts cost: their stock, and the fitting of the joints between their pieces.
+     *
+     * @param  list<StockNeed>  $stock
+     */
+    public static function ofCuts(array $stock, int $joints, Shop $shop): float
+    {
+        $minutes = $joints * $shop->rules->value('cost.fit_minutes');
+
+        return self::material($stock, $shop) + $minutes / 60 * $shop->rules->value('cost.hour');
+    }
+
+    /**
      * What the bench steps are planned to take, and the fitting of every joint.
      *
      * @param  list<BenchStep>  $steps

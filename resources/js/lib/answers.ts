@@ -1199,6 +1199,7 @@ export interface CutTotals {
     joints: number;
     bends: number;
     bars: number;
+    cost: number;
     toBuy: number;
 }
 export interface StoresScreen {

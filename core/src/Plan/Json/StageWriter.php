@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Plan\Json;
 
 use UpsweptBead\Core\Bench\StepKind;
+use UpsweptBead\Core\Cost\Estimate;
 use UpsweptBead\Core\Cut\Bar;
 use UpsweptBead\Core\Cut\BentDonor;
 use UpsweptBead\Core\Cut\CutPlan;
@@ -17,6 +18,7 @@ use UpsweptBead\Core\Fit\TightSeam;
 use UpsweptBead\Core\Layout\NutReach;
 use UpsweptBead\Core\Schedule\Schedule;
 use UpsweptBead\Core\Schedule\Slot;
+use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Weld\ArgonAccount;
 use UpsweptBead\Core\Weld\JointSheet;
@@ -38,14 +40,15 @@ final readonly class StageWriter
         ];
     }
 
-    /** @return array{joints: int, bends: int, bars: int, toBuy: int} */
-    public static function totals(CutPlan $cut): array
+    /** @return array{joints: int, bends: int, bars: int, toBuy: int, cost: float} */
+    public static function totals(CutPlan $cut, Shop $shop): array
     {
         return [
             'joints' => $cut->joints(),
             'bends' => $cut->bends(),
             'bars' => $cut->bars(),
             'toBuy' => $cut->toBuy(),
+            'cost' => round(Estimate::ofCuts($cut->stock, $cut->joints(), $shop), 2),
         ];
     }
 

@@ -5,6 +5,7 @@
     import Nowhere from '../job/nowhere.svelte';
     import type { StageProps } from '../job/stages';
     import CutOff from './cut-off.svelte';
+    import JointsHere from './joints-here.svelte';
     import Nestings from './nestings.svelte';
     import PieceDrawing from './piece-drawing.svelte';
     import SawList from './saw-list.svelte';
@@ -47,6 +48,15 @@
         <div class="min-w-0 space-y-2">
             <CutOff piece={chosen} {cutting} {mayTick} />
             <PieceDrawing piece={chosen} odMm={run.tube?.od.value ?? 50} />
+            {#if mayPlan}
+                {@const ofRun = run.pieces}
+                <JointsHere
+                    piece={chosen}
+                    {desk}
+                    first={ofRun[0]?.mark === chosen.mark}
+                    last={ofRun.at(-1)?.mark === chosen.mark}
+                />
+            {/if}
             <Saws saws={cutting.state?.saws ?? []} />
         </div>
     </div>

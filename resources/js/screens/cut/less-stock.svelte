@@ -3,6 +3,7 @@
     import Button from '@/kit/button.svelte';
     import type { LessStock } from '@/lib/answers';
     import type { JobDesk } from '@/lib/job-desk.svelte';
+    import CutOffer from './cut-offer.svelte';
     import { hasChosenCuts, lookForLess, workOutCuts } from '@/lib/less-stock';
 
     type Props = { desk: JobDesk };
@@ -15,18 +16,6 @@
 
     // What was found for other cuts says nothing about these.
     const offer = $derived(asked === desk.document ? answer : null);
-    const rows = $derived(
-        offer?.found
-            ? (['joints', 'toBuy', 'bends', 'bars'] as const).map((key) => ({
-                  name: { joints: 'Joints', toBuy: 'To buy', bends: 'Bends opened', bars: 'Bars opened' }[
-                      key
-                  ],
-                  now: offer.now[key],
-                  found: offer.found?.[key] ?? 0,
-              }))
-            : [],
-    );
-
     async function look(): Promise<void> {
         isLooking = true;
         failure = '';
@@ -60,26 +49,6 @@
     </div>
     {#if failure}<p class="text-stop text-sm" role="alert">✕ {failure}</p>{/if}
     {#if offer?.found && offer.document}
-        <table class="table-plain mt-1">
-            <thead><tr><th>Whole job</th><th class="num">Now</th><th class="num">Found</th></tr></thead>
-            <tbody>
-                {#each rows as row (row.name)}
-                    <tr>
-                        <td>{row.name}</td><td class="figure num">{row.now}</td>
-                        <td class="figure num {row.found < row.now ? 'font-medium' : ''}"
-                            >{row.found < row.now ? `▾ ${row.found}` : row.found}</td
-                        >
-                    </tr>
-                {/each}
-            </tbody>
-        </table>
-        <p class="mt-2 flex flex-wrap items-center justify-between gap-2">
-            <span class="text-quiet text-sm"
-                >Taking it moves joints: marks and sheets follow, undo brings it back.</span
-            >
-            <Button look="main" onclick={() => offer.document && desk.replace(offer.document)}
-                >Take these cuts</Button
-            >
-        </p>
+        <CutOffer {offer} {desk} word="Found" />
     {/if}
 </div>

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Plan;
+
+use UpsweptBead\Core\Cut\CutPlan;
+use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Job\CutChoice;
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Run\Jointing;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Units\Quantity;
+
+/** A joint that somebody wants at a place, or wants to be without: the job with it, and its cuts before and after. */
+final readonly class JointOffer
+{
+    /** Two stations are the same joint within this (mm). */
+    private const SAME_MM = 0.01;
+
+    private function __construct(public CutPlan $now, public Job $job, public CutPlan $found) {}
+
+    /**
+     * @param  string  $mark  of a piece
+     * @param  float  $atMm  where it is split, from its upstream end along the centreline, as finished
+     *
+     * @throws \DomainException if there is no such piece or joint, or no stock for what would come of it
+     */
+    public static function of(Job $job, Shop $shop, string $mark, JointWish $wish, float $atMm = 0.0): self
+    {
+        $sketch = Planner::sketch($job, $shop);
+        [$run, $pieces, $piece] = self::find($sketch, $mark);
+        $joints = array_map(static fn (Piece $one): float => $one->span->toMm, array_slice($pieces, 0, -1));
+        [$gone, $new] = match ($wish) {
+            JointWish::WithoutBefore => [$piece->span->fromMm, null],
+            JointWish::WithoutAfter => [$piece->span->toMm, null],
+            JointWish::Split => [null, $piece->span->fromMm + $atMm],
+        };
+        if ($new !== null && ($atMm < self::SAME_MM || $atMm > $piece->span->lengthMm() - self::SAME_MM)) {
+            throw new \DomainException(sprintf(
+                'A joint in %s lies between 0 and %s from its upstream end.',
+                $mark,
+                Quantity::Length->show($piece->span->lengthMm(), $job->units),
+            ));
+        }
+        $kept = array_filter(
+            $joints,
+            static fn (float $one): bool => $gone === null || abs($one - $gone) > self::SAME_MM,
+        );
+        if ($gone !== null && count($kept) === count($joints)) {
+            throw new \DomainException("At that end of $mark the run ends; there is no joint between pieces.");
+        }
+        $wanted = array_values($new === null ? $kept : [...$kept, $new]);
+        sort($wanted);
+        self::check($run, $shop, $wanted, $piece, $wish);
+        $route = $run->spec->route ?? throw new \DomainException("Run {$run->spec->letter} has no route.");
+        $with = $job->routed($run->spec->letter, $route->cutAs(new CutChoice(
+            array_map(static fn (float $one): Length => Length::ofMm(round($one, 3)), $wanted),
+        )));
+
+        return new self($sketch->cut, $with, Planner::sketch($with, $shop)->cut);
+    }
+
+    /**
+     * @return array{RoutedRun, list<Piece>, Piece} the run, its pieces, and the one that is meant
+     *
+     * @throws \DomainException
+     */
+    private static function find(Sketch $sketch, string $mark): array
+    {
+        foreach ($sketch->layout->runs as $run) {
+            $pieces = $sketch->cut->piecesOf($run->spec->letter);
+            foreach ($pieces as $piece) {
+                if ($piece->mark === $mark) {
+                    return [$run, $pieces, $piece];
+                }
+            }
+        }
+        throw new \DomainException(sprintf('The job has no piece %s.', mb_substr($mark, 0, 20)));
+    }
+
+    /**
+     * @param  list<float>  $joints
+     *
+     * @throws \DomainException if no stock can give the pieces
+     */
+    private static function check(RoutedRun $run, Shop $shop, array $joints, Piece $piece, JointWish $wish): void
+    {
+        if (Jointing::at($run->run, $shop->catalogue->bendsFor($run->tube->id), $joints) !== null) {
+            return;
+        }
+        throw new \DomainException(match ($wish) {
+            JointWish::Split => "A joint cannot lie in the bend of $piece->mark, and both parts need stock that has them.",
+            default => "No stock has both bends, or legs long enough, to make $piece->mark and its neighbour in one.",
+        });
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Plan;
+
+/** What somebody wants of the joints at one piece. */
+enum JointWish: string
+{
+    case WithoutBefore = 'without-before';
+    case WithoutAfter = 'without-after';
+    case Split = 'split';
+}

@@ -6,10 +6,13 @@ namespace UpsweptBead\Core\Cut;
 
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Run\Jointing;
+use UpsweptBead\Core\Run\PieceSpan;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Stock\BendStock;
 
 /**
  * The second stage: the pieces of every run, which bars and bends all of them together are cut from, and what of that
@@ -49,7 +52,7 @@ final readonly class CutPlan
                     "The joints chosen for run {$routed->spec->letter} do not suit its route and stock any more; they are worked out again.",
                 );
             }
-            $spans ??= Jointing::of($routed->run, $stock, $slipMm);
+            $spans ??= self::worked($routed, $stock, $slipMm);
             if ($spans !== null && $routed->run->lengthMm() >= self::SHORTEST_MM) {
                 $bends[$routed->tube->id] ??= Bends::of($routed->tube, $shop);
                 $ofRun = Pieces::of($routed, $spans, $job, $shop, $bends[$routed->tube->id]);
@@ -82,6 +85,20 @@ final readonly class CutPlan
             StockNeed::all($nestings, $shop),
             [...$notices, ...CutNotices::of($layout->runs, $pieces, $nestings)],
         );
+    }
+
+    /**
+     * Where a run is cut that nobody chose the joints of.
+     *
+     * @param  list<BendStock>  $stock
+     * @return list<PieceSpan>|null
+     */
+    private static function worked(RoutedRun $routed, array $stock, float $slipMm): ?array
+    {
+        $spans = Jointing::of($routed->run, $stock, $slipMm);
+        $zones = KeepAway::zones($routed);
+
+        return $spans === null || $zones === [] ? $spans : Jointing::clearOf($zones, $spans, $routed->run, $stock);
     }
 
     /** @return list<Piece> */

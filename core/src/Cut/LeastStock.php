@@ -46,9 +46,6 @@ final readonly class LeastStock
     /** No shorter piece is made (mm, as cut); our own rule. */
     private const LEAST_PIECE_MM = 25.0;
 
-    /** No joint within this of the middle of a fitting on the side of a run (mm): the edge of a bung and five walls. */
-    private const FITTING_MM = 24.0;
-
     private function __construct(private Job $job, private Shop $shop) {}
 
     /** Those of its runs whose bends are all in stock. */
@@ -132,16 +129,12 @@ final readonly class LeastStock
         $shrinkMm = Pieces::shrinkPerButtMm($this->shop->rules, $routed->tube->wallMm);
         $trimMm = $routed->run->endStraightMm > 0.0 ? $this->shop->rules->value('cut.trim_allowance') : 0.0;
         $slipMm = Pieces::slips($this->job, $spec) ? $this->shop->rules->value('fit.slip_depth') : 0.0;
-        $zones = [];
-        foreach ($spec->fittings as $fitting) {
-            $zones[] = [$fitting->station->mm - self::FITTING_MM, $fitting->station->mm + self::FITTING_MM];
-        }
 
         return new CutRun(
             $spec->letter,
             $routed->tube->id,
             Chain::of($links),
-            $zones,
+            KeepAway::zones($routed),
             [],
             $spec->start->kind === EndKind::VBand ? $shrinkMm : 0.0,
             $trimMm + $slipMm + ($spec->end->kind === EndKind::VBand ? $shrinkMm : 0.0),

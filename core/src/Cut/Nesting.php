@@ -186,7 +186,8 @@ final readonly class Nesting
                 $stick->item->id,
                 $isNew ? $lengthMm : $stick->toMm,
                 array_map(static fn (int $piece): Piece => $pieces[$piece], $bin['pieces']),
-                $stick->toMm + $cutRules->kerfMm - $bin['used'] / Straights::STEPS,
+                // A piece that reaches to the end is counted with a kerf that is never cut.
+                max(0.0, $stick->toMm - $bin['used'] / Straights::STEPS),
                 $isNew ? $trimMm : 0.0,
             );
         }

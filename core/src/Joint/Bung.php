@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Joint;
 
+use UpsweptBead\Core\Cut\KeepAway;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Job\Fitting;
 use UpsweptBead\Core\Job\FittingKind;
@@ -17,12 +18,9 @@ use UpsweptBead\Core\Units\Quantity;
 final readonly class Bung
 {
     /** Outside diameter of a bung for an M18 × 1.5 sensor and of its hole (mm), common practice. */
-    public const OD_MM = 28.0;
+    public const OD_MM = KeepAway::BUNG_OD_MM;
 
     public const HOLE_MM = 18.0;
-
-    /** No joint closer to a bung than this many walls beside its edge, common practice. */
-    private const CLEAR_WALLS = 5.0;
 
     /** Share of upright from which no side of a tube is its top. */
     private const UPRIGHT = 0.98;
@@ -68,7 +66,7 @@ final readonly class Bung
     {
         $notices = [];
         $station = $fitting->station->mm;
-        $clear = self::OD_MM / 2 + self::CLEAR_WALLS * $this->routed->tube->wallMm;
+        $clear = KeepAway::clearMm($this->routed->tube->wallMm);
         foreach ([0.0, ...array_map(static fn (Piece $piece): float => $piece->span->toMm, $this->pieces)] as $joint) {
             $off = abs($station - $joint);
             if ($off < $clear) {

@@ -30,6 +30,9 @@ final readonly class Jointing
     /** A straight piece shorter than this is not made for the sake of a stub (mm). */
     private const LEAST_PIECE_MM = 50.8;
 
+    /** Nor does a joint that is moved leave a shorter one (mm). */
+    private const LEAST_LEFT_MM = 25.4;
+
     /**
      * @param  list<BendStock>  $stock  bends that may be used
      * @param  float  $endMm  what the last piece needs beyond the run's end, as it goes into an inlet
@@ -64,6 +67,54 @@ final readonly class Jointing
         }
 
         return $spans;
+    }
+
+    /**
+     * The same pieces with joints moved out of where none may lie, each to the nearest place that stock allows; one that
+     * cannot move stays where it is.
+     *
+     * @param  list<PieceSpan>  $spans
+     * @param  list<BendStock>  $stock
+     * @param  list<array{float, float}>  $zones  from where to where along the run (mm)
+     * @return list<PieceSpan>
+     */
+    public static function clearOf(array $zones, array $spans, TubeRun $run, array $stock): array
+    {
+        foreach (array_keys(array_slice($spans, 0, -1)) as $i) {
+            foreach (self::wayOut($spans[$i]->toMm, $zones) as $mm) {
+                $joints = [];
+                foreach (array_slice($spans, 0, -1) as $k => $span) {
+                    $joints[] = $k === $i ? $mm : $span->toMm;
+                }
+                $least = min($mm - $spans[$i]->fromMm, $spans[$i + 1]->toMm - $mm);
+                $moved = $least < self::LEAST_LEFT_MM ? null : self::at($run, $stock, $joints);
+                if ($moved !== null) {
+                    $spans = $moved;
+                    break;
+                }
+            }
+        }
+
+        return $spans;
+    }
+
+    /**
+     * @param  list<array{float, float}>  $zones
+     * @return list<float> stations outside of all zones, the nearest first; none where it is outside already
+     */
+    private static function wayOut(float $mm, array $zones): array
+    {
+        $isIn = static fn (float $at): bool => array_filter(
+            $zones,
+            static fn (array $zone): bool => $at > $zone[0] + self::NEAR_MM && $at < $zone[1] - self::NEAR_MM,
+        ) !== [];
+        if (! $isIn($mm)) {
+            return [];
+        }
+        $edges = array_values(array_filter(array_merge(...$zones), static fn (float $edge): bool => ! $isIn($edge)));
+        usort($edges, static fn (float $a, float $b): int => abs($a - $mm) <=> abs($b - $mm));
+
+        return $edges;
     }
 
     /**

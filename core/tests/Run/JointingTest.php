@@ -138,3 +138,22 @@ it('takes a joint at a tangent for one at the tangent', function () {
     $pieces = piecesAt([[80.0, 45.0], [0.0, 45.0]], 0.0, [80 + $arc + 0.004]) ?? [];
     expect($pieces)->toHaveCount(2)->and($pieces[0]->legAfterMm)->toBe(0.0)->and($pieces[1]->legBeforeMm)->toBe(0.0);
 });
+
+it('moves a joint out of a place where none may lie, to the nearest that stock allows', function () {
+    $run = new TubeRun(
+        Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)),
+        [new Bend(80.0, 0, 45.0, 114.3), new Bend(160.0, 0, 45.0, 114.3)],
+        60.0,
+    );
+    $stock = Catalogue::shipped()->bendsFor('T3.000x.065');
+    $spans = Jointing::of($run, $stock) ?? [];
+    expect($spans)->toHaveCount(2);
+    $at = $spans[0]->toMm;
+    $moved = Jointing::clearOf([[$at - 10.0, $at + 22.0]], $spans, $run, $stock);
+    $far = Jointing::clearOf([[$at - 22.0, $at + 10.0]], $spans, $run, $stock);
+    expect($moved[0]->toMm)->toBeClose($at - 10.0, 1e-6)
+        ->and($far[0]->toMm)->toBeClose($at + 10.0, 1e-6)
+        ->and($moved[1]->toMm)->toBeClose($run->lengthMm(), 1e-6)
+        ->and(Jointing::clearOf([[0.0, $at - 1.0]], $spans, $run, $stock))->toBe($spans)
+        ->and(Jointing::clearOf([[0.0, $run->lengthMm()]], $spans, $run, $stock))->toBe($spans, 'nowhere to go');
+});

@@ -23,7 +23,6 @@ use UpsweptBead\Core\Plan\Json\CuttingWriter;
 use UpsweptBead\Core\Stores\ItemKind;
 use UpsweptBead\Core\Stores\Need;
 use UpsweptBead\Core\Stores\ShoppingList;
-use UpsweptBead\Core\Stores\StoreItem as CoreItem;
 
 /** What a job has from the stores and still wants of them; keeps the stores in step with what was cut. */
 final readonly class JobStores
@@ -34,10 +33,10 @@ final readonly class JobStores
     public function list(Job $job, array $needs): ShoppingList
     {
         $items = $locations = $promised = [];
-        foreach ($this->items($needs) as $item) {
-            $items[$item->key] = $this->core($item);
+        foreach ($this->items($job, $needs) as $item) {
+            $items[$item->key] = $item->asCore(self::number($item, 'promised'));
             $locations[$item->key] = $item->location;
-            $promised[$item->key] = $this->promisedTo($job, $item);
+            $promised[$item->key] = self::number($item, 'promised_to_it');
         }
 
         return ShoppingList::of($needs, $items, $promised, $this->taken($job), $locations);
@@ -85,9 +84,10 @@ final readonly class JobStores
     {
         DB::transaction(function () use ($job, $cut, $progress, $by, $strictly): void {
             DB::select('select pg_advisory_xact_lock(3, ?)', [$job->id]);
+            $all = $this->book->issued($job);
             foreach ($cut->opened as $stock) {
                 $done = array_filter($stock->pieces, static fn (Piece $one): bool => $progress->isDone("prepare.$one->mark"));
-                $issued = $this->book->issuedItem($job, $stock->key());
+                $issued = $all[$stock->key()] ?? null;
                 $isMeant = array_filter($stock->pieces, static fn (Piece $one): bool => $one->mark === $strictly) !== [];
                 if ($done !== [] && $issued === null) {
                     $issued = $this->take($job, $stock, $by, $isMeant);
@@ -105,13 +105,14 @@ final readonly class JobStores
     /** @return array<string, string> where each piece of stock stands: 'taken', 'there' or 'missing' */
     public function standing(Job $job, KnownCut $cut): array
     {
-        $standing = [];
-        $free = [];
-        foreach ($this->items($cut->needs) as $item) {
-            $free[$item->key] = $this->core($item)->forJob($this->promisedTo($job, $item));
+        $standing = $free = [];
+        foreach ($this->items($job, $cut->needs) as $item) {
+            $core = $item->asCore(self::number($item, 'promised'));
+            $free[$item->key] = $core->forJob(self::number($item, 'promised_to_it'));
         }
+        $issued = $this->book->issued($job);
         foreach ($cut->opened as $stock) {
-            if ($this->book->issuedItem($job, $stock->key()) !== null) {
+            if (isset($issued[$stock->key()])) {
                 $standing[$stock->key()] = 'taken';
 
                 continue;
@@ -211,23 +212,25 @@ final readonly class JobStores
 
     /**
      * @param  list<Need>  $needs
-     * @return list<StoreItem>
+     * @return list<StoreItem> each with what jobs were promised of it, and what this one was
      */
-    private function items(array $needs): array
+    private function items(Job $job, array $needs): array
     {
         $keys = array_map(static fn (Need $one): string => $one->key, $needs);
+        $sum = '(select coalesce(sum(quantity), 0) from store_promises p where p.item_id = store_items.id';
 
-        return $keys === [] ? [] : array_values(StoreItem::query()->whereIn('key', $keys)->get()->all());
+        return $keys === [] ? [] : array_values(StoreItem::query()
+            ->select('store_items.*')
+            ->selectRaw("$sum) as promised, $sum and p.job_id = ?) as promised_to_it", [$job->id])
+            ->whereIn('key', $keys)
+            ->get()->all());
     }
 
-    private function core(StoreItem $item): CoreItem
+    private static function number(StoreItem $item, string $name): float
     {
-        return $item->asCore((float) StorePromise::query()->where('item_id', $item->id)->sum('quantity'));
-    }
+        $number = $item->getAttribute($name);
 
-    private function promisedTo(Job $job, StoreItem $item): float
-    {
-        return (float) StorePromise::query()->where(['item_id' => $item->id, 'job_id' => $job->id])->sum('quantity');
+        return is_numeric($number) ? (float) $number : 0.0;
     }
 
     /** @return array<string, float> what was taken for the job and not put back, by key */

@@ -78,7 +78,7 @@ final readonly class StoresBook
     public function putBack(Job $job, string $opened, User $by): bool
     {
         return DB::transaction(function () use ($job, $opened, $by): bool {
-            $item = $this->issuedItem($job, $opened);
+            $item = $this->issued($job)[$opened] ?? null;
             if ($item === null) {
                 return false;
             }
@@ -90,16 +90,25 @@ final readonly class StoresBook
         });
     }
 
-    /** What a piece of stock of a job's plan was taken from, unless it was put back since. */
-    public function issuedItem(Job $job, string $opened): ?StoreItem
+    /** @return array<string, StoreItem> what each piece of stock of a job's plan was taken from, unless it was put back since */
+    public function issued(Job $job): array
     {
-        $last = StoreEntry::query()
-            ->where(['job_id' => $job->id, 'opened' => $opened])
+        $issued = [];
+        $entries = StoreEntry::query()->with('item')
+            ->where('job_id', $job->id)
+            ->whereNotNull('opened')
             ->whereIn('kind', [StoreEntryKind::Issued, StoreEntryKind::PutBack])
-            ->orderByDesc('position')
-            ->first();
+            ->orderBy('position')
+            ->get();
+        foreach ($entries as $entry) {
+            if ($entry->kind === StoreEntryKind::Issued) {
+                $issued[(string) $entry->opened] = $entry->item;
+            } else {
+                unset($issued[(string) $entry->opened]);
+            }
+        }
 
-        return $last?->kind === StoreEntryKind::Issued ? $last->item : null;
+        return $issued;
     }
 
     /** Puts on the shelf what was left of a piece of stock, as an item of its own with its shape. */

@@ -39,22 +39,26 @@
         pieceFact={(piece) => piece.cutLength.text}
     />
     <WrongLengths wrong={cutting.state?.wrong ?? []} />
-    <div class="grid grid-cols-[minmax(0,1fr)] gap-2 xl:grid-cols-[minmax(0,1fr)_26rem]">
-        <div class="min-w-0 space-y-2">
+    <!-- Where there is one column, what is pressed at the saw comes first. -->
+    <div
+        class="grid grid-cols-[minmax(0,1fr)] gap-2 xl:grid-cols-[minmax(0,1fr)_26rem] xl:grid-rows-[auto_1fr]"
+    >
+        <div class="min-w-0 xl:col-start-2 xl:row-start-1">
+            <CutOff piece={chosen} {cutting} {mayTick} />
+        </div>
+        <div class="min-w-0 space-y-2 xl:col-start-1 xl:row-span-2 xl:row-start-1">
             <SawList {desk} {pieces} chosen={chosen.mark} {cutting} {mayTick} />
             <Shopping {desk} {cutting} {mayPlan} {mayTick} />
             <Nestings nestings={desk.plan.cut.nestings} only={desk.only} />
         </div>
-        <div class="min-w-0 space-y-2">
-            <CutOff piece={chosen} {cutting} {mayTick} />
+        <div class="min-w-0 space-y-2 xl:col-start-2 xl:row-start-2">
             <PieceDrawing piece={chosen} odMm={run.tube?.od.value ?? 50} />
             {#if mayPlan}
-                {@const ofRun = run.pieces}
                 <JointsHere
                     piece={chosen}
                     {desk}
-                    first={ofRun[0]?.mark === chosen.mark}
-                    last={ofRun.at(-1)?.mark === chosen.mark}
+                    first={run.pieces[0]?.mark === chosen.mark}
+                    last={run.pieces.at(-1)?.mark === chosen.mark}
                 />
             {/if}
             <Saws saws={cutting.state?.saws ?? []} />

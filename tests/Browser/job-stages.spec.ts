@@ -41,7 +41,7 @@ test('cut, fit and weld show the whole job first, and one run as a filter', asyn
     const welds = page.getByRole('region', { name: 'Welds in order' });
     for (const phase of ['before the runs stand together', 'on the bench', 'with the runs in place'])
         await expect(welds.getByText(phase)).toBeVisible();
-    await expect(welds.getByText('Slip fillet at the collector').first()).toBeVisible();
+    await expect(welds.getByText('Slip fillet').first()).toBeVisible();
     await expect(page.getByRole('region', { name: 'Time at the torch' })).toContainText(
         'if every joint were waited for',
     );

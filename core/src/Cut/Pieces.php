@@ -113,10 +113,11 @@ final readonly class Pieces
         return $this->bends->spareMm($bend->angleDeg, $bend->clrMm, $legMm, $otherLegMm, $most);
     }
 
-    /** Whether the end of a run goes into the inlet of a collector. */
+    /** Whether the end of a run goes into its part: the inlet of a collector, a muffler, an adapter. */
     public static function slips(Job $job, RunSpec $spec): bool
     {
-        return $spec->end->kind === EndKind::Open && $job->collectorOf($spec->letter) !== null;
+        return $spec->end->kind->slipsIn()
+            || ($spec->end->kind === EndKind::Open && $job->collectorOf($spec->letter) !== null);
     }
 
     /** By how much a butt pulls its two sides together. */
@@ -125,7 +126,7 @@ final readonly class Pieces
         return $rules->value('weld.shrink') / 100 * $rules->value('weld.bead_to_wall') * $wallMm;
     }
 
-    /** How far a tube goes into the inlet of its collector. */
+    /** How far a tube goes into its part. */
     private function slip(string $mark, bool $last): Figure
     {
         $rule = $this->shop->rules->get('fit.slip_depth');

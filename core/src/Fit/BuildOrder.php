@@ -99,7 +99,7 @@ final readonly class BuildOrder
                 .'The piece stays able to turn in the ring until the far end agrees.',
             $i === 0 => 'The datum: everything else is measured from it. Bevelled, faced and clean before it is fixed.',
             $joint->type === JointType::Slip => 'Slides in to its depth mark and turns to its line; it is not welded.',
-            $joint->type === JointType::SlipFillet => 'Slides in to its depth mark; tacked there, it holds run and collector together.',
+            $joint->type === JointType::SlipFillet => 'Slides in to its depth mark; tacked there, it holds the run and its part together.',
             $i === $count - 1 => 'The closing joint: the last piece was cut long and is trimmed to meet the part here.',
             default => 'Built outwards from the datum, so that every error shows before the next piece is cut to its line.',
         };

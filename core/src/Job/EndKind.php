@@ -9,13 +9,23 @@ enum EndKind: string
 {
     case VBand = 'v-band';
     case Flange = 'flange';
+    case Slip = 'slip';
+    case Socket = 'socket';
     case Open = 'open';
+
+    /** Whether the tube goes into the part, as into a muffler or the adapter of a turbine. */
+    public function slipsIn(): bool
+    {
+        return $this === self::Slip || $this === self::Socket;
+    }
 
     public function label(): string
     {
         return match ($this) {
             self::VBand => 'V-band ring',
             self::Flange => 'Flange',
+            self::Slip => 'Slips in, clamped',
+            self::Socket => 'Slips in, welded',
             self::Open => 'Open end',
         };
     }

@@ -86,7 +86,7 @@ final readonly class JobReader
             $letter,
             $node->at('name')->text('', 100),
             $node->at('tube')->required(60),
-            $this->end($node->at('start')),
+            $this->start($node->at('start')),
             $this->end($node->at('end')),
             $node->at('route')->isMissing() ? null : $this->routes->read($node->at('route')),
             array_map(
@@ -94,6 +94,16 @@ final readonly class JobReader
                 $node->at('fittings')->isMissing() ? [] : $node->at('fittings')->items(self::MOST_FITTINGS),
             ),
         );
+    }
+
+    private function start(Node $node): RunEnd
+    {
+        $start = $this->end($node);
+        if ($start->kind->slipsIn()) {
+            $node->at('kind')->complain('not-at-a-start', 'must be v-band, flange or open: only the end of a run slips into a part');
+        }
+
+        return $start;
     }
 
     private function end(Node $node): RunEnd

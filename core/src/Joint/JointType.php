@@ -22,7 +22,7 @@ enum JointType: string
             self::VBandButt => 'V-band butt',
             self::FlangeSeal => 'Flange, inside seal pass',
             self::FlangeFillet => 'Flange, outside fillet',
-            self::SlipFillet => 'Slip fillet at the collector',
+            self::SlipFillet => 'Slip fillet',
             self::Slip => 'Slip joint, not welded',
             self::Bung => 'Bung fillet',
         };

@@ -94,6 +94,8 @@ final readonly class RunJoints
         return match ($end->kind) {
             EndKind::VBand => [JointType::VBandButt],
             EndKind::Flange => [JointType::FlangeSeal, JointType::FlangeFillet],
+            EndKind::Slip => [JointType::Slip],
+            EndKind::Socket => [JointType::SlipFillet],
             EndKind::Open => [],
         };
     }

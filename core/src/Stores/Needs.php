@@ -97,7 +97,12 @@ final readonly class Needs
                         ItemKind::Flange,
                         "Flange port for {$routed->tube->name}",
                     ),
-                    EndKind::Open => null,
+                    EndKind::Slip => $add(
+                        "clamp-{$routed->tube->id}",
+                        ItemKind::Band,
+                        "Band clamp over {$routed->tube->name}",
+                    ),
+                    EndKind::Socket, EndKind::Open => null,
                 };
             }
         }

@@ -13,6 +13,8 @@ use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Stores\Need;
+use UpsweptBead\Core\Stores\Needs;
 use UpsweptBead\Core\Tests\Support\Some;
 
 /**
@@ -58,7 +60,23 @@ it('names the joints from end to end by what meets there', function (
         [JointType::VBandButt],
     ],
     'two open ends' => ['open', 'open', [], []],
+    'into a muffler, clamped' => ['v-band', 'slip', [JointType::VBandButt], [JointType::Slip]],
+    'into an adapter, welded' => ['v-band', 'socket', [JointType::VBandButt], [JointType::SlipFillet]],
 ]);
+
+it('cuts the last piece longer by what goes into a part, and buys the clamp for it', function (string $kind, bool $isClamped) {
+    $plan = joined('v-band', $kind);
+    $pieces = $plan->cut->piecesOf('A');
+    $keys = array_map(static fn (Need $one): string => $one->key, Needs::of($plan, Shop::bare()));
+    expect(end($pieces)->allowances->slip->value)->toBeClose(Shop::bare()->rules->value('fit.slip_depth'))
+        ->and($pieces[0]->allowances->slip->value)->toBe(0.0)
+        ->and(in_array("clamp-{$plan->layout->runs[0]->tube->id}", $keys, true))->toBe($isClamped)
+        ->and(isset($plan->weld->sheets[$plan->joints->ofRun('A')[count($plan->joints->ofRun('A')) - 1]->id]))->toBe(! $isClamped);
+})->with([['slip', true], ['socket', false]]);
+
+it('lets no run begin by slipping into a part', function () {
+    expect(fn () => joined('slip', 'v-band'))->toThrow(LogicException::class);
+});
 
 it('measures a seam once round where it is welded: inside the tube for the seal, outside for the rest', function () {
     $tube = joined('flange', 'v-band')->layout->runs[0]->tube;

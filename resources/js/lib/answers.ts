@@ -11,7 +11,7 @@ export type Metal = string;
  * Millimetres as a number, or a text with a unit such as "1 5/8 in", "41.3mm", "16ga".
  */
 export type LengthText = number | string;
-export type EndKind = 'v-band' | 'flange' | 'open';
+export type EndKind = 'v-band' | 'flange' | 'slip' | 'socket' | 'open';
 /**
  * Rearward, right and up.
  */

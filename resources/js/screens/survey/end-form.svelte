@@ -17,11 +17,14 @@
 
     const end = $derived(desk.entered?.[side]);
     const axes = ['rearward', 'right', 'up'] as const;
-    const kinds: { id: EndKind; name: string }[] = [
-        { id: 'v-band', name: 'V-band ring' },
-        { id: 'flange', name: 'Flange' },
-        { id: 'open', name: 'Open end' },
+    const KINDS: { id: EndKind; name: string; atStart: boolean }[] = [
+        { id: 'v-band', name: 'V-band ring', atStart: true },
+        { id: 'flange', name: 'Flange', atStart: true },
+        { id: 'slip', name: 'Slips in, clamped', atStart: false },
+        { id: 'socket', name: 'Slips in, welded', atStart: false },
+        { id: 'open', name: 'Open end', atStart: true },
     ];
+    const kinds = $derived(KINDS.filter(({ atStart }) => side === 'end' || atStart));
     const err = (path: string) => errorAt(desk.errors, `${desk.path}.${side}.${path}`);
 
     function set(change: (end: EndDocument) => void): void {

@@ -185,6 +185,19 @@ final readonly class LeastStock
             ));
         }
 
+        foreach ($this->shop->offcutsOf($tube, true) as $offcut) {
+            $chain = Chain::of([Link::straight($offcut->lengthMm())]);
+            $cost = self::SHELF_SHARE * $perBar * $offcut->lengthMm() / $lengthMm;
+            $items[] = new StockItem($offcut->id.self::ON_SHELF, $tube, StockKind::Stick, $chain, 0.0, 1, $cost);
+        }
+        foreach ($this->shop->offcutsOf($tube, false) as $offcut) {
+            $whole = $this->shop->catalogue->bend($offcut->stockId);
+            if ($whole !== null) {
+                $cost = self::SHELF_SHARE * $rules->value('cost.bend') / 2;
+                $items[] = Bends::item($offcut->asBend($whole), $offcut->id.self::ON_SHELF, 1, $cost);
+            }
+        }
+
         return $items;
     }
 

@@ -15,6 +15,7 @@ use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Plan\StockOffer;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
+use UpsweptBead\Core\Stock\Offcut;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 use UpsweptBead\Core\Units\Length;
 
@@ -73,6 +74,20 @@ it('states a job as a problem of cutting: its runs, what the shelf has, and what
         ->and($bends[0]->count)->toBe(3)
         ->and($bends[1]->count)->toBeNull()
         ->and($bends[0]->cost)->toBeLessThan($bends[1]->cost);
+});
+
+it('has what was left of sticks and bends in it, one of each, for less than new', function () {
+    $job = SomeRoutedSets::eight();
+    $shop = Shop::bare()->withShelf([], [
+        new Offcut('K-1', 'T1.625x.065', 'T1.625x.065', 0.0, 300.0, 0.0, 0.0),
+        new Offcut('K-2', 'B1.625x.065-R2-180', 'T1.625x.065', 50.8, 0.0, 100.0, 127.0),
+    ]);
+    $stock = array_column(LeastStock::problem($job, Planner::sketch($job, $shop)->layout, $shop)->stock, null, 'id');
+    expect($stock['K-1 on the shelf']->count)->toBe(1)
+        ->and($stock['K-1 on the shelf']->chain->lengthMm)->toBeClose(300.0)
+        ->and($stock['K-1 on the shelf']->cost)->toBeLessThan($stock['T1.625x.065']->cost)
+        ->and($stock['K-2 on the shelf']->legsMm())->toBe([0.0, $stock['K-2 on the shelf']->chain->lengthMm - $stock['K-2 on the shelf']->chain->bends()[0]['to']])
+        ->and($stock['K-2 on the shelf']->cost)->toBeLessThan($stock['B1.625x.065-R2-90']->cost);
 });
 
 it('finds cuts of eight runs that take fewer bends and no more joints', function () {

@@ -19,6 +19,7 @@ use UpsweptBead\Core\Stores\StoreItem as CoreItem;
  * @property string|null $stock_id
  * @property array{before: float, angle: float, after: float, clr: float}|null $shape
  * @property float $on_hand
+ * @property float $promised to jobs, all together
  * @property float|null $cost
  * @property string $location
  * @property float|null $reorder_at
@@ -30,15 +31,14 @@ final class StoreItem extends Model
 
     protected $fillable = ['key', 'kind', 'name', 'tube_id', 'stock_id', 'shape', 'cost', 'location', 'reorder_at', 'reorder_to'];
 
-    /** @param  float  $promised  to jobs, all together */
-    public function asCore(float $promised): CoreItem
+    public function asCore(): CoreItem
     {
         return new CoreItem(
             $this->key,
             $this->kind,
             $this->name,
             $this->on_hand,
-            $promised,
+            $this->promised,
             $this->cost,
             $this->reorder_at,
             $this->reorder_to,
@@ -52,6 +52,7 @@ final class StoreItem extends Model
             'kind' => ItemKind::class,
             'shape' => 'array',
             'on_hand' => 'float',
+            'promised' => 'float',
             'cost' => 'float',
             'reorder_at' => 'float',
             'reorder_to' => 'float',

@@ -33,10 +33,11 @@ final readonly class JobStores
     public function list(Job $job, array $needs): ShoppingList
     {
         $items = $locations = $promised = [];
-        foreach ($this->items($job, $needs) as $item) {
-            $items[$item->key] = $item->asCore(self::number($item, 'promised'));
+        $own = $this->book->promisedTo($job);
+        foreach ($this->items($needs) as $item) {
+            $items[$item->key] = $item->asCore();
             $locations[$item->key] = $item->location;
-            $promised[$item->key] = self::number($item, 'promised_to_it');
+            $promised[$item->key] = $own[$item->id] ?? 0.0;
         }
 
         return ShoppingList::of($needs, $items, $promised, $this->taken($job), $locations);
@@ -106,9 +107,9 @@ final readonly class JobStores
     public function standing(Job $job, KnownCut $cut): array
     {
         $standing = $free = [];
-        foreach ($this->items($job, $cut->needs) as $item) {
-            $core = $item->asCore(self::number($item, 'promised'));
-            $free[$item->key] = $core->forJob(self::number($item, 'promised_to_it'));
+        $own = $this->book->promisedTo($job);
+        foreach ($this->items($cut->needs) as $item) {
+            $free[$item->key] = $item->asCore()->forJob($own[$item->id] ?? 0.0);
         }
         $issued = $this->book->issued($job);
         foreach ($cut->opened as $stock) {
@@ -212,25 +213,13 @@ final readonly class JobStores
 
     /**
      * @param  list<Need>  $needs
-     * @return list<StoreItem> each with what jobs were promised of it, and what this one was
+     * @return list<StoreItem>
      */
-    private function items(Job $job, array $needs): array
+    private function items(array $needs): array
     {
         $keys = array_map(static fn (Need $one): string => $one->key, $needs);
-        $sum = '(select coalesce(sum(quantity), 0) from store_promises p where p.item_id = store_items.id';
 
-        return $keys === [] ? [] : array_values(StoreItem::query()
-            ->select('store_items.*')
-            ->selectRaw("$sum) as promised, $sum and p.job_id = ?) as promised_to_it", [$job->id])
-            ->whereIn('key', $keys)
-            ->get()->all());
-    }
-
-    private static function number(StoreItem $item, string $name): float
-    {
-        $number = $item->getAttribute($name);
-
-        return is_numeric($number) ? (float) $number : 0.0;
+        return $keys === [] ? [] : array_values(StoreItem::query()->whereIn('key', $keys)->get()->all());
     }
 
     /** @return array<string, float> what was taken for the job and not put back, by key */

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
-use App\Models\StoreItem;
+use App\Models\Job;
+use App\Models\StorePromise;
 use Illuminate\Support\Facades\DB;
 use UpsweptBead\Core\Stock\Offcut;
 use UpsweptBead\Core\Stores\ItemKind;
@@ -26,29 +27,45 @@ final readonly class Shelf
      */
     public static function now(?array $tubes, string $jobNumber): self
     {
-        $marks = $tubes === null ? '' : 'and i.tube_id = any (?::varchar[])';
+        // Asked with every look at a draft: two simple questions take the database less time than one that joins.
+        [$where, $values] = $tubes === null
+            ? ['tube_id is not null', []]
+            : ['tube_id = any (?::varchar[])', ['{'.implode(',', array_map(self::quoted(...), $tubes)).'}']];
         $rows = DB::select(
-            "select i.id, i.key, i.kind, i.tube_id, i.stock_id, i.shape, i.on_hand - coalesce((
-                    select sum(p.quantity) from store_promises p join jobs j on j.id = p.job_id
-                    where p.item_id = i.id and j.number <> ?
-                ), 0) as on_hand
-                from store_items i where i.kind in ('tube', 'bend', 'elbow', 'offcut') and i.on_hand > 0 $marks order by i.id",
-            [$jobNumber, ...$tubes === null ? [] : ['{'.implode(',', array_map(self::quoted(...), $tubes)).'}']],
+            "select id, key, kind, tube_id, stock_id, shape, on_hand, promised from store_items where $where and on_hand > 0 order by id",
+            $values,
         );
+        /** @var list<object{id: int, key: string, kind: string, tube_id: string, stock_id: string, shape: string|null, on_hand: string, promised: string}> $rows */
+        $isPromised = array_filter($rows, static fn (object $row): bool => (float) $row->promised > 0.0) !== [];
+        $own = $isPromised && $jobNumber !== '' ? self::promisedTo($jobNumber) : [];
         $counts = $offcuts = [];
-        foreach (StoreItem::hydrate($rows) as $item) {
-            $free = (int) floor($item->on_hand + 1e-6);
+        foreach ($rows as $row) {
+            $free = (int) floor((float) $row->on_hand - (float) $row->promised + ($own[$row->id] ?? 0.0) + 1e-6);
             if ($free < 1) {
                 continue;
             }
-            if ($item->kind === ItemKind::Offcut) {
-                $offcuts[] = self::offcut($item->key, (string) $item->stock_id, (string) $item->tube_id, $item->shape ?? []);
+            if ($row->kind === ItemKind::Offcut->value) {
+                $offcuts[] = self::offcut($row->key, $row->stock_id, $row->tube_id, (array) json_decode($row->shape ?? '', true));
             } else {
-                $counts[$item->key] = $free;
+                $counts[$row->key] = $free;
             }
         }
 
         return new self($counts, $offcuts);
+    }
+
+    /** @return array<int, float> by item */
+    private static function promisedTo(string $jobNumber): array
+    {
+        $own = [];
+        $promises = StorePromise::query()
+            ->whereIn('job_id', Job::query()->select('id')->where('number', $jobNumber))
+            ->get();
+        foreach ($promises as $promise) {
+            $own[$promise->item_id] = $promise->quantity;
+        }
+
+        return $own;
     }
 
     /** As a release keeps it. */

@@ -129,11 +129,15 @@ final readonly class StoresBook
             foreach ($needs as $need) {
                 $wanted[$need->key] = $need->quantity;
             }
+            $ids = StoreItem::query()
+                ->whereIn('key', array_map(strval(...), array_keys($wanted)))
+                ->orWhereIn('id', StorePromise::query()->select('item_id')->where('job_id', $job->id))
+                ->get();
+            $ids = array_values($ids->map(static fn (StoreItem $one): int => $one->id)->all());
+            $this->lock($ids);
             StorePromise::query()->where('job_id', $job->id)->delete();
-            $items = StoreItem::query()->whereIn('key', array_map(strval(...), array_keys($wanted)))->get();
-            foreach ($this->lock(array_values($items->map(static fn (StoreItem $one): int => $one->id)->all())) as $item) {
-                $free = $item->on_hand - array_sum($this->promised($item->id));
-                $this->keepPromise($item->id, $job, min($free, $wanted[$item->key] ?? 0.0));
+            foreach ($this->lock($ids) as $item) {
+                $this->keepPromise($item->id, $job, min($item->on_hand - $item->promised, $wanted[$item->key] ?? 0.0));
             }
         });
     }
@@ -193,6 +197,17 @@ final readonly class StoresBook
         }
 
         return $items;
+    }
+
+    /** @return array<int, float> by item */
+    public function promisedTo(Job $job): array
+    {
+        $promised = [];
+        foreach (StorePromise::query()->where('job_id', $job->id)->get() as $row) {
+            $promised[$row->item_id] = $row->quantity;
+        }
+
+        return $promised;
     }
 
     /** @return array<int, float> by job */

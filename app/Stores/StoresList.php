@@ -17,9 +17,6 @@ final readonly class StoresList
 
     private const ENTRIES = 50;
 
-    /** An item with what jobs were promised of it; gone offcuts are not shown. */
-    private const PROMISED = '(select coalesce(sum(quantity), 0) from store_promises p where p.item_id = store_items.id)';
-
     /** @return array{items: list<array<string, mixed>>, kinds: list<array{kind: string, label: string, items: int}>, page: int, pages: int} */
     public function page(string $find, ?ItemKind $kind, int $page): array
     {
@@ -41,7 +38,7 @@ final readonly class StoresList
     {
         $order = [];
         foreach ($this->low() as $item) {
-            $core = $item->asCore(self::promised($item));
+            $core = $item->asCore();
             if ($core->toReorder() > 0.0) {
                 $much = $core->toReorder();
                 $order[] = [$item->key, $item->name, $much, $item->kind->unit($much), $item->cost];
@@ -65,7 +62,7 @@ final readonly class StoresList
     {
         return array_values(self::matching('', null)
             ->whereNotNull('reorder_at')
-            ->whereRaw('on_hand - '.self::PROMISED.' <= reorder_at')
+            ->whereRaw('on_hand - promised <= reorder_at')
             ->orderBy('kind')->orderBy('name')->limit(500)
             ->get()->all());
     }
@@ -73,7 +70,7 @@ final readonly class StoresList
     /** @return array<string, mixed> */
     public function one(int $id): array
     {
-        return self::row(StoreItem::query()->select('store_items.*')->selectRaw(self::PROMISED.' as promised')->findOrFail($id));
+        return self::row(StoreItem::query()->findOrFail($id));
     }
 
     /** @return list<array<string, mixed>> the newest first */
@@ -99,8 +96,8 @@ final readonly class StoresList
     /** @return Builder<StoreItem> */
     private static function matching(string $find, ?ItemKind $kind): Builder
     {
-        $query = StoreItem::query()->select('store_items.*')->selectRaw(self::PROMISED.' as promised')
-            ->whereRaw("not (kind = 'offcut' and on_hand <= 0)");
+        // Offcuts that are gone are not shown.
+        $query = StoreItem::query()->whereRaw("not (kind = 'offcut' and on_hand <= 0)");
         if ($kind !== null) {
             $query->where('kind', $kind);
         }
@@ -126,17 +123,10 @@ final readonly class StoresList
         return $kinds;
     }
 
-    private static function promised(StoreItem $item): float
-    {
-        $promised = $item->getAttribute('promised');
-
-        return is_numeric($promised) ? (float) $promised : 0.0;
-    }
-
     /** @return array<string, mixed> */
     private static function row(StoreItem $item): array
     {
-        $core = $item->asCore(self::promised($item));
+        $core = $item->asCore();
 
         return [
             'id' => $item->id,

@@ -25,6 +25,7 @@ return new class extends Migration
             $table->string('stock_id', 80)->nullable();
             $table->jsonb('shape')->nullable();
             $table->decimal('on_hand', 12, 3)->default(0);
+            $table->decimal('promised', 12, 3)->default(0);
             $table->decimal('cost', 10, 2)->nullable();
             $table->string('location', 60)->default('');
             $table->decimal('reorder_at', 12, 3)->nullable();
@@ -35,7 +36,7 @@ return new class extends Migration
         });
         DB::statement("alter table store_items add constraint store_items_kind check (kind in ('tube', 'bend', 'elbow', 'offcut', 'flange', 'band', 'bung', 'wire', 'gas', 'disc', 'blade'))");
         DB::statement("alter table store_items add constraint store_items_named check (key <> '' and name <> '')");
-        DB::statement('alter table store_items add constraint store_items_on_hand check (on_hand >= 0 and (reorder_at is null or reorder_at >= 0) and (reorder_to is null or reorder_to >= 0) and (cost is null or cost >= 0))');
+        DB::statement('alter table store_items add constraint store_items_on_hand check (on_hand >= 0 and promised >= 0 and (reorder_at is null or reorder_at >= 0) and (reorder_to is null or reorder_to >= 0) and (cost is null or cost >= 0))');
         DB::statement("alter table store_items add constraint store_items_offcut check ((kind = 'offcut') = (shape is not null))");
 
         Schema::create('store_entries', function (Blueprint $table): void {
@@ -64,7 +65,8 @@ return new class extends Migration
         });
         DB::statement('alter table store_promises add constraint store_promises_quantity check (quantity > 0)');
 
-        // What there is follows from the entries and from nothing else; entries are never changed.
+        // What there is follows from the entries, what is promised from the promises, and from nothing else; entries are
+        // never changed.
         DB::unprepared(<<<'SQL'
             create function book_store_entry() returns trigger language plpgsql as $$
             begin
@@ -76,6 +78,17 @@ return new class extends Migration
             begin
                 raise exception 'entries of the stores are append-only: a correction is a new one' using errcode = 'integrity_constraint_violation';
             end $$;
+            create function sum_store_promises() returns trigger language plpgsql as $$
+            begin
+                if tg_op <> 'INSERT' then
+                    update store_items set promised = promised - old.quantity where id = old.item_id;
+                end if;
+                if tg_op <> 'DELETE' then
+                    update store_items set promised = promised + new.quantity where id = new.item_id;
+                end if;
+                return null;
+            end $$;
+            create trigger store_promises_sum after insert or update or delete on store_promises for each row execute function sum_store_promises();
             create trigger store_entries_keep before update or delete on store_entries for each row execute function keep_store_entries();
             SQL);
         // A release goes by the shelf as it was then, whatever is taken from it later.

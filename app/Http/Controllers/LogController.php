@@ -72,8 +72,9 @@ final readonly class LogController
             return;
         }
         foreach ($request->entries() as $i => $entry) {
-            $step = is_array($entry) ? $entry['step'] ?? '' : '';
-            if ($taken[$i]->state === 'stored' && is_string($step) && str_starts_with($step, 'prepare.')) {
+            [$step, $kind] = is_array($entry) ? [$entry['step'] ?? '', $entry['kind'] ?? ''] : ['', ''];
+            $isCut = is_string($step) && str_starts_with($step, 'prepare.') && in_array($kind, ['done', 'reopen'], true);
+            if ($taken[$i]->state === 'stored' && $isCut) {
                 $progress = $this->log->now($job)->progress($this->plans->of($released));
                 $this->stores->follow($job, $this->plans->cut($released), $progress, $by);
 

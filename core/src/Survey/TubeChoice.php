@@ -36,21 +36,28 @@ final readonly class TubeChoice
     /** @return list<self> in the order of the catalogue */
     public static function all(Shop $shop): array
     {
+        $onShelf = self::onShelf($shop);
+
         return array_map(static fn (TubeSize $tube): self => new self(
             $tube,
-            self::onShelf($tube, $shop),
+            $onShelf[$tube->id] ?? 0,
             array_values(array_filter(Purpose::cases(), static fn (Purpose $one): bool => self::isUsual($tube, $one))),
         ), array_values($shop->catalogue->tubes));
     }
 
-    private static function onShelf(TubeSize $tube, Shop $shop): int
+    /** @return array<string, int> by tube, lengths of it and bends made from it */
+    private static function onShelf(Shop $shop): array
     {
-        $count = $shop->has($tube->id);
-        foreach ($shop->catalogue->bendsFor($tube->id) as $bend) {
-            $count += $shop->has($bend->id);
+        $counts = [];
+        foreach ($shop->shelf as $id => $count) {
+            $isTube = isset($shop->catalogue->tubes[$id]);
+            $tubeId = $isTube ? (string) $id : $shop->catalogue->bend((string) $id)?->tubeId;
+            if ($tubeId !== null) {
+                $counts[$tubeId] = ($counts[$tubeId] ?? 0) + $count;
+            }
         }
 
-        return $count;
+        return $counts;
     }
 
     private static function isUsual(TubeSize $tube, Purpose $purpose): bool

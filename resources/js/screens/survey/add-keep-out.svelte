@@ -1,5 +1,6 @@
 <script lang="ts">
     // A ready shape for each kind of thing that stands in the way: from the few sizes a person measures on it.
+    import { untrack } from 'svelte';
     import Button from '@/kit/button.svelte';
     import Dialog from '@/kit/dialog.svelte';
     import TextField from '@/kit/text-field.svelte';
@@ -21,8 +22,15 @@
     const kit = $derived(kits.find((one) => one.kind === kind));
 
     $effect(() => {
-        if (open) void readKits(desk).then((all) => ((kits = all), choose(all[0]?.kind ?? '')));
+        if (open) untrack(() => void offer());
+        else kind = '';
     });
+
+    /** The first of them, unless something was picked before they came. */
+    async function offer(): Promise<void> {
+        kits = await readKits(desk);
+        if (kind === '') choose(kits[0]?.kind ?? '');
+    }
 
     function choose(next: string): void {
         kind = next;

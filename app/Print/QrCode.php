@@ -20,7 +20,7 @@ final readonly class QrCode
     public static function png(string $text): string
     {
         require_once 'Bacon/BaconQrCode/autoload.php';
-        // Half of a quarter may be smudged by a glove and it still reads.
+        // Level M: about 15 % of it may be smudged and it still reads; ISO/IEC 18004, from memory.
         $code = Encoder::encode($text, ErrorCorrectionLevel::M(), 'UTF-8')->getMatrix();
         $size = ($code->getWidth() + 2 * self::QUIET) * self::PIXELS;
         $image = imagecreate(max(1, $size), max(1, $size));

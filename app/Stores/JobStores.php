@@ -131,7 +131,7 @@ final readonly class JobStores
         $item = StoreItem::query()->where('key', $stock->stockId)->first();
         try {
             if ($item === null) {
-                throw new NoneLeft($stock->stockId, "The stores have no $stock->stockId. Receive it there first.");
+                throw new NoneLeft("The stores have no $stock->stockId. Receive it there first.");
             }
             $this->book->issue($item, 1.0, $job, $by, Str::uuid()->toString(), '', $stock->key());
         } catch (NoneLeft $none) {

@@ -7,10 +7,4 @@ namespace App\Stores;
 use RuntimeException;
 
 /** Somebody else has what was asked for: which item, how much was wanted and how much there is for it. */
-final class NoneLeft extends RuntimeException
-{
-    public function __construct(public readonly string $key, string $message)
-    {
-        parent::__construct($message);
-    }
-}
+final class NoneLeft extends RuntimeException {}

@@ -63,7 +63,7 @@ final readonly class StoresBook
             $promised = $this->promised($item->id);
             $others = array_sum(array_diff_key($promised, [$job->id => 0]));
             if ($row->on_hand - $others < $quantity - self::SAME) {
-                throw new NoneLeft($item->key, $this->whoHas($row, $promised, $job));
+                throw new NoneLeft($this->whoHas($row, $promised, $job));
             }
             $this->enter($id, $item, StoreEntryKind::Issued, -$quantity, $by, $note, $job, $opened);
             $this->keepPromise($item->id, $job, max(0.0, ($promised[$job->id] ?? 0.0) - $quantity));

@@ -26,7 +26,6 @@ final readonly class KnownCut
      * @param  array<string, mixed>  $written  set-ups and saws as the screen gets them
      */
     private function __construct(
-        public string $number,
         public array $needs,
         public array $opened,
         public array $runs,
@@ -42,7 +41,7 @@ final readonly class KnownCut
             $runs[$run->spec->letter] = $run;
         }
 
-        return new self($plan->job->number, Needs::of($plan, $shop), $plan->cut->opened($shop->rules), $runs, [
+        return new self(Needs::of($plan, $shop), $plan->cut->opened($shop->rules), $runs, [
             'setUps' => $writer->setUps($plan->cut),
             'saws' => array_map(static fn (SawAccount $one): array => [
                 'name' => $one->name,

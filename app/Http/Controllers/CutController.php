@@ -8,6 +8,8 @@ use App\Http\Requests\ChangeRequest;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
+use UpsweptBead\Core\Cut\CutPlan;
+use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Plan\JointOffer;
 use UpsweptBead\Core\Plan\JointWish;
@@ -35,11 +37,7 @@ final readonly class CutController
             static fn (): float => hrtime(true) / 1e9,
         );
 
-        return new JsonResponse([
-            'now' => StageWriter::totals($offer->now, $this->workshop->shop()),
-            'found' => $offer->found === null ? null : StageWriter::totals($offer->found, $this->workshop->shop()),
-            'document' => $offer->job === null ? null : JobWriter::toArray($offer->job),
-        ]);
+        return $this->offered($offer->now, $offer->found, $offer->job);
     }
 
     /** A joint somebody wants, or wants to be without: the job with it and what it costs. */
@@ -55,10 +53,15 @@ final readonly class CutController
             throw ValidationException::withMessages(['at' => $error->getMessage()]);
         }
 
+        return $this->offered($offer->now, $offer->found, $offer->job);
+    }
+
+    private function offered(CutPlan $now, ?CutPlan $found, ?Job $job): JsonResponse
+    {
         return new JsonResponse([
-            'now' => StageWriter::totals($offer->now, $this->workshop->shop()),
-            'found' => StageWriter::totals($offer->found, $this->workshop->shop()),
-            'document' => JobWriter::toArray($offer->job),
+            'now' => StageWriter::totals($now, $this->workshop->shop()),
+            'found' => $found === null ? null : StageWriter::totals($found, $this->workshop->shop()),
+            'document' => $job === null ? null : JobWriter::toArray($job),
         ]);
     }
 }

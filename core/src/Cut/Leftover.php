@@ -16,7 +16,6 @@ final readonly class Leftover
     private const DUST_MM = 0.01;
 
     private function __construct(
-        public float $atMm,
         public float $beforeMm,
         public float $angleDeg,
         public float $clrMm,
@@ -65,7 +64,6 @@ final readonly class Leftover
         $share = static fn (float $a, float $b): float => max(0.0, min($to, $b) - max($from, $a));
 
         return new self(
-            $from,
             $share(0.0, $on->arcFromMm),
             $clrMm > 0.0 ? rad2deg($share($on->arcFromMm, $on->arcToMm) / $clrMm) : 0.0,
             $clrMm,

@@ -24,7 +24,6 @@ final readonly class SawAccount
         public float $minutes,
         public float $blades,
         public float $cost,
-        public float $kerfMm,
     ) {}
 
     /** @return list<self> every saw, the cheapest for this job first */
@@ -45,7 +44,6 @@ final readonly class SawAccount
                 $minutes,
                 $blades,
                 $minutes / 60 * $shop->rules->value('cost.hour') + $blades * (float) $row['blade_cost'],
-                (float) $row['kerf_mm'],
             );
         }
         usort($accounts, static fn (self $a, self $b): int => $a->cost <=> $b->cost);

@@ -4,6 +4,7 @@
     import TextField from '@/kit/text-field.svelte';
     import type { Piece } from '@/lib/answers';
     import type { CuttingDesk } from '@/lib/cutting.svelte';
+    import { when } from '@/lib/when';
 
     type Props = { piece: Piece; cutting: CuttingDesk; mayTick: boolean };
     let { piece, cutting, mayTick }: Props = $props();
@@ -19,14 +20,6 @@
     const stock = $derived(cutting.state?.opened.find((one) => one.marks.includes(piece.mark)));
     const refused = $derived(cutting.refused?.mark === piece.mark ? cutting.refused.why : '');
     const STANDING = { taken: '● open at the saw', there: '○ in the stores', missing: '✕ not in the stores' };
-    const format = new Intl.DateTimeFormat('en', {
-        day: '2-digit',
-        month: 'short',
-        hour: '2-digit',
-        minute: '2-digit',
-        hour12: false,
-    });
-
     async function tick(undo: boolean): Promise<void> {
         if (await cutting.tick(piece.mark, undo ? '' : length, undo)) length = '';
     }
@@ -60,8 +53,7 @@
                 <p class="mt-2 flex flex-wrap items-center justify-between gap-2">
                     <span
                         >● Cut{#if done.length}, measured <b class="figure">{done.length}</b>{/if}
-                        <span class="text-quiet text-sm">· {done.by}, {format.format(new Date(done.at))}</span
-                        ></span
+                        <span class="text-quiet text-sm">· {done.by}, {when(done.at)}</span></span
                     >
                     <Button look="quiet" disabled={cutting.busy} onclick={() => tick(true)}
                         >Not cut after all</Button

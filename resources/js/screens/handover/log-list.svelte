@@ -3,6 +3,7 @@
     import type { LogLine, Step } from '@/lib/answers';
     import { send } from '@/lib/http';
     import { ENTRY_WORDS } from '@/lib/log-queue';
+    import { when } from '@/lib/when';
 
     type Props = { job: number; log: LogLine[]; earlier: number; steps: Step[] };
     let { job, log, earlier, steps }: Props = $props();
@@ -27,13 +28,6 @@
     }
 
     const titles = $derived(new Map(steps.map((step) => [step.id, step.title])));
-    const format = new Intl.DateTimeFormat('en', {
-        day: '2-digit',
-        month: 'short',
-        hour: '2-digit',
-        minute: '2-digit',
-        hour12: false,
-    });
 </script>
 
 <section class="sheet flex max-h-[26rem] flex-col p-3" aria-label="Log">
@@ -44,7 +38,7 @@
             <li class="py-1 text-sm">
                 {titles.get(line.step) ?? line.step}:
                 {ENTRY_WORDS[line.kind]}
-                <span class="text-quiet">· {line.by}, {format.format(new Date(line.at))}</span>
+                <span class="text-quiet">· {line.by}, {when(line.at)}</span>
                 {#if line.note}<span class="block">“{line.note}”</span>{/if}
             </li>
         {:else}

@@ -6,6 +6,7 @@
     import type { Person, StoreEntry, StoreItem } from '@/lib/answers';
     import { said, send } from '@/lib/http';
     import { much } from '@/lib/much';
+    import { when } from '@/lib/when';
 
     type Props = { item: StoreItem | null; person: Person; onclose: () => void; onchanged: () => void };
     let { item, person, onclose, onchanged }: Props = $props();
@@ -79,14 +80,6 @@
         take(reply.data.item);
         onchanged();
     }
-
-    const format = new Intl.DateTimeFormat('en', {
-        day: '2-digit',
-        month: 'short',
-        hour: '2-digit',
-        minute: '2-digit',
-        hour12: false,
-    });
 </script>
 
 <Dialog
@@ -200,9 +193,7 @@
                             <span class="min-w-0"
                                 >{WORDS[entry.kind]}{entry.job ? ` for ${entry.job}` : ''}
                                 <span class="text-quiet block text-sm"
-                                    >{entry.by}, {format.format(new Date(entry.at))}{entry.note
-                                        ? `: ${entry.note}`
-                                        : ''}</span
+                                    >{entry.by}, {when(entry.at)}{entry.note ? `: ${entry.note}` : ''}</span
                                 ></span
                             >
                             <span class="figure shrink-0"

@@ -79,6 +79,8 @@ final readonly class Drafts
 
             return $draft;
         });
+        // What this job was promised, others can no longer have.
+        $this->summaries->storesChanged();
         $this->summaries->refresh($job);
 
         return $released;

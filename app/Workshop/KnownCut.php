@@ -44,7 +44,7 @@ final readonly class KnownCut
         return new self(Needs::of($plan, $shop), $plan->cut->opened($shop->rules), $runs, [
             'setUps' => $writer->setUps($plan->cut),
             'saws' => array_map(static fn (SawAccount $one): array => [
-                'name' => $one->name,
+                'name' => $one->saw->label(),
                 'cuts' => $one->cuts,
                 'time' => Quantity::Duration->show(60 * $one->minutes, $plan->job->units),
                 'blades' => round($one->blades, 2),

@@ -219,19 +219,34 @@ it('says what a wrong length does, and how to save the piece', function () {
         ->assertJsonPath('errors.length.0', fn (string $said): bool => str_contains($said, '"long"'));
 });
 
+/** The group in which a job stands on the rack. */
+function groupOnRack(TestCase $test, Job $job): string
+{
+    $group = '';
+    $test->get('/')->assertInertia(function (Page $page) use (&$group, $job): void {
+        $jobs = array_column($page->toArray()['props']['rack']['jobs'], null, 'number');
+        $group = $jobs[$job->number]['next']['group'];
+    });
+
+    return $group;
+}
+
 it('stands on the rack as short of stock only until that has come in', function () {
     $job = $this->released();
-    $next = function (): string {
-        $group = '';
-        $this->get('/')->assertInertia(function (Page $page) use (&$group): void {
-            $group = $page->toArray()['props']['rack']['jobs'][0]['next']['group'];
-        });
-
-        return $group;
-    };
-    expect($next())->toBe('stock missing');
+    expect(groupOnRack($this, $job))->toBe('stock missing');
     stockUp($this, $job);
-    expect($next())->toBe('to cut and prepare');
+    expect(groupOnRack($this, $job))->toBe('to cut and prepare');
+});
+
+it('stands on the rack as short of stock once a release of another job was promised it', function () {
+    $job = $this->released();
+    stockUp($this, $job);
+    expect(groupOnRack($this, $job))->toBe('to cut and prepare');
+    $document = $this->document($job);
+    $document['job']['number'] = 'TB-2000';
+    $other = $this->postJson('/jobs', ['document' => $document])->assertSuccessful()->json('id');
+    $this->postJson("/jobs/$other/release", ['version' => 1])->assertOk();
+    expect(groupOnRack($this, $job))->toBe('stock missing');
 });
 
 it('prints a shopping list as a table and as a page', function () {

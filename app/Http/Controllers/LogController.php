@@ -77,6 +77,7 @@ final readonly class LogController
             if ($taken[$i]->state === 'stored' && $isCut) {
                 $progress = $this->log->now($job)->progress($this->plans->of($released));
                 $this->stores->follow($job, $this->plans->cut($released), $progress, $by);
+                $this->summaries->storesChanged();
 
                 return;
             }

@@ -11,8 +11,10 @@ use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Stores\ItemKind;
 use UpsweptBead\Core\Stores\Need;
 use UpsweptBead\Core\Stores\Needs;
+use UpsweptBead\Core\Stores\Saw;
 use UpsweptBead\Core\Stores\SawAccount;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+use UpsweptBead\Core\Units\UnitSystem;
 
 function planOfEight(?Shop $shop = null): Plan
 {
@@ -65,6 +67,12 @@ it('buys argon by the bottle, and only beyond what the open ones give', function
         ->and(needsOfEight())->not->toHaveKey('argon', 'nobody has a bottle to go by');
 });
 
+/** @param  list<SawAccount>  $saws */
+function accountOf(Saw $saw, array $saws): SawAccount
+{
+    return array_values(array_filter($saws, static fn (SawAccount $one): bool => $one->saw === $saw))[0];
+}
+
 it('counts the cuts of a job once for every saw, and gives the cheapest first', function () {
     $saws = SawAccount::all(planOfEight()->cut, Shop::bare());
     $pieces = array_sum(array_map(count(...), planOfEight()->cut->pieces));
@@ -76,6 +84,18 @@ it('counts the cuts of a job once for every saw, and gives the cheapest first', 
     expect(count($saws))->toBe(4)
         ->and($saws[0]->cuts)->toBeGreaterThanOrEqual($pieces)->toBeLessThanOrEqual(2 * $pieces);
     // Common practice: an ordinary band blade is worn out after about eight cuts in stainless.
-    $band = array_column($saws, null, 'id')['band'];
+    $band = accountOf(Saw::Band, $saws);
     expect($band->blades)->toBeClose($band->cuts / 8, 1e-9);
+});
+
+it('reckons a saw by what the shop says of it', function () {
+    $rules = ShopRules::shipped()
+        ->with('saw.cold.minutes', '1', UnitSystem::Metric)
+        ->with('saw.cold.cuts', '50', UnitSystem::Metric)
+        ->with('saw.cold.price', '100', UnitSystem::Metric)
+        ->with('cost.hour', '60', UnitSystem::Metric);
+    $cold = accountOf(Saw::Cold, SawAccount::all(planOfEight()->cut, new Shop('S', $rules, Shop::bare()->catalogue, [], [])));
+    // A minute costs 1 and a cut's share of the blade 2.
+    expect($cold->minutes)->toBeClose((float) $cold->cuts, 1e-9)
+        ->and($cold->cost)->toBeClose(3.0 * $cold->cuts, 1e-9);
 });

@@ -10,7 +10,7 @@
     <section class="sheet p-3" aria-label="Which saw">
         <h2 class="heading">Which saw</h2>
         <p class="text-quiet text-sm">
-            <span class="figure">{saws[0].cuts}</span> cuts with deburring; blades and minutes by the shop’s hour.
+            <span class="figure">{saws[0].cuts}</span> cuts with deburring; blades and minutes by the shop’s rules.
         </p>
         <table class="table-plain mt-1">
             <thead

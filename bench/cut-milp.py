@@ -43,6 +43,14 @@ class Programme:
         self.least.append(least)
         self.most.append(most)
 
+    def held_rest(self, used, room):
+        """Keeps what is used within a room; the binary says that the saw can hold what is left of it."""
+        rest = self.binary()
+        self.row(used + [(rest, min(hold + kerf, room))], most=room)
+        if room < hold + kerf:
+            self.row([(rest, 1)], 0, 0)
+        return rest
+
     def solve(self, seconds):
         data = [(i, column, factor) for i, terms in enumerate(self.rows) for column, factor in terms]
         rows, columns, factors = zip(*data)
@@ -230,7 +238,6 @@ for item in problem["stock"]:
                     p.row([(b.before, 1), (b.after, 1), (long_enough, -hold)], least=-b.arc)
             if b is first:
                 p.row(of_first + [(c.open, -1)], 0, 0)
-        p.row([(v, f) for v, f in arcs], most=c.arc - (kerf if is_ring else 0.0))
         if is_ring:
             p.row([(x, 1) for b, place, x in c.placed] + [(c.open, -1)], least=0)
         else:
@@ -251,16 +258,11 @@ for item in problem["stock"]:
                     p.row([(v, 1), (c.open, -1)], most=0)
                     used[leg] += [(part, 1), (v, sum(m.extra) + kerf)]
                     c.remnants[leg].append((m, v))
-                p.row(used[leg], most=legs[leg])
                 p.row(used[leg] + [(full, -legs[leg])], least=0)
-                rest = p.binary()
-                rests.append((rest, 1))
-                p.row(used[leg] + [(rest, hold)], most=max(legs[leg] - kerf, hold))
+                rests.append((p.held_rest(used[leg], legs[leg]), 1))
             for x in (x for b, place, x in c.placed if place == "M"):
                 p.row([(x, -1)] + tangents, least=0)
-        rest = p.binary()
-        rests.append((rest, 1))
-        p.row(arcs + [(rest, hold)], most=max(c.arc - kerf, hold))
+        rests.append((p.held_rest(arcs, c.arc - (kerf if is_ring else 0.0)), 1))
         p.row(rests + [(c.open, -1)], least=0)
         made.append(c)
     if item.get("count") is not None and made:
@@ -292,10 +294,7 @@ for item in problem["stock"]:
             p.row([(v, 1), (c.open, -1)], most=0)
             filled += [(part, 1), (v, sum(m.extra) + kerf)]
             c.held.append((m, v))
-        p.row(filled, most=room)
-        rest = p.binary()
-        p.row(filled + [(rest, hold)], most=max(room - kerf, hold))
-        longs = [(rest, 1)]
+        longs = [(p.held_rest(filled, room), 1)]
         for m, v in c.held:
             long_enough = p.binary()
             longs.append((long_enough, 1))

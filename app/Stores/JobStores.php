@@ -85,17 +85,16 @@ final readonly class JobStores
     {
         DB::transaction(function () use ($job, $cut, $progress, $by, $strictly): void {
             DB::select('select pg_advisory_xact_lock(3, ?)', [$job->id]);
-            $all = $this->book->issued($job);
+            $done = $this->cutOf($cut, $progress);
+            $this->giveBack($job, $cut, $done, $by);
+            $issued = $this->book->issued($job);
             foreach ($cut->opened as $stock) {
-                $done = array_filter($stock->pieces, static fn (Piece $one): bool => $progress->isDone("prepare.$one->mark"));
-                $issued = $all[$stock->key()] ?? null;
-                $isMeant = array_filter($stock->pieces, static fn (Piece $one): bool => $one->mark === $strictly) !== [];
-                if ($done !== [] && $issued === null) {
-                    $issued = $this->take($job, $stock, $by, $isMeant);
-                } elseif ($done === [] && $issued !== null && $this->takeBackLeft($job, $stock, $by)) {
-                    $this->book->putBack($job, $stock->key(), $by);
+                $item = $issued[$stock->key()] ?? null;
+                if ($item === null && $done[$stock->key()] > 0) {
+                    $isMeant = array_filter($stock->pieces, static fn (Piece $one): bool => $one->mark === $strictly) !== [];
+                    $item = $this->take($job, $stock, $by, $isMeant);
                 }
-                if ($issued !== null && count($done) === count($stock->pieces)) {
+                if ($item !== null && $done[$stock->key()] === count($stock->pieces)) {
                     $this->shelve($job, $stock, $cut, $by);
                 }
             }
@@ -124,6 +123,48 @@ final readonly class JobStores
         }
 
         return $standing;
+    }
+
+    /** @return array<string, int> how many pieces of each piece of stock are cut */
+    private function cutOf(KnownCut $cut, Progress $progress): array
+    {
+        $done = [];
+        foreach ($cut->opened as $stock) {
+            $isCut = static fn (Piece $one): bool => $progress->isDone("prepare.$one->mark");
+            $done[$stock->key()] = count(array_filter($stock->pieces, $isCut));
+        }
+
+        return $done;
+    }
+
+    /**
+     * Puts back what is not taken after all: stock of which nothing is cut any more, what a revision no longer opens but
+     * cuts out of another of the same kind, and stock with a shelved rest from which more is to be cut now.
+     *
+     * @param  array<string, int>  $done  pieces cut, by piece of stock
+     */
+    private function giveBack(Job $job, KnownCut $cut, array $done, User $by): void
+    {
+        $issued = $this->book->issued($job);
+        $wanting = [];
+        foreach ($cut->opened as $stock) {
+            if (isset($issued[$stock->key()])) {
+                $isDone = $done[$stock->key()] === count($stock->pieces);
+                $isAgain = ! $isDone && ($done[$stock->key()] === 0 || $this->leftOf($job, $stock) !== []);
+                if ($isAgain && $this->takeBackLeft($job, $stock, $by)) {
+                    $this->book->putBack($job, $stock->key(), $by);
+                }
+                unset($issued[$stock->key()]);
+            } elseif ($done[$stock->key()] > 0) {
+                $wanting[$stock->stockId] = ($wanting[$stock->stockId] ?? 0) + 1;
+            }
+        }
+        foreach ($issued as $key => $item) {
+            if (($wanting[$item->key] ?? 0) > 0) {
+                $this->book->putBack($job, $key, $by);
+                $wanting[$item->key]--;
+            }
+        }
     }
 
     private function take(Job $job, OpenedStock $stock, User $by, bool $isMeant): ?StoreItem

@@ -20,7 +20,8 @@ final readonly class Shelf
     private function __construct(public array $counts, public array $offcuts) {}
 
     /**
-     * What is free for one job: all that is there but what others were promised.
+     * What is free for one job: all that is there but what others were promised, and what was taken for it already. Of that
+     * its earlier pieces were cut, so a revision finds it whole, without the rests that came of it.
      *
      * @param  list<string>|null  $tubes  sizes of tube that are asked for; null for all
      * @param  string  $jobNumber  its number; '' for nobody in particular
@@ -31,16 +32,17 @@ final readonly class Shelf
         [$where, $values] = $tubes === null
             ? ['tube_id is not null', []]
             : ['tube_id = any (?::varchar[])', ['{'.implode(',', array_map(self::quoted(...), $tubes)).'}']];
+        $taken = $jobNumber === '' ? [] : self::takenFor($jobNumber);
         $rows = DB::select(
-            "select id, key, kind, tube_id, stock_id, shape, on_hand, promised from store_items where $where and on_hand > 0 order by id",
-            $values,
+            "select id, key, kind, tube_id, stock_id, shape, on_hand, promised from store_items where $where and (on_hand > 0 or id = any (?::bigint[])) order by id",
+            [...$values, '{'.implode(',', array_keys($taken)).'}'],
         );
         /** @var list<object{id: int, key: string, kind: string, tube_id: string, stock_id: string, shape: string|null, on_hand: string, promised: string}> $rows */
         $isPromised = array_filter($rows, static fn (object $row): bool => (float) $row->promised > 0.0) !== [];
         $own = $isPromised && $jobNumber !== '' ? self::promisedTo($jobNumber) : [];
         $counts = $offcuts = [];
         foreach ($rows as $row) {
-            $free = (int) floor((float) $row->on_hand - (float) $row->promised + ($own[$row->id] ?? 0.0) + 1e-6);
+            $free = (int) floor((float) $row->on_hand - (float) $row->promised + ($own[$row->id] ?? 0.0) + ($taken[$row->id] ?? 0.0) + 1e-6);
             if ($free < 1) {
                 continue;
             }
@@ -52,6 +54,22 @@ final readonly class Shelf
         }
 
         return new self($counts, $offcuts);
+    }
+
+    /** @return array<int, float> what was taken for a job, less what came back as rests, by item */
+    private static function takenFor(string $jobNumber): array
+    {
+        $taken = [];
+        /** @var list<object{item_id: int, taken: string}> $rows */
+        $rows = DB::select(
+            'select item_id, -sum(quantity) as taken from store_entries where job_id = (select id from jobs where number = ?) and opened is not null group by item_id',
+            [$jobNumber],
+        );
+        foreach ($rows as $row) {
+            $taken[$row->item_id] = (float) $row->taken;
+        }
+
+        return $taken;
     }
 
     /** @return array<int, float> by item */

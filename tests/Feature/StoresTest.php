@@ -178,6 +178,55 @@ it('takes stock as its first piece is cut, and shelves what is left after the la
         ->toBe($kept - count(array_filter(array_column($first['left'], 'kept'))));
 });
 
+it('plans a revision from the stock its pieces were cut of already, and takes nothing twice', function () {
+    $job = $this->downpipe();
+    stockUp($this, $job);
+    $this->postJson("/jobs/$job->id/release", ['version' => 1])->assertOk();
+    $before = $this->getJson("/jobs/$job->id/cutting")->json('opened');
+    $cut = fn (string $mark, bool $undo = false) => $this->postJson(
+        "/jobs/$job->id/cutting",
+        ['id' => Str::uuid()->toString(), 'mark' => $mark, 'length' => '', 'units' => 'inch', 'undo' => $undo],
+    )->assertOk();
+    foreach (array_merge(...array_column($before, 'marks')) as $mark) {
+        $cut($mark);
+    }
+    $onHand = static fn (): array => StoreItem::query()->orderBy('id')->pluck('on_hand', 'key')->all();
+    $left = $onHand();
+    $this->postJson("/jobs/$job->id/revise")->assertOk();
+    $plain = static fn (array $opened): array => array_map(static fn (array $one): array => [$one['key'], $one['marks'], $one['left']], $opened);
+    $draft = $this->getJson("/jobs/$job->id/cutting")->json();
+    expect($plain($draft['opened']))->toBe($plain($before))
+        ->and($draft['shopping']['stockToBuy'])->toBe(0);
+    $this->postJson("/jobs/$job->id/release", ['version' => 1])->assertOk();
+    $again = $this->getJson("/jobs/$job->id/cutting")->json();
+    expect($plain($again['opened']))->toBe($plain($before))
+        ->and(array_unique(array_column($again['opened'], 'standing')))->toBe(['taken'])
+        ->and($onHand())->toBe($left)
+        ->and(DB::table('store_promises')->where('job_id', $job->id)->sum('quantity'))->toEqual(0);
+    $last = end($before);
+    $cut($last['marks'][0], undo: true);
+    $cut($last['marks'][0]);
+    expect(StoreItem::query()->where('on_hand', '>', 0)->count())->toBe(count(array_filter($left)))
+        ->and(StoreItem::query()->where('key', $last['stock'])->firstOrFail()->on_hand)->toBe($left[$last['stock']]);
+});
+
+it('cuts a piece of what was taken for the job, where its plan opens that no longer', function () {
+    $job = $this->downpipe();
+    stockUp($this, $job);
+    $this->postJson("/jobs/$job->id/release", ['version' => 1])->assertOk();
+    $opened = $this->getJson("/jobs/$job->id/cutting")->json('opened.0');
+    $item = StoreItem::query()->where('key', $opened['stock'])->firstOrFail();
+    // An earlier revision cut it as the ninth.
+    app(StoresBook::class)->issue($item, 1.0, $job, $this->signIn(Role::Owner), Str::uuid()->toString(), '', "$item->key 9");
+    $left = $item->refresh()->on_hand;
+    $this->postJson(
+        "/jobs/$job->id/cutting",
+        ['id' => Str::uuid()->toString(), 'mark' => $opened['marks'][0], 'length' => '', 'units' => 'inch', 'undo' => false],
+    )->assertOk();
+    expect($item->refresh()->on_hand)->toBe($left)
+        ->and(array_keys(app(StoresBook::class)->issued($job)))->toBe([$opened['key']]);
+});
+
 it('cuts nothing that the stores have not, and logs nothing then', function () {
     $job = $this->released();
     $mark = $this->getJson("/jobs/$job->id/cutting")->json('opened.0.marks.0');

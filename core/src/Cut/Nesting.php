@@ -130,6 +130,7 @@ final readonly class Nesting
                 $one->pieces,
                 Leftover::of($places, $clrMm, $kerfMm, $trimMm),
                 $kerfMm,
+                $trimMm,
             );
         }
 

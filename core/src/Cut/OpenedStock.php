@@ -21,6 +21,7 @@ final readonly class OpenedStock
         public array $pieces,
         public array $left,
         private float $kerfMm,
+        private float $trimMm = 0.0,
     ) {}
 
     /** How often it is sawn: at every end of a piece that is not an end of the stock; a cut between two pieces is one. */
@@ -36,6 +37,42 @@ final readonly class OpenedStock
         }
 
         return $cuts;
+    }
+
+    /**
+     * By how much one of its pieces could be cut longer at one end, straight on; mm. Uncut pieces of a bar give way.
+     *
+     * @param  list<string>  $done  marks of pieces that are cut already
+     */
+    public function roomBeside(Piece $piece, bool $atStart, array $done): float
+    {
+        $place = $piece->place;
+        if ($place === null) {
+            return 0.0;
+        }
+        $others = array_filter($this->pieces, static fn (Piece $one): bool => $one->mark !== $piece->mark);
+        $isBar = $place->arcFromMm >= $place->lengthMm;
+        if ($isBar && array_filter($others, static fn (Piece $one): bool => in_array($one->mark, $done, true)) === []) {
+            return array_sum(array_map(static fn (Leftover $one): float => $one->lengthMm(), $this->left));
+        }
+        $end = $atStart ? $place->startMm() : $place->endMm();
+        $isBefore = $end <= $place->arcFromMm + self::SAME_MM;
+        if (! $isBefore && $end < $place->arcToMm - self::SAME_MM) {
+            return 0.0;
+        }
+        // The straight that this end lies in, less what other pieces take of it.
+        $low = $isBefore ? $this->trimMm : $place->arcToMm;
+        $high = $isBefore ? $place->arcFromMm : $place->lengthMm;
+        $isDown = $end === $place->atMm;
+        foreach ($this->places() as $other) {
+            if ($other->untilMm <= $place->atMm) {
+                $low = max($low, $other->untilMm + $this->kerfMm);
+            } elseif ($other->atMm >= $place->untilMm) {
+                $high = min($high, $other->atMm - $this->kerfMm);
+            }
+        }
+
+        return max(0.0, $isDown ? $end - $low : $high - $end);
     }
 
     /** @return list<Place> in order along it */

@@ -81,13 +81,7 @@ final readonly class WrongLength
             return [new Rescue(RescueKind::GoOn, $piece->mark, 0.0)];
         }
         $opened = self::ofSameTube($piece, $opened);
-        $rescues = [];
-        foreach (self::neighbours($piece, $opened) as $neighbour) {
-            // Only where both meet in a straight does a longer neighbour put the joint elsewhere and nothing else.
-            if (! in_array($neighbour->mark, $done, true) && self::meetStraight($piece, $neighbour)) {
-                $rescues[] = new Rescue(RescueKind::LongerNeighbour, $neighbour->mark, $missingMm);
-            }
-        }
+        $rescues = self::longerNeighbours($piece, $missingMm, $opened, $done);
         $measuredMm = $piece->cutLengthMm() + $offMm;
         foreach ($opened as $stock) {
             foreach ($stock->pieces as $other) {
@@ -125,32 +119,33 @@ final readonly class WrongLength
     }
 
     /**
+     * Only where both meet in a straight, as long as what is missing, does a longer neighbour put the joint elsewhere and
+     * nothing else; and only where its stock has that much more beside it.
+     *
      * @param  list<OpenedStock>  $opened
-     * @return list<Piece> before and behind it in its run
+     * @param  list<string>  $done
+     * @return list<Rescue>
      */
-    private static function neighbours(Piece $piece, array $opened): array
+    private static function longerNeighbours(Piece $piece, float $missingMm, array $opened, array $done): array
     {
-        $near = [];
+        $span = $piece->span;
+        $rescues = [];
         foreach ($opened as $stock) {
             foreach ($stock->pieces as $other) {
-                $touches = abs($other->span->fromMm - $piece->span->toMm) < WrongLength::NEAR_MM
-                    || abs($other->span->toMm - $piece->span->fromMm) < WrongLength::NEAR_MM;
-                if ($other->run === $piece->run && $other->mark !== $piece->mark && $touches) {
-                    $near[] = $other;
+                $isBehind = abs($other->span->fromMm - $span->toMm) < self::NEAR_MM;
+                $isNext = $isBehind || abs($other->span->toMm - $span->fromMm) < self::NEAR_MM;
+                if ($other->run !== $piece->run || ! $isNext || in_array($other->mark, $done, true)) {
+                    continue;
+                }
+                $legMm = $isBehind ? $span->legAfterMm : $span->legBeforeMm;
+                $straightMm = $piece->isBend() ? $legMm : $span->lengthMm();
+                if ($straightMm >= $missingMm && $stock->roomBeside($other, $isBehind, $done) >= $missingMm) {
+                    $rescues[] = new Rescue(RescueKind::LongerNeighbour, $other->mark, $missingMm);
                 }
             }
         }
 
-        return $near;
-    }
-
-    private static function meetStraight(Piece $piece, Piece $other): bool
-    {
-        $isBehind = $other->span->fromMm >= $piece->span->toMm - self::NEAR_MM;
-        $legMm = $isBehind ? $piece->span->legAfterMm : $piece->span->legBeforeMm;
-
-        // Of the neighbour only a straight can be cut longer at will: a leg is as long as its stock has it.
-        return ! $other->isBend() && (! $piece->isBend() || $legMm > 0.0);
+        return $rescues;
     }
 
     /** A straight can be shortened to any other straight of its tube that has the same ends. */

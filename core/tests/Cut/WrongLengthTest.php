@@ -132,6 +132,39 @@ it('always knows a way to go on, and offers no piece that is cut already', funct
     }
 });
 
+it('has a bent neighbour cut longer only along its leg, out of stock that nobody else has', function () {
+    $offered = 0;
+    foreach (eight()->cut->opened(Shop::bare()->rules) as $stock) {
+        foreach ($stock->pieces as $other) {
+            $place = $other->place;
+            if (! $other->isBend() || $place === null) {
+                continue;
+            }
+            foreach (eight()->cut->pieces[$other->run] as $piece) {
+                $wrong = wrongBy($piece, -$piece->allowances->trim->value - 12.0);
+                foreach ($wrong->rescues ?? [] as $rescue) {
+                    if ($rescue->kind !== RescueKind::LongerNeighbour || $rescue->with !== $other->mark) {
+                        continue;
+                    }
+                    $offered++;
+                    $isBehind = $other->span->fromMm > $piece->span->fromMm;
+                    $isDown = ($isBehind ? $place->startMm() : $place->endMm()) === $place->atMm;
+                    $from = $isDown ? $place->atMm - $rescue->mm : $place->untilMm;
+                    $until = $from + $rescue->mm;
+                    expect($from)->toBeGreaterThanOrEqual($isDown ? 0.0 : $place->arcToMm)
+                        ->and($until)->toBeLessThanOrEqual($isDown ? $place->arcFromMm : $place->lengthMm);
+                    foreach ($stock->pieces as $third) {
+                        if ($third !== $other && $third->place !== null) {
+                            expect($third->place->untilMm <= $from + 0.01 || $third->place->atMm >= $until - 0.01)->toBeTrue();
+                        }
+                    }
+                }
+            }
+        }
+    }
+    expect($offered)->toBeGreaterThan(0);
+});
+
 it('lets a short straight become a shorter one of the same tube', function () {
     $piece = somePiece(static fn (Piece $one): bool => ! $one->isBend()
         && in_array(RescueKind::UseAs, kinds(wrongBy($one, -30.0)), true));

@@ -1,5 +1,5 @@
 // Sets what ./bead cut finds in a few seconds beside what a mixed-integer programme finds in minutes (bench/cut-milp.py):
-// node bench/cut-milp.mjs [--kinds header,manifold] [--seeds 5] [--seconds 3] [--minutes 3]
+// node bench/cut-milp.mjs [--kinds header,manifold] [--seeds 5] [--from 1] [--seconds 3] [--minutes 3]
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -13,6 +13,7 @@ const { values } = parseArgs({
     options: {
         kinds: { type: 'string', default: 'header,manifold' },
         seeds: { type: 'string', default: '5' },
+        from: { type: 'string', default: '1' },
         seconds: { type: 'string', default: '3' },
         minutes: { type: 'string', default: '3' },
     },
@@ -21,7 +22,7 @@ const root = new URL('..', import.meta.url).pathname;
 const folder = mkdtempSync(join(tmpdir(), 'bead-milp-'));
 const rows = [];
 for (const kind of values.kinds.split(','))
-    for (let seed = 1; seed <= Number(values.seeds); seed++) {
+    for (let seed = Number(values.from); seed < Number(values.from) + Number(values.seeds); seed++) {
         const problem = KINDS[kind](seed);
         const file = join(folder, 'problem.json');
         writeFileSync(file, JSON.stringify(problem));

@@ -270,6 +270,10 @@ for item in problem["stock"]:
     copies += made
 for terms in choices.values():
     p.row(terms, 1, 1)
+for b in bends:
+    # As long as a piece must be, counted with the least extra that its ends can have.
+    both = sum(min(extra, side(b, which)[4]) for which in ("from", "to"))
+    p.row([(b.before, 1), (b.after, 1)], least=max(least - both, rules["joint_spacing"]) - b.arc)
 
 bars = []
 for item in problem["stock"]:

@@ -5,11 +5,13 @@ declare(strict_types=1);
 use Symfony\Component\Console\Application;
 use UpsweptBead\Cli\CheckCommand;
 use UpsweptBead\Cli\CutCommand;
+use UpsweptBead\Cli\MergeCommand;
 use UpsweptBead\Cli\PlanCommand;
 use UpsweptBead\Cli\RouteCommand;
+use UpsweptBead\Cli\TemplateCommand;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
 $application = new Application('bead', '1');
-$application->addCommands([new CheckCommand, new CutCommand, new PlanCommand, new RouteCommand]);
+$application->addCommands([new CheckCommand, new CutCommand, new MergeCommand, new PlanCommand, new RouteCommand, new TemplateCommand]);
 $application->run();

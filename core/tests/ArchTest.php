@@ -15,7 +15,7 @@ arch('strict types everywhere')->expect('UpsweptBead')->toUseStrictTypes();
 arch('classes are final')->expect('UpsweptBead\Core')->classes()->toBeFinal()->ignoring(['UpsweptBead\Core\Tests', 'UpsweptBead\Core\Geometry\Solid\KeepOut']);
 
 arch('values do not change')
-    ->expect(['UpsweptBead\Core\Units', 'UpsweptBead\Core\Geometry', 'UpsweptBead\Core\Run', 'UpsweptBead\Core\Route', 'UpsweptBead\Core\Plan', 'UpsweptBead\Core\Job',
+    ->expect(['UpsweptBead\Core\Units', 'UpsweptBead\Core\Geometry', 'UpsweptBead\Core\Merge', 'UpsweptBead\Core\Run', 'UpsweptBead\Core\Route', 'UpsweptBead\Core\Plan', 'UpsweptBead\Core\Job',
         'UpsweptBead\Core\Layout', 'UpsweptBead\Core\Cut', 'UpsweptBead\Core\Joint', 'UpsweptBead\Core\Fit', 'UpsweptBead\Core\Weld', 'UpsweptBead\Core\Purge', 'UpsweptBead\Core\Schedule',
         'UpsweptBead\Core\Bench', 'UpsweptBead\Core\Cost', 'UpsweptBead\Core\Survey', 'UpsweptBead\Core\Stock', 'UpsweptBead\Core\Shop'])
     ->classes()->toBeReadonly()
@@ -23,7 +23,7 @@ arch('values do not change')
 
 // Bottom up: each knows only what stands before it.
 const LAYERS = [
-    'Units', 'Reason', 'Geometry', 'Document', 'Stock', 'Run', 'Shop', 'Job', 'Route', 'Survey', 'Layout', 'Cut', 'Joint',
+    'Units', 'Reason', 'Geometry', 'Document', 'Merge', 'Stock', 'Run', 'Shop', 'Job', 'Route', 'Survey', 'Layout', 'Cut', 'Joint',
     'Fit', 'Purge', 'Weld', 'Schedule', 'Bench', 'Cost', 'Plan', 'Stores', 'Exchange',
 ];
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange;
 
-use UpsweptBead\Core\Cut\Problem\Refusal;
 use UpsweptBead\Core\Cut\Search\CutAnswer;
 use UpsweptBead\Core\Cut\Search\CutPiece;
 use UpsweptBead\Core\Cut\Search\CutStatus;
+use UpsweptBead\Core\Document\Refusal;
 
 /** Writes answers to the open cut problem format. */
 final readonly class CutAnswerWriter

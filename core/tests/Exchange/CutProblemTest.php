@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Cut\Problem\CutProblem;
 use UpsweptBead\Core\Cut\Problem\Impossible;
-use UpsweptBead\Core\Cut\Problem\Refusal;
 use UpsweptBead\Core\Document\Fault;
+use UpsweptBead\Core\Document\Refusal;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Exchange\CutProblemReader;
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cut\Problem;
 
+use UpsweptBead\Core\Document\Refusal;
+
 /**
  * What of a problem no plan of cuts can meet, each with its place and amount. Nothing found here is a proof of the
  * opposite: a plan may still not be there.

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cut\Problem;
 
+use UpsweptBead\Core\Document\Refusal;
+
 /** Whether a shelf from which nothing more can be bought is enough, counted so that too little is certain. */
 final readonly class Shelf
 {

@@ -24,7 +24,7 @@ final readonly class DxfWriter
         $entities = [];
         foreach ($skins as $skin) {
             $layer = self::layer($skin->name);
-            array_push($layers, ...self::pairs([0 => 'LAYER', 2 => $layer, 70 => 0, 62 => 7, 6 => 'CONTINUOUS']));
+            $layers[] = $layer;
             foreach ($skin->parts as $part) {
                 array_push($entities, ...$part->axis === null || $part->centre === null
                     ? self::line($part, $layer)
@@ -32,26 +32,13 @@ final readonly class DxfWriter
             }
         }
 
-        return implode("\r\n", [
-            ...self::pairs([0 => 'SECTION', 2 => 'HEADER', 9 => '$ACADVER', 1 => 'AC1009']),
-            ...self::pairs([0 => 'ENDSEC']),
-            ...self::pairs([0 => 'SECTION', 2 => 'TABLES']),
-            ...self::pairs([0 => 'TABLE', 2 => 'LAYER', 70 => count($skins)]),
-            ...$layers,
-            ...self::pairs([0 => 'ENDTAB']),
-            ...self::pairs([0 => 'ENDSEC']),
-            ...self::pairs([0 => 'SECTION', 2 => 'ENTITIES']),
-            ...$entities,
-            ...self::pairs([0 => 'ENDSEC']),
-            ...self::pairs([0 => 'EOF']),
-            '',
-        ]);
+        return Dxf::document($layers, $entities);
     }
 
     /** @return list<string> */
     private static function line(SkinPart $part, string $layer): array
     {
-        return self::pairs([
+        return Dxf::pairs([
             0 => 'LINE', 8 => $layer,
             10 => $part->at->x, 20 => $part->at->y, 30 => $part->at->z,
             11 => $part->endAt->x, 21 => $part->endAt->y, 31 => $part->endAt->z,
@@ -68,28 +55,13 @@ final readonly class DxfWriter
         $arm = $part->at->minus($centre);
         $from = rad2deg(atan2($arm->dot($y), $arm->dot($x)));
 
-        return self::pairs([
+        return Dxf::pairs([
             0 => 'ARC', 8 => $layer,
             10 => $centre->dot($x), 20 => $centre->dot($y), 30 => $centre->dot($axis),
             40 => $part->clrMm,
             50 => fmod($from + 360.0, 360.0), 51 => fmod($from + $part->angleDeg + 360.0, 360.0),
             210 => $axis->x, 220 => $axis->y, 230 => $axis->z,
         ]);
-    }
-
-    /**
-     * @param  array<int, string|int|float>  $values  by group code
-     * @return list<string>
-     */
-    private static function pairs(array $values): array
-    {
-        $lines = [];
-        foreach ($values as $code => $value) {
-            $lines[] = sprintf('%3d', $code);
-            $lines[] = is_float($value) ? sprintf('%.9F', $value) : (string) $value;
-        }
-
-        return $lines;
     }
 
     /** Layers are named in capitals, digits and hyphens. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Cut\Problem;
+namespace UpsweptBead\Core\Document;
 
 /** Why a problem has no answer: what is wrong, at which place of the file, and by how much (mm, degrees or pieces). */
 final readonly class Refusal

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Exchange\Template;
+
+use UpsweptBead\Core\Merge\Template\WrapTemplate;
+
+/** The files a wrap template is written as, each at 1:1. */
+enum TemplateFormat: string
+{
+    case Svg = 'svg';
+    case Dxf = 'dxf';
+    case Pdf = 'pdf';
+
+    public function write(WrapTemplate $template): string
+    {
+        return match ($this) {
+            self::Svg => TemplateSvg::write($template),
+            self::Dxf => TemplateDxf::write($template),
+            self::Pdf => TemplatePdf::write($template),
+        };
+    }
+}

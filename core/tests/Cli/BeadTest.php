@@ -91,3 +91,38 @@ it('finds ways for the runs that have none, and an honest no', function () {
     );
     expect($code)->toBe(1)->and($output)->toContain('no way with two bends from stock')->toContain('too short');
 });
+
+it('answers a merge problem, and names the field of one it refuses', function () {
+    $folder = dirname(__DIR__).'/problems/merge';
+    [$code, $output] = bead('merge', '--problem', "$folder/03-straight-4.json", '--json');
+    $answer = json_decode($output, true);
+    expect($code)->toBe(0)
+        ->and([$answer['format'], $answer['case'], $answer['status']])->toBe(['merge-solution/1', '03-straight-4', 'solved'])
+        ->and($answer['outlet']['plane'])->toBeClose(128.81339, 0, 1e-4);
+    [$code, $output] = bead('merge', '--problem', "$folder/31-no-overlap-straight.json", '--json');
+    expect($code)->toBe(1)
+        ->and(json_decode($output, true)['reasons'][0]['what'])->toBe('tubes-overlap');
+    $broken = str_replace('"wall": 1.65', '"wall": -1', (string) file_get_contents("$folder/16-saddle-60-offset.json"));
+    expect(json_decode(bead('merge', '--problem', jobFile($broken), '--json')[1], true)['reasons'])
+        ->toBe([['what' => 'invalid', 'field' => 'main.wall', 'by' => null]]);
+    expect(json_decode(bead('merge', '--problem', jobFile('{'), '--json')[1], true)['reasons'][0]['field'])->toBe('')
+        ->and(bead('merge')[0])->toBe(2);
+});
+
+it('writes a wrap template, and nothing where there is none', function () {
+    $folder = dirname(__DIR__).'/problems/merge';
+    $output = tempnam(sys_get_temp_dir(), 'bead');
+    unlink($output);
+    $template = static fn (string $problem, string $tube, string $format = 'svg'): array => bead(
+        'template', '--problem', $problem, '--tube', $tube, '--format', $format, '--output', $output,
+    );
+    foreach ([["$folder/10-bent-4-run-on.json", 'A'], ["$folder/03-straight-4.json", 'Z'], ["$folder/31-no-overlap-straight.json", 'A'], [jobFile('{'), 'A']] as [$problem, $tube]) {
+        [$code, , $errors] = $template($problem, $tube);
+        expect($code)->toBe(1)->and($errors)->not->toBe('')->and(is_file($output))->toBeFalse();
+    }
+    expect($template("$folder/03-straight-4.json", 'A', 'png')[0])->toBe(2)
+        ->and($template("$folder/03-straight-4.json", 'A', 'pdf')[0])->toBe(0)
+        ->and((string) file_get_contents($output))->toStartWith('%PDF-1.4')
+        ->and(bead('template', '--problem', "$folder/03-straight-4.json", '--tube', 'A', '--output', '/no/such/folder/t.svg')[0])->toBe(2);
+    unlink($output);
+});

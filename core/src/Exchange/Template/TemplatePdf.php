@@ -7,7 +7,7 @@ namespace UpsweptBead\Core\Exchange\Template;
 use UpsweptBead\Core\Merge\Template\Stroke;
 use UpsweptBead\Core\Merge\Template\WrapTemplate;
 
-/** A wrap template as one PDF page, as large as it needs to be. */
+/** A wrap template as one PDF page, as large as it needs to be, in whole points: some readers shrink other pages to fit. */
 final readonly class TemplatePdf
 {
     private const POINTS_A_MM = 72 / 25.4;
@@ -38,9 +38,9 @@ final readonly class TemplatePdf
             '<< /Type /Catalog /Pages 2 0 R >>',
             '<< /Type /Pages /Kids [3 0 R] /Count 1 >>',
             sprintf(
-                '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 %.4F %.4F] /Resources << /Font << /F1 5 0 R >> >> /Contents 4 0 R >>',
-                ($right - $left) * self::POINTS_A_MM,
-                ($upper - $lower) * self::POINTS_A_MM,
+                '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 %d %d] /Resources << /Font << /F1 5 0 R >> >> /Contents 4 0 R >>',
+                ceil(($right - $left) * self::POINTS_A_MM),
+                ceil(($upper - $lower) * self::POINTS_A_MM),
             ),
             sprintf("<< /Length %d >>\nstream\n%s\nendstream", strlen($stream), $stream),
             '<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica /Encoding /WinAnsiEncoding >>',

@@ -45,16 +45,26 @@ async function write({ call, id }, job, step, until, acknowledged) {
         };
         for (;;) {
             const answer = await call('POST', `/jobs/${job.id}/log`, { entries: [entry] }).catch(() => null);
-            if (answer?.status === 200) {
-                const { state } = JSON.parse(answer.text).results[0];
+            const results = answer?.status === 200 ? resultsIn(answer.text) : null;
+            if (results) {
+                const { state } = results[0];
                 if (state === 'refused') throw new Error(answer.text.slice(0, 300));
                 acknowledged.push(entry.id);
                 break;
             }
-            if (answer && answer.status < 500)
+            if (answer && answer.status !== 200 && answer.status < 500)
                 throw new Error(`${answer.status} ${answer.text.slice(0, 200)}`);
             await sleep(100);
         }
+    }
+}
+
+/** What became of the entries; null where the answer broke off, as its worker was killed: then it is no answer. */
+function resultsIn(text) {
+    try {
+        return JSON.parse(text).results;
+    } catch {
+        return null;
     }
 }
 

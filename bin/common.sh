@@ -75,26 +75,55 @@ front_end_stamp() {
 # What the core worked out under other rules is not taken for true any more.
 rules_stamp() { (cd "$ROOT/core" && find src data -type f -print0 | sort -z | xargs -0 cat) | sha256sum | cut -c1-12; }
 
-install_dependencies() {
-    local stamp
-    export COMPOSER_ALLOW_SUPERUSER=1 COMPOSER_NO_INTERACTION=1
-    for folder in core .; do
-        stamp=$(stamp_of "$ROOT/$folder/composer.json")
-        if ! is_fresh "composer-${folder/./app}" "$stamp" || [ ! -f "$ROOT/$folder/vendor/autoload.php" ]; then
-            say "Installing Composer packages ($folder)"
-            (cd "$ROOT/$folder" && composer install --no-progress --no-scripts --optimize-autoloader >"$VAR/log/composer.log" 2>&1) || die_of "$VAR/log/composer.log" "composer install failed in $folder" "Check that the package registry can be reached, then start again."
-            # Some packages unpack without world-read, and the web server runs as another account.
-            chmod -R a+rX "$ROOT/$folder/vendor"
-            set_stamp "composer-${folder/./app}" "$stamp"
-        fi
+# What installs just now, each as a group of processes of its own.
+INSTALLING=()
+
+# Packages and the front end: none needs another, so the longest of them says how long it takes.
+install_all() {
+    local pid rc=0
+    set -m
+    install_composer core 9>&- &
+    INSTALLING+=($!)
+    install_composer . 9>&- &
+    INSTALLING+=($!)
+    { install_npm && build_front_end; } 9>&- &
+    INSTALLING+=($!)
+    set +m
+    for pid in "${INSTALLING[@]}"; do
+        wait "$pid" || { rc=$?; break; }
     done
+    [ "$rc" -eq 0 ] || end_installing
+    INSTALLING=()
+    [ "$rc" -eq 0 ] || exit 1
     discover_packages
+}
+
+# Nothing goes on installing behind a start that has ended.
+end_installing() {
+    local pid
+    for pid in "${INSTALLING[@]}"; do kill -- "-$pid" 2>/dev/null || true; done
+}
+
+# install_composer FOLDER : the packages of the core, or of the application.
+install_composer() {
+    local folder=$1 name=${1/./app} stamp log
+    stamp=$(stamp_of "$ROOT/$folder/composer.json")
+    log=$VAR/log/composer-$name.log
+    if is_fresh "composer-$name" "$stamp" && [ -f "$ROOT/$folder/vendor/autoload.php" ]; then return; fi
+    say "Installing Composer packages ($folder)"
+    (cd "$ROOT/$folder" && COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --no-scripts --optimize-autoloader >"$log" 2>&1) || die_of "$log" "composer install failed in $folder" "Check that the package registry can be reached, then start again."
+    # Some packages unpack without world-read, and the web server runs as another account.
+    chmod -R a+rX "$ROOT/$folder/vendor"
+    set_stamp "composer-$name" "$stamp"
+}
+
+install_npm() {
+    local stamp
     stamp=$(stamp_of "$ROOT/package-lock.json")
-    if ! is_fresh npm "$stamp" || [ ! -d "$ROOT/node_modules" ]; then
-        say "Installing npm packages"
-        (cd "$ROOT" && npm ci --no-audit --no-fund --prefer-offline >"$VAR/log/npm.log" 2>&1) || die_of "$VAR/log/npm.log" "npm ci failed" "Check that the package registry can be reached, then start again."
-        set_stamp npm "$stamp"
-    fi
+    if is_fresh npm "$stamp" && [ -d "$ROOT/node_modules" ]; then return; fi
+    say "Installing npm packages"
+    (cd "$ROOT" && npm ci --no-audit --no-fund --prefer-offline >"$VAR/log/npm.log" 2>&1) || die_of "$VAR/log/npm.log" "npm ci failed" "Check that the package registry can be reached, then start again."
+    set_stamp npm "$stamp"
 }
 
 # The framework's list of packages; composer runs no scripts here, and the web server's account writes nothing outside its storage.

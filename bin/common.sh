@@ -100,8 +100,12 @@ install_all() {
 
 # Nothing goes on installing behind a start that has ended.
 end_installing() {
-    local pid
+    local pid tries=50
     for pid in "${INSTALLING[@]}"; do kill -- "-$pid" 2>/dev/null || true; done
+    for pid in "${INSTALLING[@]}"; do
+        # npm takes back what it had half unpacked.
+        while [ $((tries--)) -gt 0 ] && kill -0 -- "-$pid" 2>/dev/null; do sleep 0.2; done
+    done
 }
 
 # install_composer FOLDER : the packages of the core, or of the application.

@@ -82,11 +82,11 @@ INSTALLING=()
 install_all() {
     local pid rc=0
     set -m
-    install_composer core 9>&- &
+    { set +m; install_composer core; } 9>&- &
     INSTALLING+=($!)
-    install_composer . 9>&- &
+    { set +m; install_composer .; } 9>&- &
     INSTALLING+=($!)
-    { install_npm && build_front_end; } 9>&- &
+    { set +m; install_npm && build_front_end; } 9>&- &
     INSTALLING+=($!)
     set +m
     for pid in "${INSTALLING[@]}"; do

@@ -100,11 +100,12 @@ install_all() {
 
 # Nothing goes on installing behind a start that has ended.
 end_installing() {
-    local pid tries=50
+    local pid tries=10
     for pid in "${INSTALLING[@]}"; do kill -- "-$pid" 2>/dev/null || true; done
     for pid in "${INSTALLING[@]}"; do
-        # npm takes back what it had half unpacked.
         while [ $((tries--)) -gt 0 ] && kill -0 -- "-$pid" 2>/dev/null; do sleep 0.2; done
+        # npm goes on regardless; what it leaves half unpacked is thrown away by the next installation.
+        kill -KILL -- "-$pid" 2>/dev/null || true
     done
 }
 

@@ -9,6 +9,7 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
+use UpsweptBead\Core\Exchange\Template\Paper;
 use UpsweptBead\Core\Exchange\Template\ProblemTemplate;
 use UpsweptBead\Core\Exchange\Template\TemplateFormat;
 
@@ -21,6 +22,7 @@ final class TemplateCommand extends Command
         $this->addOption('problem', null, InputOption::VALUE_REQUIRED, 'A merge problem (docs/merge-problem.md)');
         $this->addOption('tube', null, InputOption::VALUE_REQUIRED, 'Which of its tubes; branch or main of a saddle');
         $this->addOption('format', null, InputOption::VALUE_REQUIRED, 'svg, dxf or pdf', 'svg');
+        $this->addOption('paper', null, InputOption::VALUE_REQUIRED, 'a4 or letter: a PDF in tiles instead of one page');
         $this->addOption('output', null, InputOption::VALUE_REQUIRED, 'The file to write');
     }
 
@@ -30,6 +32,13 @@ final class TemplateCommand extends Command
         $format = $input->getOption('format');
         [$file, $tube, $to] = [$input->getOption('problem'), $input->getOption('tube'), $input->getOption('output')];
         $format = is_string($format) ? TemplateFormat::tryFrom($format) : null;
+        $paper = $input->getOption('paper');
+        $tiles = is_string($paper) ? Paper::tryFrom($paper) : null;
+        if ($paper !== null && ($tiles === null || $format !== TemplateFormat::Pdf)) {
+            $errors->writeln('--paper is a4 or letter, and for a PDF only.');
+
+            return JobCommand::UNUSABLE;
+        }
         if (! is_string($file) || ! is_string($tube) || ! is_string($to) || $format === null) {
             $errors->writeln('--problem takes a file, --tube a name, --format svg, dxf or pdf, --output a file to write.');
 
@@ -47,7 +56,7 @@ final class TemplateCommand extends Command
 
             return JobCommand::PROBLEMS;
         }
-        if (@file_put_contents($to, $format->write($template)) === false) {
+        if (@file_put_contents($to, $format->write($template, $tiles)) === false) {
             $errors->writeln("$to cannot be written.", OutputInterface::OUTPUT_RAW);
 
             return JobCommand::UNUSABLE;

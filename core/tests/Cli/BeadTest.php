@@ -120,7 +120,8 @@ it('writes a wrap template, and nothing where there is none', function () {
         [$code, , $errors] = $template($problem, $tube);
         expect($code)->toBe(1)->and($errors)->not->toBe('')->and(is_file($output))->toBeFalse();
     }
-    expect($template("$folder/03-straight-4.json", 'A', 'png')[0])->toBe(2)
+    expect(bead('template', '--problem', "$folder/03-straight-4.json", '--tube', 'A', '--format', 'pdf', '--paper', 'a5', '--output', $output)[0])->toBe(2)
+        ->and($template("$folder/03-straight-4.json", 'A', 'png')[0])->toBe(2)
         ->and($template("$folder/03-straight-4.json", 'A', 'pdf')[0])->toBe(0)
         ->and((string) file_get_contents($output))->toStartWith('%PDF-1.4')
         ->and(bead('template', '--problem', "$folder/03-straight-4.json", '--tube', 'A', '--output', '/no/such/folder/t.svg')[0])->toBe(2);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Exchange\MergeProblem;
 use UpsweptBead\Core\Exchange\MergeProblemReader;
+use UpsweptBead\Core\Exchange\Template\Paper;
 use UpsweptBead\Core\Exchange\Template\ProblemTemplate;
 use UpsweptBead\Core\Exchange\Template\TemplateFormat;
 use UpsweptBead\Core\Merge\Template\Layer;
@@ -41,11 +42,11 @@ function linesOfSvg(string $svg): array
 }
 
 /** @return array<string, list<array{float, float}>> what poppler makes of the PDF, y up, in mm, by the colour of its strokes */
-function linesOfPdf(string $pdf): array
+function linesOfPdf(string $pdf, int $page = 1): array
 {
     $file = tempnam(sys_get_temp_dir(), 'template');
     file_put_contents("$file.pdf", $pdf);
-    exec(sprintf('pdftocairo -svg %s %s', escapeshellarg("$file.pdf"), escapeshellarg("$file.svg")));
+    exec(sprintf('pdftocairo -svg -f %1$d -l %1$d %2$s %3$s', $page, escapeshellarg("$file.pdf"), escapeshellarg("$file.svg")));
     $svg = (string) file_get_contents("$file.svg");
     array_map(unlink(...), [$file, "$file.pdf", "$file.svg"]);
     $lines = [];
@@ -134,6 +135,22 @@ it('touches the neighbour all the way round when it is rolled up', function () {
         expect(min($gaps))->toBeLessThan(0.02);
     }
 });
+
+it('is tiled on the paper there is, every page a step further and with a proof line of its own', function (Paper $paper, float $stepMm) {
+    $template = templateOf(SomeMerges::shipped('16-saddle-60-offset'), 'main');
+    assert($template instanceof WrapTemplate);
+    $pdf = TemplateFormat::Pdf->write($template, $paper);
+    expect(substr_count($pdf, '/Type /Page '))->toBe(2);
+    [$first, $second] = [linesOfPdf($pdf, 1), linesOfPdf($pdf, 2)];
+    foreach ([0, 1] as $end) {
+        // The first datum of a page is the template's, wherever the page is cut off.
+        expect($first['datum'][$end][0] - $second['datum'][$end][0])->toBeClose($stepMm, 0, 0.01)
+            ->and($first['datum'][$end][1])->toBeClose($second['datum'][$end][1], 0, 0.01);
+    }
+    expect($first['datum'][1][0] - $first['datum'][0][0])->toBeClose(M_PI * 101.6, 0, 0.02)
+        ->and($first['datum'][0][0])->toBeGreaterThan(12.0)
+        ->and($second['datum'][1][0])->toBeLessThan($paper->sidesMm()[0] - 12.0);
+})->with(['A4' => [Paper::A4, 210.0 - 24.0 - 10.0], 'Letter' => [Paper::Letter, 215.9 - 24.0 - 10.0]]);
 
 it('has the hole of a saddle closed in the middle of the sheet of the main', function () {
     $template = templateOf(SomeMerges::shipped('16-saddle-60-offset'), 'main');

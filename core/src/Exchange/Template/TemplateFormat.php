@@ -13,12 +13,13 @@ enum TemplateFormat: string
     case Dxf = 'dxf';
     case Pdf = 'pdf';
 
-    public function write(WrapTemplate $template): string
+    /** @param  Paper|null  $paper  what a PDF is tiled on; null for one page as large as needed */
+    public function write(WrapTemplate $template, ?Paper $paper = null): string
     {
         return match ($this) {
             self::Svg => TemplateSvg::write($template),
             self::Dxf => TemplateDxf::write($template),
-            self::Pdf => TemplatePdf::write($template),
+            self::Pdf => $paper === null ? TemplatePdf::write($template) : TemplatePdf::tiled($template, $paper),
         };
     }
 }

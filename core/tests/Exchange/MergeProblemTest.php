@@ -5,6 +5,7 @@ declare(strict_types=1);
 use UpsweptBead\Core\Document\Fault;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Exchange\MergeProblemReader;
+use UpsweptBead\Core\Tests\Support\Mutations;
 use UpsweptBead\Core\Tests\Support\SomeMerges;
 
 /**
@@ -49,6 +50,28 @@ it('takes two to six tubes', function (int $count, array $fields) {
 it('refuses what is no merge problem at all', function (string $text) {
     expect(fn () => MergeProblemReader::read($text))->toThrow(UnusableDocument::class);
 })->with(['{"kind": "slip"}', 'no json', '[]', '{"format": "merge-problem/1", "x": NaN}', fn () => str_repeat('[', 100)]);
+
+it('answers or refuses, whatever was done to a file, and what it says can be sent', function (int $seed) {
+    $mutations = new Mutations($seed);
+    $files = array_map(
+        static fn (string $name): array => SomeMerges::shipped($name),
+        ['03-straight-4', '10-bent-4-run-on', '16-saddle-60-offset', '23-piecut-check'],
+    );
+    $files[] = ['format' => 'merge-problem/1', 'case' => 's', 'kind' => 'slip', 'upstream' => ['od' => 41.28, 'wall' => 1.65], 'depth' => 50,
+        'downstream' => ['od' => 45, 'wall' => 1.5], 'lead_in' => 6, 'clearance' => 0.4, 'max_clearance' => 1, 'max_expand_pct' => 12, 'legs' => ['upstream' => 60]];
+    $seen = [];
+    for ($i = 0; $i < 200; $i++) {
+        $document = $mutations->of([...$files[$i % 5], 'psi' => [0, 90]]);
+        try {
+            $answer = SomeMerges::answer(['case' => '', ...$document]);
+            $seen[is_string($answer['status']) ? $answer['status'] : ''] = true;
+            expect(json_encode($answer, JSON_THROW_ON_ERROR))->toBeString();
+        } catch (UnusableDocument $error) {
+            expect($error->getMessage())->not->toBe('');
+        }
+    }
+    expect(array_keys($seen))->toEqualCanonicalizing(['solved', 'refused']);
+})->with([1, 2, 3]);
 
 it('reads a number beyond all numbers as out of range', function () {
     $text = str_replace('"half_angle": 9', '"half_angle": 1e999', (string) file_get_contents(dirname(__DIR__).'/problems/merge/03-straight-4.json'));

@@ -84,7 +84,7 @@ final class SomeMerges
      */
     public static function answer(array $problem): array
     {
-        $read = MergeProblemReader::read(json_encode($problem, JSON_THROW_ON_ERROR));
+        $read = MergeProblemReader::read((string) json_encode($problem, JSON_PARTIAL_OUTPUT_ON_ERROR));
 
         return $read instanceof MergeProblem
             ? MergeAnswerWriter::toArray($read)

@@ -19,6 +19,9 @@ final readonly class StraightCollector implements Collector
     /** How finely generators are asked whether they come out of another tube again. */
     private const LOOK_DEG = 1.0;
 
+    /** Tubes that lean by less (radians) go side by side for more than a kilometre. */
+    private const NO_LEAN = 1e-6;
+
     /** @param  non-empty-list<LeaningTube>  $tubes  two to six, evenly round the axis */
     private function __construct(
         public array $tubes,
@@ -31,7 +34,7 @@ final readonly class StraightCollector implements Collector
     public static function of(array $tubes, Outlet $outlet): self|Refusal
     {
         foreach ($tubes as $tube) {
-            if ($tube->lean <= 0.0) {
+            if ($tube->lean <= self::NO_LEAN) {
                 return new Refusal('half-angle-zero', 'half_angle');
             }
         }

@@ -17,11 +17,10 @@ final readonly class PdfFile
     {
         $objects = [
             '<< /Type /Catalog /Pages 2 0 R >>',
-            sprintf(
-                '<< /Type /Pages /Kids [%s] /Count %d >>',
-                implode(' ', array_map(static fn (int $i): string => sprintf('%d 0 R', 4 + 2 * $i), array_keys($pages))),
-                count($pages),
-            ),
+            sprintf('<< /Type /Pages /Kids [%s] /Count %d >>', implode(' ', array_map(
+                static fn (int $i): string => sprintf('%d 0 R', 4 + 2 * $i),
+                array_keys($pages),
+            )), count($pages)),
             '<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica /Encoding /WinAnsiEncoding >>',
         ];
         foreach ($pages as $i => $page) {

@@ -216,6 +216,12 @@ final readonly class Node
         return $this->finite((float) $this->value, $most);
     }
 
+    /** Whether it is a number above another; says nothing of what it is otherwise. */
+    public function isAbove(float $least): bool
+    {
+        return (is_int($this->value) || is_float($this->value)) && $this->value > $least;
+    }
+
     /** Three numbers, mm where it is a place. */
     public function point(): Vector
     {

@@ -204,7 +204,8 @@ final readonly class MergeProblemReader
     {
         $odMm = ProblemNumbers::positive($node->at('od'));
         $wallMm = ProblemNumbers::positive($node->at('wall'));
-        if ($wallMm >= $odMm / 2) {
+        // A wall is held against an outside diameter only where there is one.
+        if ($node->at('od')->isAbove(0.0) && $wallMm >= $odMm / 2) {
             $node->at('wall')->complain('too-thick', 'must be less than half the outside diameter');
         }
 

@@ -26,6 +26,7 @@ it('names every field that is wrong, and nothing else', function (string $name, 
     expect(mergeFaults(array_replace_recursive(SomeMerges::shipped($name), $change)))->toBe($fields);
 })->with([
     'a negative wall and no od' => ['03-straight-4', ['tubes' => [['od' => null, 'wall' => -1]]], ['tubes[0].od', 'tubes[0].wall']],
+    'no od, so that nothing can be said of its wall' => ['16-saddle-60-offset', ['branch' => ['od' => -50.8]], ['branch.od']],
     'a wall as thick as the tube' => ['16-saddle-60-offset', ['branch' => ['wall' => 30]], ['branch.wall']],
     'two names alike' => ['03-straight-4', ['tubes' => [1 => ['id' => 'A']]], ['tubes[1].id']],
     'no outlet' => ['03-straight-4', ['outlet' => ['diameter' => null]], ['outlet']],

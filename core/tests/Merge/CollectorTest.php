@@ -222,6 +222,10 @@ it('refuses what cannot be built, with the field and the amount', function (arra
     'a blank that is too short' => [
         fn () => [...SomeMerges::shipped('03-straight-4'), 'kind' => 'collector-quarters', 'blank' => 120], 'blank-too-short', 'blank', 9.5,
     ],
+    'quarters of two sizes' => [
+        fn () => array_replace_recursive(SomeMerges::shipped('03-straight-4'), ['kind' => 'collector-quarters', 'blank' => 200, 'tubes' => [1 => ['od' => 43.45]]]),
+        'unequal-tubes', 'tubes.od', 1.0,
+    ],
     'a thin tube that comes out of a thick one again' => [
         fn () => pairOfTubes([
             'tubes' => [['id' => 'A', 'od' => 60, 'wall' => 1.65], ['id' => 'B', 'od' => 25, 'wall' => 1.65, 'half_angle' => 40, 'inlet_radius' => 80]],

@@ -18,6 +18,10 @@ final readonly class Quarters
     /** @param  float  $blankMm  length of each piece of pipe to begin with */
     public static function of(StraightCollector $collector, float $blankMm): self|Refusal
     {
+        $ods = array_map(static fn (LeaningTube $one): float => $one->tube->odMm, $collector->tubes);
+        if (! $collector->isEven) {
+            return new Refusal('unequal-tubes', 'tubes.od', max($ods) - min($ods));
+        }
         $lackingMm = $collector->line(0)->greatestMm() - $blankMm;
         if ($lackingMm > 1e-9) {
             return new Refusal('blank-too-short', 'blank', $lackingMm);

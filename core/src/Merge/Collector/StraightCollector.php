@@ -22,12 +22,15 @@ final readonly class StraightCollector implements Collector
     /** Tubes that lean by less (radians) go side by side for more than a kilometre. */
     private const NO_LEAN = 1e-6;
 
-    /** @param  non-empty-list<LeaningTube>  $tubes  two to six, evenly round the axis */
+    /**
+     * @param  non-empty-list<LeaningTube>  $tubes  two to six, evenly round the axis
+     * @param  bool  $isEven  whether all of them are alike
+     */
     private function __construct(
         public array $tubes,
         private float $planeMm,
         private float $diameterMm,
-        private bool $isEven,
+        public bool $isEven,
     ) {}
 
     /** @param  non-empty-list<LeaningTube>  $tubes  two to six, evenly round the axis */

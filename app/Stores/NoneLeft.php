@@ -6,5 +6,5 @@ namespace App\Stores;
 
 use RuntimeException;
 
-/** Somebody else has what was asked for: which item, how much was wanted and how much there is for it. */
+/** There is none of what was asked for, or somebody else has it; its message says who. */
 final class NoneLeft extends RuntimeException {}

@@ -210,6 +210,36 @@ it('plans a revision from the stock its pieces were cut of already, and takes no
         ->and(StoreItem::query()->where('key', $last['stock'])->firstOrFail()->on_hand)->toBe($left[$last['stock']]);
 });
 
+it('counts a shelved rest off where more is cut of its stock, and shelves what is left then', function () {
+    // Five runs whose straights come out of few sticks.
+    $document = json_decode((string) file_get_contents(base_path('database/demo/rally-coupe-manifold.job.json')), true);
+    $job = Job::query()->findOrFail($this->postJson('/jobs', ['document' => $document])->assertSuccessful()->json('id'));
+    stockUp($this, $job);
+    $this->postJson("/jobs/$job->id/release", ['version' => 1])->assertOk();
+    $cut = fn (string $mark, bool $undo = false) => $this->postJson(
+        "/jobs/$job->id/cutting",
+        ['id' => Str::uuid()->toString(), 'mark' => $mark, 'length' => '', 'units' => 'inch', 'undo' => $undo],
+    )->assertOk();
+    $opened = array_values(array_filter(
+        $this->getJson("/jobs/$job->id/cutting")->json('opened'),
+        static fn (array $one): bool => count($one['marks']) > 1 && array_filter(array_column($one['left'], 'kept')) !== [],
+    ));
+    expect($opened)->not->toBe([]);
+    [$stock, $marks] = [$opened[0]['stock'], $opened[0]['marks']];
+    array_map($cut, $marks);
+    $onHand = StoreItem::query()->where('key', $stock)->firstOrFail()->on_hand;
+    $rests = static fn (): array => StoreItem::query()->where('kind', 'offcut')->where('on_hand', '>', 0)->orderBy('id')->pluck('key')->all();
+    $first = $rests();
+    // One piece is to be cut again, the others stay: their stock is open once more.
+    $cut($marks[0], true);
+    expect($rests())->toBe([])
+        ->and(StoreItem::query()->where('key', $stock)->firstOrFail()->on_hand)->toBe($onHand);
+    $cut($marks[0]);
+    expect($rests())->toHaveCount(count($first))
+        ->and(array_intersect($rests(), $first))->toBe([])
+        ->and(StoreItem::query()->where('key', $stock)->firstOrFail()->on_hand)->toBe($onHand);
+});
+
 it('cuts a piece of what was taken for the job, where its plan opens that no longer', function () {
     $job = $this->downpipe();
     stockUp($this, $job);

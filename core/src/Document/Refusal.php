@@ -8,4 +8,14 @@ namespace UpsweptBead\Core\Document;
 final readonly class Refusal
 {
     public function __construct(public string $what, public string $field, public ?float $by = null) {}
+
+    /** @return array{what: string, field: string, by: float|null} as the open formats write it */
+    public function toArray(): array
+    {
+        return [
+            'what' => $this->what,
+            'field' => $this->field,
+            'by' => $this->by === null ? null : round($this->by, 6),
+        ];
+    }
 }

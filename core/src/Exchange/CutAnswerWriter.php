@@ -55,11 +55,7 @@ final readonly class CutAnswerWriter
             'format' => self::FORMAT,
             'case' => $case,
             'status' => 'refused',
-            'reasons' => array_map(static fn (Refusal $one): array => [
-                'what' => $one->what,
-                'field' => $one->field,
-                'by' => $one->by === null ? null : round($one->by, 6),
-            ], $reasons),
+            'reasons' => array_map(static fn (Refusal $one): array => $one->toArray(), $reasons),
         ];
     }
 

@@ -50,11 +50,7 @@ final readonly class MergeAnswerWriter
             'format' => self::FORMAT,
             'case' => $case,
             'status' => 'refused',
-            'reasons' => array_map(static fn (Refusal $one): array => [
-                'what' => $one->what,
-                'field' => $one->field,
-                'by' => $one->by === null ? null : self::rounded($one->by),
-            ], $reasons),
+            'reasons' => array_map(static fn (Refusal $one): array => $one->toArray(), $reasons),
         ];
     }
 

@@ -14,7 +14,7 @@ final readonly class CutLine
     public const OUTLET = -1;
 
     /** Chords of half a degree are together within 0.01 % of the line. */
-    private const STEP_DEG = 0.5;
+    public const STEP_DEG = 0.5;
 
     private const CORNER_HALVINGS = 50;
 
@@ -72,11 +72,6 @@ final readonly class CutLine
         }
 
         return $sum;
-    }
-
-    public function leastMm(): float
-    {
-        return min(array_map(static fn (LinePoint $one): float => $one->sMm, $this->points));
     }
 
     public function greatestMm(): float

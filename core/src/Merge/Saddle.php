@@ -98,16 +98,22 @@ final readonly class Saddle
         });
     }
 
+    /** The outline of the hole on the outside of the main; its stations are z. */
+    public function hole(): CutLine
+    {
+        return $this->onMainAround($this->holeRadiusMm());
+    }
+
     /** True length of the line where both outsides meet; mm. */
     public function seamMm(): float
     {
-        return $this->lengthOnMainMm($this->branch->outsideMm());
+        return $this->onMainAround($this->branch->outsideMm(), self::FINE_DEG)->lengthMm(CutLine::OUTLET);
     }
 
     /** Length of the hole's edge on the outside of the main; mm. */
     public function holeEdgeMm(): float
     {
-        return $this->lengthOnMainMm($this->holeRadiusMm());
+        return $this->onMainAround($this->holeRadiusMm(), self::FINE_DEG)->lengthMm(CutLine::OUTLET);
     }
 
     /** Radius of the main that the end seats on. */
@@ -116,12 +122,14 @@ final readonly class Saddle
         return $this->seat === Seat::SetOn ? $this->main->outsideMm() : $this->main->boreMm();
     }
 
-    private function lengthOnMainMm(float $radiusMm): float
+    /** Where all lines so far round the branch meet the outside of the main. */
+    private function onMainAround(float $radiusMm, float $stepDeg = CutLine::STEP_DEG): CutLine
     {
-        return CutLine::trace(
-            fn (float $psi): LinePoint => new LinePoint($psi, 0.0, $this->onMain($psi, $radiusMm)),
-            self::FINE_DEG,
-        )->lengthMm(CutLine::OUTLET);
+        return CutLine::trace(function (float $psi) use ($radiusMm): LinePoint {
+            $at = $this->onMain($psi, $radiusMm);
+
+            return new LinePoint($psi, $at->z, $at);
+        }, $stepDeg);
     }
 
     private function onMain(float $psi, float $radiusMm): Vector

@@ -30,6 +30,7 @@ final readonly class SawAccount
         $accounts = [];
         foreach (Saw::cases() as $saw) {
             $minutes = $cuts * $rules->value("saw.$saw->value.minutes");
+            // A blade makes one cut at least, whatever is entered.
             $blades = $cuts / max(1.0, $rules->value("saw.$saw->value.cuts"));
             $cost = $minutes / 60 * $rules->value('cost.hour') + $blades * $rules->value("saw.$saw->value.price");
             $accounts[] = new self($saw, $cuts, $minutes, $blades, $cost);

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Tests\Support\NodeReference;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeMerges;
@@ -185,10 +186,19 @@ it('saws a quarter twice, the pipe turned by a little more than a right angle be
     ];
     $answer = SomeMerges::answer($four);
     [$first, $second] = $answer['cuts'];
-    // The handbook: 90.9° for four at 10°; the plane is found again by putting points of both cuts on it.
+    // The handbook: 90.9° for four at 10°.
     expect($second['psi'] - $first['psi'])->toBeClose(90.9, 0, 0.05)
         ->and($first['start'])->toBe($second['start'])
-        ->and($first['angle'])->toBeClose(rad2deg(asin(sin(deg2rad(10)) * sin(M_PI / 4))), 1e-6);
+        ->and($second['angle'])->toBe($first['angle']);
+    // The plane again, through three places of the seam on one side: how steeply the pipe runs through it.
+    $rows = array_column(SomeMerges::answer([...$four, 'psi' => [110, 140, 170]])['tubes'][0]['table'], 's', 'psi');
+    [$a, $b, $c] = array_map(static fn (int $deg): Vector => new Vector(
+        22.225 * cos(deg2rad($deg)),
+        22.225 * sin(deg2rad($deg)),
+        $rows[$deg],
+    ), [110, 140, 170]);
+    $normal = $b->minus($a)->cross($c->minus($a))->unit();
+    expect(abs(rad2deg(asin($normal->z))))->toBeClose($first['angle'], 0, 0.001);
     $least = min(array_column(SomeMerges::answer([...$four, 'psi' => range(90, 180)])['tubes'][0]['table'], 's'));
     expect($first['start'])->toBeClose($least, 0, 0.05)->and($first['start'])->toBeLessThanOrEqual($least);
 });

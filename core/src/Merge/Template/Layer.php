@@ -22,7 +22,7 @@ enum Layer: string
     /** Ticks and arrows. */
     case Marks = 'marks';
 
-    /** Its colour on paper, as red, green and blue of 255; each is used for nothing else. */
+    /** Its colour on paper, such as #0b3d91; each is used for nothing else. */
     public function colour(): string
     {
         return match ($this) {

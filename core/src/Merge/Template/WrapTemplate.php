@@ -22,6 +22,17 @@ final readonly class WrapTemplate
 
     private const TEXT_MM = 3.0;
 
+    /** How far below the level line the words and the proof line stand, so that no two touch. */
+    private const DEGREES_MM = 6.0;
+
+    private const LEVEL_MM = 11.0;
+
+    private const PROOF_WORD_MM = 16.0;
+
+    private const PROOF_LINE_MM = 18.0;
+
+    private const MARK_MM = 24.0;
+
     /**
      * @param  non-empty-list<Stroke>  $strokes
      * @param  list<Note>  $notes
@@ -44,11 +55,10 @@ final readonly class WrapTemplate
     public static function ofHole(string $mark, Saddle $saddle, float $paperMm): self
     {
         $widthMm = M_PI * ($saddle->main->odMm + $paperMm);
-        $points = array_map(static function (LinePoint $one) use ($saddle, $widthMm): array {
-            [$phi, $zMm] = $saddle->holeAt($one->psi);
-
-            return [$widthMm * $phi / (2 * M_PI), $zMm];
-        }, $saddle->end()->points);
+        $points = array_map(
+            static fn (LinePoint $one): array => [$widthMm * atan2($one->at->y, $one->at->x) / (2 * M_PI), $one->sMm],
+            $saddle->hole()->points,
+        );
 
         return self::sheet($mark, $points, true, -$widthMm / 2, $widthMm);
     }
@@ -61,15 +71,21 @@ final readonly class WrapTemplate
         $topMm = self::STEP_MM * ceil(max($heights) / self::STEP_MM);
         $indexTopMm = $isClosed ? $topMm : max($cut[0][1], $datumMm + self::STEP_MM);
         $rightMm = $leftMm + $widthMm;
+        $proofMm = $datumMm - self::PROOF_LINE_MM;
         $strokes = [
             new Stroke(Layer::Cut, $cut, $isClosed),
             new Stroke(Layer::Index, [[0.0, $datumMm], [0.0, $indexTopMm]]),
             new Stroke(Layer::Datum, [[$leftMm, $datumMm], [$rightMm, $datumMm]]),
-            new Stroke(Layer::Proof, [[$leftMm, $datumMm - 18.0], [$leftMm + self::PROOF_MM, $datumMm - 18.0]]),
+            new Stroke(Layer::Proof, [[$leftMm, $proofMm], [$leftMm + self::PROOF_MM, $proofMm]]),
         ];
         $notes = [
-            new Note($leftMm, $datumMm - 16.0, self::TEXT_MM, '100 mm: measure this before cutting'),
-            new Note($leftMm, $datumMm - 24.0, self::TEXT_MM, "$mark. Print at 100 %, not fitted to the page; this side out."),
+            new Note($leftMm, $datumMm - self::PROOF_WORD_MM, self::TEXT_MM, '100 mm: measure this before cutting'),
+            new Note(
+                $leftMm,
+                $datumMm - self::MARK_MM,
+                self::TEXT_MM,
+                "$mark. Print at 100 %, not fitted to the page; this side out.",
+            ),
         ];
         foreach ([$leftMm, $rightMm] as $i => $xMm) {
             for ($yMm = $datumMm; $yMm <= $topMm + 1e-9; $yMm += self::STEP_MM) {
@@ -81,13 +97,18 @@ final readonly class WrapTemplate
             $xMm = $leftMm + $widthMm * $deg / 360;
             $strokes[] = new Stroke(Layer::Marks, [[$xMm, $datumMm], [$xMm, $datumMm - self::TICK_MM]]);
             $told = $isClosed ? $deg - 180 : $deg;
-            $notes[] = new Note($xMm + 0.5, $datumMm - 6.0, self::TEXT_MM, "{$told}°");
+            $notes[] = new Note($xMm + 0.5, $datumMm - self::DEGREES_MM, self::TEXT_MM, "{$told}°");
         }
 
         return new self([...$strokes, ...self::arrow($leftMm + $widthMm / 8, $datumMm + 2.0)], [
             ...$notes,
             new Note($leftMm + $widthMm / 8 + 2.0, $datumMm + 3.0, self::TEXT_MM, 'flow'),
-            new Note($leftMm, $datumMm - 11.0, self::TEXT_MM, sprintf('The level line is at %g mm.', $datumMm)),
+            new Note(
+                $leftMm,
+                $datumMm - self::LEVEL_MM,
+                self::TEXT_MM,
+                sprintf('The level line is at %g mm.', $datumMm),
+            ),
         ]);
     }
 

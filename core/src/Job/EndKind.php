@@ -24,8 +24,8 @@ enum EndKind: string
         return match ($this) {
             self::VBand => 'V-band ring',
             self::Flange => 'Flange',
-            self::Slip => 'Slips in, clamped',
-            self::Socket => 'Slips in, welded',
+            self::Slip => 'Slip, clamped',
+            self::Socket => 'Slip, welded',
             self::Open => 'Open end',
         };
     }

@@ -20,8 +20,8 @@
     const KINDS: { id: EndKind; name: string; atStart: boolean }[] = [
         { id: 'v-band', name: 'V-band ring', atStart: true },
         { id: 'flange', name: 'Flange', atStart: true },
-        { id: 'slip', name: 'Slips in, clamped', atStart: false },
-        { id: 'socket', name: 'Slips in, welded', atStart: false },
+        { id: 'slip', name: 'Slip, clamped', atStart: false },
+        { id: 'socket', name: 'Slip, welded', atStart: false },
         { id: 'open', name: 'Open end', atStart: true },
     ];
     const kinds = $derived(KINDS.filter(({ atStart }) => side === 'end' || atStart));

@@ -36,7 +36,7 @@
     <fieldset class="sheet space-y-2 p-3" disabled={!mayPlan}>
         <legend class="sr-only">{title}</legend>
         <h2 class="heading">{title}</h2>
-        <div class="grid gap-3 sm:grid-cols-[1fr_8.5rem_11rem_5.5rem]">
+        <div class="grid gap-2 sm:grid-cols-[1fr_8.3rem_10.75rem_5.5rem]">
             <TextField
                 label="Part"
                 value={end.name}

@@ -17,6 +17,7 @@ use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\StoresController;
 use App\Http\Controllers\SurveyController;
+use App\Http\Controllers\TemplateController;
 use App\Models\Job;
 use App\Models\StoreItem;
 use Illuminate\Support\Facades\Route;
@@ -34,6 +35,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs', [JobController::class, 'store'])->can('create', Job::class);
     Route::get('/jobs/{job}/job.json', [JobController::class, 'export'])->can('view', 'job');
     Route::get('/jobs/{job}/stored.json', [JobController::class, 'stored'])->can('view', 'job');
+    Route::get('/jobs/{job}/template.{format}', TemplateController::class)->can('view', 'job')->whereIn('format', ['svg', 'dxf', 'pdf']);
     Route::get('/jobs/{job}/lra.csv', [ExchangeController::class, 'lra'])->can('view', 'job');
     Route::get('/jobs/{job}/xyz.csv', [ExchangeController::class, 'xyz'])->can('view', 'job');
     Route::get('/jobs/{job}/cut-list.csv', [ExchangeController::class, 'cutList'])->can('view', 'job');

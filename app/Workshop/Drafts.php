@@ -10,6 +10,7 @@ use App\Models\RevisionStatus;
 use App\Models\User;
 use App\Stores\JobStores;
 use Illuminate\Support\Facades\DB;
+use UpsweptBead\Core\Branching\Placement;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Stores\Needs;
@@ -22,6 +23,7 @@ final readonly class Drafts
     /** Stores a new job with its first draft. */
     public function begin(CoreJob $document): Job
     {
+        $document = Placement::in($document, $this->workshop->shop());
         $begun = DB::transaction(static function () use ($document): Job {
             $job = Job::query()->create(['number' => $document->number, 'title' => $document->title]);
             Revision::query()->create([
@@ -41,6 +43,8 @@ final readonly class Drafts
     /** @throws StaleDraft if the draft has moved on, or is no draft any more */
     public function save(Job $job, int $version, CoreJob $document): Revision
     {
+        $document = Placement::in($document, $this->workshop->shop());
+
         return DB::transaction(function () use ($job, $version, $document): Revision {
             $draft = $this->lock($job, $version);
             // Set down as it is: a model would first compare it with what was there, value by value.

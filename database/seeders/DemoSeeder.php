@@ -57,6 +57,8 @@ final class DemoSeeder extends Seeder
         $this->drafts->begin($this->job('hill-climb-header'));
         $this->finished($this->drafts->begin($this->routed($this->job('track-car-downpipe'))), $wren);
         $this->drafts->begin($this->job('rally-coupe-manifold'));
+        $this->drafts->begin($this->job('sidecar-collectors'));
+        $this->drafts->begin($this->job('works-van-downpipe'));
     }
 
     private function people(): User

@@ -29,6 +29,7 @@ const ACCESS = [
     'GET jobs/{job}/lra.csv' => EVERYBODY,
     'GET jobs/{job}/xyz.csv' => EVERYBODY,
     'GET jobs/{job}/cut-list.csv' => EVERYBODY,
+    'GET jobs/{job}/template.{format}' => EVERYBODY,
     'GET jobs/{job}/runs.{format}' => EVERYBODY,
     'GET jobs/{job}/route-problem.json' => EVERYBODY,
     'GET jobs/{job}/record.pdf' => EVERYBODY,
@@ -91,7 +92,7 @@ function addresses(): array
 function filledIn(string $uri, int $job, int $search): string
 {
     $item = StoreItem::query()->firstOrCreate(['key' => 'disc'], ['kind' => 'disc', 'name' => 'Disc'])->id;
-    $parts = ['{item}' => $item, '{job}' => $job, '{search}' => $search, '{stage?}' => 'weld', '{format}' => 'step', '{fingerprint}' => str_repeat('0', 32)];
+    $parts = ['{item}' => $item, '{job}' => $job, '{search}' => $search, '{stage?}' => 'weld', '{format}' => 'dxf', '{fingerprint}' => str_repeat('0', 32)];
 
     return '/'.ltrim(strtr($uri, $parts), '/');
 }

@@ -44,7 +44,7 @@ it('prints the plan and what was really used', function () {
 it('loads the made-up demo shop once, with one finished job', function () {
     $this->artisan('bead:demo')->assertSuccessful();
     $this->artisan('bead:demo')->expectsOutput('The demo data is there already.')->assertSuccessful();
-    expect(Job::query()->count())->toBe(5)
+    expect(Job::query()->count())->toBe(7)
         ->and(LogEntry::query()->count())->toBeGreaterThan(20);
     $this->actingAs(User::query()->firstOrFail())
         ->get('/')
@@ -52,9 +52,11 @@ it('loads the made-up demo shop once, with one finished job', function () {
             fn (Page $page) => $page
                 ->where('rack.jobs.0.next.group', 'ready to release')
                 ->where('rack.jobs.1.next.group', 'ready to release')
-                ->where('rack.jobs.2.next.group', 'needs a route')
-                ->where('rack.jobs.3.next.group', 'needs a route')
-                ->where('rack.jobs.4.next.group', 'done')
+                ->where('rack.jobs.2.next.group', 'ready to release')
+                ->where('rack.jobs.3.next.group', 'ready to release')
+                ->where('rack.jobs.4.next.group', 'needs a route')
+                ->where('rack.jobs.5.next.group', 'needs a route')
+                ->where('rack.jobs.6.next.group', 'done')
                 ->has('bottles', 2)
                 ->etc(),
         );

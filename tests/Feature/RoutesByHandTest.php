@@ -22,7 +22,7 @@ it('draws what a dragged vertex leads to, closed, without saving it', function (
         ->assertOk()
         ->assertJsonPath('plan.runs.0.farEnd.closed', true);
     expect($answer->json('route'))->not->toEqual($document['runs'][0]['route'])
-        ->and(array_keys($answer->json('plan')))->toEqualCanonicalizing(['runs', 'set', 'notices'])
+        ->and(array_keys($answer->json('plan')))->toEqualCanonicalizing(['runs', 'set', 'merge', 'notices'])
         ->and($this->document($job))->toEqual($document);
 });
 

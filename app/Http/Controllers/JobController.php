@@ -32,7 +32,7 @@ use UpsweptBead\Core\Units\UnitSystem;
 
 final readonly class JobController
 {
-    public const STAGES = ['survey', 'route', 'cut', 'fit', 'weld', 'bench', 'handover'];
+    public const STAGES = ['survey', 'route', 'merge', 'cut', 'fit', 'weld', 'bench', 'handover'];
 
     public function __construct(private JobView $view, private Workshop $workshop) {}
 

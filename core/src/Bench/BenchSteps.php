@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
+use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Fit\FitStep;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
@@ -13,7 +14,7 @@ use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\ShopRules;
 
 /**
- * The last stage: the whole job laid out as one line of bench steps. All pieces are cut, fittings welded; run by run
+ * The last stage: the whole job laid out as one line of bench steps. Collectors are made whole; all pieces are cut, fittings welded; run by run
  * is tacked and tried as they go in, then all together; each is tacked all round and welded on the bench; the runs are
  * fitted together again and tied to their parts; each is inspected.
  */
@@ -23,10 +24,13 @@ final readonly class BenchSteps
 
     private WeldSteps $welding;
 
+    private CollectorSteps $collecting;
+
     private function __construct(private WorkPlan $work, Job $job, ShopRules $rules)
     {
         $this->fitting = new FitSteps($work->cut, $work->joints, $work->weld, $job);
         $this->welding = new WeldSteps($work->joints, $work->weld, $job, $rules);
+        $this->collecting = new CollectorSteps($work->joints, $job->units);
     }
 
     /** @return list<BenchStep> */
@@ -39,21 +43,59 @@ final readonly class BenchSteps
     private function steps(): array
     {
         if ($this->work->fit->letters === []) {
-            return [];
+            return [...$this->collected(), ...$this->inspected()];
         }
         $isSet = count($this->work->fit->letters) > 1;
 
         return [
+            ...$this->collected(),
             ...$this->prepared(),
             ...$this->welded(Phase::Open),
-            ...$this->welding->cooled($this->openStillHot()),
+            ...$this->welding->cooled($this->stillHot(Phase::Open)),
             ...$this->tried(),
             ...($isSet ? [$this->fitting->trialTogether($this->work->fit->letters)] : []),
             ...array_map($this->fitting->fullTack(...), $this->work->fit->letters),
             ...$this->welded(Phase::Alone, Phase::Bench),
             ...($isSet ? [$this->fitting->refit($this->work->fit->letters)] : []),
             ...$this->welded(Phase::Together),
-            ...$this->welding->cooled(array_diff_key($this->work->schedule->last, $this->openStillHot())),
+            ...$this->welding->cooled(array_diff_key($this->work->schedule->last, $this->settledBefore(null))),
+            ...$this->inspected(),
+        ];
+    }
+
+    /** @return list<BenchStep> every collector made whole, before any run goes on */
+    private function collected(): array
+    {
+        $collectors = $this->work->fit->collectors;
+        $made = array_values(array_filter(
+            $collectors,
+            static fn (BuiltCollector $one): bool => $one->build->make->isMade(),
+        ));
+        $steps = array_merge(...array_map($this->collecting->incoming(...), $collectors));
+        foreach ($made as $one) {
+            $pieces = $this->work->cut->piecesOf($one->build->letter);
+            array_push($steps, ...array_map($this->fitting->prepare(...), $pieces));
+        }
+        foreach ($made as $one) {
+            array_push($steps, ...$this->collecting->tacks($one, $this->work->fit->steps));
+        }
+
+        return [
+            ...$steps,
+            ...$this->welded(Phase::Merge),
+            ...$this->welding->cooled($this->stillHot(Phase::Merge)),
+            ...array_map($this->collecting->outlet(...), $made),
+            ...$this->welded(Phase::Outlet),
+            ...$this->welding->cooled($this->stillHot(Phase::Outlet)),
+            ...array_map($this->collecting->trued(...), $made),
+        ];
+    }
+
+    /** @return list<BenchStep> */
+    private function inspected(): array
+    {
+        return [
+            ...array_map($this->collecting->inspect(...), $this->work->fit->collectors),
             ...array_map($this->fitting->inspect(...), $this->work->fit->letters),
         ];
     }
@@ -70,22 +112,34 @@ final readonly class BenchSteps
     }
 
     /**
-     * Fittings that still cool when all of them are welded: they are measured before anybody tacks their runs.
+     * What was welded in a phase before the runs are tacked and still cools when all of that is done: it is measured
+     * before anybody goes on.
      *
      * @return array<string, float> seconds by joint
      */
-    private function openStillHot(): array
+    private function stillHot(Phase $phase): array
     {
-        $open = $later = [];
+        $welded = $later = [];
         foreach ($this->work->schedule->slots as $slot) {
-            if ($slot->phase === Phase::Open) {
-                $open[$slot->joint->id] = true;
+            if ($slot->phase === $phase) {
+                $welded[$slot->joint->id] = true;
             } else {
                 $later += $slot->checks;
             }
         }
 
-        return array_intersect_key($later + $this->work->schedule->last, $open);
+        return array_intersect_key($later + $this->work->schedule->last, $welded);
+    }
+
+    /** @return array<string, float> what a phase finds measured already, by joint */
+    private function settledBefore(?Phase $phase): array
+    {
+        $settled = [];
+        foreach ([Phase::Merge, Phase::Outlet, Phase::Open] as $earlier) {
+            $settled += $earlier === $phase ? [] : $this->stillHot($earlier);
+        }
+
+        return $settled;
     }
 
     /** @return list<BenchStep> every run tacked from its datum outwards and tried in its place */
@@ -122,8 +176,7 @@ final readonly class BenchSteps
         );
         $steps = [];
         foreach ($slots as $i => $slot) {
-            $checks =
-                $slot->phase === Phase::Open ? $slot->checks : array_diff_key($slot->checks, $this->openStillHot());
+            $checks = array_diff_key($slot->checks, $this->settledBefore($slot->phase));
             array_push(
                 $steps,
                 ...$this->welding->cooled($checks),

@@ -48,6 +48,9 @@ final readonly class FitSteps
                 $do[] = "Of it {$this->length($mm)} are extra at the $end end.";
             }
         }
+        if ($piece->startPrep->isToTemplate() || $piece->endPrep->isToTemplate()) {
+            $do[] = 'Wrap the template round the end, its index line on the marked side, the arrow with the flow. Score the line, saw rough beside it, grind to it until no light passes the seam. Tube held in a vee, never by hand alone.';
+        }
         $do[] = sprintf(
             'Ends: %s; %s. Deburr inside and out.',
             lcfirst($piece->startPrep->label()),
@@ -214,7 +217,7 @@ final readonly class FitSteps
 
     private function tacks(Joint $joint): TackPattern
     {
-        return $this->weld->sheets[$joint->id]->tacks ?? TackPattern::forTube($joint->seam->odMm, $joint->thinnerMm());
+        return $this->weld->sheets[$joint->id]->tacks ?? TackPattern::of($joint);
     }
 
     private function joint(string $id): Joint

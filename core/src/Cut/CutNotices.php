@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cut;
 
+use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Reason\Notice;
 
@@ -13,20 +14,24 @@ final readonly class CutNotices
     /** Two joints no nearer to each other than this many walls, common practice: the heat of one spoils the other. */
     public const WALLS_BETWEEN = 5;
 
-    /** @param  array<string, string>  $paths  places in the job document, by the letter of the run */
+    /** @param  array<string, string>  $paths  places in the job document, by the letter of the run or collector */
     private function __construct(private array $paths) {}
 
     /**
      * @param  list<RoutedRun>  $runs
-     * @param  array<string, list<Piece>>  $pieces  by the letter of the run
+     * @param  list<BuiltCollector>  $collectors
+     * @param  array<string, list<Piece>>  $pieces  by the letter of the run or collector
      * @param  list<Nesting>  $nestings
      * @return list<Notice>
      */
-    public static function of(array $runs, array $pieces, array $nestings): array
+    public static function of(array $runs, array $collectors, array $pieces, array $nestings): array
     {
         $paths = [];
         foreach ($runs as $routed) {
             $paths[$routed->spec->letter] = $routed->path;
+        }
+        foreach ($collectors as $collector) {
+            $paths[$collector->build->letter] = $collector->path;
         }
         $self = new self($paths);
         $notices = [];

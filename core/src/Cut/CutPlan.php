@@ -25,12 +25,14 @@ final readonly class CutPlan
 
     /**
      * @param  array<string, list<Piece>>  $pieces  by the letter of each run that can be cut from stock, in order of flow
+     * @param  array<string, list<Piece>>  $ofCollectors  by the letter of each collector that is made here
      * @param  list<Nesting>  $nestings  one for each size of tube
      * @param  list<StockNeed>  $stock
      * @param  list<Notice>  $notices
      */
     private function __construct(
         public array $pieces,
+        public array $ofCollectors,
         public array $nestings,
         public array $stock,
         public array $notices,
@@ -62,6 +64,16 @@ final readonly class CutPlan
                 $byTube[$routed->tube->id] = [...$byTube[$routed->tube->id] ?? [], ...$ofRun];
             }
         }
+        $collectors = $layout->placement->collectors->all;
+        foreach ($collectors as $collector) {
+            $tube = $collector->tube();
+            $tubes[$tube->id] = $tube;
+            $made = CollectorPieces::of($collector, $job, $shop);
+            if ($made !== []) {
+                $bends[$tube->id] ??= Bends::of($tube, $shop);
+                $byTube[$tube->id] = [...$byTube[$tube->id] ?? [], ...$made];
+            }
+        }
         $nestings = array_map(
             static fn (int|string $id, array $all): Nesting => Nesting::of(
                 $tubes[$id],
@@ -78,12 +90,18 @@ final readonly class CutPlan
                 $pieces[$piece->run][] = $piece;
             }
         }
+        $ofRuns = array_filter(
+            $pieces,
+            static fn (int|string $letter): bool => $layout->run("$letter") !== null,
+            ARRAY_FILTER_USE_KEY,
+        );
 
         return new self(
-            $pieces,
+            $ofRuns,
+            array_diff_key($pieces, $ofRuns),
             $nestings,
             StockNeed::all($nestings, $shop),
-            [...$notices, ...CutNotices::of($layout->runs, $pieces, $nestings)],
+            [...$notices, ...CutNotices::of($layout->runs, $collectors, $pieces, $nestings)],
         );
     }
 
@@ -101,10 +119,10 @@ final readonly class CutPlan
         return $spans === null || $zones === [] ? $spans : Jointing::clearOf($zones, $spans, $routed->run, $stock);
     }
 
-    /** @return list<Piece> */
+    /** @return list<Piece> of a run or a collector */
     public function piecesOf(string $letter): array
     {
-        return $this->pieces[$letter] ?? [];
+        return $this->pieces[$letter] ?? $this->ofCollectors[$letter] ?? [];
     }
 
     public function massKg(string $letter): float
@@ -114,7 +132,7 @@ final readonly class CutPlan
 
     public function totalKg(): float
     {
-        return array_sum(array_map($this->massKg(...), array_keys($this->pieces)));
+        return array_sum(array_map($this->massKg(...), array_keys($this->pieces + $this->ofCollectors)));
     }
 
     /** Between the pieces of each run. */

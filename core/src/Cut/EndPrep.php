@@ -10,6 +10,8 @@ enum EndPrep: string
     case LightBevel = 'light-bevel';
     case BevelAndLand = 'bevel-and-land';
     case Square = 'square';
+    case Template = 'template';
+    case Saddle = 'saddle';
 
     /** Wall from which a full bevel to a land is due (mm). */
     private const HEAVY_MM = 2.0;
@@ -28,6 +30,14 @@ enum EndPrep: string
             self::LightBevel => 'Square, light bevel',
             self::BevelAndLand => 'Bevel, land 0.8 mm',
             self::Square => 'Square',
+            self::Template => 'To its template, light bevel',
+            self::Saddle => 'To the saddle template',
         };
+    }
+
+    /** Whether it is cut along a line round the tube that a template gives. */
+    public function isToTemplate(): bool
+    {
+        return $this === self::Template || $this === self::Saddle;
     }
 }

@@ -136,7 +136,7 @@ final readonly class LeastStock
             Chain::of($links),
             KeepAway::zones($routed),
             [],
-            $spec->start->kind === EndKind::VBand ? $shrinkMm : 0.0,
+            Pieces::startButts($this->job, $spec) ? $shrinkMm : 0.0,
             $trimMm + $slipMm + ($spec->end->kind === EndKind::VBand ? $shrinkMm : 0.0),
         );
     }

@@ -56,9 +56,9 @@ final readonly class Pieces
         $tube = $this->routed->tube;
         $spec = $this->routed->spec;
         // An end of the run is a butt only at a ring; a flange's fillet hardly shrinks, a slip fillet not at all.
-        $startButts = ! $first || $spec->start->kind === EndKind::VBand;
+        $startButts = ! $first || self::startButts($this->job, $spec);
         $endButts = ! $last || $spec->end->kind === EndKind::VBand;
-        $prep = EndPrep::forButt($tube->wallMm);
+        $prepOf = static fn (bool $butts): EndPrep => $butts ? EndPrep::forButt($tube->wallMm) : EndPrep::Square;
         $densityKgM3 = $this->shop->catalogue->metal($this->job->metal)->densityKgM3;
 
         return new Piece(
@@ -68,8 +68,8 @@ final readonly class Pieces
             $span->donor->id ?? $tube->id,
             $bend->angleDeg ?? 0.0,
             $bend->clrMm ?? 0.0,
-            $startButts ? $prep : EndPrep::Square,
-            $endButts ? $prep : EndPrep::Square,
+            $first && $spec->start->saddle !== null ? EndPrep::Saddle : $prepOf($startButts),
+            $last && $spec->end->saddle !== null ? EndPrep::Saddle : $prepOf($endButts),
             // Between two pieces the one upstream is cut longer for the joint; at its start a run has no other.
             $this->allowances($mark, $span, $bend, $first && $startButts, $endButts, $this->slip($mark, $last)),
             $tube->metalAreaMm2() * $span->lengthMm() * $densityKgM3 * 1e-9,
@@ -111,6 +111,12 @@ final readonly class Pieces
         $most = $rules->value('cut.trim_allowance') + $rules->value('fit.slip_depth') + self::MORE_MM;
 
         return $this->bends->spareMm($bend->angleDeg, $bend->clrMm, $legMm, $otherLegMm, $most);
+    }
+
+    /** Whether a run begins with a butt: at a ring, or at the outlet of a collector. */
+    public static function startButts(Job $job, RunSpec $spec): bool
+    {
+        return $spec->start->kind === EndKind::VBand || $job->collectorInto($spec->letter) !== null;
     }
 
     /** Whether the end of a run goes into its part: the inlet of a collector, a muffler, an adapter. */

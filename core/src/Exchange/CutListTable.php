@@ -16,7 +16,7 @@ final readonly class CutListTable
     public static function write(CutPlan $cut): string
     {
         $lines = [self::HEADING];
-        foreach ($cut->pieces as $pieces) {
+        foreach ([...$cut->pieces, ...$cut->ofCollectors] as $pieces) {
             foreach ($pieces as $piece) {
                 $lines[] = self::line($piece);
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Fit;
 
+use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
@@ -11,7 +12,8 @@ use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Insertion\Step;
 
 /**
- * The order in which a whole job is fitted, common practice: fittings on the side first, while their inside is in
+ * The order in which a whole job is fitted, common practice: collectors first, which are whole before a run goes on;
+ * then fittings on the side, while their inside is in
  * reach; then run by run as they can go in, each from its datum outwards with the closing piece last.
  */
 final readonly class BuildOrder
@@ -28,15 +30,25 @@ final readonly class BuildOrder
     ) {}
 
     /**
+     * @param  list<BuiltCollector>  $collectors
      * @param  list<string>  $letters  of the runs, as they go in
      * @param  list<TightSeam>  $tight
      * @return list<FitStep>
      */
-    public static function of(JointList $joints, array $letters, ?Insertion $insertion, array $tight): array
-    {
+    public static function of(
+        JointList $joints,
+        array $collectors,
+        array $letters,
+        ?Insertion $insertion,
+        array $tight,
+    ): array {
         // The tightest comes first and is the one to name.
         $order = new self($joints, $letters, $insertion, array_column(array_reverse($tight), null, 'joint'));
-        $moves = [...$order->fittings()];
+        $moves = [];
+        foreach ($collectors as $collector) {
+            array_push($moves, ...$order->collector($collector));
+        }
+        array_push($moves, ...$order->fittings());
         foreach ($letters as $letter) {
             array_push($moves, ...$order->run($letter));
         }
@@ -53,6 +65,23 @@ final readonly class BuildOrder
         [$brings, $to] = $slides ? [$joint->between, $joint->and] : [$joint->and, $joint->between];
 
         return new FitStep($i + 1, $joint->run, $joint->id, $brings->name, $to->name, $why);
+    }
+
+    /** @return list<array{Joint, string}> joint, and why now */
+    private function collector(BuiltCollector $collector): array
+    {
+        $seams = $collector->seams();
+        $moves = [];
+        foreach ($this->joints->ofRun($collector->build->letter) as $i => $joint) {
+            if ($joint->type === JointType::FlangeFillet) {
+                continue;
+            }
+            $moves[] = [$joint, isset($seams[$i])
+                ? ($i === 0 ? 'The collector is whole before any run goes on: inside seams are out of reach afterwards. ' : '').$seams[$i]->why
+                : 'Once its outlet is pressed round, and before any run goes on: it cannot be reached later.'];
+        }
+
+        return $moves;
     }
 
     /** @return list<array{Joint, string}> joint, and why now */
@@ -97,6 +126,7 @@ final readonly class BuildOrder
         return match (true) {
             $i === 0 && $joint->type === JointType::VBandButt => 'The datum: everything else is measured from it. '
                 .'The piece stays able to turn in the ring until the far end agrees.',
+            $joint->type === JointType::Saddle => 'Ground until it seats without a gap and marked on the fitted branch; only then is the hole cut. Root and edge of the hole are dressed while a hand still gets there.',
             $i === 0 => 'The datum: everything else is measured from it. Bevelled, faced and clean before it is fixed.',
             $joint->type === JointType::Slip => 'Slides in to its depth mark and turns to its line; it is not welded.',
             $joint->type === JointType::SlipFillet => 'Slides in to its depth mark; tacked there, it holds the run and its part together.',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Fit;
 
+use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Layout\Layout;
@@ -23,6 +24,7 @@ use UpsweptBead\Core\Survey\Surroundings;
 final readonly class FitPlan
 {
     /**
+     * @param  list<BuiltCollector>  $collectors  that have something welded here
      * @param  list<string>  $letters  of the runs that are built, as they go in
      * @param  list<FitStep>  $steps
      * @param  list<TightSeam>  $tight  tightest first
@@ -31,6 +33,7 @@ final readonly class FitPlan
      * @param  list<Notice>  $notices
      */
     private function __construct(
+        public array $collectors,
         public array $letters,
         public array $steps,
         public array $tight,
@@ -42,13 +45,18 @@ final readonly class FitPlan
     /** @param  ?Insertion  $insertion  the order in which the runs go in, where it has been worked out */
     public static function of(Job $job, Layout $layout, JointList $joints, Shop $shop, ?Insertion $insertion): self
     {
+        $collectors = array_values(array_filter(
+            $layout->placement->collectors->all,
+            static fn (BuiltCollector $one): bool => $joints->ofRun($one->build->letter) !== [],
+        ));
         $letters = self::letters($layout, $joints, $insertion);
         $tight = TightSeam::all($layout, $joints, $shop->rules);
         $nuts = NutReach::of($job, $layout->runs, Surroundings::goingIn($job, $shop), $shop->rules);
 
         return new self(
+            $collectors,
             $letters,
-            BuildOrder::of($joints, $letters, $insertion, $tight),
+            BuildOrder::of($joints, $collectors, $letters, $insertion, $tight),
             $tight,
             $nuts,
             $insertion,

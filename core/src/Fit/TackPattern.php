@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Fit;
 
+use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Units\Length;
 
 /**
@@ -33,6 +34,14 @@ final readonly class TackPattern
      * @param  list<float>  $fullDeg
      */
     private function __construct(public array $trialDeg, public array $fullDeg, public float $tackMm) {}
+
+    /** Round a tube; along a merge seam, which has two ends, there are no angles to give. */
+    public static function of(Joint $joint): self
+    {
+        return $joint->type->isRound()
+            ? self::forTube($joint->seam->odMm, $joint->thinnerMm())
+            : new self([], [], self::TACK_WALLS * $joint->thinnerMm());
+    }
 
     public static function forTube(float $odMm, float $wallMm): self
     {

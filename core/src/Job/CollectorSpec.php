@@ -10,6 +10,7 @@ final readonly class CollectorSpec
     /**
      * @param  list<string>  $runs  letters, in the order of their ends round the collector
      * @param  list<string>  $firing  letters in firing order, where the mode is cyclic
+     * @param  CollectorBuild|null  $build  how it is made; null where only its inlets were surveyed
      */
     public function __construct(
         public string $name,
@@ -17,6 +18,7 @@ final readonly class CollectorSpec
         public AssignmentMode $mode,
         public array $firing,
         public CollectorEntry $entry = CollectorEntry::Welded,
+        public ?CollectorBuild $build = null,
     ) {}
 
     /**
@@ -26,7 +28,13 @@ final readonly class CollectorSpec
      */
     public function firing(array $firing): self
     {
-        return new self($this->name, $this->runs, $this->mode, $firing, $this->entry);
+        return new self($this->name, $this->runs, $this->mode, $firing, $this->entry, $this->build);
+    }
+
+    /** The same collector, made so. */
+    public function built(?CollectorBuild $build): self
+    {
+        return new self($this->name, $this->runs, $this->mode, $this->firing, $this->entry, $build);
     }
 
     /**
@@ -36,6 +44,6 @@ final readonly class CollectorSpec
      */
     public function holding(array $runs): self
     {
-        return new self($this->name, $runs, $this->mode, $this->firing, $this->entry);
+        return new self($this->name, $runs, $this->mode, $this->firing, $this->entry, $this->build);
     }
 }

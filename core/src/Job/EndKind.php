@@ -11,6 +11,7 @@ enum EndKind: string
     case Flange = 'flange';
     case Slip = 'slip';
     case Socket = 'socket';
+    case Saddle = 'saddle';
     case Open = 'open';
 
     /** Whether the tube goes into the part, as into a muffler or the adapter of a turbine. */
@@ -26,6 +27,7 @@ enum EndKind: string
             self::Flange => 'Flange',
             self::Slip => 'Slip, clamped',
             self::Socket => 'Slip, welded',
+            self::Saddle => 'On the side of another run',
             self::Open => 'Open end',
         };
     }

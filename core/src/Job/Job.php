@@ -87,6 +87,18 @@ final readonly class Job
         return null;
     }
 
+    /** The collector whose outlet a run begins at, if it begins at one. */
+    public function collectorInto(string $letter): ?CollectorSpec
+    {
+        foreach ($this->set->collectors as $collector) {
+            if ($collector->build?->into === $letter) {
+                return $collector;
+            }
+        }
+
+        return null;
+    }
+
     /** The same job shown in other units; every length carries its own unit, so no size changes. */
     public function in(UnitSystem $units): self
     {

@@ -9,7 +9,6 @@ use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Reason\Override;
 use UpsweptBead\Core\Reason\Overrides;
-use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -24,9 +23,12 @@ final readonly class JobReader
 
     private RouteReader $routes;
 
+    private EndReader $ends;
+
     private function __construct(private UnitSystem $units)
     {
         $this->routes = new RouteReader($units);
+        $this->ends = new EndReader($units);
     }
 
     /** @throws UnusableDocument if the text is no job document at all */
@@ -53,6 +55,7 @@ final readonly class JobReader
         $reader = new self($units);
         $runs = array_map($reader->run(...), $root->at('runs')->items(self::MOST_RUNS));
         self::refuseDoubles($root->at('runs'), $runs);
+        self::refuseStrangers($root->at('runs'), $runs);
         $overrides = $root->at('overrides')->isMissing() ? [] : $root->at('overrides')->items(self::MOST_OVERRIDES);
         $job = new Job(
             $head->at('number')->required(40),
@@ -86,99 +89,13 @@ final readonly class JobReader
             $letter,
             $node->at('name')->text('', 100),
             $node->at('tube')->required(60),
-            $this->start($node->at('start')),
-            $this->end($node->at('end')),
+            $this->ends->start($node->at('start')),
+            $this->ends->end($node->at('end')),
             $node->at('route')->isMissing() ? null : $this->routes->read($node->at('route')),
             array_map(
                 $this->fitting(...),
                 $node->at('fittings')->isMissing() ? [] : $node->at('fittings')->items(self::MOST_FITTINGS),
             ),
-        );
-    }
-
-    private function start(Node $node): RunEnd
-    {
-        $start = $this->end($node);
-        if ($start->kind->slipsIn()) {
-            $node->at('kind')->complain('not-at-a-start', 'must be v-band, flange or open: only the end of a run slips into a part');
-        }
-
-        return $start;
-    }
-
-    private function end(Node $node): RunEnd
-    {
-        $node->only(['kind', 'name', 'at', 'direction', 'up', 'metal', 'wall', 'bolts', 'bore']);
-        $at = array_map(fn (Node $item): Length => $item->length($this->units), $node->at('at')->items(3));
-        if (count($at) !== 3) {
-            $node->at('at')->complain('not-a-point', 'must be three lengths: rearward, right, up');
-            $at = [Length::ofMm(0), Length::ofMm(0), Length::ofMm(0)];
-        }
-        $wall = $node->at('wall')->length($this->units);
-        if ($wall->mm <= 0) {
-            $node->at('wall')->complain('not-positive', 'must be more than 0');
-        }
-
-        return new RunEnd(
-            $node->at('kind')->choice(EndKind::class, EndKind::Open),
-            $node->at('name')->text('', 100),
-            $at,
-            $node->at('direction')->direction(),
-            $node->at('up')->isMissing() ? null : $node->at('up')->direction(),
-            $node->at('metal')->required(40),
-            $wall,
-            $node->at('bolts')->isMissing() ? null : $this->bolts($node->at('bolts')),
-            $node->at('bore')->isMissing() ? null : $this->bore($node->at('bore')),
-        );
-    }
-
-    private function bolts(Node $node): FlangeBolts
-    {
-        $node->only(['count', 'circle', 'turn', 'flats']);
-        $count = (int) $node->at('count')->number(12);
-        if ($count < 2) {
-            $node->at('count')->complain('out-of-range', 'must be 2 studs at least and 12 at most');
-        }
-
-        return new FlangeBolts(
-            max(2, $count),
-            $this->positive($node->at('circle')),
-            $node->at('turn')->quantity(Quantity::Angle, $this->units, 360),
-            $this->positive($node->at('flats')),
-        );
-    }
-
-    private function bore(Node $node): Bore
-    {
-        $node->only(['shape', 'width', 'height', 'corner', 'turn']);
-        $shape = $node->at('shape')->choice(BoreShape::class, BoreShape::Round);
-        $width = $this->positive($node->at('width'));
-        $height =
-            $node->at('height')->isMissing() || $shape === BoreShape::Round
-                ? $width
-                : $this->positive($node->at('height'));
-        $corner =
-            $node->at('corner')->isMissing() || $shape !== BoreShape::Rectangle
-                ? Length::ofMm(0)
-                : $this->routes->notNegative($node->at('corner'));
-        if ($shape === BoreShape::D && $height->mm < $width->mm / 2) {
-            $node
-                ->at('height')
-                ->complain(
-                    'out-of-range',
-                    'must be half the width at least: the half circle of a D is as wide as its foot',
-                );
-        }
-        if (2 * $corner->mm > min($width->mm, $height->mm)) {
-            $node->at('corner')->complain('out-of-range', 'must be no more than half of the shorter side');
-        }
-
-        return new Bore(
-            $shape,
-            $width,
-            $height,
-            $corner,
-            $node->at('turn')->isMissing() ? 0.0 : $node->at('turn')->quantity(Quantity::Angle, $this->units, 360),
         );
     }
 
@@ -210,18 +127,6 @@ final readonly class JobReader
         return $value;
     }
 
-    private function positive(Node $node): Length
-    {
-        $length = $node->length($this->units);
-        if ($length->mm <= 0) {
-            $node->complain('not-positive', 'must be more than 0');
-
-            return Length::ofMm(1);
-        }
-
-        return $length;
-    }
-
     private function fitting(Node $node): Fitting
     {
         $node->only(['kind', 'station', 'fromTop']);
@@ -250,6 +155,27 @@ final readonly class JobReader
         $letters = array_map(static fn (RunSpec $run): string => $run->letter, $runs);
         foreach (array_diff_key($letters, array_unique($letters)) as $letter) {
             $node->complain('double-letter', "has two runs with the letter $letter");
+        }
+    }
+
+    /**
+     * A saddle stands on another run of the job.
+     *
+     * @param  list<RunSpec>  $runs
+     */
+    private static function refuseStrangers(Node $node, array $runs): void
+    {
+        $letters = array_map(static fn (RunSpec $run): string => $run->letter, $runs);
+        $items = $node->items(self::MOST_RUNS);
+        foreach ($runs as $i => $run) {
+            foreach (['start' => $run->start->saddle, 'end' => $run->end->saddle] as $end => $saddle) {
+                if ($saddle !== null && ! in_array($saddle->on, array_diff($letters, [$run->letter]), true)) {
+                    $items[$i]->at($end)->at('saddle')->at('on')->complain(
+                        'bad-run',
+                        'must be another run of this job, the one it stands on',
+                    );
+                }
+            }
         }
     }
 }

@@ -108,12 +108,26 @@ final readonly class JobWriter
     }
 
     /** @return array<string, mixed> */
+    private static function saddle(SaddleSpec $saddle): array
+    {
+        return [
+            'on' => $saddle->on,
+            'station' => $saddle->station->entered(),
+            'fromTop' => $saddle->fromTopDeg,
+            'angle' => $saddle->angleDeg,
+            'offset' => $saddle->offset->entered(),
+            'seat' => $saddle->seat->value,
+            ...$saddle->stub === null ? [] : ['stub' => $saddle->stub->entered()],
+        ];
+    }
+
+    /** @return array<string, mixed> */
     private static function end(RunEnd $end): array
     {
         return [
             'kind' => $end->kind->value,
             'name' => $end->name,
-            'at' => array_map(static fn (Length $length): string|float => $length->entered(), $end->at),
+            'at' => Points::entered($end->at),
             'direction' => $end->direction->toArray(),
             ...($end->up === null ? [] : ['up' => $end->up->toArray()]),
             'metal' => $end->metal,
@@ -129,6 +143,7 @@ final readonly class JobWriter
                     ],
                 ],
             ...$end->bore === null ? [] : ['bore' => self::bore($end->bore)],
+            ...$end->saddle === null ? [] : ['saddle' => self::saddle($end->saddle)],
         ];
     }
 }

@@ -11,6 +11,9 @@ use UpsweptBead\Core\Units\Length;
 /** Where a run starts or ends: the part it meets there, the point, and the direction of flow through it. */
 final readonly class RunEnd
 {
+    /** An end this near (mm), facing the same way to this, is there already. */
+    private const SAME = 1e-3;
+
     /** @param  array{Length, Length, Length}  $at */
     public function __construct(
         public EndKind $kind,
@@ -22,36 +25,57 @@ final readonly class RunEnd
         public Length $wall,
         public ?FlangeBolts $bolts = null,
         public ?Bore $bore = null,
+        public ?SaddleSpec $saddle = null,
     ) {}
 
     /** @param  array{Length, Length, Length}  $at */
     public function moved(array $at, Vector $direction): self
     {
-        return new self(
-            $this->kind,
-            $this->name,
-            $at,
-            $direction,
-            $this->up,
-            $this->metal,
-            $this->wall,
-            $this->bolts,
-            $this->bore,
-        );
+        return $this->with($this->name, $at, $direction, $this->up, $this->metal, $this->wall);
     }
 
     public function renamed(string $name): self
     {
+        return $this->with($name, $this->at, $this->direction, $this->up, $this->metal, $this->wall);
+    }
+
+    /** Set against a part that is made here: its name, its metal and its wall go with the place. */
+    public function against(string $name, Frame $frame, string $metal, float $wallMm): self
+    {
+        $now = $this->frame();
+        $isThere = $now->at->distanceTo($frame->at) < self::SAME
+            && $now->forward->distanceTo($frame->forward) < self::SAME
+            && $now->reference->distanceTo($frame->reference) < self::SAME;
+
+        return $this->with(
+            $name,
+            $isThere ? $this->at : Points::of($frame->at),
+            $isThere ? $this->direction : self::rounded($frame->forward),
+            $isThere ? $this->up : self::rounded($frame->reference),
+            $metal,
+            abs($this->wall->mm - $wallMm) < self::SAME ? $this->wall : Length::ofMm($wallMm),
+        );
+    }
+
+    private static function rounded(Vector $one): Vector
+    {
+        return new Vector(round($one->x, 7) + 0.0, round($one->y, 7) + 0.0, round($one->z, 7) + 0.0);
+    }
+
+    /** @param  array{Length, Length, Length}  $at */
+    private function with(string $name, array $at, Vector $direction, ?Vector $up, string $metal, Length $wall): self
+    {
         return new self(
             $this->kind,
             $name,
-            $this->at,
-            $this->direction,
-            $this->up,
-            $this->metal,
-            $this->wall,
+            $at,
+            $direction,
+            $up,
+            $metal,
+            $wall,
             $this->bolts,
             $this->bore,
+            $this->saddle,
         );
     }
 

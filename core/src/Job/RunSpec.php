@@ -25,4 +25,9 @@ final readonly class RunSpec
     {
         return new self($this->letter, $this->name, $this->tubeId, $this->start, $this->end, $route, $this->fittings);
     }
+
+    public function between(RunEnd $start, RunEnd $end): self
+    {
+        return new self($this->letter, $this->name, $this->tubeId, $start, $end, $this->route, $this->fittings);
+    }
 }

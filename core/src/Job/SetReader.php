@@ -19,8 +19,13 @@ final readonly class SetReader
 
     private const MOST_DESIGNS = 12;
 
+    private CollectorReader $collectors;
+
     /** @param  list<string>  $letters  of the runs there are */
-    public function __construct(private UnitSystem $units, private array $letters) {}
+    public function __construct(private UnitSystem $units, private array $letters)
+    {
+        $this->collectors = new CollectorReader($units, $letters);
+    }
 
     public function read(Node $node): SetSpec
     {
@@ -36,11 +41,7 @@ final readonly class SetReader
         if (count(array_unique($names)) !== count($names)) {
             $node->at('keepOuts')->complain('double-name', 'has two entries of one name; each needs its own');
         }
-        $collectors = array_map($this->collector(...), $list('collectors', self::MOST_GROUPS));
-        $this->refuseTwice(
-            $node->at('collectors'),
-            array_merge(...array_map(static fn (CollectorSpec $one): array => $one->runs, $collectors)),
-        );
+        $collectors = $this->collectors->all($list('collectors', self::MOST_GROUPS), $node->at('collectors'));
         $lengths = array_map($this->lengths(...), $list('lengths', self::MOST_GROUPS));
         $this->refuseTwice(
             $node->at('lengths'),
@@ -137,30 +138,9 @@ final readonly class SetReader
 
         return new DesignRun(
             $node->at('letter')->required(2),
-            $this->point($node->at('at')),
+            Points::read($node->at('at'), $this->units),
             $node->at('direction')->direction(),
             (new RouteReader($this->units))->read($node->at('route')),
-        );
-    }
-
-    private function collector(Node $node): CollectorSpec
-    {
-        $node->only(['name', 'runs', 'assignment', 'firing', 'entry']);
-        $mode = $node->at('assignment')->choice(AssignmentMode::class, AssignmentMode::Fixed);
-        $runs = $this->runs($node->at('runs'));
-        $firing = $node->at('firing')->isMissing() ? [] : $this->runs($node->at('firing'));
-        if ($mode === AssignmentMode::Cyclic && array_diff($runs, $firing) !== array_diff($firing, $runs)) {
-            $node
-                ->at('firing')
-                ->complain('bad-order', 'must name each run of the collector once: '.implode(', ', $runs));
-        }
-
-        return new CollectorSpec(
-            $node->at('name')->required(60),
-            $runs,
-            $mode,
-            $firing,
-            $node->at('entry')->choice(CollectorEntry::class, CollectorEntry::Welded),
         );
     }
 
@@ -168,15 +148,15 @@ final readonly class SetReader
     {
         $node->only(['name', 'kind', 'shape', 'at', 'direction', 'to', 'size', 'radius', 'mesh', 'clearance', 'note']);
         $shape = $node->at('shape')->choice(KeepOutShape::class, KeepOutShape::Box);
-        $at = $this->point($node->at('at'));
+        $at = Points::read($node->at('at'), $this->units);
         $bar = $shape->isBar();
-        $to = $bar ? $this->point($node->at('to')) : $at;
+        $to = $bar ? Points::read($node->at('to'), $this->units) : $at;
         if ($bar && hypot(hypot($to[0]->mm - $at[0]->mm, $to[1]->mm - $at[1]->mm), $to[2]->mm - $at[2]->mm) < 1e-3) {
             $node->at('to')->complain('no-length', 'must be another point than the first end');
         }
         $size =
             $shape === KeepOutShape::Box
-                ? $this->point($node->at('size'))
+                ? Points::read($node->at('size'), $this->units)
                 : [Length::ofMm(1), Length::ofMm(1), Length::ofMm(1)];
         foreach ($size as $i => $edge) {
             if ($edge->mm <= 0) {
@@ -225,22 +205,7 @@ final readonly class SetReader
             $node->at('tolerance')->complain('out-of-range', 'must lie between 0.05 and 100 per cent');
         }
 
-        return new LengthSpec($this->runs($node->at('runs')), $target, max($tolerance, 0.05));
-    }
-
-    /** @return list<string> */
-    private function runs(Node $node): array
-    {
-        $runs = [];
-        foreach ($node->items(count($this->letters) + 16) as $item) {
-            $letter = $item->required(2);
-            if (! in_array($letter, $this->letters, true) || in_array($letter, $runs, true)) {
-                $item->complain('bad-run', 'must be a run of this job, each once: '.implode(', ', $this->letters));
-            }
-            $runs[] = $letter;
-        }
-
-        return $runs;
+        return new LengthSpec($this->collectors->runs($node->at('runs')), $target, max($tolerance, 0.05));
     }
 
     /** @param  list<string>  $letters */
@@ -249,18 +214,5 @@ final readonly class SetReader
         foreach (array_diff_key($letters, array_unique($letters)) as $letter) {
             $node->complain('twice', "names the run $letter twice");
         }
-    }
-
-    /** @return array{Length, Length, Length} */
-    private function point(Node $node): array
-    {
-        $parts = array_map(fn (Node $item): Length => $item->length($this->units), $node->items(3));
-        if (count($parts) !== 3) {
-            $node->complain('not-a-point', 'must be three lengths: rearward, right and up');
-
-            return [Length::ofMm(0), Length::ofMm(0), Length::ofMm(0)];
-        }
-
-        return [$parts[0], $parts[1], $parts[2]];
     }
 }

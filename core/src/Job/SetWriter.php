@@ -13,10 +13,7 @@ final readonly class SetWriter
     public static function toArray(SetSpec $set): array
     {
         return [
-            'collectors' => array_map(static fn (CollectorSpec $one): array => [
-                'name' => $one->name, 'runs' => $one->runs, 'assignment' => $one->mode->value, 'firing' => $one->firing,
-                ...($one->entry === CollectorEntry::Welded ? [] : ['entry' => $one->entry->value]),
-            ], $set->collectors),
+            'collectors' => array_map(CollectorWriter::toArray(...), $set->collectors),
             'keepOuts' => array_map(self::keepOut(...), $set->keepOuts),
             'lengths' => array_map(
                 static fn (LengthSpec $one): array => [

@@ -11,7 +11,8 @@ use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Shop\Shop;
 
 /**
- * The third stage: every joint of a job, run by run in the order of flow, and the fittings on the sides of its tubes.
+ * The third stage: every joint of a job, run by run in the order of flow, those of its collectors behind them, and
+ * the fittings on the sides of its tubes.
  */
 final readonly class JointList
 {
@@ -30,10 +31,15 @@ final readonly class JointList
             if ($pieces === []) {
                 continue;
             }
-            $ofRun = new RunJoints($routed, $pieces, $job);
+            $ofRun = new RunJoints($routed, $pieces, $job, $layout->placement);
             array_push($joints, ...$ofRun->joints());
             array_push($fittings, ...$ofRun->fittings());
             array_push($notices, ...Bung::notices($routed, $pieces, $job, $shop->rules));
+        }
+        foreach ($layout->placement->collectors->all as $collector) {
+            if ($cut->piecesOf($collector->build->letter) !== [] || ! $collector->build->make->isMade()) {
+                array_push($joints, ...CollectorJoints::of($collector, $job));
+            }
         }
         $room = new SensorRoom($job, $layout, $shop->rules);
 

@@ -14,6 +14,8 @@ enum JointType: string
     case SlipFillet = 'slip-fillet';
     case Slip = 'slip';
     case Bung = 'bung';
+    case MergeSeam = 'merge-seam';
+    case Saddle = 'saddle';
 
     public function label(): string
     {
@@ -25,6 +27,8 @@ enum JointType: string
             self::SlipFillet => 'Slip fillet',
             self::Slip => 'Slip joint, not welded',
             self::Bung => 'Bung fillet',
+            self::MergeSeam => 'Merge seam',
+            self::Saddle => 'Saddle',
         };
     }
 
@@ -45,9 +49,15 @@ enum JointType: string
         return $this === self::FlangeSeal;
     }
 
+    /** Whether its seam goes once round a tube, so that it has a dial; a merge seam has two ends. */
+    public function isRound(): bool
+    {
+        return $this !== self::MergeSeam;
+    }
+
     /** Whether it joins a run to a part that stays: a flange, a ring, a collector. */
     public function isAtPart(): bool
     {
-        return ! in_array($this, [self::Butt, self::Bung], true);
+        return ! in_array($this, [self::Butt, self::Bung, self::MergeSeam], true);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Joint;
 
+use UpsweptBead\Core\Branching\Placement;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Job\CollectorEntry;
@@ -20,7 +21,12 @@ use UpsweptBead\Core\Run\Clocking;
 final readonly class RunJoints
 {
     /** @param  non-empty-list<Piece>  $pieces */
-    public function __construct(private RoutedRun $routed, private array $pieces, private Job $job) {}
+    public function __construct(
+        private RoutedRun $routed,
+        private array $pieces,
+        private Job $job,
+        private Placement $placement,
+    ) {}
 
     /** @return list<Joint> in the order of flow, fittings last */
     public function joints(): array
@@ -28,7 +34,8 @@ final readonly class RunJoints
         $spec = $this->routed->spec;
         [$first, $last] = [$this->pieces[0], $this->pieces[count($this->pieces) - 1]];
         $joints = [];
-        foreach (self::typesAt($spec->start) as $type) {
+        $starts = $this->job->collectorInto($spec->letter) === null ? self::typesAt($spec->start) : [JointType::Butt];
+        foreach ($starts as $type) {
             $joints[] = $this->atPart($type, self::part($spec->start), $this->tube($first), 0.0, count($joints) + 1);
         }
         for ($i = 1; $i < count($this->pieces); $i++) {
@@ -96,6 +103,7 @@ final readonly class RunJoints
             EndKind::Flange => [JointType::FlangeSeal, JointType::FlangeFillet],
             EndKind::Slip => [JointType::Slip],
             EndKind::Socket => [JointType::SlipFillet],
+            EndKind::Saddle => [JointType::Saddle],
             EndKind::Open => [],
         };
     }
@@ -116,14 +124,13 @@ final readonly class RunJoints
         $letter = $this->routed->spec->letter;
         $acrossMm = $type === JointType::FlangeSeal ? $tube->idMm() : $tube->odMm;
 
-        return new Joint(
-            "{$letter}J$number",
-            $letter,
-            $type,
-            $between,
-            $and,
-            Seam::round($stationMm, $acrossMm, $tube->odMm, $number),
-        );
+        $seam = Seam::round($stationMm, $acrossMm, $tube->odMm, $number);
+        if ($type === JointType::Saddle) {
+            $seamMm = $this->placement->branchAt($letter, $stationMm <= 0.0)->seamMm ?? 0.0;
+            $seam = new Seam($stationMm, max($seamMm, $seam->lengthMm), $tube->odMm, $seam->index);
+        }
+
+        return new Joint("{$letter}J$number", $letter, $type, $between, $and, $seam);
     }
 
     private function tube(Piece $piece): Side

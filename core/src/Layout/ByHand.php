@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Layout;
 
+use UpsweptBead\Core\Branching\Placement;
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\Job;
@@ -43,6 +44,7 @@ final readonly class ByHand
     /** @throws \DomainException if there is no such run, or it has no route yet */
     public static function of(Job $job, Shop $shop, string $letter): self
     {
+        $job = Placement::in($job, $shop);
         $spec =
             $job->run($letter) ??
             throw new \DomainException(sprintf('The job has no run "%s".', mb_substr($letter, 0, 10)));

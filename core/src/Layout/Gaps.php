@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Layout;
 
+use UpsweptBead\Core\Branching\Placement;
 use UpsweptBead\Core\Geometry\Clearance\Chords;
 use UpsweptBead\Core\Geometry\Clearance\Clearance;
 use UpsweptBead\Core\Geometry\Clearance\Contact;
 use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Shop\Shop;
 
 /** Measures how near the runs of a job come to each other and to what stands there, by the rules the search keeps. */
@@ -36,7 +38,7 @@ final readonly class Gaps
     /** To keep-outs that ask for nothing of their own, mm. */
     private float $clearMm;
 
-    public function __construct(private Job $job, private Shop $shop)
+    public function __construct(private Job $job, private Shop $shop, private Placement $placement)
     {
         $rules = $shop->rules;
         $this->wideMm = $job->set->routing->gap->mm ?? $rules->value('clear.tube');
@@ -63,8 +65,15 @@ final readonly class Gaps
                     = fn (): ?Gap => $this->toSolid($run, $chords[$i], $solid);
             }
             for ($j = $i + 1; $j < count($runs); $j++) {
-                $asked[$this->key($runKeys[$i], $runKeys[$j])]
-                    = fn (): ?Gap => $this->between($run, $chords[$i], $runs[$j], $chords[$j]);
+                $beside = $runs[$j];
+                [$p, $q] = [$this->apart($run, $beside), $this->apart($beside, $run)];
+                if ($p === $run && $q === $beside) {
+                    $asked[$this->key($runKeys[$i], $runKeys[$j])]
+                        = fn (): ?Gap => $this->between($run, $chords[$i], $beside, $chords[$j]);
+                } else {
+                    $asked[$this->key($this->runKey($p), $this->runKey($q))]
+                        = fn (): ?Gap => $this->between($p, $this->chords($p), $q, $this->chords($q));
+                }
             }
         }
         $gaps = array_values(array_filter($this->answered($asked)));
@@ -114,6 +123,39 @@ final readonly class Gaps
         $spec = array_column($this->job->set->keepOuts, null, 'name')[$solid->id] ?? null;
 
         return md5(serialize([$spec, $solid->clearanceMm, $solid->exemptFirstMm, $solid->exemptLastMm]));
+    }
+
+    /** A run without the end that stands on another, which touches it there of course. */
+    private function apart(RoutedRun $run, RoutedRun $other): RoutedRun
+    {
+        [$bends, $endMm] = [$run->run->bends, $run->run->endStraightMm];
+        $start = $run->run->start;
+        foreach ($this->placement->branchesOn($other->spec->letter) as $branch) {
+            if ($branch->letter !== $run->spec->letter) {
+                continue;
+            }
+            $hiddenMm = $branch->highMm - $branch->lowMm + $run->tube->odMm / 2 + $this->wideMm;
+            if (! $branch->isStart || $bends === []) {
+                $cutMm = min($endMm, $hiddenMm);
+                $start = $branch->isStart ? $start->advanced($cutMm) : $start;
+                $endMm -= $cutMm;
+            } else {
+                $cutMm = min($bends[0]->straightMm, $hiddenMm);
+                $start = $start->advanced($cutMm);
+                $bends = [$bends[0]->with(straightMm: $bends[0]->straightMm - $cutMm), ...array_slice($bends, 1)];
+            }
+        }
+        if ($start === $run->run->start && $endMm === $run->run->endStraightMm) {
+            return $run;
+        }
+
+        return new RoutedRun(
+            $run->spec,
+            $run->path,
+            $run->tube,
+            new TubeRun($start, $bends, $endMm),
+            $run->farEnd,
+        );
     }
 
     private function toSolid(RoutedRun $run, Chords $chords, KeepOut $solid): ?Gap

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Layout;
 
+use UpsweptBead\Core\Branching\BranchingChecks;
+use UpsweptBead\Core\Branching\Placement;
 use UpsweptBead\Core\Geometry\Clearance\Chords;
 use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Solid\MeshSolid;
@@ -45,10 +47,13 @@ final readonly class Layout
         public Style $style,
         public SetRules $rules,
         public array $notices,
+        public Placement $placement,
     ) {}
 
     public static function of(Job $job, Shop $shop): self
     {
+        $placement = Placement::of($job, $shop);
+        $job = $placement->job;
         $notices = $runs = $tubes = [];
         foreach ($job->runs as $i => $spec) {
             try {
@@ -67,10 +72,11 @@ final readonly class Layout
         }
         $runs = array_values(array_filter($runs));
         $solids = Surroundings::inPlace($job, $shop);
-        $gaps = (new Gaps($job, $shop))->of($runs, $solids);
+        $gaps = (new Gaps($job, $shop, $placement))->of($runs, $solids);
         $lengths = LengthCheck::all($job, $runs);
         array_push(
             $notices,
+            ...BranchingChecks::of($placement, $shop),
             ...self::meshes($job, $solids),
             ...self::gapNotices($job, $gaps),
             ...LengthCheck::notices($job, $lengths),
@@ -80,7 +86,7 @@ final readonly class Layout
         return new self($runs, Lines::of($runs), $tubes, $solids, $gaps, $lengths, Style::of(
             array_combine($letters, array_map(static fn (RoutedRun $one) => $one->run, $runs)),
             array_combine($letters, array_map(static fn (RoutedRun $one): float => $one->tube->odMm, $runs)),
-        ), SetProblem::rules($job, $shop), $notices);
+        ), SetProblem::rules($job, $shop), $notices, $placement);
     }
 
     /**
@@ -94,12 +100,17 @@ final readonly class Layout
         if (count($this->runs) < 2 || count($this->runs) !== count($job->runs)) {
             return null;
         }
+        // What stands on the side of another run goes in with it, or is fitted to it afterwards.
+        $alone = array_values(array_filter($this->runs, static fn (RoutedRun $one): bool => ! $one->isBranch()));
+        if (count($alone) < 2) {
+            return null;
+        }
         $tubes = array_map(static fn (RoutedRun $one): WholeTube => new WholeTube(
             $one->spec->letter,
             $one->line->chords($one->tube->odMm, 0.0, Chords::COARSE),
             $one->line->start->forward,
             $one->line->end->forward,
-        ), $this->runs);
+        ), $alone);
 
         return Insertion::of(
             $tubes,

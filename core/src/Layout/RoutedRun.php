@@ -26,4 +26,10 @@ final readonly class RoutedRun
     ) {
         $this->line = Centreline::of($run);
     }
+
+    /** Whether one of its ends stands on the side of another run. */
+    public function isBranch(): bool
+    {
+        return $this->spec->start->saddle !== null || $this->spec->end->saddle !== null;
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Layout;
 
+use UpsweptBead\Core\Branching\Placement;
 use UpsweptBead\Core\Job\AssignmentMode;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\LengthSpec;
@@ -31,6 +32,12 @@ final readonly class SetProblem
      */
     public static function of(Job $job, Shop $shop): RouteProblem
     {
+        $job = Placement::in($job, $shop);
+        // What stands on the side of another run is routed once that one lies.
+        $job = $job->with(array_values(array_filter(
+            $job->runs,
+            static fn (RunSpec $run): bool => $run->start->saddle === null && $run->end->saddle === null,
+        )), $job->set);
         $ports = array_map(static fn (RunSpec $run): Port => self::port($run, $shop), $job->runs);
         $collectors = self::collectors($job, $shop);
         if ($ports === [] || $collectors === []) {

@@ -8,6 +8,7 @@ use UpsweptBead\Core\Bench\Progress;
 use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Reason\Notice;
 
 /** The next sensible thing to do with a job, and the stage it is done at. */
 final readonly class NextAction
@@ -28,15 +29,33 @@ final readonly class NextAction
             );
         }
         $problems = $plan->problems();
-        if ($plan->job->runs === [] || $problems !== []) {
+        $isEmpty = $plan->job->runs === [] && $plan->layout->placement->collectors->all === [];
+        if ($isEmpty || $problems !== []) {
             $count = count($problems);
 
-            return $plan->job->runs === []
+            return $isEmpty
                 ? new self('survey', 'needs a survey', 'Enter the first run')
-                : new self('route', 'has problems', $count === 1 ? 'Solve 1 problem' : "Solve $count problems");
+                : new self(self::stageOf($problems), 'has problems', $count === 1 ? 'Solve 1 problem' : "Solve $count problems");
         }
 
         return new self('weld', 'ready to release', 'Look it over and release it');
+    }
+
+    /**
+     * The stage where problems are solved: at Merge where all of them are about collectors and branches.
+     *
+     * @param  list<Notice>  $problems
+     */
+    private static function stageOf(array $problems): string
+    {
+        foreach ($problems as $problem) {
+            $isAtMerge = str_contains($problem->path, '.build') || str_contains($problem->path, '.saddle');
+            if (! $isAtMerge) {
+                return 'route';
+            }
+        }
+
+        return 'merge';
     }
 
     /**
@@ -76,7 +95,7 @@ final readonly class NextAction
             'bench' => 0,
             'cut' => 1,
             'weld' => 2,
-            'route' => 3,
+            'route', 'merge' => 3,
             'survey' => 4,
             default => 5,
         };

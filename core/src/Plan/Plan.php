@@ -84,7 +84,10 @@ final readonly class Plan
         foreach ($this->job->runs as $spec) {
             yield from BoreFit::figures($spec, $this->layout->tubes[$spec->letter] ?? null);
         }
-        foreach ($this->cut->pieces as $pieces) {
+        foreach ($this->layout->placement->collectors->all as $collector) {
+            yield from $collector->sizes->figures();
+        }
+        foreach ([...$this->cut->pieces, ...$this->cut->ofCollectors] as $pieces) {
             foreach ($pieces as $piece) {
                 yield from [$piece->allowances->trim, $piece->allowances->shrink, $piece->allowances->slip];
             }

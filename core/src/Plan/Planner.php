@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Plan;
 
 use UpsweptBead\Core\Bench\BenchSteps;
 use UpsweptBead\Core\Bench\WorkPlan;
+use UpsweptBead\Core\Branching\Placement;
 use UpsweptBead\Core\Cut\CutPlan;
 use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Job\Job;
@@ -16,6 +17,7 @@ use UpsweptBead\Core\Route\RouteAnswers;
 use UpsweptBead\Core\Route\RouteRequest;
 use UpsweptBead\Core\Route\TwoBend\TwoBendRouter;
 use UpsweptBead\Core\Schedule\Schedule;
+use UpsweptBead\Core\Shop\RoutingLimits;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Survey\SurveyReport;
@@ -34,6 +36,7 @@ final readonly class Planner
     public static function plan(Job $job, Shop $shop, ?Insertion $insertion = null): Plan
     {
         $sketch = self::sketch($job, $shop);
+        $job = $sketch->job;
         [$layout, $cut, $joints] = [$sketch->layout, $sketch->cut, $sketch->joints];
         $fit = FitPlan::of($job, $layout, $joints, $shop, $insertion);
         $weld = WeldPlan::of($job, $layout, $joints, $shop);
@@ -53,6 +56,7 @@ final readonly class Planner
     public static function sketch(Job $job, Shop $shop): Sketch
     {
         $layout = Layout::of($job, $shop);
+        $job = $layout->placement->job;
         $cut = CutPlan::of($job, $layout, $shop);
 
         return new Sketch($job, $layout, $cut, JointList::of($job, $layout, $cut, $shop));
@@ -66,7 +70,8 @@ final readonly class Planner
      */
     public static function route(Job $job, string $letter, Shop $shop): RouteAnswers
     {
-        $spec = $job->run($letter)
+        $placement = Placement::of($job, $shop);
+        $spec = $placement->job->run($letter)
             ?? throw new \OutOfBoundsException(sprintf('The job has no run "%s".', mb_substr($letter, 0, 20)));
         $tube = $shop->catalogue->tube($spec->tubeId);
 
@@ -74,8 +79,26 @@ final readonly class Planner
             $spec->start->frame(),
             $spec->end->frame(),
             $shop->catalogue->bendsFor($tube->id),
-            $job->set->routing->on($shop->rules->routing()),
+            self::behindSaddles($placement, $letter, $job->set->routing->on($shop->rules->routing())),
             $shop->shelf,
         ));
+    }
+
+    /** Where an end stands on another run, its straight only counts from where the whole tube is there. */
+    private static function behindSaddles(Placement $placement, string $letter, RoutingLimits $limits): RoutingLimits
+    {
+        $hiddenMm = static function (bool $isStart) use ($placement, $letter): float {
+            $branch = $placement->branchAt($letter, $isStart);
+
+            return $branch === null ? 0.0 : $branch->highMm - $branch->lowMm;
+        };
+
+        return new RoutingLimits(
+            $limits->firstStraightMm + $hiddenMm(true),
+            $limits->innerStraightMm,
+            $limits->lastStraightMm + $hiddenMm(false),
+            $limits->minAngleDeg,
+            $limits->grid,
+        );
     }
 }

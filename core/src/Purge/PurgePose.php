@@ -42,6 +42,12 @@ final readonly class PurgePose
         return $poses[0];
     }
 
+    /** Stood on its inlets with the outlet up, where the air leaves. */
+    public static function onItsInlets(): self
+    {
+        return new self(true, 0.0, true);
+    }
+
     /** @return non-empty-list<Frame> */
     private static function frames(TubeRun $run): array
     {

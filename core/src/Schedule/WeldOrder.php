@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Schedule;
 
+use UpsweptBead\Core\Branching\MergeSeam;
 use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Fit\TightSeam;
 use UpsweptBead\Core\Joint\Joint;
@@ -11,7 +12,8 @@ use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
 
 /**
- * The order in which the joints of a whole job are welded, common practice: fittings while their piece is open; seams
+ * The order in which the joints of a whole job are welded, common practice: collectors whole, before any run goes on;
+ * fittings while their piece is open; seams
  * that no torch reaches once the runs stand together; the other butts on the bench, every other one so that neighbours
  * cool; at last what ties the runs to flanges and collectors, a flange inside before outside, hopping between ports.
  */
@@ -23,7 +25,10 @@ final readonly class WeldOrder
         JointType::FlangeSeal,
         JointType::FlangeFillet,
         JointType::SlipFillet,
+        JointType::Saddle,
     ];
+
+    private const OUTLET = 'Bolted to a heat-sink plate, before any run goes on: it cannot be reached later, and it gets hottest.';
 
     private function __construct(private FitPlan $fit, private JointList $joints) {}
 
@@ -32,7 +37,25 @@ final readonly class WeldOrder
     {
         $order = new self($fit, $joints);
 
-        return [...$order->fittings(), ...$order->butts(), ...$order->atParts()];
+        return [...$order->collectors(), ...$order->fittings(), ...$order->butts(), ...$order->atParts()];
+    }
+
+    /** @return list<Weld> the seams of collectors, then what is welded to their outlets */
+    private function collectors(): array
+    {
+        $seams = $outlets = [];
+        foreach ($this->fit->collectors as $collector) {
+            $whys = array_map(static fn (MergeSeam $seam): string => $seam->why, $collector->seams());
+            foreach ($this->joints->ofRun($collector->build->letter) as $i => $joint) {
+                if ($joint->type === JointType::MergeSeam) {
+                    $seams[] = new Weld($joint, Phase::Merge, $whys[$i] ?? '');
+                } else {
+                    $outlets[] = new Weld($joint, Phase::Outlet, self::OUTLET);
+                }
+            }
+        }
+
+        return [...$seams, ...$outlets];
     }
 
     /** @return list<Weld> */
@@ -98,6 +121,7 @@ final readonly class WeldOrder
             JointType::FlangeSeal => 'The inside seal comes before the outside: little heat, no colour through.'
                 .($isSet ? ' From port to port like a bolt pattern, bolted to the fixture.' : ''),
             JointType::SlipFillet => 'Last of all: the collector ties the runs to one another.',
+            JointType::Saddle => 'The branch is tacked into its own run first, its hole cut from it as fitted; the saddle is welded last.',
             default => 'Last: it ties the run to its length.',
         };
     }

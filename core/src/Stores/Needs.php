@@ -102,9 +102,17 @@ final readonly class Needs
                         ItemKind::Band,
                         "Band clamp over {$routed->tube->name}",
                     ),
-                    EndKind::Socket, EndKind::Open => null,
+                    EndKind::Socket, EndKind::Saddle, EndKind::Open => null,
                 };
             }
+        }
+        foreach ($this->plan->layout->placement->collectors->all as $collector) {
+            $outlet = $collector->sizes->outlet;
+            match ($collector->build->part?->kind) {
+                EndKind::VBand => $add("v-band-$outlet->id", ItemKind::Band, "V-band ring for $outlet->name"),
+                EndKind::Flange => $add("flange-$outlet->id", ItemKind::Flange, "Flange port for $outlet->name"),
+                default => null,
+            };
         }
         foreach ($this->plan->joints->fittings as $placed) {
             $kind = $placed->fitting->kind;

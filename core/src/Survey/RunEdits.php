@@ -183,7 +183,10 @@ final readonly class RunEdits
 
         // Moved, a collector keeps the firing order that was entered for it.
         $firing = $letters;
+        $build = null;
         foreach ($job->set->collectors as $one) {
+            // How it is made stays, wherever it is moved to.
+            $build = array_intersect($one->runs, $letters) === [] ? $build : $one->build ?? $build;
             $firing =
                 $one->firing !== [] && array_diff($letters, $one->firing) === [] && count($one->firing) === $count
                     ? $one->firing
@@ -192,7 +195,9 @@ final readonly class RunEdits
 
         return $job->with($runs, $job->set->collecting([
             ...$others,
-            $collector->firing($collector->mode === AssignmentMode::Cyclic ? $firing : []),
+            $collector
+                ->firing($collector->mode === AssignmentMode::Cyclic ? $firing : [])
+                ->built($build?->movedTo(self::place($ring->at), $ring->axis, $ring->turnDeg)),
         ]));
     }
 

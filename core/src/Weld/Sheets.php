@@ -7,10 +7,9 @@ namespace UpsweptBead\Core\Weld;
 use UpsweptBead\Core\Fit\TackPattern;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
-use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Purge\Enclosure;
 use UpsweptBead\Core\Purge\JointPurge;
 use UpsweptBead\Core\Purge\PurgePlan;
-use UpsweptBead\Core\Purge\PurgePose;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
 use UpsweptBead\Core\Reason\Reason;
@@ -19,23 +18,20 @@ use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Metal;
 use UpsweptBead\Core\Units\Quantity;
 
-/** Fills in the weld and purge sheet of every joint of one run. */
+/** Fills in the weld and purge sheet of every joint of one run or one collector. */
 final readonly class Sheets
 {
     private Metal $metal;
 
-    private PurgePose $pose;
-
-    public function __construct(private RoutedRun $routed, private Job $job, private Shop $shop)
+    public function __construct(private Enclosure $inside, private Job $job, private Shop $shop)
     {
         $this->metal = $shop->catalogue->metal($job->metal);
-        $this->pose = PurgePose::of($routed->run, $routed->tube->idMm());
     }
 
     public function sheet(Joint $joint): JointSheet
     {
         $id = $joint->id;
-        [$overrides, $rules, $tube] = [$this->job->overrides, $this->shop->rules, $this->routed->tube];
+        [$overrides, $rules, $tube] = [$this->job->overrides, $this->shop->rules, $this->inside->tube];
         $amps = $overrides->on(Amperage::figure($joint, $rules));
         $pedal = $overrides->on(Amperage::pedal($amps, $id));
         $cup = $overrides->on(Torch::cup($rules, $id));
@@ -55,7 +51,7 @@ final readonly class Sheets
 
         return new JointSheet(
             $joint,
-            TackPattern::forTube($joint->seam->odMm, $joint->thinnerMm()),
+            TackPattern::of($joint),
             ['filler' => $filler, 'tungsten' => $overrides->onChoice(Torch::tungsten($pedal, $id))],
             [
                 'amps' => $amps,
@@ -81,12 +77,10 @@ final readonly class Sheets
 
     private function purge(string $id, float $holdS): PurgePlan
     {
-        $volumeL = $this->routed->tube->boreAreaMm2() * $this->routed->run->lengthMm() * 1e-6;
         $isHot = $this->job->purpose->isUpstreamOfTurbine();
+        $purge = new JointPurge($id, $this->inside->volumeL, $holdS, $isHot, $this->shop->rules, $this->job->overrides);
 
-        $purge = new JointPurge($id, $volumeL, $holdS, $isHot, $this->shop->rules, $this->job->overrides);
-
-        return $purge->plan($this->pose);
+        return $purge->plan($this->inside->pose);
     }
 
     private function preflow(string $id): Figure
@@ -161,7 +155,7 @@ final readonly class Sheets
                 'The seam’s heat spreads along the tube and leaves to still air; until a bare hand can rest on it: best colour, least pull.',
                 [
                     Input::word('Heat in', sprintf('%.0f kJ', $heatJ / 1000)),
-                    Input::of('Wall', Quantity::Wall, $this->routed->tube->wallMm),
+                    Input::of('Wall', Quantity::Wall, $this->inside->tube->wallMm),
                     $touch->asInput(),
                 ],
                 Source::memory('Carslaw & Jaeger, Conduction of Heat in Solids'),

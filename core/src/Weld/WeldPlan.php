@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Weld;
 
+use Closure;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Purge\Enclosure;
 use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Shop\Shop;
 
@@ -23,17 +25,17 @@ final readonly class WeldPlan
     public static function of(Job $job, Layout $layout, JointList $joints, Shop $shop): self
     {
         $sheets = $notices = [];
-        foreach ($layout->runs as $routed) {
-            $ofRun = null;
-            foreach ($joints->ofRun($routed->spec->letter) as $joint) {
+        foreach (self::enclosures($layout) as $letter => [$path, $inside]) {
+            $ofOne = null;
+            foreach ($joints->ofRun("$letter") as $joint) {
                 if (! $joint->type->isWelded()) {
                     continue;
                 }
-                $ofRun ??= new Sheets($routed, $job, $shop);
-                $sheets[$joint->id] = $ofRun->sheet($joint);
+                $ofOne ??= new Sheets($inside(), $job, $shop);
+                $sheets[$joint->id] = $ofOne->sheet($joint);
                 $filler = $sheets[$joint->id]->choices['filler'];
                 if ($filler->value === Filler::NONE && $joint->type !== JointType::FlangeSeal) {
-                    $notices[] = Notice::problem($routed->path, "Joint $joint->id: {$filler->reason->rule}");
+                    $notices[] = Notice::problem($path, "Joint $joint->id: {$filler->reason->rule}");
                 }
             }
         }
@@ -46,5 +48,19 @@ final readonly class WeldPlan
         }
 
         return new self($sheets, $argon, $notices);
+    }
+
+    /** @return array<array-key, array{string, Closure(): Enclosure}> by the letter of each run and collector */
+    private static function enclosures(Layout $layout): array
+    {
+        $all = [];
+        foreach ($layout->runs as $routed) {
+            $all[$routed->spec->letter] = [$routed->path, static fn (): Enclosure => Enclosure::ofRun($routed)];
+        }
+        foreach ($layout->placement->collectors->all as $one) {
+            $all[$one->build->letter] = [$one->path, static fn (): Enclosure => Enclosure::ofCollector($one)];
+        }
+
+        return $all;
     }
 }

@@ -284,7 +284,7 @@ it('says where the saw has nothing to hold, and where two joints are too near', 
 
         return implode("\n", array_map(
             static fn (Notice $notice): string => $notice->message,
-            CutNotices::of([$routed], ['C' => $nesting->pieces], [$nesting]),
+            CutNotices::of([$routed], [], ['C' => $nesting->pieces], [$nesting]),
         ));
     };
     // Half a short elbow on 38.1 mm: 30 mm of piece and 29 left, the saw wants 2 in.

@@ -1,6 +1,6 @@
 // Made from docs/schemas by bin/schemas.mjs; change it there.
 
-export type Stage = 'survey' | 'route' | 'cut' | 'fit' | 'weld' | 'bench' | 'handover';
+export type Stage = 'survey' | 'route' | 'merge' | 'cut' | 'fit' | 'weld' | 'bench' | 'handover';
 export type Purpose = 'turbo-downpipe' | 'turbo-manifold' | 'header' | 'collector' | 'system' | 'repair';
 export type Units = 'inch' | 'metric';
 /**
@@ -11,7 +11,7 @@ export type Metal = string;
  * Millimetres as a number, or a text with a unit such as "1 5/8 in", "41.3mm", "16ga".
  */
 export type LengthText = number | string;
-export type EndKind = 'v-band' | 'flange' | 'slip' | 'socket' | 'open';
+export type EndKind = 'v-band' | 'flange' | 'slip' | 'socket' | 'saddle' | 'open';
 /**
  * Rearward, right and up.
  */
@@ -25,10 +25,12 @@ export type BoreShape = 'round' | 'oval' | 'd' | 'rectangle';
  * Degrees as a number, or a text such as "30°".
  */
 export type AngleText = number | string;
+export type Seat = 'set-on' | 'set-in';
 export type Lockable = 'straight' | 'rotation' | 'angle';
 export type FittingKind = 'oxygen-sensor-bung' | 'temperature-probe';
 export type AssignmentMode = 'fixed' | 'any' | 'cyclic';
 export type CollectorEntry = 'welded' | 'slip';
+export type CollectorMake = 'straight' | 'bent' | 'quarters' | 'bought';
 export type KeepOutKind =
     | 'block'
     | 'frame'
@@ -249,6 +251,7 @@ export interface EndDocument {
     wall: LengthText;
     bolts?: BoltsDocument | null;
     bore?: BoreDocument | null;
+    saddle?: SaddleDocument | null;
 }
 export interface BoltsDocument {
     count: number;
@@ -268,6 +271,21 @@ export interface BoreDocument {
     height?: LengthText | null;
     corner?: LengthText | null;
     turn: number | string;
+}
+/**
+ * Where the end stands on the side of another run.
+ */
+export interface SaddleDocument {
+    on: string;
+    station: LengthText;
+    fromTop: AngleText;
+    angle: AngleText;
+    offset: LengthText;
+    seat: Seat;
+    /**
+     * How far a straight stub reaches from the other's centreline; its far end goes with it.
+     */
+    stub?: LengthText | null;
 }
 export interface RouteDocument {
     bends: RowDocument[];
@@ -329,6 +347,55 @@ export interface CollectorDocument {
      */
     firing: string[];
     entry?: CollectorEntry;
+    /**
+     * How it is made; without it only its inlets are surveyed.
+     */
+    build?: CollectorBuild | null;
+}
+/**
+ * How a collector is made and where it stands.
+ */
+export interface CollectorBuild {
+    /**
+     * Of its pieces and joints; no run has it.
+     */
+    letter: string;
+    make: CollectorMake;
+    inlets: number;
+    /**
+     * Stock that its tubes are.
+     */
+    tube: string;
+    at: PointText;
+    axis: Triple;
+    turn: AngleText;
+    /**
+     * Stock that merge bends are cut from.
+     */
+    bend?: string | null;
+    /**
+     * The tube behind it; proposed where it is left out.
+     */
+    outlet?: string | null;
+    /**
+     * Inlets of a bought one, where they are not evenly round the axis; in its own frame.
+     */
+    poses?:
+        | {
+              at: PointText;
+              direction: Triple;
+          }[]
+        | null;
+    /**
+     * The run that begins at its outlet.
+     */
+    into?: string | null;
+    part?: {
+        kind: 'v-band' | 'flange';
+        name: string;
+        metal: string;
+        wall: LengthText;
+    } | null;
 }
 export interface KeepOutDocument {
     name: string;
@@ -411,6 +478,7 @@ export interface OverrideDocument {
 export interface Plan {
     runs: RunPlan[];
     set: SetPlan;
+    merge: MergePlan;
     tuning: {
         [k: string]: Figure;
     };
@@ -424,12 +492,7 @@ export interface Plan {
 export interface RunPlan {
     letter: string;
     name: string;
-    tube: {
-        id: string;
-        name: string;
-        od: Shown;
-        wall: Shown;
-    } | null;
+    tube: TubeOf | null;
     start: RunEnd;
     target: RunEnd;
     /**
@@ -451,6 +514,12 @@ export interface RunPlan {
         [k: string]: Figure;
     };
     pieces: Piece[];
+}
+export interface TubeOf {
+    id: string;
+    name: string;
+    od: Shown;
+    wall: Shown;
 }
 /**
  * A quantity in its base unit (mm, °, A, s, l, kg) and as text in the person's units.
@@ -529,6 +598,10 @@ export interface Joint {
     id: string;
     type: string;
     typeLabel: string;
+    /**
+     * Whether its seam goes once round a tube, so that it has a dial.
+     */
+    round: boolean;
     welded: boolean;
     between: string;
     and: string;
@@ -604,6 +677,10 @@ export interface Piece {
     clr: Shown;
     legBefore: Shown;
     legAfter: Shown;
+    /**
+     * Whether an end is cut along a line that a template gives.
+     */
+    template: boolean;
     startPrep: string;
     endPrep: string;
     trim: Figure;
@@ -694,6 +771,124 @@ export interface Meeting {
     entry: CollectorEntry;
     at: [string, string, string];
     axis: Triple;
+}
+export interface MergePlan {
+    collectors: CollectorPlan[];
+    branches: BranchPlan[];
+}
+export interface CollectorPlan {
+    letter: string;
+    name: string;
+    runs: string[];
+    inlets: number;
+    tube: TubeOf;
+    frame: Frame;
+    mouths: Frame[];
+    outlet: Frame;
+    outletOd: number;
+    skin: {
+        outside: Triple[][];
+        inside: Triple[][];
+    } | null;
+    lack: string;
+    path: string;
+    make: CollectorMake;
+    makeLabel: string;
+    bend: string | null;
+    outletTube: TubeOf;
+    figures: {
+        [k: string]: Figure;
+    };
+    length: Shown;
+    straightBehind: Shown;
+    /**
+     * Outlet over one tube, and the range in use where it is to choke.
+     */
+    area: {
+        ratio: number;
+        least: number;
+        most: number;
+    };
+    outlets: {
+        narrowest: Shown;
+        widest: Shown;
+    } | null;
+    shim: Shown | null;
+    expanded: Shown;
+    volume: Shown;
+    /**
+     * Items: In the order they are welded.
+     */
+    seams: {
+        between: string;
+        and: string;
+        length: Shown;
+        why: string;
+    }[];
+    /**
+     * Items: A lengthwise cut: where it comes first round and along the pipe, and its angle to it.
+     */
+    quarters: {
+        psi: Shown;
+        start: Shown;
+        angle: Shown;
+    }[];
+    /**
+     * Items: Above the plate that the mouth stands on; psi from the outer side, the same both ways.
+     */
+    heights: {
+        psi: number;
+        height: Shown;
+    }[];
+    pieces: Piece[];
+    joints: Joint[];
+    mass: Shown;
+    /**
+     * What it can be cut from where it is made of merge bends.
+     */
+    bends: {
+        id: string;
+        name: string;
+    }[];
+}
+/**
+ * The end of a run on the side of another.
+ */
+export interface BranchPlan {
+    letter: string;
+    isStart: boolean;
+    on: string;
+    path: string;
+    seat: Seat;
+    angle: Shown;
+    offset: Shown;
+    station: Shown;
+    fromTop: Shown;
+    reach: Shown;
+    seam: Shown;
+    lack: string;
+    /**
+     * How far from the end of the run its skin begins, every 10° round its flow from the reference; mm.
+     */
+    cut: number[];
+    hole: Triple[];
+    /**
+     * Of the end of its piece and of the hole.
+     */
+    templates: [string, string];
+    /**
+     * In the other run: along its flow, the reference towards the branch.
+     */
+    foot: Frame | null;
+    drill: Drill | null;
+}
+/**
+ * A hole in the side of a run: out of its middle, with its radius in mm.
+ */
+export interface Drill {
+    at: Triple;
+    direction: Triple;
+    radius: number;
 }
 export interface CutPlan {
     nestings: Nesting[];
@@ -1022,6 +1217,7 @@ export interface Preview {
 export interface PlanSketch {
     runs: RunShape[];
     set: SetPlan;
+    merge: MergeShape;
     notices: Notice[];
 }
 /**
@@ -1030,12 +1226,7 @@ export interface PlanSketch {
 export interface RunShape {
     letter: string;
     name: string;
-    tube: {
-        id: string;
-        name: string;
-        od: Shown;
-        wall: Shown;
-    } | null;
+    tube: TubeOf | null;
     start: RunEnd;
     target: RunEnd;
     /**
@@ -1053,6 +1244,56 @@ export interface RunShape {
     mass: Shown;
     joints: Joint[];
     fittings: PlacedFitting[];
+}
+export interface MergeShape {
+    collectors: CollectorShape[];
+    branches: BranchShape[];
+}
+/**
+ * A collector as it is drawn; what lacks is empty where it can be made.
+ */
+export interface CollectorShape {
+    letter: string;
+    name: string;
+    runs: string[];
+    inlets: number;
+    tube: TubeOf;
+    frame: Frame;
+    mouths: Frame[];
+    outlet: Frame;
+    outletOd: number;
+    skin: {
+        outside: Triple[][];
+        inside: Triple[][];
+    } | null;
+    lack: string;
+}
+/**
+ * The end of a run on the side of another, as it is drawn.
+ */
+export interface BranchShape {
+    letter: string;
+    isStart: boolean;
+    on: string;
+    path: string;
+    seat: Seat;
+    angle: Shown;
+    offset: Shown;
+    station: Shown;
+    fromTop: Shown;
+    reach: Shown;
+    seam: Shown;
+    lack: string;
+    /**
+     * How far from the end of the run its skin begins, every 10° round its flow from the reference; mm.
+     */
+    cut: number[];
+    hole: Triple[];
+    /**
+     * In the other run: along its flow, the reference towards the branch.
+     */
+    foot: Frame | null;
+    drill: Drill | null;
 }
 export interface Why {
     reason: Reason;
@@ -1586,6 +1827,7 @@ export interface LogBatch {
 export interface WholePlan {
     runs: RunPlan[];
     set: SetPlan;
+    merge: MergePlan;
     tuning: {
         [k: string]: Figure;
     };

@@ -2,6 +2,7 @@ import { checked } from './checked';
 import { said, send, type Reply } from './http';
 import { dropUnsaved, findUnsaved, keepUnsaved, type Unsaved } from './unsaved';
 import type {
+    CollectorPlan,
     GoesIn,
     JobDocument,
     JobView,
@@ -23,6 +24,8 @@ export type HandWish =
     | { do: 'length'; length: number }
     | { do: 'insert' | 'remove' | 'merge'; index: number }
     | { do: 'close' };
+/** What has pieces and joints of its own: a run, or a collector that is made here. */
+export type Member = RunPlan | CollectorPlan;
 export type SaveState = 'saved' | 'saving' | 'refused' | 'failed' | 'conflict' | 'released';
 export type Conflict = Stale;
 
@@ -148,9 +151,14 @@ export class JobDesk {
         return `runs[${this.document.runs[this.index] ? this.index : 0}]`;
     }
 
-    /** The runs that Cut, Fit, Weld and Handover show: all of the job, or the one that is looked at alone. */
-    get shown(): RunPlan[] {
-        return this.only === null ? this.plan.runs : this.plan.runs.filter((run) => run.letter === this.only);
+    /** Collectors, which are made first, and runs. */
+    get members(): Member[] {
+        return [...this.plan.merge.collectors, ...this.plan.runs];
+    }
+
+    /** What Cut, Fit and Weld show: all of the job, or what is looked at alone. */
+    get shown(): Member[] {
+        return this.members.filter((one) => this.isShown(one.letter));
     }
 
     isShown(letter: string): boolean {
@@ -163,20 +171,26 @@ export class JobDesk {
         if (letter !== null) this.choose(letter);
     }
 
-    /** The run that a joint or a piece belongs to. */
-    runOf(id: string): RunPlan | undefined {
-        return this.plan.runs.find(
-            (run) =>
-                run.joints.some((joint) => joint.id === id) || run.pieces.some((piece) => piece.mark === id),
+    /** The run or collector that a joint or a piece belongs to. */
+    memberOf(id: string): Member | undefined {
+        return this.members.find(
+            (one) =>
+                one.joints.some((joint) => joint.id === id) || one.pieces.some((piece) => piece.mark === id),
         );
+    }
+
+    /** The same, where it is a run. */
+    runOf(id: string): RunPlan | undefined {
+        const member = this.memberOf(id);
+        return member && isRun(member) ? member : undefined;
     }
 
     /** Selects a joint or a piece wherever it is, with its run; a filter that hides it is lifted. */
     look(selection: { kind: 'joint' | 'piece'; id: string }): void {
-        const run = this.runOf(selection.id);
-        if (run) {
-            this.choose(run.letter);
-            if (!this.isShown(run.letter)) this.only = null;
+        const member = this.memberOf(selection.id);
+        if (member) {
+            this.choose(member.letter);
+            if (!this.isShown(member.letter)) this.only = null;
         }
         this.selection = selection;
     }
@@ -303,10 +317,23 @@ export class JobDesk {
         }
     }
 
-    #sketch({ runs, ...rest }: PlanSketch): void {
+    #sketch({ runs, merge, ...rest }: PlanSketch): void {
+        const { collectors, branches } = this.plan.merge;
         this.plan = {
             ...this.plan,
             ...rest,
+            merge: {
+                collectors: collectors.map((one) => ({
+                    ...one,
+                    ...merge.collectors.find((shape) => shape.letter === one.letter),
+                })),
+                branches: branches.map((one) => ({
+                    ...one,
+                    ...merge.branches.find(
+                        (shape) => shape.letter === one.letter && shape.isStart === one.isStart,
+                    ),
+                })),
+            },
             runs: this.plan.runs.map((run) => ({
                 ...run,
                 ...runs.find((one) => one.letter === run.letter),
@@ -408,6 +435,10 @@ export class JobDesk {
             this.failure = `Not saved: ${reply.message}`;
         }
     }
+}
+
+export function isRun(member: Member): member is RunPlan {
+    return 'farEnd' in member;
 }
 
 /** The first error at a place of the document, or below it. */

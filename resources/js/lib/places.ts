@@ -2,13 +2,17 @@
 import type { JobDocument, Stage } from './answers';
 
 /** In the order of the work. */
-export const STAGES: Stage[] = ['survey', 'route', 'cut', 'fit', 'weld', 'bench', 'handover'];
+export const STAGES: Stage[] = ['survey', 'route', 'merge', 'cut', 'fit', 'weld', 'bench', 'handover'];
 
 /** The stage whose screen has the field for a place such as `runs[2].route.bends[0].angle`. */
 export function stageOf(path: string, document: JobDocument): Stage {
     const override = /^overrides\[(\d+)\]/.exec(path);
-    if (override)
-        return (document.overrides[Number(override[1])]?.figure ?? '').startsWith('cut.') ? 'cut' : 'weld';
+    if (override) {
+        const [kind] = (document.overrides[Number(override[1])]?.figure ?? '').split('.');
+        return kind === 'cut' || kind === 'merge' ? kind : 'weld';
+    }
+    if (/^set\.collectors\[\d+\]\.build/.test(path) || /^runs\[\d+\]\.(start|end)\.saddle/.test(path))
+        return 'merge';
     if (/^runs\[\d+\]\.route/.test(path) || path.startsWith('set.routing')) return 'route';
     return 'survey';
 }

@@ -32,7 +32,7 @@
                     <span class="key">{i + 1}</span>{stage}
                 </Command.Item>
             {/each}
-            {#each desk.plan.runs.flatMap((run) => run.joints) as joint (joint.id)}
+            {#each desk.members.flatMap((one) => one.joints) as joint (joint.id)}
                 <Command.Item
                     class="data-selected:bg-wash flex gap-3 px-2 py-1.5"
                     value="{joint.id} {joint.typeLabel} {joint.between} {joint.and}"
@@ -41,7 +41,7 @@
                     <span class="figure">{joint.id}</span>{joint.typeLabel}: {joint.between} to {joint.and}
                 </Command.Item>
             {/each}
-            {#each desk.plan.runs.flatMap((run) => run.pieces) as piece (piece.mark)}
+            {#each desk.members.flatMap((one) => one.pieces) as piece (piece.mark)}
                 <Command.Item
                     class="data-selected:bg-wash flex gap-3 px-2 py-1.5"
                     value="{piece.mark} piece {piece.stock}"

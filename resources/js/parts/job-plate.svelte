@@ -8,7 +8,7 @@
     const head = $derived(desk.document.job);
     const bench = $derived(desk.view.bench);
     const argon = $derived(desk.plan.weld.argon);
-    const size = $derived(desk.run?.tube?.name ?? '–');
+    const size = $derived((desk.run ?? desk.plan.merge.collectors[0])?.tube?.name ?? '–');
     const refused = $derived(Object.keys(desk.errors).length);
     const states = $derived({
         saved: 'draft, saved',

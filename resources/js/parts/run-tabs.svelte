@@ -22,6 +22,19 @@
                 <span class="font-label text-lg font-semibold">Whole job</span>
             </button>
         {/if}
+        {#if filters}
+            {#each desk.plan.merge.collectors as collector (collector.letter)}
+                <button
+                    type="button"
+                    class={look(desk.only === collector.letter)}
+                    aria-pressed={desk.only === collector.letter}
+                    onclick={() => desk.filter(collector.letter)}
+                >
+                    <span class="font-label text-lg font-semibold">{collector.letter}</span>
+                    <span class="text-[0.85rem]">{collector.name}</span>
+                </button>
+            {/each}
+        {/if}
         {#each desk.plan.runs as run (run.letter)}
             {@const isOn = filters ? desk.only === run.letter : run.letter === desk.run?.letter}
             <button

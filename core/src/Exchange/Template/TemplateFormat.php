@@ -13,6 +13,15 @@ enum TemplateFormat: string
     case Dxf = 'dxf';
     case Pdf = 'pdf';
 
+    public function mime(): string
+    {
+        return match ($this) {
+            self::Svg => 'image/svg+xml',
+            self::Dxf => 'image/vnd.dxf',
+            self::Pdf => 'application/pdf',
+        };
+    }
+
     /** @param  Paper|null  $paper  what a PDF is tiled on; null for one page as large as needed */
     public function write(WrapTemplate $template, ?Paper $paper = null): string
     {

@@ -80,21 +80,28 @@ final readonly class BentCollector implements Collector
         return $this->diameterMm;
     }
 
-    public function line(int $tube): CutLine
+    public function line(int $tube, float $stepDeg = CutLine::STEP_DEG): CutLine
     {
         return CutLine::trace(function (float $psi) use ($tube): LinePoint {
             [$sMm, $by] = $this->cut($tube, $psi);
-            [$inwardMm, $zMm] = $this->bend->at($sMm, $this->outer($psi));
-            $turn = 2 * M_PI * $tube / count($this->ids);
-            $outMm = $this->inletMm + $this->outer($psi) - $inwardMm;
-            $asideMm = $this->tube->outsideMm() * sin($psi);
 
-            return new LinePoint($psi, $sMm, new Vector(
-                $outMm * cos($turn) - $asideMm * sin($turn),
-                $outMm * sin($turn) + $asideMm * cos($turn),
-                $zMm,
-            ), $by);
-        });
+            return new LinePoint($psi, $sMm, $this->at($tube, $psi, $sMm), $by);
+        }, $stepDeg);
+    }
+
+    public function at(int $tube, float $psi, float $sMm, float $depthMm = 0.0): Vector
+    {
+        $radiusMm = $this->tube->outsideMm() - $depthMm;
+        [$inwardMm, $zMm] = $this->bend->at($sMm, $radiusMm * cos($psi));
+        $turn = 2 * M_PI * $tube / count($this->ids);
+        $outMm = $this->inletMm + $radiusMm * cos($psi) - $inwardMm;
+        $asideMm = $radiusMm * sin($psi);
+
+        return new Vector(
+            $outMm * cos($turn) - $asideMm * sin($turn),
+            $outMm * sin($turn) + $asideMm * cos($turn),
+            $zMm,
+        );
     }
 
     public function row(int $tube, float $psi): array

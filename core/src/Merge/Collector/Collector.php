@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Merge\Collector;
 
+use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Merge\CutLine;
 
 /** Tubes round an axis that become one. The axis is z, with the flow, and the inlet plane is z = 0; mm. */
@@ -19,7 +20,10 @@ interface Collector
     public function diameterMm(): float;
 
     /** Where the outside of a tube is cut. */
-    public function line(int $tube): CutLine;
+    public function line(int $tube, float $stepDeg = CutLine::STEP_DEG): CutLine;
+
+    /** A point of a tube, so deep below its outside; psi in radians. */
+    public function at(int $tube, float $psi, float $sMm, float $depthMm = 0.0): Vector;
 
     /**
      * One row of a tube's table.

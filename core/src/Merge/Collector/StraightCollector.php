@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Merge\Collector;
 
 use UpsweptBead\Core\Document\Refusal;
+use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Merge\CutLine;
 use UpsweptBead\Core\Merge\LinePoint;
 
@@ -79,15 +80,18 @@ final readonly class StraightCollector implements Collector
         return $this->diameterMm;
     }
 
-    public function line(int $tube): CutLine
+    public function line(int $tube, float $stepDeg = CutLine::STEP_DEG): CutLine
     {
-        $leaning = $this->tubes[$tube];
-
-        return CutLine::trace(function (float $psi) use ($tube, $leaning): LinePoint {
+        return CutLine::trace(function (float $psi) use ($tube): LinePoint {
             [$sMm, $by] = $this->cut($tube, $psi, 0.0);
 
-            return new LinePoint($psi, $sMm, $leaning->at($psi, $sMm, $leaning->tube->outsideMm()), $by);
-        });
+            return new LinePoint($psi, $sMm, $this->at($tube, $psi, $sMm), $by);
+        }, $stepDeg);
+    }
+
+    public function at(int $tube, float $psi, float $sMm, float $depthMm = 0.0): Vector
+    {
+        return $this->tubes[$tube]->at($psi, $sMm, $this->tubes[$tube]->tube->outsideMm() - $depthMm);
     }
 
     public function row(int $tube, float $psi): array

@@ -39,16 +39,25 @@ final readonly class WrapTemplate
      */
     private function __construct(public array $strokes, public array $notes) {}
 
-    /** The end of a tube, from psi 0 at both edges of the sheet. */
-    public static function ofEnd(string $mark, CutLine $end, float $odMm, float $paperMm): self
-    {
+    /**
+     * The end of a tube, from psi 0 at both edges of the sheet.
+     *
+     * @param  bool  $flowsUp  whether the gas flows the way that stations count; into a main tube it does not
+     */
+    public static function ofEnd(
+        string $mark,
+        CutLine $end,
+        float $odMm,
+        float $paperMm,
+        bool $flowsUp = true,
+    ): self {
         $widthMm = M_PI * ($odMm + $paperMm);
         $points = array_map(
             static fn (LinePoint $one): array => [$widthMm * $one->psi / (2 * M_PI), $one->sMm],
             $end->points,
         );
 
-        return self::sheet($mark, $points, false, 0.0, $widthMm);
+        return self::sheet($mark, $points, false, 0.0, $widthMm, $flowsUp);
     }
 
     /** The hole for a branch, with the side of the main that the branch stands on in the middle of the sheet. */
@@ -60,12 +69,18 @@ final readonly class WrapTemplate
             $saddle->hole()->points,
         );
 
-        return self::sheet($mark, $points, true, -$widthMm / 2, $widthMm);
+        return self::sheet($mark, $points, true, -$widthMm / 2, $widthMm, true);
     }
 
     /** @param  non-empty-list<array{float, float}>  $cut */
-    private static function sheet(string $mark, array $cut, bool $isClosed, float $leftMm, float $widthMm): self
-    {
+    private static function sheet(
+        string $mark,
+        array $cut,
+        bool $isClosed,
+        float $leftMm,
+        float $widthMm,
+        bool $flowsUp,
+    ): self {
         $heights = array_column($cut, 1);
         $datumMm = self::STEP_MM * floor(min($heights) / self::STEP_MM);
         $topMm = self::STEP_MM * ceil(max($heights) / self::STEP_MM);
@@ -100,7 +115,7 @@ final readonly class WrapTemplate
             $notes[] = new Note($xMm + 0.5, $datumMm - self::DEGREES_MM, self::TEXT_MM, "{$told}°");
         }
 
-        return new self([...$strokes, ...self::arrow($leftMm + $widthMm / 8, $datumMm + 2.0)], [
+        return new self([...$strokes, ...self::arrow($leftMm + $widthMm / 8, $datumMm + 2.0, $flowsUp)], [
             ...$notes,
             new Note($leftMm + $widthMm / 8 + 2.0, $datumMm + 3.0, self::TEXT_MM, 'flow'),
             new Note(
@@ -113,13 +128,13 @@ final readonly class WrapTemplate
     }
 
     /** @return list<Stroke> which way the gas flows */
-    private static function arrow(float $xMm, float $yMm): array
+    private static function arrow(float $xMm, float $yMm, bool $isUp): array
     {
-        $tipMm = $yMm + 12.0;
+        [$tipMm, $backMm] = $isUp ? [$yMm + 12.0, -3.0] : [$yMm, 3.0];
 
         return [
-            new Stroke(Layer::Marks, [[$xMm, $yMm], [$xMm, $tipMm]]),
-            new Stroke(Layer::Marks, [[$xMm - 1.5, $tipMm - 3.0], [$xMm, $tipMm], [$xMm + 1.5, $tipMm - 3.0]]),
+            new Stroke(Layer::Marks, [[$xMm, $yMm], [$xMm, $yMm + 12.0]]),
+            new Stroke(Layer::Marks, [[$xMm - 1.5, $tipMm + $backMm], [$xMm, $tipMm], [$xMm + 1.5, $tipMm + $backMm]]),
         ];
     }
 

@@ -4,18 +4,14 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Plan\Json;
 
-use UpsweptBead\Core\Cut\CutMark;
-use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\RunEnd;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointFace;
 use UpsweptBead\Core\Joint\PlacedFitting;
-use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Plan\Sketch;
 use UpsweptBead\Core\Route\EndsRelation;
-use UpsweptBead\Core\Run\Clocking;
 use UpsweptBead\Core\Stock\TubeSize;
 use UpsweptBead\Core\Survey\BoreFit;
 use UpsweptBead\Core\Units\Quantity;
@@ -25,9 +21,12 @@ final readonly class RunWriter
 {
     private RouteWriter $routes;
 
+    private PartsWriter $parts;
+
     public function __construct(private FigureWriter $figures, private Sketch $sketch)
     {
         $this->routes = new RouteWriter($figures);
+        $this->parts = new PartsWriter($figures);
     }
 
     /** @return list<array<string, mixed>> only what is drawn and measured, for while something is dragged */
@@ -42,7 +41,7 @@ final readonly class RunWriter
         return array_map(fn (RunSpec $spec): array => [
             ...$this->shape($spec),
             'bore' => (object) $this->figures->withReasons()->each(BoreFit::figures($spec, $this->tubeOf($spec))),
-            'pieces' => array_map($this->piece(...), $this->sketch->cut->piecesOf($spec->letter)),
+            'pieces' => array_map($this->parts->piece(...), $this->sketch->cut->piecesOf($spec->letter)),
         ], $this->sketch->job->runs);
     }
 
@@ -58,12 +57,7 @@ final readonly class RunWriter
         return [
             'letter' => $spec->letter,
             'name' => $spec->name,
-            'tube' => $tube === null ? null : [
-                'id' => $tube->id,
-                'name' => $tube->name,
-                'od' => $this->figures->length($tube->odMm),
-                'wall' => $this->figures->plain(Quantity::Wall, $tube->wallMm),
-            ],
+            'tube' => $tube === null ? null : $this->parts->tube($tube),
             'start' => $this->end($spec->start),
             'target' => $this->end($spec->end),
             'opening' => $outline === null ? null : array_map($xyz, $outline),
@@ -72,7 +66,10 @@ final readonly class RunWriter
             'farEnd' => $routed === null ? null : $this->routes->farEnd($routed->farEnd),
             'mass' => $this->figures->plain(Quantity::Mass, $this->sketch->cut->massKg($spec->letter)),
             'joints' => $routed === null ? [] : array_map(
-                fn (Joint $joint): array => $this->joint($joint, $routed),
+                fn (Joint $joint): array => $this->parts->joint(
+                    $joint,
+                    JointFace::of($routed->line, $joint->seam->stationMm),
+                ),
                 $joints->ofRun($spec->letter),
             ),
             'fittings' => array_map($this->fitting(...), $joints->fittingsOf($spec->letter)),
@@ -104,67 +101,6 @@ final readonly class RunWriter
     }
 
     /** @return array<string, mixed> */
-    private function piece(Piece $piece): array
-    {
-        return [
-            'mark' => $piece->mark,
-            'stock' => $piece->stockId,
-            'isBend' => $piece->isBend(),
-            'from' => $piece->span->fromMm,
-            'to' => $piece->span->toMm,
-            'length' => $this->figures->length($piece->span->lengthMm()),
-            'cutLength' => $this->figures->length($piece->cutLengthMm()),
-            'angle' => $this->figures->plain(Quantity::Angle, $piece->angleDeg),
-            'clr' => $this->figures->length($piece->clrMm),
-            'legBefore' => $this->figures->length($piece->span->legBeforeMm),
-            'legAfter' => $this->figures->length($piece->span->legAfterMm),
-            'startPrep' => $piece->startPrep->label(),
-            'endPrep' => $piece->endPrep->label(),
-            'trim' => $this->figures->figure($piece->allowances->trim),
-            'shrink' => $this->figures->figure($piece->allowances->shrink),
-            'slip' => $this->figures->figure($piece->allowances->slip),
-            'mass' => $this->figures->plain(Quantity::Mass, $piece->massKg),
-            'marks' => array_map(fn (CutMark $mark): array => [
-                'label' => $mark->label,
-                'kind' => $mark->kind->value,
-                'long' => $this->figures->length($mark->longMm),
-                'outer' => $this->figures->length($mark->outerMm),
-                'centre' => $this->figures->length($mark->centreMm),
-                'inner' => $this->figures->length($mark->innerMm),
-            ], $piece->marks),
-            'longStart' => $this->figures->length($piece->allowances->startMm),
-            'longEnd' => $this->figures->length($piece->allowances->endMm()),
-            'clocking' => $piece->clocking === null ? null : $this->clocking($piece->clocking),
-            'turnedFrom' => $piece->isFirstBend() ? 'the index mark of the start' : 'the throat line before it',
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function joint(Joint $joint, RoutedRun $routed): array
-    {
-        $face = JointFace::of($routed->line, $joint->seam->stationMm);
-
-        return [
-            'id' => $joint->id,
-            'type' => $joint->type->value,
-            'typeLabel' => $joint->type->label(),
-            'welded' => $joint->type->isWelded(),
-            'between' => $joint->between->name,
-            'and' => $joint->and->name,
-            'station' => $joint->seam->stationMm,
-            'seam' => $this->figures->length($joint->seam->lengthMm),
-            'metals' => "{$joint->between->metal} – {$joint->and->metal}",
-            'index' => [
-                'long' => $joint->seam->index->long,
-                'short' => $joint->seam->index->short,
-                'text' => $joint->seam->index->text(),
-            ],
-            'up' => $face->upDeg,
-            'nextThroat' => $face->nextThroatDeg,
-        ];
-    }
-
-    /** @return array<string, mixed> */
     private function fitting(PlacedFitting $placed): array
     {
         return [
@@ -174,17 +110,7 @@ final readonly class RunWriter
             'station' => $placed->fitting->station->mm,
             'fromTop' => $this->figures->plain(Quantity::Angle, $placed->fitting->fromTopDeg),
             'fromPieceStart' => $this->figures->length($placed->fromPieceStartMm),
-            'fromThroat' => $this->clocking($placed->fromThroat),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function clocking(Clocking $clocking): array
-    {
-        return [
-            'turn' => $this->figures->plain(Quantity::Angle, $clocking->turnDeg),
-            'around' => $this->figures->length(abs($clocking->aroundMm)),
-            'way' => $clocking->turnDeg < 0 ? 'anticlockwise' : 'clockwise',
+            'fromThroat' => $this->parts->clocking($placed->fromThroat),
         ];
     }
 }

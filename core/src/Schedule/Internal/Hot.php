@@ -40,7 +40,7 @@ final class Hot
 
     private static function isHandledBetween(Phase $earlier, Phase $later): bool
     {
-        return $earlier !== $later && ($earlier === Phase::Open || $later === Phase::Together);
+        return $earlier !== $later && ($earlier->isBeforeTacking() || $later === Phase::Together);
     }
 
     /** @return list<string> */

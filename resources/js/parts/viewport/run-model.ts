@@ -17,9 +17,10 @@ import {
 } from 'three';
 import { mergeGeometries } from 'three/addons/utils/BufferGeometryUtils.js';
 import type { Selection } from '@/lib/job-desk.svelte';
-import type { Frame, RunEnd, RunPlan, TubeRun } from '@/lib/answers';
+import type { BranchShape, Drill, Frame, RunEnd, RunPlan, Segment, TubeRun } from '@/lib/answers';
+import { drill } from './drilled';
 import { colour } from './palette';
-import { frameAt, pointOf, segmentGeometry, squareTo } from './tube-mesh';
+import { frameAt, pointOf, segmentGeometry, squareTo, type CutEnd } from './tube-mesh';
 
 /** How a run stands in the picture: the one worked on, one beside it, or a way that is only being considered. */
 export type Standing = 'current' | 'beside' | 'ghost';
@@ -33,12 +34,17 @@ export function runModel(
     order: number,
     selection: Selection,
     as: Standing,
+    branches: BranchShape[] = [],
+    holes: Drill[] = [],
 ): Group {
     const odMm = plan.tube?.od.value ?? 50;
     const model = new Group();
     if (as !== 'ghost') model.userData['run'] = plan.letter;
-    const tube = tubeMesh(run, plan, odMm, selection, as);
-    if (tube) model.add(tube);
+    const tube = tubeMesh(run, plan, odMm, selection, as, branches);
+    if (tube) {
+        drill(tube.material, holes);
+        model.add(tube);
+    }
     if (as === 'ghost') return model;
     const seams = seamRings(run, plan, odMm, as === 'current' ? selection : null);
     if (seams) model.add(seams);
@@ -58,13 +64,17 @@ function tubeMesh(
     odMm: number,
     selection: Selection,
     as: Standing,
-): Mesh | null {
+    branches: BranchShape[],
+): Mesh<BufferGeometry, MeshStandardMaterial> | null {
     const [straight, bent, chosen] = [colour('--tube'), colour('--bend'), colour('--action')];
     if (as === 'beside') for (const one of [straight, bent]) one.lerp(colour('--strong'), 0.35);
     const bends: { until: number; bend: number | null }[] = [];
     let triangles = 0;
-    const parts = run.segments.map((segment) => {
-        const part = segmentGeometry(segment, odMm / 2);
+    const parts = run.segments.map((segment, i) => {
+        const cuts = branches
+            .filter((one) => segment.bend === null && i === (one.isStart ? 0 : run.segments.length - 1))
+            .map((one) => cutEnd(one, segment, (one.isStart ? plan.start : plan.target).frame));
+        const part = segmentGeometry(segment, odMm / 2, cuts);
         const isOn = as === 'current' && selection?.kind === 'bend' && selection.id === String(segment.bend);
         tint(part, as === 'ghost' || isOn ? chosen : segment.bend === null ? straight : bent);
         triangles += (part.index?.count ?? 0) / 3;
@@ -92,6 +102,22 @@ function tubeMesh(
         return { selection: bend === null ? null : { kind: 'bend', id: String(bend) } };
     };
     return mesh;
+}
+
+/** The cut of a branch, told from the reference of its end, as it lies round the ring that is drawn. */
+function cutEnd({ isStart, cut }: BranchShape, segment: Segment, end: Frame): CutEnd {
+    const forward = new Vector3(...segment.start.forward);
+    const [across, zero] = [new Vector3(...segment.start.reference), new Vector3(...end.reference)];
+    const turn = Math.atan2(forward.dot(across.clone().cross(zero)), across.dot(zero));
+    return {
+        isStart,
+        at: (angle) => {
+            const place = ((((angle - turn) / (2 * Math.PI)) % 1) + 1) % 1;
+            const i = place * cut.length;
+            const [low, high] = [cut[Math.floor(i) % cut.length], cut[(Math.floor(i) + 1) % cut.length]];
+            return (low ?? 0) + ((high ?? 0) - (low ?? 0)) * (i - Math.floor(i));
+        },
+    };
 }
 
 function tint(geometry: BufferGeometry, of: Color): void {
@@ -171,7 +197,7 @@ export function endModel(end: RunEnd, odMm: number, id: string, isStart: boolean
     const model = new Group();
     const isFlange = end.kind === 'flange';
     const pick = (): Picked => ({ selection: { kind: 'end', id } });
-    if (end.kind !== 'open') {
+    if (end.kind !== 'open' && end.kind !== 'saddle') {
         const plate = new Mesh(
             new CylinderGeometry(
                 odMm * (isFlange ? 0.85 : 0.66),

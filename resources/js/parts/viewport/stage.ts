@@ -36,6 +36,8 @@ export class Stage {
     readonly content = new Group();
     /** What is looked at: the tubes and their ends, without walls that may be endless. */
     extent = new Box3();
+    #section: Plane | null = null;
+    #opening: Plane | null = null;
     ondraw: () => void = () => {};
     onclick: (hits: Intersection[]) => void = () => {};
 
@@ -85,6 +87,10 @@ export class Stage {
     };
 
     look(view: View): void {
+        this.#lookFrom(DIRECTIONS[view]);
+    }
+
+    #lookFrom(direction: Vector3): void {
         const box = this.extent.isEmpty()
             ? new Box3(new Vector3(-100, -100, -100), new Vector3(100, 100, 100))
             : this.extent;
@@ -93,7 +99,7 @@ export class Stage {
         const narrow = Math.min(1, this.camera.aspect);
         this.camera.position
             .copy(centre)
-            .addScaledVector(DIRECTIONS[view].clone().normalize(), (size * 1.55) / narrow);
+            .addScaledVector(direction.clone().normalize(), (size * 1.55) / narrow);
         this.controls.target.copy(centre);
         this.controls.update();
         this.draw();
@@ -103,7 +109,32 @@ export class Stage {
     section(cut: { axis: 0 | 1 | 2; at: number } | null): void {
         const normal = new Vector3();
         if (cut) normal.setComponent(cut.axis, -1);
-        this.#renderer.clippingPlanes = cut ? [new Plane(normal, cut.at)] : [];
+        this.#section = cut ? new Plane(normal, cut.at) : null;
+        this.#clip();
+    }
+
+    /** Cuts away what lies before a plane and looks straight at the cut; null closes it and looks as before. */
+    open(plane: { at: [number, number, number]; normal: [number, number, number] } | null): void {
+        if (!plane) {
+            if (this.#opening) this.look('corner');
+            this.#opening = null;
+            this.#clip();
+            return;
+        }
+        const at = new Vector3(...plane.at);
+        const normal = new Vector3(...plane.normal).normalize();
+        // The half on the side of the eye goes; of a level plane, the upper one.
+        const towards = Math.abs(normal.z) > 0.5 ? normal.z : normal.dot(DIRECTIONS.corner);
+        if (towards < 0) normal.negate();
+        const isNew = this.#opening === null;
+        this.#opening = new Plane().setFromNormalAndCoplanarPoint(normal.clone().negate(), at);
+        if (isNew) this.#lookFrom(normal.addScaledVector(new Vector3(0, 0, 1), 0.25));
+        this.#clip();
+    }
+
+    #clip(): void {
+        const planes = [this.#section, this.#opening];
+        this.#renderer.clippingPlanes = planes.filter((one) => one !== null);
         this.draw();
     }
 

@@ -34,9 +34,13 @@ export function ringsOf(segment: Segment): Ring[] {
     return rings;
 }
 
-/** The outside of a segment as an indexed surface with smooth normals. */
-export function segmentGeometry(segment: Segment, radiusMm: number): BufferGeometry {
+/** How far back from one end of a tube its skin begins, round the flow from the ring's first point; mm. */
+export type CutEnd = { isStart: boolean; at: (angle: number) => number };
+
+/** The outside of a segment as an indexed surface with smooth normals, its ends cut where they stand on another tube. */
+export function segmentGeometry(segment: Segment, radiusMm: number, cuts: CutEnd[] = []): BufferGeometry {
     const rings = ringsOf(segment);
+    const forward = vector(segment.start.forward);
     const positions = new Float32Array(rings.length * (SIDES + 1) * 3);
     const normals = new Float32Array(positions.length);
     const index: number[] = [];
@@ -48,6 +52,10 @@ export function segmentGeometry(segment: Segment, radiusMm: number): BufferGeome
                 .multiplyScalar(Math.cos(angle))
                 .addScaledVector(ring.side, Math.sin(angle));
             const vertex = ring.at.clone().addScaledVector(normal, radiusMm);
+            for (const cut of cuts) {
+                if (r === (cut.isStart ? 0 : rings.length - 1))
+                    vertex.addScaledVector(forward, (cut.isStart ? 1 : -1) * cut.at(angle));
+            }
             const offset = (r * (SIDES + 1) + s) * 3;
             vertex.toArray(positions, offset);
             normal.toArray(normals, offset);

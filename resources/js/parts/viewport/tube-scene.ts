@@ -9,7 +9,8 @@ import {
     type Object3D,
 } from 'three';
 import type { Selection } from '@/lib/job-desk.svelte';
-import type { Insertion, KeepOut, RunPlan, SetPlan, Triple, TubeRun } from '@/lib/answers';
+import type { Insertion, KeepOut, MergeShape, RunPlan, SetPlan, Triple, TubeRun } from '@/lib/answers';
+import { collectorModel, holeLine } from './branching';
 import { Handles, type Grip } from './handles';
 import { Labels, type Label } from './labels';
 import { Motion } from './motion';
@@ -36,6 +37,11 @@ export type Scenery = {
     ghosts: { letter: string; run: TubeRun }[];
     selection: Selection;
     set: SetPlan;
+    merge: MergeShape;
+    /** The collector that is worked on, if one is. */
+    collector: string | null;
+    /** The run or collector that is looked at; null for everything. */
+    near: string | null;
     grip: Grip | null;
     withDatum: boolean;
     gridMm: number;
@@ -110,7 +116,19 @@ export class TubeScene {
             if (plan.run && (!ghost || isCurrent)) {
                 content.add(
                     withCentre(
-                        runModel(plan.run, plan, order, scenery.selection, isCurrent ? 'current' : 'beside'),
+                        runModel(
+                            plan.run,
+                            plan,
+                            order,
+                            scenery.selection,
+                            isCurrent ? 'current' : 'beside',
+                            scenery.merge.branches.filter(
+                                (one) => one.letter === plan.letter && one.cut.length > 0,
+                            ),
+                            scenery.merge.branches.flatMap((one) =>
+                                one.on === plan.letter && one.drill ? [one.drill] : [],
+                            ),
+                        ),
                     ),
                 );
             }
@@ -125,11 +143,21 @@ export class TubeScene {
             }
             if (scenery.runs.length > 1) labels.push(letterLabel(plan, isCurrent));
         });
+        for (const collector of scenery.merge.collectors) {
+            content.add(collectorModel(collector, collector.letter === scenery.collector));
+            labels.push({
+                text: collector.letter,
+                at: new Vector3(...collector.outlet.at),
+                look: collector.letter === scenery.collector ? 'current' : 'run',
+            });
+        }
+        for (const branch of scenery.merge.branches)
+            if (branch.hole.length > 0) content.add(holeLine(branch));
         for (const gap of scenery.set.gaps.filter((one) => !one.kept)) {
             content.add(gapLine(gap.from, gap.to));
             labels.push({ text: gap.gap.text, at: new Vector3(...gap.from), look: 'stop' });
         }
-        this.#stage.extent = new Box3().setFromObject(content);
+        this.#stage.extent = extentOf(content, scenery.near);
         for (const solid of scenery.set.keepOuts) this.#addSolid(solid, scenery, labels);
         for (const { text, at } of scenery.withDatum ? DATUM_LABELS : []) {
             labels.push({ text, at: new Vector3(...at), look: 'quiet' });
@@ -149,6 +177,11 @@ export class TubeScene {
         this.#handles.snapTo(looks.snapMm);
         if (looks.spread !== before.spread) this.#motion.spread(looks.spread);
         if (!looks.isMeasuring) this.#drawMeasure([]);
+    }
+
+    /** Takes away what lies before a plane, to look inside a merge; null closes it again. */
+    open(plane: { at: Triple; normal: Triple } | null): void {
+        this.#stage.open(plane);
     }
 
     playInsertion(order: Insertion['order']): void {
@@ -204,6 +237,16 @@ export class TubeScene {
         this.on.onmeasure(from && to ? from.distanceTo(to) : null);
         this.#stage.draw();
     }
+}
+
+/** Round one run or collector, or round everything. */
+function extentOf(content: Object3D, near: string | null): Box3 {
+    const box = new Box3();
+    for (const one of content.children) {
+        if (near !== null && (one.userData['run'] ?? one.userData['collector']) === near)
+            box.expandByObject(one);
+    }
+    return box.isEmpty() ? box.setFromObject(content) : box;
 }
 
 /** Where a run stands by itself, for spreading the set. */

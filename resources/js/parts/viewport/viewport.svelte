@@ -18,8 +18,26 @@
         /** Whether the three axes are drawn at the datum. */
         withDatum?: boolean;
         ondrag?: (key: string, at: Triple, isDone: boolean) => void;
+        /** The collector that is worked on, and who is told when another is pressed. */
+        collector?: string | null;
+        oncollector?: (letter: string) => void;
+        /** The run or collector that the view is turned to; null for everything. */
+        near?: string | null;
+        /** A plane before which everything is taken away. */
+        opening?: { at: Triple; normal: Triple } | null;
     };
-    let { desk, ghosts = [], showing = [], grip = null, withDatum = false, ondrag }: Props = $props();
+    let {
+        desk,
+        ghosts = [],
+        showing = [],
+        grip = null,
+        withDatum = false,
+        ondrag,
+        collector = null,
+        oncollector,
+        opening = null,
+        near = null,
+    }: Props = $props();
 
     const grid = $derived(
         desk.view.units === 'inch' ? { mm: 4 * 25.4, text: '4 in' } : { mm: 100, text: '100 mm' },
@@ -30,6 +48,9 @@
         ghosts,
         selection: desk.selection,
         set: desk.plan.set,
+        merge: desk.plan.merge,
+        collector,
+        near,
         grip,
         withDatum,
         gridMm: grid.mm,
@@ -59,7 +80,10 @@
                 if (gone) return;
                 scene = new TubeScene(canvas, layer, {
                     onselect: (picked) => (desk.selection = picked),
-                    onrun: (letter) => desk.choose(letter),
+                    onrun: (letter) =>
+                        desk.plan.merge.collectors.some((one) => one.letter === letter)
+                            ? oncollector?.(letter)
+                            : desk.choose(letter),
                     onmeasure: (mm) => (measured = mm),
                     ondrag: (key, at, isDone) => {
                         dragged = isDone ? null : at;
@@ -67,6 +91,7 @@
                     },
                 });
                 scene.show(scenery);
+                scene.open(opening);
                 requestAnimationFrame(() => scene?.look('corner'));
             } catch {
                 failure = 'This browser draws no 3D. The table and the ribbon say the same.';
@@ -88,6 +113,19 @@
 
     $effect(() => {
         scene?.dress($state.snapshot(looks));
+    });
+
+    $effect(() => {
+        scene?.open(opening);
+    });
+
+    let turnedTo = untrack(() => near);
+    $effect(() => {
+        if (near === turnedTo) return;
+        turnedTo = near;
+        scene?.open(null);
+        if (opening) scene?.open(opening);
+        else scene?.look('corner');
     });
 
     $effect(() => {

@@ -1,7 +1,9 @@
 <script lang="ts">
     import { untrack } from 'svelte';
     import { CuttingDesk } from '@/lib/cutting.svelte';
-    import Ribbon from '@/parts/ribbon.svelte';
+    import { isRun } from '@/lib/job-desk.svelte';
+    import MemberStrip from '@/parts/member-strip.svelte';
+    import Templates from '@/parts/templates.svelte';
     import Nowhere from '../job/nowhere.svelte';
     import type { StageProps } from '../job/stages';
     import CutOff from './cut-off.svelte';
@@ -27,13 +29,13 @@
             pieces.find((piece) => !cutting.state?.cut[piece.mark]) ??
             pieces[0],
     );
-    const run = $derived(chosen ? desk.runOf(chosen.mark) : undefined);
+    const member = $derived(chosen ? desk.memberOf(chosen.mark) : undefined);
     const mayTick = $derived(mayLog && !desk.isDraft && (cutting.state?.released ?? false));
 </script>
 
-{#if run && chosen}
-    <Ribbon
-        {run}
+{#if member && chosen}
+    <MemberStrip
+        {member}
         selection={{ kind: 'piece', id: chosen.mark }}
         onselect={(picked) => (desk.selection = picked)}
         pieceFact={(piece) => piece.cutLength.text}
@@ -52,13 +54,16 @@
             <Nestings nestings={desk.plan.cut.nestings} only={desk.only} />
         </div>
         <div class="min-w-0 space-y-2 xl:col-start-2 xl:row-start-2">
-            <PieceDrawing piece={chosen} odMm={run.tube?.od.value ?? 50} />
-            {#if mayPlan}
+            <PieceDrawing piece={chosen} odMm={member.tube?.od.value ?? 50} />
+            {#if chosen.template}
+                <Templates {desk} marks={[chosen.mark]} />
+            {/if}
+            {#if mayPlan && isRun(member)}
                 <JointsHere
                     piece={chosen}
                     {desk}
-                    first={run.pieces[0]?.mark === chosen.mark}
-                    last={run.pieces.at(-1)?.mark === chosen.mark}
+                    first={member.pieces[0]?.mark === chosen.mark}
+                    last={member.pieces.at(-1)?.mark === chosen.mark}
                 />
             {/if}
             <Saws saws={cutting.state?.saws ?? []} />

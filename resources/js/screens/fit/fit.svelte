@@ -1,6 +1,6 @@
 <script lang="ts">
     import InsertionOrder from '@/parts/insertion-order.svelte';
-    import Ribbon from '@/parts/ribbon.svelte';
+    import MemberStrip from '@/parts/member-strip.svelte';
     import type { StageProps } from '../job/stages';
     import Nowhere from '../job/nowhere.svelte';
     import BuildOrder from './build-order.svelte';
@@ -18,14 +18,14 @@
         steps.map((step) => joints.find((one) => one.id === step.joint)).find((one) => one?.type !== 'bung'),
     );
     const joint = $derived(picked ?? datum ?? joints.find((one) => one.id === steps[0]?.joint));
-    const run = $derived(joint ? desk.runOf(joint.id) : undefined);
+    const member = $derived(joint ? desk.memberOf(joint.id) : undefined);
     const sheet = $derived(desk.plan.weld.sheets.find((one) => one.joint === joint?.id));
     const order = (id: string) => desk.plan.fit.steps.find((step) => step.joint === id)?.order;
 </script>
 
-{#if run && joint}
-    <Ribbon
-        {run}
+{#if member && joint}
+    <MemberStrip
+        {member}
         selection={{ kind: 'joint', id: joint.id }}
         onselect={(selection) => (desk.selection = selection)}
         jointFact={(one) => (order(one.id) ? `· ${order(one.id)}` : '')}
@@ -35,7 +35,7 @@
     {/if}
     <div class="grid grid-cols-[minmax(0,1fr)] gap-2 lg:grid-cols-[minmax(0,1fr)_25rem]">
         <BuildOrder {desk} chosen={joint.id} />
-        <JointDetail {run} {joint} {sheet} />
+        <JointDetail {member} {joint} {sheet} />
     </div>
 {:else}
     <Nowhere text="The order of building follows from a route that can be cut from stock." {onstage} />

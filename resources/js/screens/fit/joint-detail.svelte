@@ -1,15 +1,17 @@
 <script lang="ts">
     import { ToggleGroup } from 'bits-ui';
     import JointDial from '@/parts/joint-dial.svelte';
-    import type { Joint, RunPlan, Sheet } from '@/lib/answers';
+    import { isRun, type Member } from '@/lib/job-desk.svelte';
+    import type { Joint, Sheet } from '@/lib/answers';
 
-    type Props = { run: RunPlan; joint: Joint; sheet: Sheet | undefined };
-    let { run, joint, sheet }: Props = $props();
+    type Props = { member: Member; joint: Joint; sheet: Sheet | undefined };
+    let { member, joint, sheet }: Props = $props();
 
     let tacks = $state<'trial' | 'full'>('full');
-    const bung = $derived(run.fittings.find((one) => one.joint === joint.id));
-    const piece = $derived(run.pieces.find((one) => one.mark === joint.and));
-    const last = $derived(run.pieces.at(-1));
+    const fittings = $derived(isRun(member) ? member.fittings : []);
+    const bung = $derived(fittings.find((one) => one.joint === joint.id));
+    const piece = $derived(member.pieces.find((one) => one.mark === joint.and));
+    const last = $derived(member.pieces.at(-1));
 </script>
 
 {#snippet row(name: string, value: string, isFigure = true)}
@@ -24,7 +26,7 @@
         <h2 class="heading">
             {joint.id} <span class="text-quiet font-normal">{joint.typeLabel}</span>
         </h2>
-        {#if sheet}
+        {#if sheet && joint.round}
             <ToggleGroup.Root
                 type="single"
                 value={tacks}
@@ -42,12 +44,18 @@
             </ToggleGroup.Root>
         {/if}
     </div>
-    <div class="flex justify-center">
-        <JointDial {joint} {sheet} fittings={run.fittings} {tacks} size={290} />
-    </div>
-    <p class="label text-center">
-        looking with the flow, {joint.between} → {joint.and} · strokes: index mark, on the throat line before
-    </p>
+    {#if joint.round}
+        <div class="flex justify-center">
+            <JointDial {joint} {sheet} {fittings} {tacks} size={290} />
+        </div>
+        <p class="label text-center">
+            looking with the flow, {joint.between} → {joint.and} · strokes: index mark, on the throat line before
+        </p>
+    {:else}
+        <p class="mt-1">
+            {joint.between} to {joint.and}: a seam of <span class="figure">{joint.seam.text}</span> with two ends.
+        </p>
+    {/if}
     <dl class="mt-2 space-y-0.5">
         {@render row('Index mark', joint.index.text, false)}
         {#if piece?.clocking}
@@ -66,7 +74,7 @@
         {#if joint.type.startsWith('slip') && last}
             {@render row(`${last.mark} goes in by`, last.slip.text)}
         {/if}
-        {#if sheet}
+        {#if sheet && joint.round}
             {@render row(
                 'Tacks',
                 `${tacks === 'full' ? sheet.tacks.full.length : sheet.tacks.trial.length} × ${sheet.tacks.length.text}`,
@@ -76,6 +84,9 @@
     <p class="text-quiet mt-2 text-sm">
         {#if !sheet}
             Slides together and can be drawn apart again: a strap or a clamp holds it, no tack.
+        {:else if !joint.round}
+            First tack at the crotch, the end towards the inlets, then down each side; a shim keeps bent
+            inlets apart.
         {:else if tacks === 'trial'}
             Two close together on one side: it holds, and can still be hinged.
         {:else}

@@ -1,36 +1,39 @@
 <script lang="ts">
-    import Ribbon from '@/parts/ribbon.svelte';
+    import { isRun } from '@/lib/job-desk.svelte';
+    import MemberStrip from '@/parts/member-strip.svelte';
     import type { StageProps } from '../job/stages';
     import Nowhere from '../job/nowhere.svelte';
     import LogList from './log-list.svelte';
 
     let { desk, onstage }: StageProps = $props();
 
-    const runs = $derived(desk.shown.filter((run) => run.run));
-    const run = $derived(
-        (desk.selection?.kind === 'joint' ? desk.runOf(desk.selection.id) : undefined) ?? runs[0],
+    const members = $derived(desk.shown.filter((one) => !isRun(one) || one.run));
+    const member = $derived(
+        (desk.selection?.kind === 'joint' ? desk.memberOf(desk.selection.id) : undefined) ?? members[0],
     );
+    const runs = $derived(members.filter(isRun));
     const bench = $derived(desk.view.bench);
     const used = (joint: string, step: string, measure: string) =>
         bench?.readings[`${step}.${joint}`]?.[measure] ?? '–';
     const slots = $derived(desk.plan.schedule.slots.filter((slot) => desk.isShown(slot.run)));
     const sheets = $derived(new Map(desk.plan.weld.sheets.map((sheet) => [sheet.joint, sheet])));
-    const joints = $derived(new Map(runs.flatMap((one) => one.joints).map((joint) => [joint.id, joint])));
+    const joints = $derived(new Map(members.flatMap((one) => one.joints).map((joint) => [joint.id, joint])));
     const totals = $derived([
-        ['Tube', [...new Set(runs.map((one) => one.tube?.name ?? ''))].join(', ')],
-        [
-            runs.length > 1 ? 'Runs' : 'Length',
-            runs.length > 1 ? `${runs.length}` : (runs[0]?.run?.length.text ?? ''),
-        ],
+        ['Tube', [...new Set(members.map((one) => one.tube?.name ?? ''))].join(', ')],
+        runs.length === 1
+            ? ['Length', runs[0]?.run?.length.text ?? '']
+            : runs.length > 1
+              ? ['Runs', `${runs.length}`]
+              : ['Collectors', `${members.length}`],
         ['Mass', desk.plan.cut.mass.text],
         ['Joints welded', `${bench?.jointsDone ?? 0} of ${desk.plan.weld.sheets.length}`],
     ]);
     const isDone = (joint: string) => bench?.done.includes(`weld.${joint}`) ?? false;
 </script>
 
-{#if run?.run && slots.length > 0}
-    <Ribbon
-        {run}
+{#if member && slots.length > 0}
+    <MemberStrip
+        {member}
         selection={desk.selection}
         onselect={(picked) => (desk.selection = picked)}
         jointDone={(joint) => isDone(joint.id)}

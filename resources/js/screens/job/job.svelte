@@ -84,7 +84,7 @@
     }
 
     function step(by: number): void {
-        const runs = stage === 'survey' || stage === 'route' ? [desk.run] : desk.shown;
+        const runs = ['survey', 'route', 'merge'].includes(stage) ? [desk.run] : desk.shown;
         const ids = runs.flatMap((run) => run?.joints ?? []).map((joint) => joint.id);
         const at =
             desk.selection?.kind === 'joint' ? ids.indexOf(desk.selection.id) : by > 0 ? -1 : ids.length;
@@ -146,7 +146,7 @@
         >
     </StageTabs>
     <SaveBar {desk} onfield={showField} />
-    {#if desk.plan.runs.length > 1 && stage !== 'bench' && !(stage === 'route' && desk.plan.runs.some((run) => run.run))}
+    {#if desk.members.length > 1 && !['bench', 'merge'].includes(stage) && !(stage === 'route' && desk.plan.runs.some((run) => run.run))}
         <RunTabs {desk} filters={stage !== 'survey' && stage !== 'route'} />
     {/if}
     <main class="flex min-h-0 grow flex-col gap-2">

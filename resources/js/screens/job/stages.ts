@@ -14,6 +14,7 @@ export type StageProps = {
 export const STAGE_SCREENS: Record<Stage, () => Promise<{ default: Component<StageProps> }>> = {
     survey: () => import('../survey/survey.svelte'),
     route: () => import('../route/route.svelte'),
+    merge: () => import('../merge/merge.svelte'),
     cut: () => import('../cut/cut.svelte'),
     fit: () => import('../fit/fit.svelte'),
     weld: () => import('../weld/weld.svelte'),

@@ -15,7 +15,7 @@
         ['cool', 'Cool'],
     ] as const;
     const labels = $derived(
-        new Map(desk.plan.runs.flatMap((run) => run.joints).map((joint) => [joint.id, joint.typeLabel])),
+        new Map(desk.members.flatMap((one) => one.joints).map((joint) => [joint.id, joint.typeLabel])),
     );
     const opens = (i: number) => slots[i]?.phase !== slots[i - 1]?.phase;
 </script>

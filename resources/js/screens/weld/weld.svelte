@@ -1,5 +1,5 @@
 <script lang="ts">
-    import Ribbon from '@/parts/ribbon.svelte';
+    import MemberStrip from '@/parts/member-strip.svelte';
     import type { StageProps } from '../job/stages';
     import Nowhere from '../job/nowhere.svelte';
     import Argon from './argon.svelte';
@@ -12,16 +12,16 @@
     const slot = $derived(
         slots.find((one) => desk.selection?.kind === 'joint' && one.joint === desk.selection.id) ?? slots[0],
     );
-    const run = $derived(slot ? desk.runOf(slot.joint) : undefined);
+    const member = $derived(slot ? desk.memberOf(slot.joint) : undefined);
     const sheets = $derived(new Map(desk.plan.weld.sheets.map((sheet) => [sheet.joint, sheet])));
     const sheet = $derived(slot ? sheets.get(slot.joint) : undefined);
-    const joint = $derived(run?.joints.find((one) => one.id === slot?.joint));
+    const joint = $derived(member?.joints.find((one) => one.id === slot?.joint));
     const schedule = $derived(desk.plan.schedule);
 </script>
 
-{#if run && sheet && joint && slot}
-    <Ribbon
-        {run}
+{#if member && sheet && joint && slot}
+    <MemberStrip
+        {member}
         selection={{ kind: 'joint', id: joint.id }}
         onselect={(picked) => (desk.selection = picked)}
         jointFact={(one) => sheets.get(one.id)?.settings['amps']?.text ?? ''}

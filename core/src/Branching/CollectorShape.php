@@ -1,0 +1,234 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Branching;
+
+use UpsweptBead\Core\Document\Refusal;
+use UpsweptBead\Core\Job\CollectorMake;
+use UpsweptBead\Core\Merge\Collector\BentCollector;
+use UpsweptBead\Core\Merge\Collector\Collector;
+use UpsweptBead\Core\Merge\Collector\LeaningTube;
+use UpsweptBead\Core\Merge\Collector\MergeBend;
+use UpsweptBead\Core\Merge\Collector\Outlet;
+use UpsweptBead\Core\Merge\Collector\Quarters;
+use UpsweptBead\Core\Merge\Collector\StraightCollector;
+use UpsweptBead\Core\Merge\CutLine;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/**
+ * The tubes of a collector as they are in the end, and as they are cut: set wider for what welding pulls them in by, and
+ * longer at the outlet. Its outlet lies where all edges together are as long as the tube behind it is round, since it is
+ * pressed round over a former.
+ */
+final readonly class CollectorShape
+{
+    private const COARSE_DEG = 3.0;
+
+    private const FINE_DEG = 1.0;
+
+    /** An outlet is placed to this (mm). */
+    private const PLACED_MM = 0.02;
+
+    /** So far inside what can be cut at all (mm). */
+    private const INSIDE_MM = 0.01;
+
+    /** A plane so far down the axis (mm) that no collector reaches it. */
+    private const FAR_MM = 1e5;
+
+    /**
+     * @param  float  $widestMm  diameter of the widest outlet that still closes in the middle, pressed round
+     * @param  float  $narrowestMm  and of the narrowest
+     * @param  CutLine  $line  of each tube as it is cut
+     * @param  float  $meanMm  mean station of that line, all round
+     * @param  float  $seamMm  one seam between two tubes, in space
+     */
+    private function __construct(
+        public Collector $finished,
+        public Collector $cut,
+        public ?Quarters $quarters,
+        public ?MergeBend $bend,
+        public float $widestMm,
+        public float $narrowestMm,
+        public CutLine $line,
+        public float $meanMm,
+        public float $seamMm,
+    ) {}
+
+    /** @return self|string the shape, or why there is none, with what to change */
+    public static function of(CollectorSizes $sizes, UnitSystem $units): self|string
+    {
+        $show = static fn (float $mm): string => Quantity::Length->show($mm, $units);
+        $radiusMm = $sizes->circle->value / 2;
+        if ($sizes->build->make === CollectorMake::Bent && $sizes->bend === null) {
+            return 'No bend on the list has this tube; choose another tube, or make it from straight tube.';
+        }
+        $ends = self::ends($sizes, $radiusMm);
+        if ($ends instanceof Refusal) {
+            return self::told($ends, $show);
+        }
+        [$closesMm, $apexMm] = $ends;
+        $edge = static fn (float $planeMm): float => self::edgeMm($sizes, $radiusMm, $planeMm);
+        [$widestMm, $narrowestMm] = [$edge($closesMm) / M_PI, $edge($apexMm) / M_PI];
+        $wantedMm = $sizes->outlet->odMm;
+        if ($wantedMm > $widestMm || $wantedMm < $narrowestMm) {
+            return sprintf(
+                'An outlet of %s cannot be had from these tubes: pressed round it comes out between %s, where their middles meet, and %s, where the centre has just closed. %s',
+                $show($wantedMm),
+                $show($narrowestMm),
+                $show($widestMm),
+                $wantedMm > $widestMm
+                    ? 'Choose a smaller outlet and a cone behind it, or larger tubes.'
+                    : 'Choose a larger outlet, or smaller tubes.',
+            );
+        }
+        [$from, $to] = [$closesMm, $apexMm];
+        while ($to - $from > self::PLACED_MM) {
+            $middle = ($from + $to) / 2;
+            [$from, $to] = $edge($middle) / M_PI > $wantedMm ? [$middle, $to] : [$from, $middle];
+        }
+        $finished = self::at($sizes, $radiusMm, $from);
+        if ($finished instanceof Refusal) {
+            return self::told($finished, $show);
+        }
+        $wideMm = $radiusMm + ($sizes->build->make === CollectorMake::Bent ? $sizes->pullIn->value : 0.0);
+        // Nearer to the point where all axes meet there is nothing to cut beyond.
+        $longest = self::ends($sizes, $wideMm);
+        $cutMm = min($from + $sizes->beyond->value, is_array($longest) ? $longest[1] : $from);
+        $cut = self::at($sizes, $wideMm, max($cutMm, is_array($longest) ? $longest[0] : $cutMm));
+        if ($cut instanceof Refusal) {
+            return self::told($cut, $show);
+        }
+        $line = $cut->line(0, self::FINE_DEG);
+
+        return new self(
+            $finished,
+            $cut,
+            self::quarters($sizes, $cut, $line->greatestMm()),
+            self::bend($sizes),
+            $widestMm,
+            $narrowestMm,
+            $line,
+            self::meanMm($line),
+            $finished->line(0, self::FINE_DEG)->lengthMm(1),
+        );
+    }
+
+    private static function quarters(CollectorSizes $sizes, Collector $cut, float $longestMm): ?Quarters
+    {
+        if ($sizes->build->make !== CollectorMake::Quarters || ! $cut instanceof StraightCollector) {
+            return null;
+        }
+        $quarters = Quarters::of($cut, CollectorSizes::blankMm($longestMm));
+
+        return $quarters instanceof Refusal ? null : $quarters;
+    }
+
+    /**
+     * Where the middle has just closed, and where the axes of all tubes meet or the bend has no leg left to cut.
+     *
+     * @return array{float, float}|Refusal heights on the axis
+     */
+    private static function ends(CollectorSizes $sizes, float $radiusMm): array|Refusal
+    {
+        $past = self::at($sizes, $radiusMm, self::FAR_MM);
+        if (! $past instanceof Refusal || $past->what !== 'outlet-past-apex' || $past->by === null) {
+            return $past instanceof Refusal ? $past : new Refusal('half-angle-zero', 'half_angle');
+        }
+        $apexMm = self::FAR_MM - $past->by - self::INSIDE_MM;
+        $open = self::at($sizes, $radiusMm, self::INSIDE_MM);
+        if ($open instanceof Refusal && ($open->what !== 'centre-open' || $open->by === null)) {
+            return $open;
+        }
+        $closesMm = $open instanceof Refusal ? 2 * self::INSIDE_MM + $open->by : self::INSIDE_MM;
+        [$from, $to] = [$closesMm, $apexMm];
+        $last = self::at($sizes, $radiusMm, $to);
+        while ($last instanceof Refusal && $to - $from > self::PLACED_MM) {
+            $middle = ($from + $to) / 2;
+            [$from, $to] = self::at($sizes, $radiusMm, $middle) instanceof Refusal ? [$from, $middle] : [$middle, $to];
+        }
+        if ($last instanceof Refusal) {
+            return $from > $closesMm ? [$closesMm, $from] : $last;
+        }
+
+        return $closesMm < $apexMm ? [$closesMm, $apexMm] : new Refusal('centre-open', 'outlet', $closesMm - $apexMm);
+    }
+
+    private static function at(CollectorSizes $sizes, float $radiusMm, float $planeMm): Collector|Refusal
+    {
+        $count = $sizes->build->inlets;
+        $outlet = Outlet::atPlane($planeMm);
+        $bend = self::bend($sizes);
+        if ($bend !== null) {
+            $tubes = array_fill_keys(array_map(self::id(...), range(1, $count)), $sizes->round);
+
+            return BentCollector::of($tubes, $bend, $radiusMm, $outlet);
+        }
+
+        return StraightCollector::of(array_map(static fn (int $i): LeaningTube => new LeaningTube(
+            self::id($i),
+            $sizes->round,
+            $sizes->leanRad(),
+            $radiusMm,
+            2 * M_PI * ($i - 1) / $count,
+        ), range(1, $count)), $outlet);
+    }
+
+    private static function id(int $i): string
+    {
+        return "t$i";
+    }
+
+    private static function bend(CollectorSizes $sizes): ?MergeBend
+    {
+        $stock = $sizes->bend;
+        if ($sizes->build->make !== CollectorMake::Bent || $stock === null) {
+            return null;
+        }
+        $farMm = min($stock->clampLegMm, $stock->pullLegMm);
+
+        return new MergeBend(
+            $stock->clrMm,
+            deg2rad(min(90.0, $stock->angleDeg)),
+            $sizes->leg->value,
+            // Of a bend that turns further than this nothing straight is left behind it.
+            $stock->angleDeg > 90.0 ? 0.0 : $farMm,
+        );
+    }
+
+    private static function edgeMm(CollectorSizes $sizes, float $radiusMm, float $planeMm): float
+    {
+        $collector = self::at($sizes, $radiusMm, $planeMm);
+
+        return $collector instanceof Refusal
+            ? 0.0
+            : $sizes->build->inlets * $collector->line(0, self::COARSE_DEG)->lengthMm(CutLine::OUTLET);
+    }
+
+    private static function meanMm(CutLine $line): float
+    {
+        $sum = 0.0;
+        foreach (array_slice($line->points, 1) as $i => $point) {
+            $sum += ($point->psi - $line->points[$i]->psi) * ($point->sMm + $line->points[$i]->sMm) / 2;
+        }
+
+        return $sum / (2 * M_PI);
+    }
+
+    /** @param  callable(float): string  $show */
+    private static function told(Refusal $refusal, callable $show): string
+    {
+        $by = $show($refusal->by ?? 0.0);
+
+        return match ($refusal->what) {
+            'half-angle-zero' => 'Straight tubes must lean to the axis: give them 7½ to 10°.',
+            'tubes-overlap' => "The inlets overlap: the circle through them must be wider by twice $by.",
+            'bend-too-tight' => "The bend is tighter than the tube's own radius, by $by.",
+            'outlet-past-apex' => "The outlet lies $by beyond where the tubes' middles meet.",
+            'centre-open' => "The middle is still open at the outlet; it closes $by further on.",
+            'runs-off-leg' => "The cut runs off the leg behind the bend, by $by. Take a bend that turns further or has a longer leg.",
+            default => "It cannot be cut so: $refusal->what, $by.",
+        };
+    }
+}

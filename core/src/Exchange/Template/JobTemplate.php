@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Exchange\Template;
+
+use UpsweptBead\Core\Branching\Branch;
+use UpsweptBead\Core\Branching\BuiltCollector;
+use UpsweptBead\Core\Merge\Template\WrapTemplate;
+use UpsweptBead\Core\Plan\BranchTemplates;
+use UpsweptBead\Core\Plan\Sketch;
+
+/** The wrap templates of a job: one for each cut end of a tube that is not square, and one for each hole. */
+final readonly class JobTemplate
+{
+    /** @return WrapTemplate|string the template, or why there is none */
+    public static function of(Sketch $sketch, string $id, float $paperMm): WrapTemplate|string
+    {
+        $number = $sketch->job->number;
+        foreach ($sketch->layout->placement->collectors->all as $collector) {
+            for ($i = 0; $i < $collector->build->inlets; $i++) {
+                if ($collector->mark($i) === $id) {
+                    return self::collector("$number $id", $collector, $paperMm);
+                }
+            }
+        }
+        foreach ($sketch->layout->placement->branches as $branch) {
+            $template = self::branch($sketch, $branch, $id, "$number $id", $paperMm);
+            if ($template !== null) {
+                return $template;
+            }
+        }
+
+        return sprintf('There is no template "%s" in this job.', mb_substr($id, 0, 20));
+    }
+
+    private static function collector(string $mark, BuiltCollector $collector, float $paperMm): WrapTemplate|string
+    {
+        return match (true) {
+            $collector->shape === null => 'A bought collector has no template, and one that cannot be made has none either.',
+            $collector->isBent() => 'A bend cannot be unrolled: scribe it by its heights above the plate.',
+            default => WrapTemplate::ofEnd($mark, $collector->shape->cut->line(0), $collector->tube()->odMm, $paperMm),
+        };
+    }
+
+    private static function branch(
+        Sketch $sketch,
+        Branch $branch,
+        string $id,
+        string $mark,
+        float $paperMm,
+    ): WrapTemplate|string|null {
+        [$end, $hole] = BranchTemplates::ids($sketch, $branch);
+        if ($id !== $end && $id !== $hole) {
+            return null;
+        }
+        $saddle = $branch->saddle;
+        if ($saddle === null) {
+            return $branch->lack;
+        }
+
+        return $id === $hole
+            ? WrapTemplate::ofHole($mark, $saddle, $paperMm)
+            : WrapTemplate::ofEnd($mark, $saddle->end(), $saddle->branch->odMm, $paperMm, $branch->isStart);
+    }
+}

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+use UpsweptBead\Core\Document\Node;
+use UpsweptBead\Core\Merge\Seat;
+use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** Reads where runs start and end, and what they meet there. */
+final readonly class EndReader
+{
+    private RouteReader $routes;
+
+    public function __construct(private UnitSystem $units)
+    {
+        $this->routes = new RouteReader($units);
+    }
+
+    public function start(Node $node): RunEnd
+    {
+        $start = $this->end($node);
+        if ($start->kind->slipsIn()) {
+            $node->at('kind')->complain('not-at-a-start', 'must be v-band, flange or open: only the end of a run slips into a part');
+        }
+
+        return $start;
+    }
+
+    public function end(Node $node): RunEnd
+    {
+        $node->only(['kind', 'name', 'at', 'direction', 'up', 'metal', 'wall', 'bolts', 'bore', 'saddle']);
+        $kind = $node->at('kind')->choice(EndKind::class, EndKind::Open);
+        if ($kind === EndKind::Saddle && $node->at('saddle')->isMissing()) {
+            $node->at('saddle')->complain('missing', 'is missing: where the end stands on another run');
+        }
+        $wall = $node->at('wall')->length($this->units);
+        if ($wall->mm <= 0) {
+            $node->at('wall')->complain('not-positive', 'must be more than 0');
+        }
+
+        return new RunEnd(
+            $kind,
+            $node->at('name')->text('', 100),
+            Points::read($node->at('at'), $this->units),
+            $node->at('direction')->direction(),
+            $node->at('up')->isMissing() ? null : $node->at('up')->direction(),
+            $node->at('metal')->required(40),
+            $wall,
+            $node->at('bolts')->isMissing() ? null : $this->bolts($node->at('bolts')),
+            $node->at('bore')->isMissing() ? null : $this->bore($node->at('bore')),
+            $kind === EndKind::Saddle && ! $node->at('saddle')->isMissing() ? $this->saddle($node->at('saddle')) : null,
+        );
+    }
+
+    private function bolts(Node $node): FlangeBolts
+    {
+        $node->only(['count', 'circle', 'turn', 'flats']);
+        $count = (int) $node->at('count')->number(12);
+        if ($count < 2) {
+            $node->at('count')->complain('out-of-range', 'must be 2 studs at least and 12 at most');
+        }
+
+        return new FlangeBolts(
+            max(2, $count),
+            $this->positive($node->at('circle')),
+            $node->at('turn')->quantity(Quantity::Angle, $this->units, 360),
+            $this->positive($node->at('flats')),
+        );
+    }
+
+    private function bore(Node $node): Bore
+    {
+        $node->only(['shape', 'width', 'height', 'corner', 'turn']);
+        $shape = $node->at('shape')->choice(BoreShape::class, BoreShape::Round);
+        $width = $this->positive($node->at('width'));
+        $height =
+            $node->at('height')->isMissing() || $shape === BoreShape::Round
+                ? $width
+                : $this->positive($node->at('height'));
+        $corner =
+            $node->at('corner')->isMissing() || $shape !== BoreShape::Rectangle
+                ? Length::ofMm(0)
+                : $this->routes->notNegative($node->at('corner'));
+        if ($shape === BoreShape::D && $height->mm < $width->mm / 2) {
+            $node
+                ->at('height')
+                ->complain(
+                    'out-of-range',
+                    'must be half the width at least: the half circle of a D is as wide as its foot',
+                );
+        }
+        if (2 * $corner->mm > min($width->mm, $height->mm)) {
+            $node->at('corner')->complain('out-of-range', 'must be no more than half of the shorter side');
+        }
+
+        return new Bore(
+            $shape,
+            $width,
+            $height,
+            $corner,
+            $node->at('turn')->isMissing() ? 0.0 : $node->at('turn')->quantity(Quantity::Angle, $this->units, 360),
+        );
+    }
+
+    private function saddle(Node $node): SaddleSpec
+    {
+        $node->only(['on', 'station', 'fromTop', 'angle', 'offset', 'seat', 'stub']);
+        $angleDeg = $node->at('angle')->isMissing() ? 90.0 : $node->at('angle')->quantity(
+            Quantity::Angle,
+            $this->units,
+            180,
+        );
+        if ($angleDeg <= 0.0 || $angleDeg >= 180.0) {
+            $node->at('angle')->complain('out-of-range', 'must be more than 0 and less than 180 degrees between the flows');
+        }
+
+        return new SaddleSpec(
+            $node->at('on')->required(2),
+            $this->routes->notNegative($node->at('station')),
+            $node->at('fromTop')->isMissing()
+                ? 0.0
+                : $node->at('fromTop')->quantity(Quantity::Angle, $this->units, 360),
+            $angleDeg,
+            $node->at('offset')->isMissing() ? Length::ofMm(0) : $node->at('offset')->length($this->units),
+            $node->at('seat')->choice(Seat::class, Seat::SetOn),
+            $node->at('stub')->isMissing() ? null : $this->positive($node->at('stub')),
+        );
+    }
+
+    private function positive(Node $node): Length
+    {
+        $length = $node->length($this->units);
+        if ($length->mm <= 0) {
+            $node->complain('not-positive', 'must be more than 0');
+
+            return Length::ofMm(1);
+        }
+
+        return $length;
+    }
+}

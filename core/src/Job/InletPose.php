@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Units\Length;
+
+/**
+ * An inlet of a bought collector in the collector's own frame: towards its first inlet, square to that and clockwise
+ * looking with the flow, and along its axis.
+ */
+final readonly class InletPose
+{
+    /** @param  array{Length, Length, Length}  $at */
+    public function __construct(public array $at, public Vector $direction) {}
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job;
+
+use UpsweptBead\Core\Units\Length;
+
+/** What is welded to the outlet of a collector: a V-band ring or a flange. */
+final readonly class OutletPart
+{
+    public function __construct(public EndKind $kind, public string $name, public string $metal, public Length $wall) {}
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Plan\Json;
+
+use UpsweptBead\Core\Cut\CutMark;
+use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointFace;
+use UpsweptBead\Core\Run\Clocking;
+use UpsweptBead\Core\Stock\TubeSize;
+use UpsweptBead\Core\Units\Quantity;
+
+/** Writes what runs and collectors are made of: their tube, their pieces, their joints. */
+final readonly class PartsWriter
+{
+    public function __construct(private FigureWriter $figures) {}
+
+    /** @return array<string, mixed> */
+    public function tube(TubeSize $tube): array
+    {
+        return [
+            'id' => $tube->id,
+            'name' => $tube->name,
+            'od' => $this->figures->length($tube->odMm),
+            'wall' => $this->figures->plain(Quantity::Wall, $tube->wallMm),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function piece(Piece $piece): array
+    {
+        return [
+            'mark' => $piece->mark,
+            'stock' => $piece->stockId,
+            'isBend' => $piece->isBend(),
+            'from' => $piece->span->fromMm,
+            'to' => $piece->span->toMm,
+            'length' => $this->figures->length($piece->span->lengthMm()),
+            'cutLength' => $this->figures->length($piece->cutLengthMm()),
+            'angle' => $this->figures->plain(Quantity::Angle, $piece->angleDeg),
+            'clr' => $this->figures->length($piece->clrMm),
+            'legBefore' => $this->figures->length($piece->span->legBeforeMm),
+            'legAfter' => $this->figures->length($piece->span->legAfterMm),
+            'template' => $piece->startPrep->isToTemplate() || $piece->endPrep->isToTemplate(),
+            'startPrep' => $piece->startPrep->label(),
+            'endPrep' => $piece->endPrep->label(),
+            'trim' => $this->figures->figure($piece->allowances->trim),
+            'shrink' => $this->figures->figure($piece->allowances->shrink),
+            'slip' => $this->figures->figure($piece->allowances->slip),
+            'mass' => $this->figures->plain(Quantity::Mass, $piece->massKg),
+            'marks' => array_map(fn (CutMark $mark): array => [
+                'label' => $mark->label,
+                'kind' => $mark->kind->value,
+                'long' => $this->figures->length($mark->longMm),
+                'outer' => $this->figures->length($mark->outerMm),
+                'centre' => $this->figures->length($mark->centreMm),
+                'inner' => $this->figures->length($mark->innerMm),
+            ], $piece->marks),
+            'longStart' => $this->figures->length($piece->allowances->startMm),
+            'longEnd' => $this->figures->length($piece->allowances->endMm()),
+            'clocking' => $piece->clocking === null ? null : $this->clocking($piece->clocking),
+            'turnedFrom' => $piece->isFirstBend() ? 'the index mark of the start' : 'the throat line before it',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function joint(Joint $joint, ?JointFace $face): array
+    {
+        return [
+            'id' => $joint->id,
+            'type' => $joint->type->value,
+            'typeLabel' => $joint->type->label(),
+            'round' => $joint->type->isRound(),
+            'welded' => $joint->type->isWelded(),
+            'between' => $joint->between->name,
+            'and' => $joint->and->name,
+            'station' => $joint->seam->stationMm,
+            'seam' => $this->figures->length($joint->seam->lengthMm),
+            'metals' => "{$joint->between->metal} – {$joint->and->metal}",
+            'index' => [
+                'long' => $joint->seam->index->long,
+                'short' => $joint->seam->index->short,
+                'text' => $joint->seam->index->text(),
+            ],
+            'up' => $face?->upDeg,
+            'nextThroat' => $face?->nextThroatDeg,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function clocking(Clocking $clocking): array
+    {
+        return [
+            'turn' => $this->figures->plain(Quantity::Angle, $clocking->turnDeg),
+            'around' => $this->figures->length(abs($clocking->aroundMm)),
+            'way' => $clocking->turnDeg < 0 ? 'anticlockwise' : 'clockwise',
+        ];
+    }
+}

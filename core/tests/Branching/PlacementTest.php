@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Branching\Branch;
+use UpsweptBead\Core\Branching\Placement;
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Reason\Notice;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\SomeCollectors;
+
+function placedBranch(Job $job): Branch
+{
+    return Placement::of($job, Shop::bare())->branches[0] ?? throw new LogicException('There is no branch.');
+}
+
+it('ends the runs of a collector in its mouths, in their order', function () {
+    $placement = Placement::of(SomeCollectors::header(), Shop::bare());
+    $collector = $placement->collectors->all[0];
+    foreach ($collector->spec->runs as $i => $letter) {
+        $end = $placement->job->run($letter)->end ?? throw new LogicException($letter);
+        expect($end->frame()->at->distanceTo($collector->inlet($i)->at))->toBeLessThan(2e-3)
+            ->and($end->frame()->forward->distanceTo($collector->inlet($i)->forward))->toBeLessThan(1e-6)
+            ->and($end->name)->toBe('K'.($i + 1));
+    }
+});
+
+it('moves their ends with the collector, and leaves alone what is in its place', function () {
+    $shop = Shop::bare();
+    $here = Placement::in(SomeCollectors::header(), $shop);
+    $moved = Placement::in(SomeCollectors::header(['at' => [572, 170, -330]]), $shop);
+    foreach (['A', 'B', 'C', 'D'] as $letter) {
+        [$from, $to] = [$here->run($letter)?->end->frame()->at, $moved->run($letter)?->end->frame()->at];
+        expect($from === null ? null : $to?->minus($from)->distanceTo(new Vector(20, 0, 0)))->toBeLessThan(3e-3);
+    }
+    expect(JobWriter::toJson(Placement::in($here, $shop)))->toBe(JobWriter::toJson($here));
+});
+
+it('is read back as it was written, with its collector and its branch', function () {
+    foreach ([SomeCollectors::header(), SomeCollectors::job(['make' => 'bent']), SomeCollectors::branched()] as $job) {
+        $job = Placement::in($job, Shop::bare());
+        $again = JobReader::fromJson(JobWriter::toJson($job))->job;
+        expect(JobWriter::toArray($job))->toBeAn('JobDocument')
+            ->and($again === null ? null : JobWriter::toJson($again))->toBe(JobWriter::toJson($job));
+    }
+});
+
+it('begins the run behind a collector at its outlet', function () {
+    $document = JobWriter::toArray(SomeCollectors::branched());
+    $document['runs'][1]['start'] = [...$document['runs'][1]['end'], 'kind' => 'open'];
+    $document['set'] = ['collectors' => [[
+        'name' => 'Collector', 'runs' => [],
+        'build' => [
+            'letter' => 'K', 'make' => 'straight', 'inlets' => 2, 'tube' => 'T1.625x.065', 'at' => [5, 6, 7],
+            'axis' => [0, 1, 0], 'outlet' => 'T2.000x.065', 'into' => 'W',
+        ],
+    ]]];
+    $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unread');
+    $placement = Placement::of($job, Shop::bare());
+    $start = $placement->job->run('W')?->start->frame();
+    expect($start?->at->distanceTo($placement->collectors->all[0]->outlet()->at))->toBeLessThan(2e-3)
+        ->and($start?->forward->distanceTo(new Vector(0, 1, 0)))->toBeLessThan(1e-6);
+});
+
+it('lets a branch go with the flow at the angle that was asked for, out of the main or into it', function (bool $isReturn) {
+    $placement = Placement::of(SomeCollectors::branched(['angle' => 35], $isReturn), Shop::bare());
+    $run = $placement->job->run('W') ?? throw new LogicException('W');
+    foreach ([$run->start, $run->end] as $end) {
+        expect($end->frame()->forward->angleDegTo(new Vector(1, 0, 0)))->toBeClose(35.0, 0.0, 1e-4);
+    }
+    // A take-off leaves upward at the top of the main; a return comes down to it.
+    expect($run->start->frame()->forward->z <=> 0.0)->toBe($isReturn ? -1 : 1);
+    // The stub's far end stands 160 mm from the foot.
+    $foot = $placement->branches[0]->foot ?? throw new LogicException('foot');
+    $far = $isReturn ? $run->start : $run->end;
+    expect($far->frame()->at->distanceTo($foot->at))->toBeClose(160.0, 0.0, 0.01);
+})->with(['take-off' => false, 'return' => true]);
+
+it('seats the end of a branch on the skin of the main and nowhere inside it', function (float $angleDeg, float $offsetMm) {
+    $branch = placedBranch(SomeCollectors::branched(['angle' => $angleDeg, 'offset' => $offsetMm]));
+    $frame = $branch->frame() ?? throw new LogicException($branch->lack);
+    [$aside, $mainMm] = [$frame->forward->cross($frame->reference), 76.2 / 2];
+    $least = INF;
+    for ($deg = 0; $deg < 360; $deg += 5) {
+        $sMm = $branch->saddle?->cutMm(deg2rad($deg)) - $branch->lowMm;
+        foreach ([19.05 - 1.651, 19.05 - 0.8, 19.05] as $radiusMm) {
+            $at = $frame->at
+                ->plus($frame->forward->times($sMm))
+                ->plus($frame->reference->times($radiusMm * cos(deg2rad($deg))))
+                ->plus($aside->times($radiusMm * sin(deg2rad($deg))));
+            // The main lies along x.
+            $least = min($least, hypot($at->y, $at->z) - $mainMm);
+        }
+    }
+    expect($least)->toBeGreaterThan(-0.02)->toBeLessThan(0.02);
+})->with([[90.0, 0.0], [45.0, 0.0], [30.0, 0.0], [120.0, 8.0], [60.0, -15.0]]);
+
+it('says why a branch cannot stand where it was put', function (array $saddle, string $said) {
+    expect(placedBranch(SomeCollectors::branched($saddle))->lack)->toContain($said);
+})->with([
+    'beside the main' => [['offset' => 70], 'misses run A'],
+    'over its side' => [['offset' => 25], 'hangs over the side'],
+    'past its end' => [['station' => 700], 'the branch cannot stand further along'],
+    'too near its end' => [['station' => 590], 'not straight all the way'],
+]);
+
+it('stops a release for a collector that cannot be made, and only warns of what is unusual', function () {
+    $severities = static fn (Job $job): array => array_map(
+        static fn (Notice $one): string => $one->severity->value,
+        Planner::plan($job, Shop::bare())->notices(),
+    );
+    expect($severities(SomeCollectors::job(['outlet' => 'T4.000x.065'])))->toBe(['problem'])
+        ->and($severities(SomeCollectors::job([], ['merge.K.lean' => '14 deg'])))->toBe(['caution'])
+        ->and($severities(SomeCollectors::job(['tube' => 'T9'])))->toContain('problem')
+        ->and($severities(SomeCollectors::job()))->toBe([]);
+});
+
+it('warns of tubes that do not fit the inlets they go into', function () {
+    $said = static fn (string $tube): string => implode(' ', array_map(
+        static fn (Notice $one): string => $one->message,
+        Planner::sketch(SomeCollectors::header(['tube' => $tube]), Shop::bare())->notices(),
+    ));
+    expect($said('T2.000x.065'))->toContain('is loose in its inlet')
+        ->and($said('T1.500x.065'))->toContain('expanded by')
+        ->and($said('T1.750x.065'))->not->toContain('its inlet');
+});

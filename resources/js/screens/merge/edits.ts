@@ -1,0 +1,61 @@
+// Changes to the job document that a collector or a branch begins with; where they stand is worked out by the core.
+import type { JobDocument, Plan, Triple } from '@/lib/answers';
+
+const LETTERS = 'KMNPQRSTUVWXYZABCDEFGHJL';
+
+/** A letter that no run and no collector has. */
+export function nextLetter(document: JobDocument): string {
+    const taken = new Set([
+        ...document.runs.map((run) => run.letter),
+        ...(document.set?.collectors ?? []).flatMap((one) => (one.build ? [one.build.letter] : [])),
+    ]);
+    const free = [...LETTERS].find((letter) => !taken.has(letter));
+    return free ?? [...LETTERS].map((letter) => `K${letter}`).find((two) => !taken.has(two)) ?? 'KK';
+}
+
+/** Begins to make a collector: one that was surveyed, by its name, or a new one that stands alone. */
+export function buildCollector(document: JobDocument, plan: Plan, letter: string, name: string | null): void {
+    document.set ??= { collectors: [], keepOuts: [], lengths: [] };
+    const collectors = (document.set.collectors ??= []);
+    const known = collectors.find((one) => one.name === name);
+    const runs = plan.runs.filter((run) => known?.runs.includes(run.letter));
+    const meets = plan.set.meeting?.name === name ? plan.set.meeting : null;
+    const ends = runs.map((run) => run.target.frame);
+    const tube = runs[0]?.tube?.id ?? plan.runs[0]?.tube?.id ?? 'T1.625x.065';
+    const build = {
+        letter,
+        make: 'straight' as const,
+        inlets: Math.min(6, Math.max(2, known?.runs.length ?? 2)),
+        tube,
+        at: (meets?.at ?? middle(ends.map((end) => end.at))) as [string, string, string],
+        axis: meets?.axis ?? ends[0]?.forward ?? ([1, 0, 0] as Triple),
+        turn: 45,
+    };
+    if (known) known.build = build;
+    else
+        collectors.push({
+            name: freeName(collectors.map((one) => one.name)),
+            runs: [],
+            assignment: 'fixed',
+            firing: [],
+            build,
+        });
+}
+
+function freeName(taken: string[]): string {
+    for (let i = 1; ; i++) {
+        const name = i === 1 ? 'Collector' : `Collector ${i}`;
+        if (!taken.includes(name)) return name;
+    }
+}
+
+function middle(points: Triple[]): string[] {
+    return [0, 1, 2].map(
+        (axis) =>
+            `${(points.reduce((sum, point) => sum + (point[axis] ?? 0), 0) / Math.max(1, points.length)).toFixed(1)} mm`,
+    );
+}
+
+export function crossed(a: Triple, b: Triple): Triple {
+    return [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+}

@@ -1,7 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
 import { looksWhole, type Size } from './fits';
 
-// Job 1 of the demo has a sensor and no route, 2 has a route, 3 is a set still to be routed, 4 is finished, 5 is a set with every route.
+// Job 1 of the demo has a sensor and no route, 2 has a route, 3 is a set still to be routed, 4 is finished, 5 is a set with every route,
+// 6 is a pair of collectors without runs, 7 a branch on the side of a run.
 const SCREENS = [
     '/',
     '/stores',
@@ -10,7 +11,12 @@ const SCREENS = [
     '/jobs/5/survey',
     '/jobs/2/route',
     '/jobs/5/route',
+    '/jobs/2/merge',
+    '/jobs/6/merge',
+    '/jobs/7/merge',
     '/jobs/2/cut',
+    '/jobs/6/cut',
+    '/jobs/6/weld',
     '/jobs/5/cut',
     '/jobs/2/fit',
     '/jobs/5/fit',
@@ -32,6 +38,7 @@ const DIALOGS: Record<string, string[]> = {
         'Add something to keep clear of',
     ],
     '/jobs/3/route': ['Bring in routes', 'Keys'],
+    '/jobs/7/merge': ['Add a branch'],
 };
 const DESK: Size[] = [
     { width: 1280, height: 800 },

@@ -65,7 +65,8 @@ final readonly class Placement
                     $run = $branch->isStart
                         ? $run->between($against($run->start, $name, $frame, $main), $run->end)
                         : $run->between($run->start, $against($run->end, $name, $frame, $main));
-                    $runs[$letter] = $branch->spec->stub === null ? $run : self::stub($run, $branch, $branch->spec->stub);
+                    $stub = $branch->spec->stub;
+                    $runs[$letter] = $stub === null ? $run : self::stub($run, $branch, $stub);
                 }
             }
         }

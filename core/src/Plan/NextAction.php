@@ -35,7 +35,11 @@ final readonly class NextAction
 
             return $isEmpty
                 ? new self('survey', 'needs a survey', 'Enter the first run')
-                : new self(self::stageOf($problems), 'has problems', $count === 1 ? 'Solve 1 problem' : "Solve $count problems");
+                : new self(
+                    self::stageOf($problems),
+                    'has problems',
+                    $count === 1 ? 'Solve 1 problem' : "Solve $count problems",
+                );
         }
 
         return new self('weld', 'ready to release', 'Look it over and release it');

@@ -34,13 +34,15 @@
             </li>
         {/each}
     </ol>
-    <div class="border-line mt-2 border-t pt-2">
-        <h3 class="heading">
-            {several ? 'All together before any is finished' : 'Trial fit before the full tacks'}
-        </h3>
-        <ul class="text-quiet list-inside">
-            {#each desk.plan.fit.trialFit.slice(0, -1) as line (line)}<li>{line}</li>{/each}
-        </ul>
-        <p class="mt-1 text-sm">△ {desk.plan.fit.trialFit.at(-1)}</p>
-    </div>
+    {#if desk.plan.runs.length > 0}
+        <div class="border-line mt-2 border-t pt-2">
+            <h3 class="heading">
+                {several ? 'All together before any is finished' : 'Trial fit before the full tacks'}
+            </h3>
+            <ul class="text-quiet list-inside">
+                {#each desk.plan.fit.trialFit.slice(0, -1) as line (line)}<li>{line}</li>{/each}
+            </ul>
+            <p class="mt-1 text-sm">△ {desk.plan.fit.trialFit.at(-1)}</p>
+        </div>
+    {/if}
 </section>

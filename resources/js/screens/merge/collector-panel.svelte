@@ -24,7 +24,7 @@
     const spec = $derived(desk.document.set?.collectors?.[index]);
     const build = $derived(spec?.build);
     const tubes = $derived(catalogue.tubes.map(({ id, name }) => ({ id, name })));
-    const outlets = $derived([{ id: '', name: `${collector.outletTube.name}, proposed` }, ...tubes]);
+    const outlets = $derived([{ id: '', name: 'proposed' }, ...tubes]);
     const runs = $derived([
         { id: '', name: 'nothing here' },
         ...desk.document.runs
@@ -40,7 +40,7 @@
     const chokes = $derived(
         ratio.ratio < ratio.least
             ? 'less than one tube: none wants that'
-            : ratio.ratio <= ratio.most
+            : ratio.ratio <= ratio.most + 0.05
               ? 'in the range that chokes'
               : 'wider than the range that chokes',
     );

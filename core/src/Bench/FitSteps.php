@@ -48,6 +48,15 @@ final readonly class FitSteps
                 $do[] = "Of it {$this->length($mm)} are extra at the $end end.";
             }
         }
+        if ($piece->pie !== null) {
+            [$wedge, $end] = [$piece->pie->wedge(), $piece->pie->end()];
+            $do[] = sprintf(
+                'Bend of %d wedges and two ends, every cut at %s to the square one, the stick turned half round between cuts.',
+                $piece->pie->welds - 1,
+                Quantity::Angle->show(rad2deg($piece->pie->mitre), $this->job->units),
+            );
+            $do[] = "Each wedge: long side {$this->length($wedge->outerMm)}, short side {$this->length($wedge->innerMm)}; ends from the tangent: {$this->length($end->outerMm)} and {$this->length($end->innerMm)}.";
+        }
         if ($piece->startPrep->isToTemplate() || $piece->endPrep->isToTemplate()) {
             $do[] = 'Wrap the template round the end, its index line on the marked side, the arrow with the flow. Score the line, saw rough beside it, grind to it until no light passes the seam. Tube held in a vee, never by hand alone.';
         }
@@ -152,7 +161,7 @@ final readonly class FitSteps
     {
         $joints = $this->joints->ofRun($letter);
         $butts = array_values(
-            array_filter($joints, static fn (Joint $joint): bool => $joint->type === JointType::Butt),
+            array_filter($joints, static fn (Joint $joint): bool => $joint->type->isButt()),
         );
         $tacks = $this->tacks($butts[0] ?? $joints[0]);
         $places = implode(', ', array_map(static fn (float $deg): string => $deg.'°', $tacks->fullDeg));

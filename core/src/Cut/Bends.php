@@ -90,7 +90,7 @@ final readonly class Bends
             $id,
             0,
             0.0,
-            $bend === null ? $span->lengthMm() : $span->legBeforeMm + $bend->lengthMm + $span->legAfterMm,
+            $bend === null ? $piece->onStockMm() : $span->legBeforeMm + $bend->lengthMm + $span->legAfterMm,
             $bend,
             $span->legBeforeMm,
             $span->legAfterMm,

@@ -43,7 +43,7 @@ final readonly class CutPlan
         $bends = $byTube = $tubes = $notices = [];
         foreach ($layout->runs as $routed) {
             $tubes[$routed->tube->id] = $routed->tube;
-            $stock = $shop->catalogue->bendsFor($routed->tube->id);
+            $stock = MadeBends::stock($routed->run, $routed->tube, $shop);
             $slipMm = Pieces::slips($job, $routed->spec) ? $shop->rules->value('fit.slip_depth') : 0.0;
             $cuts = $routed->spec->route?->cuts;
             $spans = $cuts === null ? null : Jointing::at($routed->run, $stock, $cuts->jointsMm());

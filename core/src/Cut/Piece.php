@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cut;
 
+use UpsweptBead\Core\Merge\PieCut;
 use UpsweptBead\Core\Run\Clocking;
 use UpsweptBead\Core\Run\PieceSpan;
 
@@ -17,6 +18,7 @@ final readonly class Piece
      * @param  string  $wanted  the stock it was chosen to come from, with a number; '' if that is open
      * @param  Place|null  $place  null if there is nothing it can be cut from
      * @param  list<CutMark>  $marks
+     * @param  PieCut|null  $pie  its wedges, where its bend is made here; then it is cut from a straight stick
      */
     public function __construct(
         public string $mark,
@@ -33,6 +35,7 @@ final readonly class Piece
         public string $wanted = '',
         public ?Place $place = null,
         public array $marks = [],
+        public ?PieCut $pie = null,
     ) {}
 
     public function wantedFrom(string $wanted): self
@@ -50,6 +53,7 @@ final readonly class Piece
             $this->massKg,
             $this->clocking,
             $wanted,
+            pie: $this->pie,
         );
     }
 
@@ -70,6 +74,7 @@ final readonly class Piece
             $this->wanted,
             $place,
             Marks::of($this, $place, $odMm),
+            $this->pie,
         );
     }
 
@@ -85,14 +90,23 @@ final readonly class Piece
         return $this->span->bendIndex === 0;
     }
 
+    /** Whether it is cut from a bend. */
     public function isBend(): bool
     {
-        return $this->span->bendIndex !== null;
+        return $this->span->bendIndex !== null && $this->pie === null;
     }
 
-    /** Length along the centreline as it is cut: finished length and allowances. */
+    /** Length of stock that the finished piece comes out of: along its centreline, or the stick its wedges lie in. */
+    public function onStockMm(): float
+    {
+        return $this->pie === null
+            ? $this->span->lengthMm()
+            : $this->span->legBeforeMm + $this->pie->stickMm() + $this->span->legAfterMm;
+    }
+
+    /** Length of stock as it is cut: what the finished piece comes out of, and allowances. */
     public function cutLengthMm(): float
     {
-        return $this->span->lengthMm() + $this->allowances->totalMm();
+        return $this->onStockMm() + $this->allowances->totalMm();
     }
 }

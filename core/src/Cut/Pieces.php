@@ -54,6 +54,7 @@ final readonly class Pieces
     {
         $bend = $span->bendIndex === null ? null : $this->routed->run->bends[$span->bendIndex];
         $tube = $this->routed->tube;
+        $pie = $bend === null ? null : MadeBends::pieOf($bend, $tube, $this->shop);
         $spec = $this->routed->spec;
         // An end of the run is a butt only at a ring; a flange's fillet hardly shrinks, a slip fillet not at all.
         $startButts = ! $first || self::startButts($this->job, $spec);
@@ -71,9 +72,17 @@ final readonly class Pieces
             $first && $spec->start->saddle !== null ? EndPrep::Saddle : $prepOf($startButts),
             $last && $spec->end->saddle !== null ? EndPrep::Saddle : $prepOf($endButts),
             // Between two pieces the one upstream is cut longer for the joint; at its start a run has no other.
-            $this->allowances($mark, $span, $bend, $first && $startButts, $endButts, $this->slip($mark, $last)),
+            $this->allowances(
+                $mark,
+                $span,
+                $pie === null ? $bend : null,
+                $first && $startButts,
+                $endButts,
+                $this->slip($mark, $last),
+            ),
             $tube->metalAreaMm2() * $span->lengthMm() * $densityKgM3 * 1e-9,
             $bend === null ? null : Clocking::of($bend->rotationDeg, $tube->odMm),
+            pie: $pie,
         );
     }
 

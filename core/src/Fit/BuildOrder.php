@@ -126,6 +126,7 @@ final readonly class BuildOrder
         return match (true) {
             $i === 0 && $joint->type === JointType::VBandButt => 'The datum: everything else is measured from it. '
                 .'The piece stays able to turn in the ring until the far end agrees.',
+            $joint->type === JointType::PieCut => 'Wedge by wedge, each turned half round from the way it lay in the stick; the angle is checked before the next goes on.',
             $joint->type === JointType::Saddle => 'Ground until it seats without a gap and marked on the fitted branch; only then is the hole cut. Root and edge of the hole are dressed while a hand still gets there.',
             $i === 0 => 'The datum: everything else is measured from it. Bevelled, faced and clean before it is fixed.',
             $joint->type === JointType::Slip => 'Slides in to its depth mark and turns to its line; it is not welded.',

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Fit;
 
 use UpsweptBead\Core\Joint\JointList;
-use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Shop\ShopRules;
 
@@ -22,7 +21,7 @@ final readonly class TightSeam
         $cupMm = $rules->value('weld.small_cup');
         foreach (count($layout->runs) > 1 ? $layout->runs : [] as $routed) {
             foreach ($joints->ofRun($routed->spec->letter) as $joint) {
-                if ($joint->type !== JointType::Butt) {
+                if (! $joint->type->isButt()) {
                     continue;
                 }
                 $at = $routed->line->frameAt($joint->seam->stationMm)->at;

@@ -82,6 +82,7 @@ final readonly class JobWriter
                 'angle' => $row->angleDeg,
                 'clr' => $row->clr->entered(),
                 ...($row->locked === [] ? [] : ['locked' => $row->locked]),
+                ...($row->pieWelds === 0 ? [] : ['pie' => $row->pieWelds]),
             ], $route->rows),
             'endStraight' => $route->endStraight->entered(),
             ...($route->endLocked ? ['endLocked' => true] : []),

@@ -40,6 +40,8 @@ final readonly class RouteChoice
                 round($bend->rotationDeg, 5) + 0.0,
                 round($bend->angleDeg, 5),
                 Length::ofMm(round($bend->clrMm, 3)),
+                [],
+                $bend->pieWelds,
             ), $run->bends),
             Length::ofMm(round($run->endStraightMm, 3)),
         );
@@ -57,6 +59,7 @@ final readonly class RouteChoice
                 abs($old->angleDeg - $row->angleDeg) < 1e-5 ? $old->angleDeg : $row->angleDeg,
                 abs($old->clr->mm - $row->clr->mm) < 1e-3 ? $old->clr : $row->clr,
                 $old->locked,
+                $old->pieWelds,
             );
         }
         $end = Length::ofMm(round($run->endStraightMm, 3));
@@ -90,6 +93,7 @@ final readonly class RouteChoice
                     $row->rotationDeg,
                     $row->angleDeg,
                     $row->clr->mm,
+                    $row->pieWelds,
                 ),
                 $this->rows,
             ),

@@ -63,7 +63,7 @@ final readonly class RouteReader
 
     private function row(Node $node): RouteRow
     {
-        $node->only(['straight', 'rotation', 'angle', 'clr', 'locked']);
+        $node->only(['straight', 'rotation', 'angle', 'clr', 'locked', 'pie']);
         $angleDeg = $node->at('angle')->quantity(Quantity::Angle, $this->units, 360);
         if ($angleDeg <= 0 || $angleDeg > 180) {
             $node->at('angle')->complain('bad-angle', 'must be above 0° and at most 180°');
@@ -79,7 +79,18 @@ final readonly class RouteReader
             $angleDeg,
             $clr,
             $node->at('locked')->isMissing() ? [] : self::locked($node->at('locked')),
+            $node->at('pie')->isMissing() ? 0 : self::pie($node->at('pie')),
         );
+    }
+
+    private static function pie(Node $node): int
+    {
+        $welds = $node->number(RouteRow::MOST_PIE_WELDS);
+        if ($welds < 1 || floor($welds) !== $welds) {
+            $node->complain('out-of-range', 'must be a whole number of welds from 1 to '.RouteRow::MOST_PIE_WELDS);
+        }
+
+        return max(1, (int) $welds);
     }
 
     /** @return list<string> */

@@ -14,6 +14,7 @@ enum JointType: string
     case SlipFillet = 'slip-fillet';
     case Slip = 'slip';
     case Bung = 'bung';
+    case PieCut = 'pie-cut';
     case MergeSeam = 'merge-seam';
     case Saddle = 'saddle';
 
@@ -27,6 +28,7 @@ enum JointType: string
             self::SlipFillet => 'Slip fillet',
             self::Slip => 'Slip joint, not welded',
             self::Bung => 'Bung fillet',
+            self::PieCut => 'Pie-cut butt',
             self::MergeSeam => 'Merge seam',
             self::Saddle => 'Saddle',
         };
@@ -49,6 +51,12 @@ enum JointType: string
         return $this === self::FlangeSeal;
     }
 
+    /** Whether it joins two pieces of tube end to end. */
+    public function isButt(): bool
+    {
+        return $this === self::Butt || $this === self::PieCut;
+    }
+
     /** Whether its seam goes once round a tube, so that it has a dial; a merge seam has two ends. */
     public function isRound(): bool
     {
@@ -58,6 +66,6 @@ enum JointType: string
     /** Whether it joins a run to a part that stays: a flange, a ring, a collector. */
     public function isAtPart(): bool
     {
-        return ! in_array($this, [self::Butt, self::Bung, self::MergeSeam], true);
+        return ! in_array($this, [self::Butt, self::PieCut, self::Bung, self::MergeSeam], true);
     }
 }

@@ -38,6 +38,7 @@ final readonly class RunJoints
         foreach ($starts as $type) {
             $joints[] = $this->atPart($type, self::part($spec->start), $this->tube($first), 0.0, count($joints) + 1);
         }
+        array_push($joints, ...$this->wedges($first, count($joints)));
         for ($i = 1; $i < count($this->pieces); $i++) {
             [$before, $after] = [$this->tube($this->pieces[$i - 1]), $this->tube($this->pieces[$i])];
             $joints[] = $this->atPart(
@@ -47,6 +48,7 @@ final readonly class RunJoints
                 $this->pieces[$i]->span->fromMm,
                 count($joints) + 1,
             );
+            array_push($joints, ...$this->wedges($this->pieces[$i], count($joints)));
         }
         $types = $spec->end->kind === EndKind::Open ? $this->typesIntoCollector() : self::typesAt($spec->end);
         foreach ($types as $type) {
@@ -133,9 +135,40 @@ final readonly class RunJoints
         return new Joint("{$letter}J$number", $letter, $type, $between, $and, $seam);
     }
 
-    private function tube(Piece $piece): Side
+    /**
+     * @param  int  $count  joints of the run before it
+     * @return list<Joint> between the wedges of a bend that is made here
+     */
+    private function wedges(Piece $piece, int $count): array
     {
-        return new Side($piece->mark, $this->job->metal, $this->routed->tube->wallMm);
+        $joints = [];
+        $letter = $this->routed->spec->letter;
+        $welds = $piece->pie->welds ?? 0;
+        for ($i = 1; $i <= $welds; $i++) {
+            $share = ($i - 0.5) / $welds;
+            $bendMm = $piece->span->lengthMm() - $piece->span->legBeforeMm - $piece->span->legAfterMm;
+            $number = $count + $i;
+            $joints[] = new Joint(
+                "{$letter}J$number",
+                $letter,
+                JointType::PieCut,
+                $this->tube($piece, ".$i"),
+                $this->tube($piece, '.'.($i + 1)),
+                new Seam(
+                    $piece->span->fromMm + $piece->span->legBeforeMm + $share * $bendMm,
+                    $piece->pie?->seamMm() ?? 0.0,
+                    $this->routed->tube->odMm,
+                    IndexMark::forJoint($number),
+                ),
+            );
+        }
+
+        return $joints;
+    }
+
+    private function tube(Piece $piece, string $wedge = ''): Side
+    {
+        return new Side($piece->mark.$wedge, $this->job->metal, $this->routed->tube->wallMm);
     }
 
     private static function part(RunEnd $end): Side

@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Layout;
 
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Reason\Notice;
+use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\BendStock;
 use UpsweptBead\Core\Stock\TubeSize;
@@ -19,6 +20,9 @@ final readonly class RouteChecks
     private const SLACK_MM = 0.01;
 
     private const SLACK_DEG = 0.05;
+
+    /** A pie-cut bend turns the gas by less than this at one weld, common practice. */
+    private const MOST_WELD_DEG = 30.5;
 
     private function __construct(private RoutedRun $routed, private Job $job, private Shop $shop) {}
 
@@ -62,6 +66,11 @@ final readonly class RouteChecks
         $notices = [];
         $tube = $this->routed->tube;
         foreach ($this->routed->run->bends as $i => $bend) {
+            if ($bend->pieWelds > 0) {
+                array_push($notices, ...$this->wedges($bend, $i));
+
+                continue;
+            }
             $fits = array_filter(
                 $this->shop->catalogue->bendsFor($tube->id),
                 static fn (BendStock $stock): bool => abs($stock->clrMm - $bend->clrMm) <= self::SLACK_MM,
@@ -85,6 +94,24 @@ final readonly class RouteChecks
         }
 
         return $notices;
+    }
+
+    /** @return list<Notice> of a bend that is made here */
+    private function wedges(Bend $bend, int $i): array
+    {
+        $lackingMm = $this->routed->tube->odMm / 2 - $bend->clrMm;
+        $path = "{$this->routed->path}.route.bends[$i]";
+        if ($lackingMm > 0.0) {
+            return [Notice::problem("$path.clr", sprintf(
+                'The wedges of a pie-cut bend have no throat left on this radius; it must be wider by %s.',
+                $this->show($lackingMm),
+            ))];
+        }
+
+        return $bend->angleDeg / $bend->pieWelds < self::MOST_WELD_DEG ? [] : [Notice::caution("$path.pie", sprintf(
+            'Each weld turns the gas by %.0f° at once; more welds with less each flow better.',
+            $bend->angleDeg / $bend->pieWelds,
+        ))];
     }
 
     /** @return list<Notice> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Plan;
 
 use UpsweptBead\Core\Cut\CutPlan;
+use UpsweptBead\Core\Cut\MadeBends;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Job\CutChoice;
 use UpsweptBead\Core\Job\Job;
@@ -88,7 +89,7 @@ final readonly class JointOffer
      */
     private static function check(RoutedRun $run, Shop $shop, array $joints, Piece $piece, JointWish $wish): void
     {
-        if (Jointing::at($run->run, $shop->catalogue->bendsFor($run->tube->id), $joints) !== null) {
+        if (Jointing::at($run->run, MadeBends::stock($run->run, $run->tube, $shop), $joints) !== null) {
             return;
         }
         throw new \DomainException(match ($wish) {

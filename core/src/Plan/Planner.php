@@ -59,7 +59,7 @@ final readonly class Planner
         $job = $layout->placement->job;
         $cut = CutPlan::of($job, $layout, $shop);
 
-        return new Sketch($job, $layout, $cut, JointList::of($job, $layout, $cut, $shop));
+        return new Sketch($job, $layout, $cut, JointList::of($job, $layout, $cut, $shop), $shop->rules);
     }
 
     /**

@@ -9,6 +9,7 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Reason\Notice;
+use UpsweptBead\Core\Shop\ShopRules;
 
 /** The first stages of a plan, route, pieces and joints: all that is drawn and measured while something is dragged. */
 final readonly class Sketch
@@ -18,6 +19,7 @@ final readonly class Sketch
         public Layout $layout,
         public CutPlan $cut,
         public JointList $joints,
+        public ShopRules $rules,
     ) {}
 
     /** @return list<Notice> */

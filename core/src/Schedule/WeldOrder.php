@@ -77,7 +77,10 @@ final readonly class WeldOrder
         $beside = array_column(array_reverse($this->fit->tight), null, 'joint');
         $alone = $bench = [];
         foreach ($this->fit->letters as $letter) {
-            $butts = $this->ofType($letter, JointType::Butt);
+            $butts = array_values(array_filter(
+                $this->joints->ofRun($letter),
+                static fn (Joint $joint): bool => $joint->type->isButt(),
+            ));
             foreach (self::everyOther($butts) as $joint) {
                 if (isset($beside[$joint->id])) {
                     $alone[] = new Weld($joint, Phase::Alone, self::tight($beside[$joint->id]));

@@ -21,7 +21,14 @@ final readonly class BendStock
         public float $clampLegMm,
         public float $pullLegMm,
         public Source $source,
+        public bool $isMade = false,
     ) {}
+
+    /** One that is made of wedges from a stick of the tube, with whatever straight the stick has on both sides. */
+    public static function made(TubeSize $tube, float $clrMm, float $angleDeg, float $legMm): self
+    {
+        return new self($tube->id, $tube->id, $clrMm, $angleDeg, $legMm, $legMm, Source::geometry(), true);
+    }
 
     public function longestLegMm(): float
     {

@@ -299,6 +299,8 @@ final readonly class RunEdits
                         -$row->rotationDeg + 0.0,
                         $row->angleDeg,
                         $row->clr,
+                        [],
+                        $row->pieWelds,
                     ),
                     $run->route->rows,
                 ),

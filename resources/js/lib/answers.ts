@@ -305,6 +305,10 @@ export interface RowDocument {
      * What closing the far end leaves alone.
      */
     locked?: Lockable[] | null;
+    /**
+     * Welds, where the bend is made of wedges from a stick instead of bent.
+     */
+    pie?: number;
 }
 export interface CutsDocument {
     joints: LengthText[];
@@ -566,12 +570,21 @@ export interface Segment {
     clr: number;
     angle: number;
     start: Frame;
+    /**
+     * Welds of a bend that is made of wedges; 0 for one that is bent.
+     */
+    pie: number;
 }
 export interface BendRow {
     straight: Shown;
     rotation: Shown;
     angle: Shown;
     clr: Shown;
+    pie: number;
+    /**
+     * What it would have if it were made of wedges.
+     */
+    usualWelds: number;
 }
 export interface FarEnd {
     closed: boolean;
@@ -692,6 +705,7 @@ export interface Piece {
     longEnd: Shown;
     clocking: Clocking | null;
     turnedFrom: string;
+    pie: Pie | null;
 }
 /**
  * A cut: on a straight the three lines are one; long is the extra length left on.
@@ -700,6 +714,30 @@ export interface CutMark {
     label: string;
     kind: 'own-end' | 'straight' | 'bend';
     long: Shown;
+    outer: Shown;
+    centre: Shown;
+    inner: Shown;
+}
+/**
+ * A bend made of wedges, and what they cost sawn here or bought as a set.
+ */
+export interface Pie {
+    bend: number;
+    welds: number;
+    mitre: Shown;
+    wedge: Sides;
+    end: Sides;
+    stick: Shown;
+    seam: Shown;
+    sum: {
+        minutes: Shown;
+        blades: number;
+        making: number;
+        set: number;
+        isBought: boolean;
+    };
+}
+export interface Sides {
     outer: Shown;
     centre: Shown;
     inner: Shown;

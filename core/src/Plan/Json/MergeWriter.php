@@ -15,6 +15,7 @@ use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Merge\Collector\PlaneCut;
 use UpsweptBead\Core\Plan\BranchTemplates;
 use UpsweptBead\Core\Plan\Sketch;
+use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Stock\BendStock;
 use UpsweptBead\Core\Units\Quantity;
 
@@ -31,10 +32,10 @@ final readonly class MergeWriter
 
     private PartsWriter $parts;
 
-    public function __construct(private FigureWriter $figures)
+    public function __construct(private FigureWriter $figures, ShopRules $rules)
     {
         $this->routes = new RouteWriter($figures);
-        $this->parts = new PartsWriter($figures);
+        $this->parts = new PartsWriter($figures, $rules);
     }
 
     /** @return array<string, mixed> */

@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Plan\Json;
 
+use UpsweptBead\Core\Cost\MakeOrBuy;
 use UpsweptBead\Core\Cut\CutMark;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointFace;
+use UpsweptBead\Core\Merge\PieCut;
+use UpsweptBead\Core\Merge\SideLengths;
 use UpsweptBead\Core\Run\Clocking;
+use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Stock\TubeSize;
 use UpsweptBead\Core\Units\Quantity;
 
 /** Writes what runs and collectors are made of: their tube, their pieces, their joints. */
 final readonly class PartsWriter
 {
-    public function __construct(private FigureWriter $figures) {}
+    public function __construct(private FigureWriter $figures, private ShopRules $rules) {}
 
     /** @return array<string, mixed> */
     public function tube(TubeSize $tube): array
@@ -61,7 +65,36 @@ final readonly class PartsWriter
             'longStart' => $this->figures->length($piece->allowances->startMm),
             'longEnd' => $this->figures->length($piece->allowances->endMm()),
             'clocking' => $piece->clocking === null ? null : $this->clocking($piece->clocking),
+            'pie' => $piece->pie === null ? null : $this->pie($piece->pie, $piece->span->bendIndex ?? 0),
             'turnedFrom' => $piece->isFirstBend() ? 'the index mark of the start' : 'the throat line before it',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function pie(PieCut $pie, int $bend): array
+    {
+        $sides = fn (SideLengths $one): array => [
+            'outer' => $this->figures->length($one->outerMm),
+            'centre' => $this->figures->length($one->centreMm),
+            'inner' => $this->figures->length($one->innerMm),
+        ];
+        $sum = MakeOrBuy::of($pie, $this->rules);
+
+        return [
+            'bend' => $bend,
+            'welds' => $pie->welds,
+            'mitre' => $this->figures->plain(Quantity::Angle, rad2deg($pie->mitre)),
+            'wedge' => $sides($pie->wedge()),
+            'end' => $sides($pie->end()),
+            'stick' => $this->figures->length($pie->stickMm()),
+            'seam' => $this->figures->length($pie->seamMm()),
+            'sum' => [
+                'minutes' => $this->figures->plain(Quantity::Duration, 60 * $sum->minutes),
+                'blades' => round($sum->blades, 2),
+                'making' => round($sum->making, 2),
+                'set' => round($sum->set, 2),
+                'isBought' => $sum->isBought(),
+            ],
         ];
     }
 

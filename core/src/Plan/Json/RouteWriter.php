@@ -31,12 +31,17 @@ final readonly class RouteWriter
         return [
             'length' => $this->figures->length($run->lengthMm()),
             'turning' => $this->figures->plain(Quantity::Angle, $run->turningDeg()),
-            'segments' => array_map($this->segment(...), $run->segments()),
+            'segments' => array_map(
+                fn (Segment $one): array => $this->segment($one, $run->bends[$one->bendIndex ?? -1]->pieWelds ?? 0),
+                $run->segments(),
+            ),
             'bends' => array_map(fn (Bend $bend): array => [
                 'straight' => $this->figures->length($bend->straightMm),
                 'rotation' => $this->figures->plain(Quantity::Angle, $bend->rotationDeg),
                 'angle' => $this->figures->plain(Quantity::Angle, $bend->angleDeg),
                 'clr' => $this->figures->length($bend->clrMm),
+                'pie' => $bend->pieWelds,
+                'usualWelds' => $bend->usualWelds(),
             ], $run->bends),
             'endStraight' => $this->figures->length($run->endStraightMm),
             'end' => $this->frame($run->end()),
@@ -158,7 +163,7 @@ final readonly class RouteWriter
     }
 
     /** @return array<string, mixed> */
-    private function segment(Segment $segment): array
+    private function segment(Segment $segment, int $pieWelds): array
     {
         return [
             'bend' => $segment->bendIndex,
@@ -166,6 +171,7 @@ final readonly class RouteWriter
             'length' => $segment->lengthMm,
             'clr' => $segment->clrMm,
             'angle' => $segment->angleDeg,
+            'pie' => $pieWelds,
             'start' => $this->frame($segment->start),
         ];
     }

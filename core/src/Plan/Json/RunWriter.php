@@ -26,7 +26,7 @@ final readonly class RunWriter
     public function __construct(private FigureWriter $figures, private Sketch $sketch)
     {
         $this->routes = new RouteWriter($figures);
-        $this->parts = new PartsWriter($figures);
+        $this->parts = new PartsWriter($figures, $sketch->rules);
     }
 
     /** @return list<array<string, mixed>> only what is drawn and measured, for while something is dragged */

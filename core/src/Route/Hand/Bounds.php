@@ -35,6 +35,9 @@ final readonly class Bounds
         return new self(
             $rules,
             array_map(static function (Bend $bend) use ($stock): float {
+                if ($bend->pieWelds > 0) {
+                    return self::MOST_DEG;
+                }
                 $angles = array_map(
                     static fn (BendStock $one): float => abs($one->clrMm - $bend->clrMm) <= self::SAME_CLR_MM
                         ? $one->angleDeg

@@ -240,6 +240,7 @@ final readonly class Closing
                 $turn > 180.0 ? $turn - 360.0 : ($turn <= -180.0 ? $turn + 360.0 : $turn),
                 $values[3 * $i + 2],
                 $bend->clrMm,
+                $bend->pieWelds,
             );
         }
 

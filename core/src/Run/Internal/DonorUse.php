@@ -27,6 +27,9 @@ final readonly class DonorUse
     {
         $options = [];
         foreach ($stock as $donor) {
+            if ($donor->isMade !== $bend->pieWelds > 0) {
+                continue;
+            }
             $waste = $donor->angleDeg - $bend->angleDeg;
             if (abs($donor->clrMm - $bend->clrMm) > 0.01 || $waste < -self::EXACT_DEG) {
                 continue;

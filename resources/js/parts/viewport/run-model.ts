@@ -130,7 +130,7 @@ function tint(geometry: BufferGeometry, of: Color): void {
 /** All seams of a run in one draw; the chosen one is larger and coloured. */
 function seamRings(run: TubeRun, plan: RunPlan, odMm: number, selection: Selection): InstancedMesh | null {
     const seams = plan.joints
-        .filter((joint) => joint.type === 'butt')
+        .filter((joint) => joint.type === 'butt' || joint.type === 'pie-cut')
         .flatMap((joint) => {
             const frame = frameAt(run, joint.station);
             return frame ? [{ joint, frame }] : [];

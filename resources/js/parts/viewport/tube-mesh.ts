@@ -5,7 +5,8 @@ import type { Frame, Segment, TubeRun } from '@/lib/answers';
 const SIDES = 28;
 const DEGREES_A_RING = 4;
 
-type Ring = { at: Vector3; across: Vector3; side: Vector3 };
+/** wide: how much wider it is towards the throat, as a tube is where it is cut at a slant. */
+type Ring = { at: Vector3; across: Vector3; side: Vector3; wide?: number };
 
 const vector = (xyz: [number, number, number]) => new Vector3(...xyz);
 
@@ -23,6 +24,7 @@ export function ringsOf(segment: Segment): Ring[] {
         }));
     }
     const centre = at.clone().addScaledVector(reference, segment.clr);
+    if (segment.pie > 0) return wedgeRings(segment, centre, reference, side);
     const steps = Math.max(2, Math.ceil(segment.angle / DEGREES_A_RING));
     const rings: Ring[] = [];
     for (let i = 0; i <= steps; i++) {
@@ -32,6 +34,23 @@ export function ringsOf(segment: Segment): Ring[] {
         rings.push({ at: centre.clone().addScaledVector(across, -segment.clr), across, side });
     }
     return rings;
+}
+
+/** A bend of wedges: straight from weld to weld, each weld a slanted ring. */
+function wedgeRings(segment: Segment, centre: Vector3, reference: Vector3, side: Vector3): Ring[] {
+    const each = (segment.angle * Math.PI) / 180 / segment.pie;
+    const wide = 1 / Math.cos(each / 2);
+    const ring = (angle: number, widened: number): Ring => {
+        const across = reference.clone().applyAxisAngle(side, angle);
+        return {
+            at: centre.clone().addScaledVector(across, -segment.clr * widened),
+            across,
+            side,
+            wide: widened,
+        };
+    };
+    const welds = Array.from({ length: segment.pie }, (_, i) => ring((i + 0.5) * each, wide));
+    return [ring(0, 1), ...welds, ring(each * segment.pie, 1)];
 }
 
 /** How far back from one end of a tube its skin begins, round the flow from the ring's first point; mm. */
@@ -51,7 +70,10 @@ export function segmentGeometry(segment: Segment, radiusMm: number, cuts: CutEnd
                 .clone()
                 .multiplyScalar(Math.cos(angle))
                 .addScaledVector(ring.side, Math.sin(angle));
-            const vertex = ring.at.clone().addScaledVector(normal, radiusMm);
+            const vertex = ring.at
+                .clone()
+                .addScaledVector(normal, radiusMm)
+                .addScaledVector(ring.across, ((ring.wide ?? 1) - 1) * Math.cos(angle) * radiusMm);
             for (const cut of cuts) {
                 if (r === (cut.isStart ? 0 : rings.length - 1))
                     vertex.addScaledVector(forward, (cut.isStart ? 1 : -1) * cut.at(angle));

@@ -9,7 +9,9 @@
         outline({
             before: piece.legBefore.value,
             after: piece.legAfter.value,
-            straight: piece.length.value,
+            straight: piece.pie
+                ? piece.cutLength.value - piece.longStart.value - piece.longEnd.value
+                : piece.length.value,
             clr: piece.isBend ? piece.clr.value : 0,
             angle: piece.angle.value,
             od: odMm,
@@ -113,6 +115,15 @@
             {/each}
         </tbody>
     </table>
+    {#if piece.pie}
+        <p class="mt-2">
+            {piece.pie.welds - 1} wedges and two ends, every cut at
+            <span class="figure">{piece.pie.mitre.text}</span>, the stick turned half round between cuts. Each
+            wedge
+            <span class="figure">{piece.pie.wedge.outer.text}</span> on its long side,
+            <span class="figure">{piece.pie.wedge.inner.text}</span> on its short side.
+        </p>
+    {/if}
     <dl class="mt-2 space-y-0.5">
         {#if piece.clocking}
             <div class="flex justify-between gap-3">

@@ -5,6 +5,7 @@
     import type { RunPlan } from '@/lib/answers';
     import HandTools from './hand-tools.svelte';
     import Lock from './lock.svelte';
+    import PieBend from './pie-bend.svelte';
 
     type Props = { desk: JobDesk; run: RunPlan; mayPlan: boolean };
     let { desk, run, mayPlan }: Props = $props();
@@ -111,6 +112,7 @@
     </div>
     {#if mayPlan}
         <HandTools {desk} {run} {chosen} />
+        <PieBend {desk} {run} bend={chosen} />
     {/if}
     <p class="text-quiet mt-2 text-sm">
         Turns count from the throat line of the bend before, clockwise looking with the flow. Drag a chosen

@@ -7,6 +7,7 @@ use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\DesignController;
 use App\Http\Controllers\DraftController;
 use App\Http\Controllers\ExchangeController;
+use App\Http\Controllers\FlangeController;
 use App\Http\Controllers\HandController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LogController;
@@ -35,6 +36,8 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs', [JobController::class, 'store'])->can('create', Job::class);
     Route::get('/jobs/{job}/job.json', [JobController::class, 'export'])->can('view', 'job');
     Route::get('/jobs/{job}/stored.json', [JobController::class, 'stored'])->can('view', 'job');
+    Route::post('/jobs/{job}/survey/flange', [FlangeController::class, 'read'])->can('update', 'job');
+    Route::get('/jobs/{job}/flange.dxf', [FlangeController::class, 'write'])->can('view', 'job');
     Route::get('/jobs/{job}/template.{format}', TemplateController::class)->can('view', 'job')->whereIn('format', ['svg', 'dxf', 'pdf']);
     Route::get('/jobs/{job}/lra.csv', [ExchangeController::class, 'lra'])->can('view', 'job');
     Route::get('/jobs/{job}/xyz.csv', [ExchangeController::class, 'xyz'])->can('view', 'job');

@@ -52,6 +52,7 @@ trait KeepsToSchemas
         'POST jobs/{job}/survey/mirror' => 'Changed',
         'POST jobs/{job}/survey/collector' => 'Changed',
         'POST jobs/{job}/survey/scrolls' => 'Changed',
+        'POST jobs/{job}/survey/flange' => 'Changed',
         'GET jobs/{job}/job.json' => 'JobDocument',
         'GET jobs/{job}/route-problem.json' => 'RouteProblem',
     ];

@@ -28,6 +28,9 @@ final readonly class BranchingChecks
         foreach ($placement->collectors->all as $one) {
             array_push($notices, ...$checks->collector($one));
         }
+        foreach ($placement->flanges as $flange) {
+            array_push($notices, ...$flange->notices($placement->job));
+        }
         foreach ($placement->branches as $branch) {
             if ($branch->lack !== '') {
                 $notices[] = $branch->saddle === null

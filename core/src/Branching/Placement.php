@@ -23,8 +23,16 @@ final readonly class Placement
     /** An end this near is there already. */
     private const SAME_MM = 2e-3;
 
-    /** @param  list<Branch>  $branches */
-    private function __construct(public Job $job, public Collectors $collectors, public array $branches) {}
+    /**
+     * @param  list<Branch>  $branches
+     * @param  list<FlangePlan>  $flanges
+     */
+    private function __construct(
+        public Job $job,
+        public Collectors $collectors,
+        public array $branches,
+        public array $flanges,
+    ) {}
 
     public static function of(Job $job, Shop $shop): self
     {
@@ -71,7 +79,9 @@ final readonly class Placement
             }
         }
 
-        return new self($job->with(array_values($runs), $job->set), $collectors, $branches);
+        $placed = $job->with(array_values($runs), $job->set);
+
+        return new self($placed, $collectors, $branches, FlangePlan::all($placed, $shop));
     }
 
     /** Only the job, with its ends in place. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Job;
 
 use UpsweptBead\Core\Document\Node;
+use UpsweptBead\Core\Merge\Flange\Path;
 use UpsweptBead\Core\Merge\Seat;
 use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\Quantity;
@@ -32,7 +33,7 @@ final readonly class EndReader
 
     public function end(Node $node): RunEnd
     {
-        $node->only(['kind', 'name', 'at', 'direction', 'up', 'metal', 'wall', 'bolts', 'bore', 'saddle']);
+        $node->only(['kind', 'name', 'at', 'direction', 'up', 'metal', 'wall', 'bolts', 'bore', 'saddle', 'plate']);
         $kind = $node->at('kind')->choice(EndKind::class, EndKind::Open);
         if ($kind === EndKind::Saddle && $node->at('saddle')->isMissing()) {
             $node->at('saddle')->complain('missing', 'is missing: where the end stands on another run');
@@ -53,6 +54,7 @@ final readonly class EndReader
             $node->at('bolts')->isMissing() ? null : $this->bolts($node->at('bolts')),
             $node->at('bore')->isMissing() ? null : $this->bore($node->at('bore')),
             $kind === EndKind::Saddle && ! $node->at('saddle')->isMissing() ? $this->saddle($node->at('saddle')) : null,
+            $node->at('plate')->isMissing() ? null : $this->plate($node->at('plate')),
         );
     }
 
@@ -104,6 +106,37 @@ final readonly class EndReader
             $corner,
             $node->at('turn')->isMissing() ? 0.0 : $node->at('turn')->quantity(Quantity::Angle, $this->units, 360),
         );
+    }
+
+    private function plate(Node $node): ?PlateSpec
+    {
+        $node->only(['outline', 'openings']);
+        $outline = $this->outline($node->at('outline'));
+        $openings = array_values(array_filter(array_map(
+            $this->outline(...),
+            $node->at('openings')->items(PlateSpec::MOST_OPENINGS),
+        )));
+        if ($openings === []) {
+            $node->at('openings')->complain('missing', 'must have the opening that the gas goes through at least');
+        }
+
+        return $outline === null || $openings === [] ? null : new PlateSpec($outline, $openings);
+    }
+
+    private function outline(Node $node): ?Path
+    {
+        $vertices = array_map(static function (Node $one): array {
+            $parts = array_map(static fn (Node $part): float => $part->number(2000), $one->items(3));
+
+            return [$parts[0] ?? 0.0, $parts[1] ?? 0.0, $parts[2] ?? 0.0];
+        }, $node->items(PlateSpec::MOST_POINTS));
+        if (count($vertices) < 2) {
+            $node->complain('too-few', 'must be a closed line of two points at least: right, up and bulge');
+
+            return null;
+        }
+
+        return new Path($vertices);
     }
 
     private function saddle(Node $node): SaddleSpec

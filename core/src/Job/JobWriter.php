@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
+use UpsweptBead\Core\Merge\Flange\Path;
 use UpsweptBead\Core\Reason\Override;
 use UpsweptBead\Core\Units\Length;
 
@@ -109,6 +110,17 @@ final readonly class JobWriter
     }
 
     /** @return array<string, mixed> */
+    private static function plate(PlateSpec $plate): array
+    {
+        $line = static fn (Path $one): array => array_map(
+            static fn (array $at): array => array_map(static fn (float $part): float => round($part, 6), $at),
+            $one->vertices,
+        );
+
+        return ['outline' => $line($plate->outline), 'openings' => array_map($line, $plate->openings)];
+    }
+
+    /** @return array<string, mixed> */
     private static function saddle(SaddleSpec $saddle): array
     {
         return [
@@ -144,6 +156,7 @@ final readonly class JobWriter
                     ],
                 ],
             ...$end->bore === null ? [] : ['bore' => self::bore($end->bore)],
+            ...$end->plate === null ? [] : ['plate' => self::plate($end->plate)],
             ...$end->saddle === null ? [] : ['saddle' => self::saddle($end->saddle)],
         ];
     }

@@ -26,6 +26,7 @@ final readonly class RunEnd
         public ?FlangeBolts $bolts = null,
         public ?Bore $bore = null,
         public ?SaddleSpec $saddle = null,
+        public ?PlateSpec $plate = null,
     ) {}
 
     /** @param  array{Length, Length, Length}  $at */
@@ -37,6 +38,24 @@ final readonly class RunEnd
     public function renamed(string $name): self
     {
         return $this->with($name, $this->at, $this->direction, $this->up, $this->metal, $this->wall);
+    }
+
+    /** With its flange as it was drawn, or laid out again. */
+    public function plated(?PlateSpec $plate): self
+    {
+        return new self(
+            $this->kind,
+            $this->name,
+            $this->at,
+            $this->direction,
+            $this->up,
+            $this->metal,
+            $this->wall,
+            $this->bolts,
+            $this->bore,
+            $this->saddle,
+            $plate,
+        );
     }
 
     /** Set against a part that is made here: its name, its metal and its wall go with the place. */
@@ -76,6 +95,7 @@ final readonly class RunEnd
             $this->bolts,
             $this->bore,
             $this->saddle,
+            $this->plate,
         );
     }
 

@@ -87,6 +87,10 @@ final readonly class Plan
         foreach ($this->layout->placement->collectors->all as $collector) {
             yield from $collector->sizes->figures();
         }
+        foreach ($this->layout->placement->flanges as $flange) {
+            yield $flange->fit;
+            yield from $flange->figures;
+        }
         foreach ([...$this->cut->pieces, ...$this->cut->ofCollectors] as $pieces) {
             foreach ($pieces as $piece) {
                 yield from [$piece->allowances->trim, $piece->allowances->shrink, $piece->allowances->slip];

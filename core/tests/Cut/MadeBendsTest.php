@@ -73,7 +73,7 @@ it('takes from the stick what its legs, its wedges and its allowances are long',
     $stickMm = 5 * 2 * 114.3 * tan($mitre) + 5 * 1.0 / cos($mitre);
     expect($piece->cutLengthMm())->toBeClose(150 + 200 + $stickMm + $piece->allowances->totalMm(), 1e-6)
         ->and($piece->allowances->trim->value)->toBeClose(12.7)
-        ->and($piece->place?->untilMm ?? 0.0)->toBeClose(3.0 + $piece->cutLengthMm());
+        ->and($piece->place->untilMm ?? 0.0)->toBeClose(3.0 + $piece->cutLengthMm());
 });
 
 it('has a weld for each cut, each longer than once round, in the bend', function () {

@@ -252,6 +252,7 @@ export interface EndDocument {
     bolts?: BoltsDocument | null;
     bore?: BoreDocument | null;
     saddle?: SaddleDocument | null;
+    plate?: PlateDocument | null;
 }
 export interface BoltsDocument {
     count: number;
@@ -286,6 +287,13 @@ export interface SaddleDocument {
      * How far a straight stub reaches from the other's centreline; its far end goes with it.
      */
     stub?: LengthText | null;
+}
+/**
+ * A flange as it was drawn, seen with the flow: closed lines of right, up and bulge in mm, about the middle of the first opening.
+ */
+export interface PlateDocument {
+    outline: number[][];
+    openings: number[][][];
 }
 export interface RouteDocument {
     bends: RowDocument[];
@@ -813,6 +821,7 @@ export interface Meeting {
 export interface MergePlan {
     collectors: CollectorPlan[];
     branches: BranchPlan[];
+    flanges: FlangePlate[];
 }
 export interface CollectorPlan {
     letter: string;
@@ -927,6 +936,25 @@ export interface Drill {
     at: Triple;
     direction: Triple;
     radius: number;
+}
+/**
+ * A flange as it is cut, seen with the flow, up is up; lines as points right and up of its middle, the tube's outside diameter in mm.
+ */
+export interface FlangePlate {
+    id: string;
+    name: string;
+    path: string;
+    isDrawn: boolean;
+    fit: Figure;
+    figures: Figure[];
+    outline: [number, number][];
+    openings: [number, number][][];
+    tube: number;
+    width: Shown;
+    height: Shown;
+    thickness: Shown;
+    holes: string[];
+    guidance: string;
 }
 export interface CutPlan {
     nestings: Nesting[];

@@ -323,6 +323,7 @@ export class JobDesk {
             ...this.plan,
             ...rest,
             merge: {
+                flanges: this.plan.merge.flanges,
                 collectors: collectors.map((one) => ({
                     ...one,
                     ...merge.collectors.find((shape) => shape.letter === one.letter),

@@ -29,7 +29,7 @@ export function addKeepOut(desk: JobDesk, one: KeepOutDocument): Promise<void> {
 /** Ports in a row, the other bank, scrolls: takes over the document that comes back; gives what is wrong, empty if nothing. */
 export async function change(
     desk: JobDesk,
-    tool: 'row' | 'mirror' | 'scrolls' | 'collector',
+    tool: 'row' | 'mirror' | 'scrolls' | 'collector' | 'flange',
     wishes: Record<string, unknown>,
 ): Promise<Errors> {
     const reply = await ask(desk, tool, 'Changed', wishes);

@@ -7,12 +7,15 @@ namespace UpsweptBead\Core\Plan\Json;
 use UpsweptBead\Core\Branching\Branch;
 use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Branching\CollectorShape;
+use UpsweptBead\Core\Branching\FlangePlan;
 use UpsweptBead\Core\Branching\MergeSeam;
 use UpsweptBead\Core\Branching\Placement;
 use UpsweptBead\Core\Branching\TubeSkin;
 use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Merge\Collector\PlaneCut;
+use UpsweptBead\Core\Merge\Flange\Path;
 use UpsweptBead\Core\Plan\BranchTemplates;
 use UpsweptBead\Core\Plan\Sketch;
 use UpsweptBead\Core\Shop\ShopRules;
@@ -58,6 +61,10 @@ final readonly class MergeWriter
                 ...$this->branch($one),
                 'templates' => BranchTemplates::ids($sketch, $one),
             ], $placement->branches),
+            'flanges' => array_map(
+                fn (FlangePlan $one): array => $this->flange($one, $sketch->job),
+                $placement->flanges,
+            ),
         ];
     }
 
@@ -163,6 +170,40 @@ final readonly class MergeWriter
 
             return ['psi' => $deg, 'height' => $this->figures->length($row['height'] ?? 0.0)];
         }, range(0, 180, self::HEIGHTS_DEG));
+    }
+
+    /** @return array<string, mixed> */
+    private function flange(FlangePlan $one, Job $job): array
+    {
+        $line = static fn (Path $path): array => array_map(
+            static fn (array $at): array => [round($at[0], 2), round($at[1], 2)],
+            $path->points(),
+        );
+        [$left, $lower, $right, $upper] = $one->flange->outline->box();
+
+        return [
+            'id' => $one->id,
+            'name' => $one->end->name,
+            'path' => $one->path,
+            'isDrawn' => $one->isDrawn(),
+            'fit' => $this->figures->choice($one->fit),
+            'figures' => array_map($this->figures->figure(...), $one->figures),
+            'outline' => $line($one->flange->outline),
+            'openings' => array_map($line, [$one->flange->opening, ...$one->flange->holes]),
+            'tube' => $one->tube->odMm,
+            'width' => $this->figures->length($right - $left),
+            'height' => $this->figures->length($upper - $lower),
+            'thickness' => $this->figures->length($one->flange->thicknessMm),
+            'holes' => array_map(fn (Path $hole): string => $this->hole($hole), $one->flange->holes),
+            'guidance' => $one->guidance($job),
+        ];
+    }
+
+    private function hole(Path $hole): string
+    {
+        $disc = $hole->asDisc();
+
+        return $disc === null ? 'shaped' : $this->figures->length(2 * $disc->radiusMm)['text'];
     }
 
     /** @return array<string, mixed> */

@@ -51,7 +51,9 @@
         <td class="figure text-sm" data-label="From">{piece.stock}</td>
         <td class="figure num font-medium" data-label="Cut length">{piece.cutLength.text}</td>
         <td class="figure num text-quiet" data-label="Finished">{piece.length.text}</td>
-        <td class="figure num" data-label="Bend">{piece.isBend ? piece.angle.text : piece.pie ? `${piece.angle.text} of wedges` : '–'}</td>
+        <td class="figure num" data-label="Bend"
+            >{piece.isBend ? piece.angle.text : piece.pie ? `${piece.angle.text} of wedges` : '–'}</td
+        >
         <td class="num" data-label="Long by"><FigureCell figure={piece.trim} {desk} /></td>
         <td class="num" data-label="Shrink"><FigureCell figure={piece.shrink} {desk} /></td>
         {#if slips}<td class="num" data-label="Goes in"

@@ -8,6 +8,8 @@
     import AddBranch from './add-branch.svelte';
     import BranchPanel from './branch-panel.svelte';
     import CollectorPanel from './collector-panel.svelte';
+    import FlangeDrawing from './flange-drawing.svelte';
+    import FlangePanel from './flange-panel.svelte';
     import { buildCollector, crossed, nextLetter } from './edits';
 
     let { desk, catalogue, mayPlan }: StageProps = $props();
@@ -19,14 +21,22 @@
     const merge = $derived(desk.plan.merge);
     const branchKey = (one: { letter: string; isStart: boolean }) =>
         `${one.letter} ${one.isStart ? 'start' : 'end'}`;
+    const isKnown = (key: string) =>
+        merge.branches.some((one) => branchKey(one) === key) || merge.flanges.some((one) => one.id === key);
     const collector = $derived(
         merge.collectors.find((one) => one.letter === chosen) ??
-            (merge.branches.some((one) => branchKey(one) === chosen) ? undefined : merge.collectors[0]),
+            (isKnown(chosen) ? undefined : merge.collectors[0]),
     );
     const branch = $derived(
         collector
             ? undefined
-            : (merge.branches.find((one) => branchKey(one) === chosen) ?? merge.branches[0]),
+            : (merge.branches.find((one) => branchKey(one) === chosen) ??
+                  (merge.flanges.some((one) => one.id === chosen) ? undefined : merge.branches[0])),
+    );
+    const flange = $derived(
+        collector || branch
+            ? undefined
+            : (merge.flanges.find((one) => one.id === chosen) ?? merge.flanges[0]),
     );
     /** Collectors that are only surveyed so far. */
     const surveyed = $derived(
@@ -41,7 +51,7 @@
     function choose(key: string): void {
         chosen = key;
         const [letter = ''] = key.split(' ');
-        desk.choose(letter);
+        desk.choose(letter.replace(/\..*/, ''));
     }
 
     async function build(name: string | null): Promise<void> {
@@ -55,7 +65,7 @@
 </script>
 
 <div class="flex flex-wrap items-center gap-1">
-    <div class="flex flex-wrap gap-1" role="group" aria-label="Collectors and branches">
+    <div class="flex flex-wrap gap-1" role="group" aria-label="Collectors, branches and flanges">
         {#each merge.collectors as one (one.letter)}
             <button
                 type="button"
@@ -82,6 +92,18 @@
                     >{/if}
             </button>
         {/each}
+        {#each merge.flanges as one (one.id)}
+            <button
+                type="button"
+                class={tab(one === flange)}
+                aria-pressed={one === flange}
+                onclick={() => choose(one.id)}
+            >
+                <span class="font-label text-lg font-semibold">▭</span>
+                <span>{one.name}</span>
+                {#if one.guidance !== ''}<span class="font-label text-sm">△</span>{/if}
+            </button>
+        {/each}
     </div>
     {#if mayPlan}
         {#each surveyed as one (one.name)}
@@ -94,7 +116,23 @@
     {/if}
 </div>
 
-{#if collector || branch}
+{#if flange}
+    <div class="grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-2 lg:grid-cols-[minmax(0,1fr)_31rem]">
+        <div
+            class="sheet flex min-h-[24rem] flex-col self-start max-lg:h-[26rem] lg:sticky lg:top-2 lg:h-[calc(100vh-10rem)]"
+        >
+            <FlangeDrawing {flange} />
+        </div>
+        <div class="flex min-w-0 flex-col gap-2">
+            <FlangePanel {desk} {flange} {mayPlan} />
+            <Notices
+                notices={desk.plan.notices.filter((notice) =>
+                    [`${flange.path}.bolts`, `${flange.path}.plate`].includes(notice.path),
+                )}
+            />
+        </div>
+    </div>
+{:else if collector || branch}
     <div class="grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-2 lg:grid-cols-[minmax(0,1fr)_31rem]">
         <div
             class="sheet flex min-h-[24rem] flex-col self-start max-lg:h-[26rem] lg:sticky lg:top-2 lg:h-[calc(100vh-10rem)]"

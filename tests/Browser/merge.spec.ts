@@ -120,3 +120,69 @@ test('a pair of collectors is a whole order of its own, to the last step of the 
     await expect(page.getByText('Cut and prepare L1').first()).toBeVisible();
     await expect(page.getByText('Expand and true the inlets of Right collector').first()).toBeAttached();
 });
+
+test('a flange is laid round its studs, cut by its drawing, and replaced by one that was measured', async ({
+    page,
+}) => {
+    const job = await ownHeader(page, 'TB-0563');
+    const document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
+    document.runs[0].start.bolts = { count: 2, circle: '84 mm', turn: 90, flats: '13 mm' };
+    expect((await api(page, 'PUT', `/jobs/${job}/draft`, { version: 1, document })).status).toBe(200);
+    await page.goto(`/jobs/${job}/merge`);
+    await page.getByRole('button', { name: 'Port 1' }).click();
+    const panel = page.getByRole('region', { name: 'Flange A.start' });
+    await expect(panel.getByText('2 × 9.0 mm')).toBeVisible();
+    await expectAccessible(page);
+    const href = await panel.getByRole('link', { name: 'DXF to cut it by' }).getAttribute('href');
+    const dxf = await (await page.request.get(href!)).text();
+
+    // Cut for one port, measured on another.
+    await page.getByRole('button', { name: 'Port 2' }).click();
+    await page
+        .locator('input[type=file]')
+        .setInputFiles({ name: 'port.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from(dxf) });
+    await saved(page);
+    const other = page.getByRole('region', { name: 'Flange B.start' });
+    await expect(other.getByText('As it was drawn.')).toBeVisible();
+    await expect(other.getByText('2 × 9.0 mm')).toBeVisible();
+    await page
+        .locator('input[type=file]')
+        .setInputFiles({
+            name: 'broken.dxf',
+            mimeType: 'image/vnd.dxf',
+            buffer: Buffer.from('0\nSECTION\n'),
+        });
+    await expect(page.getByText(/✕ The drawing/)).toBeVisible();
+    await page.getByRole('button', { name: 'Lay it out from its sizes' }).click();
+    await saved(page);
+    await expect(other.getByText('Laid round its port')).toBeVisible();
+});
+
+test('a bend that nobody stocks is made of wedges', async ({ page }) => {
+    const document = await (await page.request.get('/jobs/2/job.json')).json();
+    document.job.number = 'TB-0564';
+    const job = ((await api(page, 'POST', '/jobs', { document })).body as { id: number }).id;
+    await page.goto(`/jobs/${job}/route`);
+    await page.getByLabel('Radius, bend 1').fill('4.2 in');
+    await page.getByLabel('Radius, bend 1').press('Enter');
+    await saved(page);
+    await expect(page.getByText('✕ No bend on the list does this.')).toBeVisible();
+    await page.getByRole('button', { name: 'Make it of wedges' }).click();
+    await saved(page);
+    const wedges = page.getByRole('group', { name: 'Bend 1 of wedges' });
+    await expect(wedges.getByText('2 wedges, long and short side')).toBeVisible();
+    await expect(wedges.getByText(/Buy the wedges/)).toBeVisible();
+    await expect(page.getByText('✕ No bend on the list does this.')).toBeHidden();
+    await page.getByRole('button', { name: 'Close the rest' }).click();
+    await saved(page);
+    await expect(page.getByText('● Far end closed')).toBeVisible();
+    await expect(wedges).toBeVisible();
+    await toStage(page, 'cut');
+    await page.getByRole('row', { name: /of wedges/ }).getByRole('button').first().click();
+    await expect(page.getByText(/Each wedge/)).toBeVisible();
+    const href = await page
+        .getByRole('region', { name: 'Templates' })
+        .getByRole('link', { name: 'SVG' })
+        .getAttribute('href');
+    expect((await page.request.get(href!)).status()).toBe(200);
+});

@@ -35,7 +35,9 @@ final readonly class FlangePlan
     public const ON_FACE = 'on its face';
 
     /** Thread for which a nut of so many mm across its flats is made. */
-    private const THREADS = [8 => 5, 10 => 6, 13 => 8, 16 => 10, 17 => 10, 18 => 12, 19 => 12, 21 => 14, 22 => 14, 24 => 16];
+    private const THREADS = [
+        8 => 5, 10 => 6, 13 => 8, 16 => 10, 17 => 10, 18 => 12, 19 => 12, 21 => 14, 22 => 14, 24 => 16,
+    ];
 
     /** A bolt hole is so much wider than its thread (mm). */
     private const PLAY_MM = 1.0;
@@ -78,9 +80,21 @@ final readonly class FlangePlan
         $on = static fn (Figure $figure): Figure => $job->overrides->on($figure);
         $fit = $job->overrides->onChoice(self::fit($id, $end));
         $figures = [
-            'land' => $on(self::fromRule($id, 'land', 'Metal round the port', $shop, 'flange.land', 'The bead, and what it needs beside it so that the edge does not melt away.')),
+            'land' => $on(self::fromRule(
+                $id,
+                'land',
+                'Metal round the port',
+                $shop,
+                'The bead, and what it needs beside it so that the edge does not melt away.',
+            )),
             ...$end->bolts === null ? [] : [
-                'edge' => $on(self::fromRule($id, 'edge', 'Metal round a bolt hole', $shop, 'flange.edge', 'Under the head or the nut, and to the edge of the plate.')),
+                'edge' => $on(self::fromRule(
+                    $id,
+                    'edge',
+                    'Metal round a bolt hole',
+                    $shop,
+                    'Under the head or the nut, and to the edge of the plate.',
+                )),
                 'hole' => $on(self::hole($id, $end->bolts->flats->mm)),
             ],
         ];
@@ -144,8 +158,9 @@ final readonly class FlangePlan
     private static function laidOut(RunEnd $end, TubeSize $tube, Choice $fit, array $figures, Shop $shop): Flange
     {
         $tubeMm = $tube->odMm / 2;
+        $playMm = $shop->rules->value('slip.clearance') / 2;
         $opening = match (true) {
-            $fit->value === self::IN_BORE => Path::circle(0.0, 0.0, $tubeMm + $shop->rules->value('slip.clearance') / 2),
+            $fit->value === self::IN_BORE => Path::circle(0.0, 0.0, $tubeMm + $playMm),
             $end->bore !== null => self::port($end->bore),
             default => Path::circle(0.0, 0.0, $tube->idMm() / 2),
         };
@@ -217,9 +232,9 @@ final readonly class FlangePlan
         ));
     }
 
-    private static function fromRule(string $id, string $name, string $label, Shop $shop, string $rule, string $why): Figure
+    private static function fromRule(string $id, string $name, string $label, Shop $shop, string $why): Figure
     {
-        $rule = $shop->rules->get($rule);
+        $rule = $shop->rules->get("flange.$name");
 
         return Figure::of("flange.$id.$name", $label, Quantity::Length, $rule->value, new Reason(
             $why,

@@ -98,6 +98,13 @@ it('reads what another library drew, as polylines, as loose lines and arcs, and 
         );
 })->with(['polyline', 'loose', 'inch', 'none']);
 
+it('reads back what it writes itself', function () {
+    $flange = flangeA(flanged(['bolts' => ['count' => 3, 'circle' => '80 mm', 'turn' => 20, 'flats' => '13 mm']]))->flange;
+    $plate = FlangeDxf::read(FlangeDxf::write($flange));
+    expect(abs($plate->outline->areaMm2()))->toBeClose(abs($flange->outline->areaMm2()), 1e-6)
+        ->and(count($plate->openings))->toBe(4);
+});
+
 it('refuses a drawing that says no unit, or says the wrong one', function () {
     expect(fn () => FlangeDxf::read(drawnFlange('none')))->toThrow(DomainException::class, 'does not say its unit')
         ->and(fn () => FlangeDxf::read(drawnFlange('polyline'), 25.4))->toThrow(DomainException::class, 'the unit is wrong')

@@ -96,3 +96,33 @@ it('refuses a branch that misses, overhangs or is too large', function (array $c
     'too large' => [['branch' => ['od' => 110, 'wall' => 2]], 'branch-too-large', 'branch.od', 8.4],
     'too large for the bore' => [['branch' => ['od' => 100, 'wall' => 2], 'seat' => 'set-in'], 'branch-too-large', 'branch.od', 1.7],
 ]);
+
+// Both tubes joined as meshes by another library: where their skins meet the sections of the whole have corners.
+it('has its seam where a mesh boolean finds the crease', function (float $angle, float $offset) {
+    $problem = branchAt($angle, ['offset' => $offset, 'seat' => 'set-in', 'psi' => array_map(static fn (int $i): float => $i / 5, range(0, 1799))]);
+    $hole = SomeMerges::answer($problem)['hole'];
+    $zs = array_column($hole, 'z');
+    $heights = array_map(static fn (int $i): float => min($zs) + (max($zs) - min($zs)) * ($i + 0.37) / 8, range(0, 7));
+    [$x, $z] = [sin(deg2rad($angle)), cos(deg2rad($angle))];
+    $corners = NodeReference::ask('merge-slice.mjs', ['heights' => $heights, 'tubes' => [
+        ['od' => 101.6, 'from' => [0, 0, -400], 'to' => [0, 0, 400]],
+        ['od' => 44.45, 'from' => [0, $offset, 0], 'to' => [300 * $x, $offset, 300 * $z]],
+    ]]);
+    foreach ($heights as $h => $height) {
+        $met = 0;
+        foreach ($hole as $i => ['phi' => $phi, 'z' => $at]) {
+            $next = $hole[($i + 1) % count($hole)];
+            if (($at - $height) * ($next['z'] - $height) < 0.0) {
+                $share = ($height - $at) / ($next['z'] - $at);
+                $turn = deg2rad($phi + $share * ($next['phi'] - $phi));
+                $nearest = min(array_map(
+                    static fn (array $one): float => hypot($one[0] - 50.8 * cos($turn), $one[1] - 50.8 * sin($turn)),
+                    $corners[$h],
+                ));
+                expect($nearest)->toBeLessThan(0.05);
+                $met++;
+            }
+        }
+        expect($met)->toBe(2);
+    }
+})->with([[90.0, 0.0], [45.0, 0.0], [60.0, 12.5], [120.0, -20.0], [30.0, 8.0]]);

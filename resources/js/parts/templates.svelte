@@ -20,7 +20,7 @@
     <ul class="mt-1">
         {#each marks as mark (mark)}
             <li class="border-line flex flex-wrap items-center gap-x-3 border-b py-1">
-                <span class="figure w-16">{mark.replace('-hole', ' hole')}</span>
+                <span class="figure w-20">{mark.replace('-', ' ')}</span>
                 {#each files as { format, paper, name } (name)}
                     <a
                         class="tap text-action flex items-center underline underline-offset-4"

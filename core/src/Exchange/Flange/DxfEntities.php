@@ -14,6 +14,9 @@ final readonly class DxfEntities
 {
     public const MOST_BYTES = 1_000_000;
 
+    /** The layer of what is marked only. */
+    public const MARKS = 'MARKS';
+
     private const MOST_ENTITIES = 2000;
 
     private const MOST_VERTICES = 4000;
@@ -43,6 +46,10 @@ final readonly class DxfEntities
         $pieces = $loops = [];
         $vertices = 0;
         foreach ($groups as [$line, $type, $values]) {
+            // Marks are drawn on the plate, not cut.
+            if (strtoupper($values[8][0] ?? '') === self::MARKS) {
+                continue;
+            }
             $vertices += count($values[10] ?? []);
             if ($vertices > self::MOST_VERTICES) {
                 throw new \DomainException(sprintf('The drawing has more than %d points.', self::MOST_VERTICES));
@@ -90,7 +97,11 @@ final readonly class DxfEntities
                 break;
             }
             if (preg_match('/^-?\d{1,4}$/', $code) !== 1) {
-                throw new \DomainException(sprintf('Line %d: "%s" is no group code; this is no DXF drawing.', $i + 1, mb_substr($code, 0, 20)));
+                throw new \DomainException(sprintf(
+                    'Line %d: "%s" is no group code; this is no DXF drawing.',
+                    $i + 1,
+                    mb_substr($code, 0, 20),
+                ));
             }
             $code = (int) $code;
             if ($code === 9) {
@@ -200,7 +211,7 @@ final readonly class DxfEntities
             ];
         }
         if (count($points) < 2) {
-            throw new \DomainException(sprintf('Line %d: a polyline with %d points is no line.', $line, count($points)));
+            throw new \DomainException(sprintf('Line %d: a polyline of %d points is none.', $line, count($points)));
         }
 
         return $points;

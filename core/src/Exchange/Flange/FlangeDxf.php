@@ -29,10 +29,11 @@ final readonly class FlangeDxf
         }
         $top = $flange->outline->box()[3];
         array_push($entities, ...Dxf::pairs([
-            0 => 'LINE', 8 => 'MARKS', 10 => 0.0, 20 => $top - 4.0, 30 => 0.0, 11 => 0.0, 21 => $top, 31 => 0.0,
+            0 => 'LINE', 8 => DxfEntities::MARKS,
+            10 => 0.0, 20 => $top - 4.0, 30 => 0.0, 11 => 0.0, 21 => $top, 31 => 0.0,
         ]));
 
-        return Dxf::document(['OUTSIDE', 'INSIDE', 'MARKS'], $entities);
+        return Dxf::document(['OUTSIDE', 'INSIDE', DxfEntities::MARKS], $entities);
     }
 
     /**
@@ -67,7 +68,8 @@ final readonly class FlangeDxf
         }
         $lines = Dxf::pairs([0 => 'POLYLINE', 8 => $layer, 66 => 1, 10 => 0.0, 20 => 0.0, 30 => 0.0, 70 => 1]);
         foreach ($path->vertices as [$x, $y, $bulge]) {
-            array_push($lines, ...Dxf::pairs([0 => 'VERTEX', 8 => $layer, 10 => $x, 20 => $y, 30 => 0.0, 42 => $bulge]));
+            $vertex = [0 => 'VERTEX', 8 => $layer, 10 => $x, 20 => $y, 30 => 0.0, 42 => $bulge];
+            array_push($lines, ...Dxf::pairs($vertex));
         }
 
         return [...$lines, ...Dxf::pairs([0 => 'SEQEND', 8 => $layer])];

@@ -63,7 +63,9 @@ final readonly class Loops
             }
             foreach (array_slice($loops, 0, $i) as $larger) {
                 if ($larger->holds($x, $y)) {
-                    throw new \DomainException(sprintf('At %.2f, %.2f mm a closed line lies inside an opening.', $x, $y));
+                    throw new \DomainException(
+                        sprintf('At %.2f, %.2f mm a closed line lies inside an opening.', $x, $y),
+                    );
                 }
             }
         }

@@ -6,6 +6,9 @@ namespace UpsweptBead\Core\Exchange\Template;
 
 use UpsweptBead\Core\Branching\Branch;
 use UpsweptBead\Core\Branching\BuiltCollector;
+use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Merge\Mitre;
+use UpsweptBead\Core\Merge\PieCut;
 use UpsweptBead\Core\Merge\Template\WrapTemplate;
 use UpsweptBead\Core\Plan\BranchTemplates;
 use UpsweptBead\Core\Plan\Sketch;
@@ -24,6 +27,13 @@ final readonly class JobTemplate
                 }
             }
         }
+        foreach ($sketch->cut->pieces as $pieces) {
+            foreach ($pieces as $piece) {
+                if ($piece->pie !== null && self::wedge($piece) === $id) {
+                    return self::ofWedge("$number $id", $piece->pie, $paperMm);
+                }
+            }
+        }
         foreach ($sketch->layout->placement->branches as $branch) {
             $template = self::branch($sketch, $branch, $id, "$number $id", $paperMm);
             if ($template !== null) {
@@ -32,6 +42,21 @@ final readonly class JobTemplate
         }
 
         return sprintf('There is no template "%s" in this job.', mb_substr($id, 0, 20));
+    }
+
+    /** What the template of a piece's wedges is called: every cut of them is the same. */
+    public static function wedge(Piece $piece): string
+    {
+        return "$piece->mark-wedge";
+    }
+
+    private static function ofWedge(string $mark, PieCut $pie, float $paperMm): WrapTemplate|string
+    {
+        $mitre = Mitre::of($pie->tube, $pie->mitre, $pie->wedge()->outerMm);
+
+        return $mitre instanceof Mitre
+            ? WrapTemplate::ofEnd($mark, $mitre->end(), $pie->tube->odMm, $paperMm)
+            : 'These wedges have no side to lay a template on.';
     }
 
     private static function collector(string $mark, BuiltCollector $collector, float $paperMm): WrapTemplate|string

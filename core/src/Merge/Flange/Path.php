@@ -34,7 +34,9 @@ final readonly class Path
             $after = $x * $y > 0
                 ? [$x * ($w - $radiusMm), $y * $h]
                 : [$x * $w, $y * ($h - $radiusMm)];
-            array_push($vertices, ...$radiusMm > 0.0 ? [[...$before, $quarter], [...$after, 0.0]] : [[...$before, 0.0]]);
+            array_push($vertices, ...($radiusMm > 0.0
+                ? [[...$before, $quarter], [...$after, 0.0]]
+                : [[...$before, 0.0]]));
         }
 
         return (new self($vertices))->withoutDoubles();
@@ -149,10 +151,11 @@ final readonly class Path
     {
         [$cos, $sin] = [cos(deg2rad($deg)), sin(deg2rad($deg))];
 
-        return new self(array_map(
-            static fn (array $one): array => [$one[0] * $cos - $one[1] * $sin, $one[0] * $sin + $one[1] * $cos, $one[2]],
-            $this->vertices,
-        ));
+        return new self(array_map(static fn (array $one): array => [
+            $one[0] * $cos - $one[1] * $sin,
+            $one[0] * $sin + $one[1] * $cos,
+            $one[2],
+        ], $this->vertices));
     }
 
     public function moved(float $xMm, float $yMm): self

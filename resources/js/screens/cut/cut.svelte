@@ -30,6 +30,15 @@
             pieces[0],
     );
     const member = $derived(chosen ? desk.memberOf(chosen.mark) : undefined);
+    /** Bends have none; what is cut to a line round a straight has, and so have wedges. */
+    const templates = $derived(
+        chosen && member
+            ? [
+                  ...(chosen.template && !(chosen.isBend && !isRun(member)) ? [chosen.mark] : []),
+                  ...(chosen.pie ? [`${chosen.mark}-wedge`] : []),
+              ]
+            : [],
+    );
     const mayTick = $derived(mayLog && !desk.isDraft && (cutting.state?.released ?? false));
 </script>
 
@@ -55,8 +64,8 @@
         </div>
         <div class="min-w-0 space-y-2 xl:col-start-2 xl:row-start-2">
             <PieceDrawing piece={chosen} odMm={member.tube?.od.value ?? 50} />
-            {#if chosen.template}
-                <Templates {desk} marks={[chosen.mark]} />
+            {#if templates.length > 0}
+                <Templates {desk} marks={templates} />
             {/if}
             {#if mayPlan && isRun(member)}
                 <JointsHere

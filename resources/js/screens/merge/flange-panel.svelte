@@ -34,10 +34,12 @@
         <h2 class="heading">{flange.name}</h2>
         <span class="figure text-sm">run {flange.id.replace('.', ', ')}</span>
     </div>
-    <div class="border-line my-2 grid grid-cols-3 gap-3 border-y py-2">
+    <div class="border-line my-2 grid grid-cols-[1.8fr_1fr_1fr] gap-3 border-y py-2">
         <p>
             <span class="label block">Across × up</span>
-            <span class="figure text-lg font-medium">{flange.width.text} × {flange.height.text}</span>
+            <span class="figure text-lg font-medium whitespace-normal"
+                >{flange.width.text} × {flange.height.text}</span
+            >
         </p>
         <p>
             <span class="label block">Plate</span>

@@ -26,12 +26,14 @@ final readonly class Placement
     /**
      * @param  list<Branch>  $branches
      * @param  list<FlangePlan>  $flanges
+     * @param  list<Slant>  $slants
      */
     private function __construct(
         public Job $job,
         public Collectors $collectors,
         public array $branches,
         public array $flanges,
+        public array $slants,
     ) {}
 
     public static function of(Job $job, Shop $shop): self
@@ -81,7 +83,7 @@ final readonly class Placement
 
         $placed = $job->with(array_values($runs), $job->set);
 
-        return new self($placed, $collectors, $branches, FlangePlan::all($placed, $shop));
+        return new self($placed, $collectors, $branches, FlangePlan::all($placed, $shop), Slant::all($placed, $shop));
     }
 
     /** Only the job, with its ends in place. */

@@ -12,6 +12,7 @@ enum EndPrep: string
     case Square = 'square';
     case Template = 'template';
     case Saddle = 'saddle';
+    case Slant = 'slant';
 
     /** Wall from which a full bevel to a land is due (mm). */
     private const HEAVY_MM = 2.0;
@@ -32,12 +33,13 @@ enum EndPrep: string
             self::Square => 'Square',
             self::Template => 'To its template, light bevel',
             self::Saddle => 'To the saddle template',
+            self::Slant => 'Slanted, to its template',
         };
     }
 
     /** Whether it is cut along a line round the tube that a template gives. */
     public function isToTemplate(): bool
     {
-        return $this === self::Template || $this === self::Saddle;
+        return in_array($this, [self::Template, self::Saddle, self::Slant], true);
     }
 }

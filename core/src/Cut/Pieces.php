@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Cut;
 
 use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Job\RunEnd;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Reason\Figure;
@@ -69,8 +70,8 @@ final readonly class Pieces
             $span->donor->id ?? $tube->id,
             $bend->angleDeg ?? 0.0,
             $bend->clrMm ?? 0.0,
-            $first && $spec->start->saddle !== null ? EndPrep::Saddle : $prepOf($startButts),
-            $last && $spec->end->saddle !== null ? EndPrep::Saddle : $prepOf($endButts),
+            ($first ? self::shaped($spec->start) : null) ?? $prepOf($startButts),
+            ($last ? self::shaped($spec->end) : null) ?? $prepOf($endButts),
             // Between two pieces the one upstream is cut longer for the joint; at its start a run has no other.
             $this->allowances(
                 $mark,
@@ -120,6 +121,16 @@ final readonly class Pieces
         $most = $rules->value('cut.trim_allowance') + $rules->value('fit.slip_depth') + self::MORE_MM;
 
         return $this->bends->spareMm($bend->angleDeg, $bend->clrMm, $legMm, $otherLegMm, $most);
+    }
+
+    /** How an end is cut that is not square. */
+    private static function shaped(RunEnd $end): ?EndPrep
+    {
+        return match (true) {
+            $end->saddle !== null => EndPrep::Saddle,
+            $end->slant !== null => EndPrep::Slant,
+            default => null,
+        };
     }
 
     /** Whether a run begins with a butt: at a ring, or at the outlet of a collector. */

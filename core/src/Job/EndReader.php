@@ -33,7 +33,9 @@ final readonly class EndReader
 
     public function end(Node $node): RunEnd
     {
-        $node->only(['kind', 'name', 'at', 'direction', 'up', 'metal', 'wall', 'bolts', 'bore', 'saddle', 'plate']);
+        $node->only([
+            'kind', 'name', 'at', 'direction', 'up', 'metal', 'wall', 'bolts', 'bore', 'saddle', 'plate', 'slant',
+        ]);
         $kind = $node->at('kind')->choice(EndKind::class, EndKind::Open);
         if ($kind === EndKind::Saddle && $node->at('saddle')->isMissing()) {
             $node->at('saddle')->complain('missing', 'is missing: where the end stands on another run');
@@ -55,6 +57,7 @@ final readonly class EndReader
             $node->at('bore')->isMissing() ? null : $this->bore($node->at('bore')),
             $kind === EndKind::Saddle && ! $node->at('saddle')->isMissing() ? $this->saddle($node->at('saddle')) : null,
             $node->at('plate')->isMissing() ? null : $this->plate($node->at('plate')),
+            $node->at('slant')->isMissing() ? null : $this->slant($node->at('slant'), $kind),
         );
     }
 
@@ -121,6 +124,23 @@ final readonly class EndReader
         }
 
         return $outline === null || $openings === [] ? null : new PlateSpec($outline, $openings);
+    }
+
+    private function slant(Node $node, EndKind $kind): SlantSpec
+    {
+        $node->only(['angle', 'turn']);
+        $angleDeg = $node->at('angle')->quantity(Quantity::Angle, $this->units, 180);
+        if ($angleDeg <= 0.0 || $angleDeg > SlantSpec::MOST_DEG) {
+            $node->at('angle')->complain('out-of-range', 'must be above 0 and at most 70 degrees to the square cut');
+        }
+        if ($kind !== EndKind::Open) {
+            $node->complain('not-open', 'is for an open end only; this one meets a part');
+        }
+
+        return new SlantSpec(
+            $angleDeg,
+            $node->at('turn')->isMissing() ? 0.0 : $node->at('turn')->quantity(Quantity::Angle, $this->units, 360),
+        );
     }
 
     private function outline(Node $node): ?Path

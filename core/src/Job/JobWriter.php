@@ -157,6 +157,9 @@ final readonly class JobWriter
                 ],
             ...$end->bore === null ? [] : ['bore' => self::bore($end->bore)],
             ...$end->plate === null ? [] : ['plate' => self::plate($end->plate)],
+            ...$end->slant === null
+                ? []
+                : ['slant' => ['angle' => $end->slant->angleDeg, 'turn' => $end->slant->turnDeg]],
             ...$end->saddle === null ? [] : ['saddle' => self::saddle($end->saddle)],
         ];
     }

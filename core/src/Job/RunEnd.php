@@ -27,6 +27,7 @@ final readonly class RunEnd
         public ?Bore $bore = null,
         public ?SaddleSpec $saddle = null,
         public ?PlateSpec $plate = null,
+        public ?SlantSpec $slant = null,
     ) {}
 
     /** @param  array{Length, Length, Length}  $at */
@@ -55,6 +56,7 @@ final readonly class RunEnd
             $this->bore,
             $this->saddle,
             $plate,
+            $this->slant,
         );
     }
 
@@ -96,6 +98,7 @@ final readonly class RunEnd
             $this->bore,
             $this->saddle,
             $this->plate,
+            $this->slant,
         );
     }
 

@@ -253,6 +253,7 @@ export interface EndDocument {
     bore?: BoreDocument | null;
     saddle?: SaddleDocument | null;
     plate?: PlateDocument | null;
+    slant?: SlantDocument | null;
 }
 export interface BoltsDocument {
     count: number;
@@ -294,6 +295,13 @@ export interface SaddleDocument {
 export interface PlateDocument {
     outline: number[][];
     openings: number[][][];
+}
+/**
+ * An open end cut at a slant: to the square cut, and where its longest side stands from straight up.
+ */
+export interface SlantDocument {
+    angle: AngleText;
+    turn: AngleText;
 }
 export interface RouteDocument {
     bends: RowDocument[];
@@ -822,6 +830,7 @@ export interface MergePlan {
     collectors: CollectorPlan[];
     branches: BranchPlan[];
     flanges: FlangePlate[];
+    slants: SlantPlan[];
 }
 export interface CollectorPlan {
     letter: string;
@@ -955,6 +964,19 @@ export interface FlangePlate {
     thickness: Shown;
     holes: string[];
     guidance: string;
+}
+export interface SlantPlan {
+    letter: string;
+    isStart: boolean;
+    path: string;
+    angle: Shown;
+    turn: Shown;
+    reach: Shown;
+    /**
+     * As that of a branch.
+     */
+    cut: number[];
+    template: string;
 }
 export interface CutPlan {
     nestings: Nesting[];
@@ -1314,6 +1336,7 @@ export interface RunShape {
 export interface MergeShape {
     collectors: CollectorShape[];
     branches: BranchShape[];
+    slants: SlantShape[];
 }
 /**
  * A collector as it is drawn; what lacks is empty where it can be made.
@@ -1360,6 +1383,21 @@ export interface BranchShape {
      */
     foot: Frame | null;
     drill: Drill | null;
+}
+/**
+ * An open end that is cut at a slant.
+ */
+export interface SlantShape {
+    letter: string;
+    isStart: boolean;
+    path: string;
+    angle: Shown;
+    turn: Shown;
+    reach: Shown;
+    /**
+     * As that of a branch.
+     */
+    cut: number[];
 }
 export interface Why {
     reason: Reason;

@@ -318,12 +318,18 @@ export class JobDesk {
     }
 
     #sketch({ runs, merge, ...rest }: PlanSketch): void {
-        const { collectors, branches } = this.plan.merge;
+        const { collectors, branches, slants } = this.plan.merge;
         this.plan = {
             ...this.plan,
             ...rest,
             merge: {
                 flanges: this.plan.merge.flanges,
+                slants: slants.map((one) => ({
+                    ...one,
+                    ...merge.slants.find(
+                        (shape) => shape.letter === one.letter && shape.isStart === one.isStart,
+                    ),
+                })),
                 collectors: collectors.map((one) => ({
                     ...one,
                     ...merge.collectors.find((shape) => shape.letter === one.letter),

@@ -11,7 +11,10 @@ export function stageOf(path: string, document: JobDocument): Stage {
         const [kind] = (document.overrides[Number(override[1])]?.figure ?? '').split('.');
         return kind === 'cut' || kind === 'merge' ? kind : 'weld';
     }
-    if (/^set\.collectors\[\d+\]\.build/.test(path) || /^runs\[\d+\]\.(start|end)\.saddle/.test(path))
+    if (
+        /^set\.collectors\[\d+\]\.build/.test(path) ||
+        /^runs\[\d+\]\.(start|end)\.(saddle|slant|plate)/.test(path)
+    )
         return 'merge';
     if (/^runs\[\d+\]\.route/.test(path) || path.startsWith('set.routing')) return 'route';
     return 'survey';

@@ -10,7 +10,7 @@ use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Merge\Mitre;
 use UpsweptBead\Core\Merge\PieCut;
 use UpsweptBead\Core\Merge\Template\WrapTemplate;
-use UpsweptBead\Core\Plan\BranchTemplates;
+use UpsweptBead\Core\Plan\EndTemplates;
 use UpsweptBead\Core\Plan\Sketch;
 
 /** The wrap templates of a job: one for each cut end of a tube that is not square, and one for each hole. */
@@ -32,6 +32,13 @@ final readonly class JobTemplate
                 if ($piece->pie !== null && self::wedge($piece) === $id) {
                     return self::ofWedge("$number $id", $piece->pie, $paperMm);
                 }
+            }
+        }
+        foreach ($sketch->layout->placement->slants as $slant) {
+            if (EndTemplates::ofSlant($sketch, $slant) === $id) {
+                $odMm = $slant->mitre->tube->odMm;
+
+                return WrapTemplate::ofEnd("$number $id", $slant->mitre->end(), $odMm, $paperMm, ! $slant->isStart);
             }
         }
         foreach ($sketch->layout->placement->branches as $branch) {
@@ -75,7 +82,7 @@ final readonly class JobTemplate
         string $mark,
         float $paperMm,
     ): WrapTemplate|string|null {
-        [$end, $hole] = BranchTemplates::ids($sketch, $branch);
+        [$end, $hole] = EndTemplates::ids($sketch, $branch);
         if ($id !== $end && $id !== $hole) {
             return null;
         }

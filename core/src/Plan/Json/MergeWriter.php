@@ -10,35 +10,34 @@ use UpsweptBead\Core\Branching\CollectorShape;
 use UpsweptBead\Core\Branching\FlangePlan;
 use UpsweptBead\Core\Branching\MergeSeam;
 use UpsweptBead\Core\Branching\Placement;
+use UpsweptBead\Core\Branching\Slant;
 use UpsweptBead\Core\Branching\TubeSkin;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Merge\Collector\PlaneCut;
-use UpsweptBead\Core\Merge\Flange\Path;
-use UpsweptBead\Core\Plan\BranchTemplates;
+use UpsweptBead\Core\Plan\EndTemplates;
 use UpsweptBead\Core\Plan\Sketch;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Stock\BendStock;
 use UpsweptBead\Core\Units\Quantity;
 
-/** Writes the collectors and branches of a plan: as they are drawn, how they are made, in which order they are welded. */
+/** Writes what merges in a plan: collectors as they are drawn, made and welded, and the ends of runs that are not square. */
 final readonly class MergeWriter
 {
     /** Heights of a cut in a bend are told at every so many degrees round it. */
     private const HEIGHTS_DEG = 30;
 
-    /** A saddle is drawn with a point at every so many degrees. */
-    private const SADDLE_DEG = 10;
-
     private RouteWriter $routes;
 
     private PartsWriter $parts;
+
+    private ShapedEndWriter $ends;
 
     public function __construct(private FigureWriter $figures, ShopRules $rules)
     {
         $this->routes = new RouteWriter($figures);
         $this->parts = new PartsWriter($figures, $rules);
+        $this->ends = new ShapedEndWriter($figures);
     }
 
     /** @return array<string, mixed> */
@@ -58,11 +57,15 @@ final readonly class MergeWriter
                 'mass' => $this->figures->plain(Quantity::Mass, $sketch->cut->massKg($one->build->letter)),
             ], $placement->collectors->all),
             'branches' => array_map(fn (Branch $one): array => [
-                ...$this->branch($one),
-                'templates' => BranchTemplates::ids($sketch, $one),
+                ...$this->ends->branch($one),
+                'templates' => EndTemplates::ids($sketch, $one),
             ], $placement->branches),
+            'slants' => array_map(fn (Slant $one): array => [
+                ...$this->ends->slant($one),
+                'template' => EndTemplates::ofSlant($sketch, $one),
+            ], $placement->slants),
             'flanges' => array_map(
-                fn (FlangePlan $one): array => $this->flange($one, $sketch->job),
+                fn (FlangePlan $one): array => $this->ends->flange($one, $sketch->job),
                 $placement->flanges,
             ),
         ];
@@ -73,7 +76,8 @@ final readonly class MergeWriter
     {
         return [
             'collectors' => array_map($this->shape(...), $placement->collectors->all),
-            'branches' => array_map($this->branch(...), $placement->branches),
+            'branches' => array_map($this->ends->branch(...), $placement->branches),
+            'slants' => array_map($this->ends->slant(...), $placement->slants),
         ];
     }
 
@@ -170,100 +174,6 @@ final readonly class MergeWriter
 
             return ['psi' => $deg, 'height' => $this->figures->length($row['height'] ?? 0.0)];
         }, range(0, 180, self::HEIGHTS_DEG));
-    }
-
-    /** @return array<string, mixed> */
-    private function flange(FlangePlan $one, Job $job): array
-    {
-        $line = static fn (Path $path): array => array_map(
-            static fn (array $at): array => [round($at[0], 2), round($at[1], 2)],
-            $path->points(),
-        );
-        [$left, $lower, $right, $upper] = $one->flange->outline->box();
-
-        return [
-            'id' => $one->id,
-            'name' => $one->end->name,
-            'path' => $one->path,
-            'isDrawn' => $one->isDrawn(),
-            'fit' => $this->figures->choice($one->fit),
-            'figures' => array_map($this->figures->figure(...), $one->figures),
-            'outline' => $line($one->flange->outline),
-            'openings' => array_map($line, [$one->flange->opening, ...$one->flange->holes]),
-            'tube' => $one->tube->odMm,
-            'width' => $this->figures->length($right - $left),
-            'height' => $this->figures->length($upper - $lower),
-            'thickness' => $this->figures->length($one->flange->thicknessMm),
-            'holes' => array_map(fn (Path $hole): string => $this->hole($hole), $one->flange->holes),
-            'guidance' => $one->guidance($job),
-        ];
-    }
-
-    private function hole(Path $hole): string
-    {
-        $disc = $hole->asDisc();
-
-        return $disc === null ? 'shaped' : $this->figures->length(2 * $disc->radiusMm)['text'];
-    }
-
-    /** @return array<string, mixed> */
-    private function branch(Branch $one): array
-    {
-        return [
-            'letter' => $one->letter,
-            'isStart' => $one->isStart,
-            'on' => $one->spec->on,
-            'path' => $one->path,
-            'seat' => $one->spec->seat->value,
-            'angle' => $this->figures->plain(Quantity::Angle, $one->spec->angleDeg),
-            'offset' => $this->figures->length($one->spec->offset->mm),
-            'station' => $this->figures->length($one->spec->station->mm),
-            'fromTop' => $this->figures->plain(Quantity::Angle, $one->spec->fromTopDeg),
-            'reach' => $this->figures->length($one->highMm - $one->lowMm),
-            'seam' => $this->figures->length($one->seamMm),
-            'lack' => $one->lack,
-            'cut' => $this->cut($one),
-            'drill' => $this->drill($one),
-            'foot' => $one->foot === null ? null : $this->routes->frame($one->foot),
-            'hole' => array_map(self::point(...), self::some($one->hole())),
-        ];
-    }
-
-    /** @return array<string, mixed>|null what the hole is as it is drilled, with its radius in mm */
-    private function drill(Branch $one): ?array
-    {
-        $axis = $one->axis();
-
-        return $axis === null || $one->saddle === null ? null : [
-            'at' => self::point($axis->at),
-            'direction' => $axis->forward->toArray(),
-            'radius' => $one->saddle->holeRadiusMm(),
-        ];
-    }
-
-    /** @return list<float> how far from the end of the run its skin begins, round its own flow from the reference; mm */
-    private function cut(Branch $one): array
-    {
-        $saddle = $one->saddle;
-        if ($saddle === null) {
-            return [];
-        }
-        // Looking with the flow of a branch that comes in, its angles turn the other way.
-        $way = $one->isStart ? 1 : -1;
-
-        return array_map(
-            static fn (int $deg): float => round($saddle->cutMm(deg2rad($way * $deg)) - $one->lowMm, 2),
-            range(0, 360 - self::SADDLE_DEG, self::SADDLE_DEG),
-        );
-    }
-
-    /**
-     * @param  list<Vector>  $points
-     * @return list<Vector>
-     */
-    private static function some(array $points): array
-    {
-        return array_values(array_filter($points, static fn (int $i): bool => $i % 10 === 0, ARRAY_FILTER_USE_KEY));
     }
 
     /**

@@ -25,6 +25,9 @@ import { frameAt, pointOf, segmentGeometry, squareTo, type CutEnd } from './tube
 /** How a run stands in the picture: the one worked on, one beside it, or a way that is only being considered. */
 export type Standing = 'current' | 'beside' | 'ghost';
 
+/** An end that is not square: on the side of another run, or slanted. */
+export type EndCut = Pick<BranchShape, 'letter' | 'isStart' | 'cut'>;
+
 /** Tells what of a drawn object was hit. */
 export type Picked = { selection?: Selection; letter?: string };
 
@@ -34,13 +37,13 @@ export function runModel(
     order: number,
     selection: Selection,
     as: Standing,
-    branches: BranchShape[] = [],
+    cut: EndCut[] = [],
     holes: Drill[] = [],
 ): Group {
     const odMm = plan.tube?.od.value ?? 50;
     const model = new Group();
     if (as !== 'ghost') model.userData['run'] = plan.letter;
-    const tube = tubeMesh(run, plan, odMm, selection, as, branches);
+    const tube = tubeMesh(run, plan, odMm, selection, as, cut);
     if (tube) {
         drill(tube.material, holes);
         model.add(tube);
@@ -64,14 +67,14 @@ function tubeMesh(
     odMm: number,
     selection: Selection,
     as: Standing,
-    branches: BranchShape[],
+    cut: EndCut[],
 ): Mesh<BufferGeometry, MeshStandardMaterial> | null {
     const [straight, bent, chosen] = [colour('--tube'), colour('--bend'), colour('--action')];
     if (as === 'beside') for (const one of [straight, bent]) one.lerp(colour('--strong'), 0.35);
     const bends: { until: number; bend: number | null }[] = [];
     let triangles = 0;
     const parts = run.segments.map((segment, i) => {
-        const cuts = branches
+        const cuts = cut
             .filter((one) => segment.bend === null && i === (one.isStart ? 0 : run.segments.length - 1))
             .map((one) => cutEnd(one, segment, (one.isStart ? plan.start : plan.target).frame));
         const part = segmentGeometry(segment, odMm / 2, cuts);
@@ -104,8 +107,8 @@ function tubeMesh(
     return mesh;
 }
 
-/** The cut of a branch, told from the reference of its end, as it lies round the ring that is drawn. */
-function cutEnd({ isStart, cut }: BranchShape, segment: Segment, end: Frame): CutEnd {
+/** The cut of an end, told from the reference of its end, as it lies round the ring that is drawn. */
+function cutEnd({ isStart, cut }: EndCut, segment: Segment, end: Frame): CutEnd {
     const forward = new Vector3(...segment.start.forward);
     const [across, zero] = [new Vector3(...segment.start.reference), new Vector3(...end.reference)];
     const turn = Math.atan2(forward.dot(across.clone().cross(zero)), across.dot(zero));

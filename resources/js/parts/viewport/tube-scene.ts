@@ -122,7 +122,7 @@ export class TubeScene {
                             order,
                             scenery.selection,
                             isCurrent ? 'current' : 'beside',
-                            scenery.merge.branches.filter(
+                            [...scenery.merge.branches, ...scenery.merge.slants].filter(
                                 (one) => one.letter === plan.letter && one.cut.length > 0,
                             ),
                             scenery.merge.branches.flatMap((one) =>

@@ -59,3 +59,11 @@ function middle(points: Triple[]): string[] {
 export function crossed(a: Triple, b: Triple): Triple {
     return [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
 }
+
+/** Letters of runs with an end that nothing is welded to and that is still square: where a tip may be slanted. */
+export function openEnds(document: JobDocument): string[] {
+    const collected = (document.set?.collectors ?? []).flatMap((one) => one.runs);
+    return document.runs
+        .filter(({ letter, end }) => end.kind === 'open' && !end.slant && !collected.includes(letter))
+        .map(({ letter }) => letter);
+}

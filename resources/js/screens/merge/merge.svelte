@@ -1,5 +1,5 @@
 <script lang="ts">
-    // Where tubes become one: collectors and branches, drawn as they are cut, with how they are made and their templates.
+    // Where tubes become one: collectors, branches, slanted ends and flanges, drawn as they are cut, with their templates.
     import Button from '@/kit/button.svelte';
     import type { Triple } from '@/lib/answers';
     import Notices from '@/parts/notices.svelte';
@@ -8,9 +8,11 @@
     import AddBranch from './add-branch.svelte';
     import BranchPanel from './branch-panel.svelte';
     import CollectorPanel from './collector-panel.svelte';
+    import { buildCollector, crossed, nextLetter, openEnds } from './edits';
     import FlangeDrawing from './flange-drawing.svelte';
     import FlangePanel from './flange-panel.svelte';
-    import { buildCollector, crossed, nextLetter } from './edits';
+    import { itemsOf } from './items';
+    import SlantPanel from './slant-panel.svelte';
 
     let { desk, catalogue, mayPlan }: StageProps = $props();
 
@@ -18,40 +20,29 @@
     let isOpen = $state(false);
     let adding = $state(false);
 
-    const merge = $derived(desk.plan.merge);
-    const branchKey = (one: { letter: string; isStart: boolean }) =>
-        `${one.letter} ${one.isStart ? 'start' : 'end'}`;
-    const isKnown = (key: string) =>
-        merge.branches.some((one) => branchKey(one) === key) || merge.flanges.some((one) => one.id === key);
-    const collector = $derived(
-        merge.collectors.find((one) => one.letter === chosen) ??
-            (isKnown(chosen) ? undefined : merge.collectors[0]),
-    );
-    const branch = $derived(
-        collector
-            ? undefined
-            : (merge.branches.find((one) => branchKey(one) === chosen) ??
-                  (merge.flanges.some((one) => one.id === chosen) ? undefined : merge.branches[0])),
-    );
-    const flange = $derived(
-        collector || branch
-            ? undefined
-            : (merge.flanges.find((one) => one.id === chosen) ?? merge.flanges[0]),
-    );
+    const items = $derived(itemsOf(desk.plan.merge));
+    const item = $derived(items.find((one) => one.key === chosen) ?? items[0]);
     /** Collectors that are only surveyed so far. */
     const surveyed = $derived(
         (desk.document.set?.collectors ?? []).filter((one) => !one.build && one.runs.length > 1),
     );
     /** Through the axis of a collector, or through both axes at a branch. */
     const opening = $derived.by((): { at: Triple; normal: Triple } | null => {
-        const frame = collector?.frame ?? branch?.foot;
+        const frame =
+            item?.kind === 'collector' ? item.one.frame : item?.kind === 'branch' ? item.one.foot : null;
         return isOpen && frame ? { at: frame.at, normal: crossed(frame.forward, frame.reference) } : null;
     });
+    const notices = $derived(
+        desk.plan.notices.filter((notice) =>
+            item?.kind === 'flange'
+                ? [`${item.path}.bolts`, `${item.path}.plate`].includes(notice.path)
+                : item !== undefined && notice.path.startsWith(item.path),
+        ),
+    );
 
     function choose(key: string): void {
         chosen = key;
-        const [letter = ''] = key.split(' ');
-        desk.choose(letter.replace(/\..*/, ''));
+        desk.choose(/^[A-Z]+/.exec(key)?.[0] ?? '');
     }
 
     async function build(name: string | null): Promise<void> {
@@ -60,48 +51,29 @@
         choose(letter);
     }
 
-    const tab = (isOn: boolean) =>
-        `flex min-h-9 items-baseline gap-2 rounded-[2px] border px-3 py-1 ${isOn ? 'bg-wash border-action' : 'bg-sheet border-line hover:border-ink'}`;
+    async function slant(letter: string): Promise<void> {
+        await desk.edit((document) => {
+            const run = document.runs.find((one) => one.letter === letter);
+            if (run) run.end.slant = { angle: 20, turn: 0 };
+        });
+        choose(`${letter} end slant`);
+    }
 </script>
 
 <div class="flex flex-wrap items-center gap-1">
     <div class="flex flex-wrap gap-1" role="group" aria-label="Collectors, branches and flanges">
-        {#each merge.collectors as one (one.letter)}
+        {#each items as one (one.key)}
             <button
                 type="button"
-                class={tab(one === collector)}
-                aria-pressed={one === collector}
-                onclick={() => choose(one.letter)}
+                class="flex min-h-9 items-baseline gap-2 rounded-[2px] border px-3 py-1 {one === item
+                    ? 'bg-wash border-action'
+                    : 'bg-sheet border-line hover:border-ink'}"
+                aria-pressed={one === item}
+                onclick={() => choose(one.key)}
             >
-                <span class="font-label text-lg font-semibold">{one.letter}</span>
-                <span>{one.name}</span>
-                {#if one.lack !== ''}<span class="text-stop font-label text-sm">✕</span>{/if}
-            </button>
-        {/each}
-        {#each merge.branches as one (branchKey(one))}
-            <button
-                type="button"
-                class={tab(one === branch)}
-                aria-pressed={one === branch}
-                onclick={() => choose(branchKey(one))}
-            >
-                <span class="font-label text-lg font-semibold">{one.letter}</span>
-                <span>{one.isStart ? 'out of' : 'into'} {one.on}</span>
-                {#if one.lack !== '' && one.cut.length === 0}<span class="text-stop font-label text-sm"
-                        >✕</span
-                    >{/if}
-            </button>
-        {/each}
-        {#each merge.flanges as one (one.id)}
-            <button
-                type="button"
-                class={tab(one === flange)}
-                aria-pressed={one === flange}
-                onclick={() => choose(one.id)}
-            >
-                <span class="font-label text-lg font-semibold">▭</span>
-                <span>{one.name}</span>
-                {#if one.guidance !== ''}<span class="font-label text-sm">△</span>{/if}
+                <span class="font-label text-lg font-semibold">{one.mark}</span>
+                <span>{one.text}</span>
+                {#if one.isBroken}<span class="text-stop font-label text-sm">✕</span>{/if}
             </button>
         {/each}
     </div>
@@ -113,56 +85,49 @@
         {#if desk.plan.runs.some((run) => run.run)}
             <Button look="quiet" onclick={() => (adding = true)}>Add a branch</Button>
         {/if}
+        {#each openEnds(desk.document) as letter (letter)}
+            <Button look="quiet" onclick={() => slant(letter)}>Slant the end of {letter}</Button>
+        {/each}
     {/if}
 </div>
 
-{#if flange}
+{#if item}
     <div class="grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-2 lg:grid-cols-[minmax(0,1fr)_31rem]">
         <div
             class="sheet flex min-h-[24rem] flex-col self-start max-lg:h-[26rem] lg:sticky lg:top-2 lg:h-[calc(100vh-10rem)]"
         >
-            <FlangeDrawing {flange} />
-        </div>
-        <div class="flex min-w-0 flex-col gap-2">
-            <FlangePanel {desk} {flange} {mayPlan} />
-            <Notices
-                notices={desk.plan.notices.filter((notice) =>
-                    [`${flange.path}.bolts`, `${flange.path}.plate`].includes(notice.path),
-                )}
-            />
-        </div>
-    </div>
-{:else if collector || branch}
-    <div class="grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-2 lg:grid-cols-[minmax(0,1fr)_31rem]">
-        <div
-            class="sheet flex min-h-[24rem] flex-col self-start max-lg:h-[26rem] lg:sticky lg:top-2 lg:h-[calc(100vh-10rem)]"
-        >
-            <div class="border-line flex items-center justify-end border-b px-2 py-1">
-                <Button
-                    look={isOpen ? 'main' : 'plain'}
-                    onclick={() => (isOpen = !isOpen)}
-                    aria-pressed={isOpen}>{isOpen ? 'Close it' : 'Cut it open'}</Button
-                >
-            </div>
-            <Viewport
-                {desk}
-                collector={collector?.letter ?? null}
-                oncollector={choose}
-                {opening}
-                near={collector?.letter ?? branch?.letter ?? null}
-            />
-        </div>
-        <div class="flex min-w-0 flex-col gap-2">
-            {#if collector}
-                <CollectorPanel {desk} {catalogue} {collector} {mayPlan} />
-            {:else if branch}
-                <BranchPanel {desk} {branch} {mayPlan} />
+            {#if item.kind === 'flange'}
+                <FlangeDrawing flange={item.one} />
+            {:else}
+                {#if item.kind !== 'slant'}
+                    <div class="border-line flex items-center justify-end border-b px-2 py-1">
+                        <Button
+                            look={isOpen ? 'main' : 'plain'}
+                            onclick={() => (isOpen = !isOpen)}
+                            aria-pressed={isOpen}>{isOpen ? 'Close it' : 'Cut it open'}</Button
+                        >
+                    </div>
+                {/if}
+                <Viewport
+                    {desk}
+                    collector={item.kind === 'collector' ? item.one.letter : null}
+                    oncollector={choose}
+                    {opening}
+                    near={item.one.letter}
+                />
             {/if}
-            <Notices
-                notices={desk.plan.notices.filter((notice) =>
-                    notice.path.startsWith(collector?.path ?? branch?.path ?? '-'),
-                )}
-            />
+        </div>
+        <div class="flex min-w-0 flex-col gap-2">
+            {#if item.kind === 'collector'}
+                <CollectorPanel {desk} {catalogue} collector={item.one} {mayPlan} />
+            {:else if item.kind === 'branch'}
+                <BranchPanel {desk} branch={item.one} {mayPlan} />
+            {:else if item.kind === 'slant'}
+                <SlantPanel {desk} slant={item.one} {mayPlan} />
+            {:else}
+                <FlangePanel {desk} flange={item.one} {mayPlan} />
+            {/if}
+            <Notices {notices} />
         </div>
     </div>
 {:else}

@@ -26,7 +26,7 @@ test('cut, fit and weld show the whole job first, and one run as a filter', asyn
     await expect(list.getByRole('button', { name: 'A1', exact: true })).toBeHidden();
 
     // The filter goes along from stage to stage.
-    await page.keyboard.press('4');
+    await page.keyboard.press('5');
     const order = page.getByRole('region', { name: 'Order of building' });
     await expect(order.getByRole('heading', { name: 'Run C' })).toBeVisible();
     await expect(order.getByRole('heading', { name: 'Run A' })).toBeHidden();
@@ -37,7 +37,7 @@ test('cut, fit and weld show the whole job first, and one run as a filter', asyn
     await expect(order.getByText(/no torch gets there afterwards/).first()).toBeVisible();
     await expectAccessible(page);
 
-    await page.keyboard.press('5');
+    await page.keyboard.press('6');
     const welds = page.getByRole('region', { name: 'Welds in order' });
     for (const phase of ['before the runs stand together', 'on the bench', 'with the runs in place'])
         await expect(welds.getByText(phase)).toBeVisible();

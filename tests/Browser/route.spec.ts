@@ -78,12 +78,12 @@ test('no way is an answer too: it names what blocks and by how much', async ({ p
 test('one selection: a joint picked on the ribbon is the joint of every stage', async ({ page }) => {
     await routed(page, 'TB-0514');
     await page.getByRole('button', { name: 'AJ3', exact: true }).click();
-    await page.keyboard.press('4');
+    await page.keyboard.press('5');
     await expect(page.getByRole('region', { name: 'Joint AJ3' })).toBeVisible();
     await expect(page.getByRole('img', { name: /Joint AJ3 looking with the flow/ })).toBeVisible();
     await page.keyboard.press('k');
     await expect(page.getByRole('region', { name: 'Joint AJ2' })).toBeVisible();
-    await page.keyboard.press('5');
+    await page.keyboard.press('6');
     await expect(page.getByRole('region', { name: 'Sheet of joint AJ2' })).toBeVisible();
     await page.keyboard.press('/');
     await page.getByPlaceholder('A joint, a piece, a stage…').fill('AJ1');

@@ -14,7 +14,7 @@ test('a refused edit is called what it is, survives a reload and is led to from 
 
     await page.reload();
     await expect(page.getByText('✕ not saved: 1 field')).toBeVisible();
-    await page.keyboard.press('5');
+    await page.keyboard.press('6');
     await bar.getByRole('button', { name: 'run A, route, end straight' }).click();
     await expect(last).toBeFocused();
     await expect(last).toHaveValue('about a foot');

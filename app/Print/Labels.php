@@ -56,7 +56,7 @@ final readonly class Labels
                 sprintf('%s, CLR %s', Quantity::Angle->show($piece->angleDeg, $cut->units), $length($piece->clrMm)),
                 "legs {$length($span->legBeforeMm)}, {$length($span->legAfterMm)}",
             ]
-            : ['straight'];
+            : [$piece->pie === null ? 'straight' : "{$piece->pie->welds} welds, of wedges"];
 
         return new Label(
             $piece->mark,

@@ -28,7 +28,7 @@ final readonly class KnownInsertions
     /** What has been worked out before for just these routes and surroundings; null if nothing has. */
     public function find(Job $job, Shop $shop): ?Insertion
     {
-        $known = count($job->runs) > 1 ? $this->cache->get(self::key($job, $shop)) : null;
+        $known = $job->standing() > 1 ? $this->cache->get(self::key($job, $shop)) : null;
 
         return $known instanceof Insertion ? $known : null;
     }
@@ -37,7 +37,7 @@ final readonly class KnownInsertions
     public function get(Job $job, Shop $shop): ?Insertion
     {
         $known = $this->find($job, $shop);
-        if ($known !== null || count($job->runs) < 2) {
+        if ($known !== null || $job->standing() < 2) {
             return $known;
         }
         $insertion = Layout::of($job, $shop)->insertion($job, $shop);

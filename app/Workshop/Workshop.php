@@ -11,7 +11,6 @@ use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobReader;
-use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Plan\Sketch;
@@ -60,7 +59,7 @@ final class Workshop
     /** What is on the shelf for a job now. */
     public function shelfFor(CoreJob $job): Shelf
     {
-        $tubes = array_values(array_unique(array_map(static fn (RunSpec $run): string => $run->tubeId, $job->runs)));
+        $tubes = $job->tubeIds();
         $key = implode(' ', [$job->number, ...$tubes]);
 
         return $this->shelves[$key] ??= Shelf::now($tubes, $job->number);
@@ -149,6 +148,6 @@ final class Workshop
     /** Whether the order in which the runs of a job go in is known, or there is none to know. */
     public function isOrdered(CoreJob $job): bool
     {
-        return count($job->runs) < 2 || $this->insertions->find($job, $this->shop()) !== null;
+        return $job->standing() < 2 || $this->insertions->find($job, $this->shop()) !== null;
     }
 }

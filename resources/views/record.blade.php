@@ -2,11 +2,12 @@
     /** @var array<string, mixed> $job */
     $head = $job['document']['job'];
     $runs = array_values(array_filter($job['plan']['runs'], static fn (array $run): bool => $run['run'] !== null));
+    $collectors = $job['plan']['merge']['collectors'];
     $sheets = array_column($job['plan']['weld']['sheets'], null, 'joint');
-    $tubes = implode(', ', array_unique(array_map(static fn (array $run): string => $run['tube']['name'] ?? '–', $runs)));
+    $tubes = implode(', ', array_unique(array_map(static fn (array $one): string => $one['tube']['name'] ?? '–', [...$runs, ...$collectors])));
     $bench = $job['bench'];
     $read = static fn (string $step, string $measure): string => $bench === null ? '–' : (((array) $bench['readings'])[$step][$measure] ?? '–');
-    $joints = array_column(array_merge(...array_column($runs, 'joints')), null, 'id');
+    $joints = array_column(array_merge(...array_column([...$runs, ...$collectors], 'joints')), null, 'id');
 @endphp
 <!DOCTYPE html>
 <html lang="en">
@@ -55,6 +56,17 @@
     <tr><td>{{ $piece['mark'] }}</td><td class="n">{{ $piece['stock'] }}</td><td class="n">{{ $piece['cutLength']['text'] }}</td><td class="n">{{ $piece['length']['text'] }}</td><td class="n">@if($piece['clocking']){{ $piece['clocking']['turn']['text'] }} = {{ $piece['clocking']['around']['text'] }} {{ $piece['clocking']['way'] }}@else–@endif</td></tr>
     @endforeach
 </table>
+@endforeach
+@foreach($collectors as $one)
+<h2>Collector {{ $one['letter'] }}, {{ $one['name'] }}: {{ $one['inlets'] }} into 1, {{ lcfirst($one['makeLabel']) }}, {{ $one['length']['text'] }} to an outlet of {{ $one['outletTube']['od']['text'] }}</h2>
+@if($one['pieces'] !== [])
+<table>
+    <tr><th>Piece</th><th>Stock</th><th>Cut length</th><th>Outlet end</th></tr>
+    @foreach($one['pieces'] as $piece)
+    <tr><td>{{ $piece['mark'] }}</td><td class="n">{{ $piece['stock'] }}</td><td class="n">{{ $piece['cutLength']['text'] }}</td><td>{{ lcfirst($piece['endPrep']) }}</td></tr>
+    @endforeach
+</table>
+@endif
 @endforeach
 @if($sheets !== [])
 <h2>Joints, in the order they are welded</h2>

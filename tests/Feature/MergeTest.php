@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 use App\Models\Job;
+use App\Models\StoreItem;
 use App\Models\User;
+use App\Workshop\Workshop;
 
 /** The demo job of a number, with somebody who may plan. */
 function demoJob(string $number): Job
@@ -79,4 +81,34 @@ it('cuts a flange by its DXF, reads one that was measured, and refuses a broken 
     $back = $this->postJson("/jobs/$job->id/survey/flange", [...$ask, 'document' => $changed->json('document'), 'dxf' => ''])->assertOk();
     expect($back->json('document.runs.1.start.plate'))->toBeNull();
     $this->getJson("/jobs/$job->id/flange.dxf?of=Q.start")->assertUnprocessable();
+});
+
+it('records, labels and shops for an order without a run', function () {
+    $job = demoJob('TB-0428');
+    $this->postJson("/jobs/$job->id/release", ['version' => 1])->assertOk();
+    foreach (['record.pdf', 'labels.pdf', 'shopping.pdf'] as $paper) {
+        expect(substr((string) $this->get("/jobs/$job->id/$paper")->assertOk()->getContent(), 0, 4))->toBe('%PDF');
+    }
+    expect((string) $this->get("/jobs/$job->id/cut-list.csv")->assertOk()->getContent())->toContain('L1');
+    $rows = array_column($this->get("/jobs/$job->id/cutting")->assertOk()->json('shopping.rows'), null, 'key');
+    expect($rows['B1.625x.065-R3-45']['needed'])->toBe(4);
+});
+
+it('counts what is on the shelf for the tubes of a collector too', function () {
+    $job = demoJob('TB-0428');
+    StoreItem::query()->where('key', 'B1.625x.065-R3-45')->delete();
+    (new StoreItem)->forceFill([
+        'key' => 'B1.625x.065-R3-45', 'kind' => 'bend', 'name' => 'Bend', 'tube_id' => 'T1.625x.065', 'on_hand' => 3,
+    ])->save();
+    $workshop = app(Workshop::class);
+    $workshop->lookAgain();
+    [$need] = $workshop->plan($workshop->read($job->load('revisions')->current()))->cut->stock;
+    expect($need->stockId)->toBe('B1.625x.065-R3-45')->and($need->onShelf)->toBe(3)->and($need->toBuy())->toBe(1);
+});
+
+it('has an order of building at once where a branch stands on the only run', function () {
+    $job = demoJob('TB-0430');
+    $answer = $this->postJson("/jobs/$job->id/insertion", ['document' => $this->document($job)])->assertOk();
+    expect($answer->json('insertion'))->toBeNull()
+        ->and($answer->json('plan.fit.letters'))->toBe(['A', 'W']);
 });

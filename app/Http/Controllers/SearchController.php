@@ -124,7 +124,13 @@ final readonly class SearchController
     private static function asks(array $document): string
     {
         $set = is_array($document['set'] ?? null) ? $document['set'] : [];
-        unset($set['designs'], $set['collectors']);
+        $collectors = is_array($set['collectors'] ?? null) ? $set['collectors'] : [];
+        // A collector that is made here takes the ends of its runs along; who enters where is what is searched for.
+        $set['collectors'] = array_map(
+            static fn (mixed $one): mixed => is_array($one) ? $one['build'] ?? null : null,
+            $collectors,
+        );
+        unset($set['designs']);
         $runs = is_array($document['runs'] ?? null) ? $document['runs'] : [];
         $ends = [];
         foreach ($runs as $run) {

@@ -91,7 +91,7 @@ final readonly class Placement
     {
         $isBranched = array_filter(
             $job->runs,
-            static fn (RunSpec $run): bool => $run->start->saddle !== null || $run->end->saddle !== null,
+            static fn (RunSpec $run): bool => $run->isBranch(),
         ) !== [];
         foreach ($job->set->collectors as $one) {
             $isBranched = $isBranched || $one->build !== null;

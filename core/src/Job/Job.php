@@ -75,6 +75,23 @@ final readonly class Job
         return null;
     }
 
+    /** @return list<string> every size of tube it is made of */
+    public function tubeIds(): array
+    {
+        $builds = array_map(static fn (CollectorSpec $one): ?string => $one->build?->tubeId, $this->set->collectors);
+
+        return array_values(array_unique(array_filter(
+            [...array_map(static fn (RunSpec $run): string => $run->tubeId, $this->runs), ...$builds],
+            is_string(...),
+        )));
+    }
+
+    /** Runs that are put in one after another; what stands on the side of one goes in with it. */
+    public function standing(): int
+    {
+        return count(array_filter($this->runs, static fn (RunSpec $run): bool => ! $run->isBranch()));
+    }
+
     /** The collector that a run ends in, if it ends in one. */
     public function collectorOf(string $letter): ?CollectorSpec
     {

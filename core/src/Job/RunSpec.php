@@ -26,6 +26,12 @@ final readonly class RunSpec
         return new self($this->letter, $this->name, $this->tubeId, $this->start, $this->end, $route, $this->fittings);
     }
 
+    /** Whether one of its ends stands on the side of another run. */
+    public function isBranch(): bool
+    {
+        return $this->start->saddle !== null || $this->end->saddle !== null;
+    }
+
     public function between(RunEnd $start, RunEnd $end): self
     {
         return new self($this->letter, $this->name, $this->tubeId, $start, $end, $this->route, $this->fittings);

@@ -30,6 +30,6 @@ final readonly class RoutedRun
     /** Whether one of its ends stands on the side of another run. */
     public function isBranch(): bool
     {
-        return $this->spec->start->saddle !== null || $this->spec->end->saddle !== null;
+        return $this->spec->isBranch();
     }
 }

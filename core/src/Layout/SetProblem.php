@@ -36,7 +36,7 @@ final readonly class SetProblem
         // What stands on the side of another run is routed once that one lies.
         $job = $job->with(array_values(array_filter(
             $job->runs,
-            static fn (RunSpec $run): bool => $run->start->saddle === null && $run->end->saddle === null,
+            static fn (RunSpec $run): bool => ! $run->isBranch(),
         )), $job->set);
         $ports = array_map(static fn (RunSpec $run): Port => self::port($run, $shop), $job->runs);
         $collectors = self::collectors($job, $shop);

@@ -29,16 +29,26 @@ final readonly class FlangeController
         $sketch = $this->workshop->sketch($this->workshop->read($job->current()));
         foreach ($sketch->layout->placement->flanges as $flange) {
             if ($flange->id === $id) {
-                $name = preg_replace('/[^A-Za-z0-9-]+/', '-', "{$job->number}-flange-$id").'.dxf';
-
-                return new Response(FlangeDxf::write($flange->flange), 200, [
-                    'Content-Type' => 'image/vnd.dxf',
-                    'Content-Disposition' => "attachment; filename=\"$name\"",
-                ]);
+                return self::file($job, $id, FlangeDxf::write($flange->flange));
+            }
+        }
+        foreach ($sketch->layout->placement->collectors->all as $collector) {
+            if ($collector->shape?->plate !== null && "{$collector->build->letter}.plate" === $id) {
+                return self::file($job, $id, FlangeDxf::outline($collector->shape->plate->outline));
             }
         }
         throw ValidationException::withMessages([
             'of' => sprintf('There is no flange "%s" in this job.', mb_substr($id, 0, 20)),
+        ]);
+    }
+
+    private static function file(Job $job, string $id, string $dxf): Response
+    {
+        $name = preg_replace('/[^A-Za-z0-9-]+/', '-', "{$job->number}-flange-$id").'.dxf';
+
+        return new Response($dxf, 200, [
+            'Content-Type' => 'image/vnd.dxf',
+            'Content-Disposition' => "attachment; filename=\"$name\"",
         ]);
     }
 

@@ -31,6 +31,9 @@ final readonly class CollectorShape
     /** An outlet is placed to this (mm). */
     private const PLACED_MM = 0.02;
 
+    /** Tubes meet on this much of the axis at least (mm). */
+    private const SEAM_MM = 5.0;
+
     /** So far inside what can be cut at all (mm). */
     private const INSIDE_MM = 0.01;
 
@@ -43,6 +46,7 @@ final readonly class CollectorShape
      * @param  CutLine  $line  of each tube as it is cut
      * @param  float  $meanMm  mean station of that line, all round
      * @param  float  $seamMm  one seam between two tubes, in space
+     * @param  CentrePlate|null  $plate  what closes the middle, where it is still open at the outlet
      */
     private function __construct(
         public Collector $finished,
@@ -54,6 +58,7 @@ final readonly class CollectorShape
         public CutLine $line,
         public float $meanMm,
         public float $seamMm,
+        public ?CentrePlate $plate,
     ) {}
 
     /** @return self|string the shape, or why there is none, with what to change */
@@ -69,21 +74,24 @@ final readonly class CollectorShape
             return self::told($ends, $show);
         }
         [$closesMm, $apexMm] = $ends;
+        // Three tubes and more leave a hole in their middle that a plate can close; two would leave a slot.
+        $firstMm = $sizes->build->inlets > 2 ? self::meetsMm($sizes, $radiusMm, $closesMm) : $closesMm;
         $edge = static fn (float $planeMm): float => self::edgeMm($sizes, $radiusMm, $planeMm);
-        [$widestMm, $narrowestMm] = [$edge($closesMm) / M_PI, $edge($apexMm) / M_PI];
+        [$mostMm, $widestMm, $narrowestMm] = [$edge($firstMm) / M_PI, $edge($closesMm) / M_PI, $edge($apexMm) / M_PI];
         $wantedMm = $sizes->outlet->odMm;
-        if ($wantedMm > $widestMm || $wantedMm < $narrowestMm) {
+        if ($wantedMm > $mostMm || $wantedMm < $narrowestMm) {
             return sprintf(
-                'An outlet of %s cannot be had from these tubes: pressed round it comes out between %s, where their middles meet, and %s, where the centre has just closed. %s',
+                'An outlet of %s cannot be had from these tubes: pressed round it comes out between %s, where their middles meet, and %s, where %s. %s',
                 $show($wantedMm),
                 $show($narrowestMm),
-                $show($widestMm),
-                $wantedMm > $widestMm
+                $show($mostMm),
+                $firstMm < $closesMm ? 'they first touch' : 'the centre has just closed',
+                $wantedMm > $mostMm
                     ? 'Choose a smaller outlet and a cone behind it, or larger tubes.'
                     : 'Choose a larger outlet, or smaller tubes.',
             );
         }
-        [$from, $to] = [$closesMm, $apexMm];
+        [$from, $to] = [$firstMm, $apexMm];
         while ($to - $from > self::PLACED_MM) {
             $middle = ($from + $to) / 2;
             [$from, $to] = $edge($middle) / M_PI > $wantedMm ? [$middle, $to] : [$from, $middle];
@@ -96,11 +104,12 @@ final readonly class CollectorShape
         // Nearer to the point where all axes meet there is nothing to cut beyond.
         $longest = self::ends($sizes, $wideMm);
         $cutMm = min($from + $sizes->beyond->value, is_array($longest) ? $longest[1] : $from);
-        $cut = self::at($sizes, $wideMm, max($cutMm, is_array($longest) ? $longest[0] : $cutMm));
+        $cut = self::at($sizes, $wideMm, $cutMm);
         if ($cut instanceof Refusal) {
             return self::told($cut, $show);
         }
         $line = $cut->line(0, self::FINE_DEG);
+        $end = $finished->line(0, self::FINE_DEG);
 
         return new self(
             $finished,
@@ -111,7 +120,8 @@ final readonly class CollectorShape
             $narrowestMm,
             $line,
             self::meanMm($line),
-            $finished->line(0, self::FINE_DEG)->lengthMm(1),
+            $end->lengthMm(1),
+            $from < $closesMm ? CentrePlate::of($end, $sizes->build->inlets) : null,
         );
     }
 
@@ -132,21 +142,22 @@ final readonly class CollectorShape
      */
     private static function ends(CollectorSizes $sizes, float $radiusMm): array|Refusal
     {
-        $past = self::at($sizes, $radiusMm, self::FAR_MM);
+        $past = self::at($sizes, $radiusMm, self::FAR_MM, false);
         if (! $past instanceof Refusal || $past->what !== 'outlet-past-apex' || $past->by === null) {
             return $past instanceof Refusal ? $past : new Refusal('half-angle-zero', 'half_angle');
         }
         $apexMm = self::FAR_MM - $past->by - self::INSIDE_MM;
-        $open = self::at($sizes, $radiusMm, self::INSIDE_MM);
+        $open = self::at($sizes, $radiusMm, self::INSIDE_MM, false);
         if ($open instanceof Refusal && ($open->what !== 'centre-open' || $open->by === null)) {
             return $open;
         }
         $closesMm = $open instanceof Refusal ? 2 * self::INSIDE_MM + $open->by : self::INSIDE_MM;
         [$from, $to] = [$closesMm, $apexMm];
-        $last = self::at($sizes, $radiusMm, $to);
+        $last = self::at($sizes, $radiusMm, $to, false);
         while ($last instanceof Refusal && $to - $from > self::PLACED_MM) {
             $middle = ($from + $to) / 2;
-            [$from, $to] = self::at($sizes, $radiusMm, $middle) instanceof Refusal ? [$from, $middle] : [$middle, $to];
+            $isRefused = self::at($sizes, $radiusMm, $middle, false) instanceof Refusal;
+            [$from, $to] = $isRefused ? [$from, $middle] : [$middle, $to];
         }
         if ($last instanceof Refusal) {
             return $from > $closesMm ? [$closesMm, $from] : $last;
@@ -155,15 +166,20 @@ final readonly class CollectorShape
         return $closesMm < $apexMm ? [$closesMm, $apexMm] : new Refusal('centre-open', 'outlet', $closesMm - $apexMm);
     }
 
-    private static function at(CollectorSizes $sizes, float $radiusMm, float $planeMm): Collector|Refusal
-    {
+    private static function at(
+        CollectorSizes $sizes,
+        float $radiusMm,
+        float $planeMm,
+        ?bool $mayBeOpen = null,
+    ): Collector|Refusal {
         $count = $sizes->build->inlets;
+        $mayBeOpen ??= $count > 2;
         $outlet = Outlet::atPlane($planeMm);
         $bend = self::bend($sizes);
         if ($bend !== null) {
             $tubes = array_fill_keys(array_map(self::id(...), range(1, $count)), $sizes->round);
 
-            return BentCollector::of($tubes, $bend, $radiusMm, $outlet);
+            return BentCollector::of($tubes, $bend, $radiusMm, $outlet, $mayBeOpen);
         }
 
         return StraightCollector::of(array_map(static fn (int $i): LeaningTube => new LeaningTube(
@@ -172,7 +188,7 @@ final readonly class CollectorShape
             $sizes->leanRad(),
             $radiusMm,
             2 * M_PI * ($i - 1) / $count,
-        ), range(1, $count)), $outlet);
+        ), range(1, $count)), $outlet, $mayBeOpen);
     }
 
     private static function id(int $i): string
@@ -197,13 +213,39 @@ final readonly class CollectorShape
         );
     }
 
+    /** All outside edges at an outlet together; where the middle is open, its edge is not one of them. */
     private static function edgeMm(CollectorSizes $sizes, float $radiusMm, float $planeMm): float
     {
         $collector = self::at($sizes, $radiusMm, $planeMm);
+        if ($collector instanceof Refusal) {
+            return 0.0;
+        }
+        $mm = 0.0;
+        $points = $collector->line(0, self::COARSE_DEG)->points;
+        foreach (array_slice($points, 1) as $i => $point) {
+            // From the outer side on to the first neighbour; the other half is the same.
+            if ($points[$i]->by !== CutLine::OUTLET) {
+                break;
+            }
+            $mm += $points[$i]->at->distanceTo($point->at);
+        }
 
-        return $collector instanceof Refusal
-            ? 0.0
-            : $sizes->build->inlets * $collector->line(0, self::COARSE_DEG)->lengthMm(CutLine::OUTLET);
+        return 2 * $sizes->build->inlets * $mm;
+    }
+
+    /** Where neighbouring tubes first touch: height on the axis. */
+    private static function meetsMm(CollectorSizes $sizes, float $radiusMm, float $closesMm): float
+    {
+        $closed = self::at($sizes, $radiusMm, $closesMm);
+        $first = null;
+        foreach ($closed instanceof Refusal ? [] : $closed->line(0, self::FINE_DEG)->points as $point) {
+            if ($point->by !== CutLine::OUTLET && $point->sMm < ($first->sMm ?? INF)) {
+                $first = $point;
+            }
+        }
+
+        // A little behind that, so that there is a seam at all.
+        return $first === null ? $closesMm : min($closesMm, $first->at->z + self::SEAM_MM);
     }
 
     private static function meanMm(CutLine $line): float

@@ -76,6 +76,11 @@ final readonly class BuildOrder
             if ($joint->type === JointType::FlangeFillet) {
                 continue;
             }
+            if ($joint->type === JointType::MergeSeam && ! isset($seams[$i])) {
+                $moves[] = [$joint, 'The middle is open at so wide an outlet: cut from the tube’s own wall, let in flush, once the tubes are whole.'];
+
+                continue;
+            }
             $moves[] = [$joint, isset($seams[$i])
                 ? ($i === 0 ? 'The collector is whole before any run goes on: inside seams are out of reach afterwards. ' : '').$seams[$i]->why
                 : 'Once its outlet is pressed round, and before any run goes on: it cannot be reached later.'];

@@ -27,6 +27,18 @@ final readonly class CollectorJoints
                 new Seam($collector->sizes->leg->value, $seam->lengthMm, $tube->odMm, IndexMark::forJoint($i + 1)),
             );
         }
+        $plate = $collector->shape?->plate;
+        if ($plate !== null) {
+            $number = count($joints) + 1;
+            $joints[] = new Joint(
+                self::id($collector, $number),
+                $collector->build->letter,
+                JointType::MergeSeam,
+                new Side($collector->spec->name, $job->metal, $tube->wallMm),
+                new Side('Centre plate', $job->metal, $tube->wallMm),
+                new Seam($collector->lengthMm(), $plate->edgeMm, $tube->odMm, IndexMark::forJoint($number)),
+            );
+        }
 
         return $collector->build->part === null
             ? $joints

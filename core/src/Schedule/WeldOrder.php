@@ -28,6 +28,8 @@ final readonly class WeldOrder
         JointType::Saddle,
     ];
 
+    private const PLATE = 'Once the tubes are whole: from its points inwards, with the small cup.';
+
     private const OUTLET = 'Bolted to a heat-sink plate, before any run goes on: it cannot be reached later, and it gets hottest.';
 
     private function __construct(private FitPlan $fit, private JointList $joints) {}
@@ -48,7 +50,7 @@ final readonly class WeldOrder
             $whys = array_map(static fn (MergeSeam $seam): string => $seam->why, $collector->seams());
             foreach ($this->joints->ofRun($collector->build->letter) as $i => $joint) {
                 if ($joint->type === JointType::MergeSeam) {
-                    $seams[] = new Weld($joint, Phase::Merge, $whys[$i] ?? '');
+                    $seams[] = new Weld($joint, Phase::Merge, $whys[$i] ?? self::PLATE);
                 } else {
                     $outlets[] = new Weld($joint, Phase::Outlet, self::OUTLET);
                 }

@@ -134,8 +134,8 @@ it('weighs its tubes to their cut lines', function () {
 });
 
 it('says what outlet its tubes can have where one cannot be had', function () {
-    $lack = SomeCollectors::one(['outlet' => 'T4.000x.065'])->lack;
-    expect($lack)->toContain('101.6 mm cannot be had')->toContain('44.8 mm')->toContain('cone behind it');
+    $lack = SomeCollectors::one(['inlets' => 2, 'outlet' => 'T4.000x.065'])->lack;
+    expect($lack)->toContain('101.6 mm cannot be had')->toContain('44.7 mm')->toContain('cone behind it');
     expect(SomeCollectors::one(['outlet' => 'T1.250x.065'])->lack)->toContain('larger outlet');
 });
 
@@ -169,3 +169,34 @@ it('takes the inlets of a bought one as they were measured, in its own frame', f
         ->and($collector->inlet(0)->forward->angleDegTo(new UpsweptBead\Core\Geometry\Vector(0, 0, 1)))
         ->toBeClose(rad2deg(atan(0.2)));
 });
+
+it('closes the middle with a plate where the outlet is so wide that its tubes leave it open', function (int $inlets) {
+    $collector = SomeCollectors::one(['inlets' => $inlets, 'outlet' => 'T4.000x.065']);
+    $shape = $collector->shape ?? throw new LogicException($collector->lack);
+    $plate = $shape->plate ?? throw new LogicException('closed');
+    // Inside no tube, and touching all of them: on the ellipse that each is in the outlet's plane.
+    $lean = deg2rad(8.0);
+    $awayMm = figure($collector, 'circle') / 2 - $shape->finished->planeMm() * tan($lean);
+    foreach ($plate->outline->points() as [$x, $y]) {
+        $off = [];
+        for ($i = 0; $i < $inlets; $i++) {
+            $turn = 2 * M_PI * $i / $inlets;
+            [$out, $aside] = [$x * cos($turn) + $y * sin($turn) - $awayMm, $y * cos($turn) - $x * sin($turn)];
+            $off[] = hypot($out * cos($lean), $aside) - 22.225;
+        }
+        expect(min($off))->toBeClose(0.0, 0.0, 0.02);
+    }
+    expect($plate->outline->areaMm2())->toBeGreaterThan(10.0)
+        ->and($plate->outline->holds(0.0, 0.0))->toBeTrue();
+    $plan = UpsweptBead\Core\Plan\Planner::plan(SomeCollectors::job(['inlets' => $inlets, 'outlet' => 'T4.000x.065']), Shop::bare());
+    $joints = $plan->joints->ofRun('K');
+    expect(count($joints))->toBe($inlets + 1)
+        ->and($joints[$inlets]->and->name)->toBe('Centre plate')
+        ->and($joints[$inlets]->seam->lengthMm)->toBeClose($plate->edgeMm)
+        ->and($plan->schedule->slots[$inlets]->why)->toContain('small cup')
+        ->and($plan->problems())->toBe([]);
+})->with([3, 4, 5, 6]);
+
+it('needs no plate where the middle has closed', function (array $build) {
+    expect(SomeCollectors::one($build)->shape?->plate)->toBeNull();
+})->with('made');

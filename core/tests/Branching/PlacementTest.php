@@ -113,7 +113,7 @@ it('stops a release for a collector that cannot be made, and only warns of what 
         static fn (Notice $one): string => $one->severity->value,
         Planner::plan($job, Shop::bare())->notices(),
     );
-    expect($severities(SomeCollectors::job(['outlet' => 'T4.000x.065'])))->toBe(['problem'])
+    expect($severities(SomeCollectors::job(['inlets' => 2, 'outlet' => 'T4.000x.065'])))->toBe(['problem'])
         ->and($severities(SomeCollectors::job([], ['merge.K.lean' => '14 deg'])))->toBe(['caution'])
         ->and($severities(SomeCollectors::job(['tube' => 'T9'])))->toContain('problem')
         ->and($severities(SomeCollectors::job()))->toBe([]);
@@ -127,4 +127,48 @@ it('warns of tubes that do not fit the inlets they go into', function () {
     expect($said('T2.000x.065'))->toContain('is loose in its inlet')
         ->and($said('T1.500x.065'))->toContain('expanded by')
         ->and($said('T1.750x.065'))->not->toContain('its inlet');
+});
+
+it('makes a 4-2-1 of three collectors, each pair running on into the last', function () {
+    $document = JobWriter::toArray(SomeCollectors::header());
+    $build = static fn (string $letter, string $tube, array $at, ?string $into): array => [
+        'letter' => $letter, 'make' => 'straight', 'inlets' => 2, 'tube' => $tube, 'at' => $at, 'axis' => [1, 0, -0.3],
+        ...$into === null ? [] : ['into' => $into],
+    ];
+    $second = static fn (string $letter): array => [...$document['runs'][0], 'letter' => $letter, 'tube' => 'T2.000x.065', 'route' => null, 'start' => [...$document['runs'][0]['end'], 'name' => '']];
+    $document['runs'] = [...$document['runs'], $second('E'), $second('F')];
+    $document['set']['collectors'] = [
+        ['name' => 'First pair', 'runs' => ['A', 'D'], 'build' => $build('P', 'T1.750x.065', [520, 120, -300], 'E')],
+        ['name' => 'Second pair', 'runs' => ['B', 'C'], 'build' => $build('Q', 'T1.750x.065', [520, 220, -300], 'F')],
+        ['name' => 'Last', 'runs' => ['E', 'F'], 'build' => $build('R', 'T2.000x.065', [1100, 170, -480], null)],
+    ];
+    $placement = Placement::of(JobReader::fromDecoded($document)->job ?? throw new LogicException('unread'), Shop::bare());
+    [$p, $q, $r] = $placement->collectors->all;
+    $run = static fn (string $letter) => $placement->job->run($letter) ?? throw new LogicException($letter);
+    expect($run('D')->end->name)->toBe('P2')
+        ->and($run('E')->start->frame()->at->distanceTo($p->outlet()->at))->toBeLessThan(2e-3)
+        ->and($run('F')->start->frame()->at->distanceTo($q->outlet()->at))->toBeLessThan(2e-3)
+        ->and($run('F')->end->frame()->at->distanceTo($r->inlet(1)->at))->toBeLessThan(2e-3)
+        // The tube behind a pair is the run that begins there.
+        ->and($p->sizes->outlet->id)->toBe('T2.000x.065');
+});
+
+it('lets a crossover stand on one run and go into another', function () {
+    $document = JobWriter::toArray(SomeCollectors::branched(['angle' => 60]));
+    $main = $document['runs'][0];
+    $moved = static fn (array $end): array => [...$end, 'at' => [$end['at'][0], 300, 0]];
+    $document['runs'][] = [...$main, 'letter' => 'B', 'start' => $moved($main['start']), 'end' => $moved($main['end'])];
+    $saddle = static fn (string $on, float $turn): array => ['on' => $on, 'station' => 300, 'fromTop' => $turn, 'angle' => 60];
+    $document['runs'][1]['start'] = [...$document['runs'][1]['start'], 'kind' => 'saddle', 'saddle' => $saddle('A', -90)];
+    $document['runs'][1]['end'] = [...$document['runs'][1]['end'], 'kind' => 'saddle', 'saddle' => $saddle('B', 90)];
+    $placement = Placement::of(JobReader::fromDecoded($document)->job ?? throw new LogicException('unread'), Shop::bare());
+    expect(count($placement->branches))->toBe(2)
+        ->and(array_map(static fn (Branch $one): string => $one->lack, $placement->branches))->toBe(['', '']);
+    $run = $placement->job->run('W') ?? throw new LogicException('W');
+    // Both go with the flow, and it leaves one on the side that faces the other.
+    foreach ([$run->start, $run->end] as $end) {
+        expect($end->frame()->forward->angleDegTo(new Vector(1, 0, 0)))->toBeClose(60.0, 0.0, 1e-4);
+    }
+    expect(abs($run->start->frame()->at->y - 38.1))->toBeLessThan(20.0)
+        ->and(abs($run->end->frame()->at->y - 300 + 38.1))->toBeLessThan(20.0);
 });

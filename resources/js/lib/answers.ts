@@ -864,6 +864,10 @@ export interface CollectorPlan {
         ratio: number;
         least: number;
         most: number;
+        /**
+         * All tubes together over the outlet.
+         */
+        inlets: number;
     };
     outlets: {
         narrowest: Shown;
@@ -906,6 +910,11 @@ export interface CollectorPlan {
         id: string;
         name: string;
     }[];
+    plate: {
+        across: Shown;
+        edge: Shown;
+        points: number;
+    } | null;
 }
 /**
  * The end of a run on the side of another.

@@ -36,6 +36,12 @@ final readonly class FlangeDxf
         return Dxf::document(['OUTSIDE', 'INSIDE', DxfEntities::MARKS], $entities);
     }
 
+    /** One line that is cut outside of it, as a plate without openings is. */
+    public static function outline(Path $path): string
+    {
+        return Dxf::document(['OUTSIDE'], self::path($path, 'OUTSIDE'));
+    }
+
     /**
      * @param  float|null  $unitMm  what one unit of the drawing is; null where it says so itself
      *

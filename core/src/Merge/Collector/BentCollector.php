@@ -29,9 +29,15 @@ final readonly class BentCollector implements Collector
     /**
      * @param  non-empty-array<array-key, RoundTube>  $tubes  two to six by their names, evenly round the axis
      * @param  float  $inletMm  from the axis to the centre of every inlet
+     * @param  bool  $mayBeOpen  whether the middle may be open at the outlet, to be closed with a plate
      */
-    public static function of(array $tubes, MergeBend $bend, float $inletMm, Outlet $outlet): self|Refusal
-    {
+    public static function of(
+        array $tubes,
+        MergeBend $bend,
+        float $inletMm,
+        Outlet $outlet,
+        bool $mayBeOpen = false,
+    ): self|Refusal {
         $ods = array_map(static fn (RoundTube $one): float => $one->odMm, $tubes);
         if (max($ods) > min($ods)) {
             return new Refusal('unequal-tubes', 'tubes.od', max($ods) - min($ods));
@@ -62,7 +68,7 @@ final readonly class BentCollector implements Collector
         $names = array_map(strval(...), array_keys($tubes));
         $collector = new self($names, $tube, $bend, $inletMm, $planeMm, $widthMm - 2 * $inwardMm);
 
-        return $collector->openCentre() ?? $collector->runsOff() ?? $collector;
+        return ($mayBeOpen ? null : $collector->openCentre()) ?? $collector->runsOff() ?? $collector;
     }
 
     public function ids(): array

@@ -34,8 +34,11 @@ final readonly class StraightCollector implements Collector
         public bool $isEven,
     ) {}
 
-    /** @param  non-empty-list<LeaningTube>  $tubes  two to six, evenly round the axis */
-    public static function of(array $tubes, Outlet $outlet): self|Refusal
+    /**
+     * @param  non-empty-list<LeaningTube>  $tubes  two to six, evenly round the axis
+     * @param  bool  $mayBeOpen  whether the middle may be open at the outlet, to be closed with a plate
+     */
+    public static function of(array $tubes, Outlet $outlet, bool $mayBeOpen = false): self|Refusal
     {
         foreach ($tubes as $tube) {
             if ($tube->lean <= self::NO_LEAN) {
@@ -62,7 +65,7 @@ final readonly class StraightCollector implements Collector
         ));
         $collector = new self($tubes, $planeMm, $diameterMm, $isEven);
 
-        return $collector->openCentre() ?? $collector->pokesThrough() ?? $collector;
+        return ($mayBeOpen ? null : $collector->openCentre()) ?? $collector->pokesThrough() ?? $collector;
     }
 
     public function ids(): array

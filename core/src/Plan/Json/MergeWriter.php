@@ -135,6 +135,7 @@ final readonly class MergeWriter
             'straightBehind' => $this->figures->length($one->sizes->straightBehindMm()),
             'area' => [
                 'ratio' => round($ratio, 2),
+                'inlets' => round($one->build->inlets / max(1e-6, $ratio), 2),
                 'least' => $one->sizes->areas()[0],
                 'most' => $one->sizes->areas()[1],
             ],
@@ -151,6 +152,11 @@ final readonly class MergeWriter
                 'length' => $this->figures->length($seam->lengthMm),
                 'why' => $seam->why,
             ], $one->seams()),
+            'plate' => $shape?->plate === null ? null : [
+                'across' => $this->figures->length($shape->plate->acrossMm()),
+                'edge' => $this->figures->length($shape->plate->edgeMm),
+                'points' => $one->build->inlets,
+            ],
             'quarters' => array_map($this->planeCut(...), $shape->quarters->cuts ?? []),
             'heights' => $shape !== null && $one->isBent() ? $this->heights($shape) : [],
         ];

@@ -24,7 +24,7 @@
     const tubes = $derived(catalogue.tubes.map(({ id, name }) => ({ id, name })));
     const outlets = $derived([{ id: '', name: 'proposed' }, ...tubes]);
     const runs = $derived([
-        { id: '', name: 'nothing here' },
+        { id: '', name: 'nothing' },
         ...desk.document.runs
             .filter((run) => !spec?.runs.includes(run.letter))
             .map((run) => ({ id: run.letter, name: `run ${run.letter}` })),

@@ -37,15 +37,15 @@
         <div class="border-line my-2 grid grid-cols-3 gap-3 border-y py-2">
             <p>
                 <span class="label block">Mouths to outlet</span>
-                <span class="figure text-2xl font-medium">{collector.length.text}</span>
+                <span class="figure text-2xl font-medium max-sm:text-lg">{collector.length.text}</span>
             </p>
             <p>
                 <span class="label block">Outlet, pressed round</span>
-                <span class="figure text-2xl font-medium">{collector.outletTube.od.text}</span>
+                <span class="figure text-2xl font-medium max-sm:text-lg">{collector.outletTube.od.text}</span>
             </p>
             <p>
                 <span class="label block">Area over one tube</span>
-                <span class="figure text-2xl font-medium">{ratio.ratio.toFixed(2)}</span>
+                <span class="figure text-2xl font-medium max-sm:text-lg">{ratio.ratio.toFixed(2)}</span>
                 <span class="text-quiet block text-sm">{chokes}</span>
             </p>
         </div>
@@ -57,7 +57,7 @@
                 <dd><FigureCell {figure} {desk} /></dd>
             </div>
         {/each}
-        {#each [['Inlets expanded to', collector.expanded.text], ['Shim while tacking', collector.shim?.text], ['Straight behind it', collector.straightBehind.text], ['Outlets these tubes can have', collector.outlets ? `${collector.outlets.narrowest.text} – ${collector.outlets.widest.text}` : undefined], ['Mass', collector.pieces.length > 0 ? collector.mass.text : undefined]] as [name, value] (name)}
+        {#each [['Inlets expanded to', collector.expanded.text], ['Shim while tacking', collector.shim?.text], ['All tubes together over the outlet', collector.lack === '' ? ratio.inlets.toFixed(2) : undefined], ['Straight behind it', collector.straightBehind.text], ['Outlets these tubes can have', collector.outlets ? `${collector.outlets.narrowest.text} – ${collector.outlets.widest.text}` : undefined], ['Mass', collector.pieces.length > 0 ? collector.mass.text : undefined]] as [name, value] (name)}
             {#if value}
                 <div class="border-line flex items-baseline justify-between gap-3 border-b py-0.5">
                     <dt class="text-quiet">{name}</dt>
@@ -66,6 +66,18 @@
             {/if}
         {/each}
     </dl>
+    {#if collector.plate}
+        <p class="mt-2">
+            At so wide an outlet the middle stays open: close it with a plate of {collector.plate.points} points,
+            <span class="figure">{collector.plate.across.text}</span> across,
+            <span class="figure">{collector.plate.edge.text}</span> round.
+            <a
+                class="text-action underline underline-offset-4"
+                href="/jobs/{desk.view.id}/flange.dxf?of={collector.letter}.plate"
+                download>DXF of the plate</a
+            >
+        </p>
+    {/if}
 </section>
 
 {#if mayPlan}

@@ -47,7 +47,30 @@ describe('the ribbon', () => {
 });
 
 describe('the drawing of a piece', () => {
-    const none = { longStart: 0, longEnd: 0 };
+    const square = { backStart: [], backEnd: [] };
+    const none = { longStart: 0, longEnd: 0, ...square };
+
+    it('ends along its line where that is not square', () => {
+        // A slant of 20 mm: long on the outer side, short on the inner one.
+        const back = Array.from({ length: 19 }, (_, i) => 10 - 10 * Math.cos((i * Math.PI) / 18));
+        const shape = outline({
+            before: 0,
+            after: 0,
+            straight: 100,
+            clr: 0,
+            angle: 0,
+            od: 50,
+            ...none,
+            backEnd: back,
+        });
+        const end = shape.cuts[1]!;
+        expect(end[0]).toMatchObject({ x: 100, y: -25 });
+        expect(end.at(-1)!.x).toBeCloseTo(80);
+        expect(end.at(-1)!.y).toBeCloseTo(25);
+        // Straight across a plane cut, and nothing of the outline beyond it.
+        for (const { x, y } of end) expect(x).toBeCloseTo(90 - (10 * y) / 25);
+        for (const [x, y] of points(shape.edge)) expect(x).toBeLessThanOrEqual(90 - (10 * y) / 25 + 0.01);
+    });
 
     it('is as long as the piece is cut, and shows where it ends up', () => {
         const shape = outline({
@@ -59,11 +82,12 @@ describe('the drawing of a piece', () => {
             od: 76.2,
             longStart: 0,
             longEnd: 12.7,
+            ...square,
         });
         expect(gone(points(shape.centre))).toBeCloseTo(40 + (114.3 * Math.PI) / 2 + 60 + 12.7, -0.5);
         expect(shape.finished).toHaveLength(1);
         // The far end points straight down; the cut lies 12.7 mm beyond where the piece ends up.
-        expect(shape.cuts[1]![0].y - shape.finished[0]![0].y).toBeCloseTo(12.7);
+        expect(shape.cuts[1]![0]!.y - shape.finished[0]![0].y).toBeCloseTo(12.7);
     });
 
     it('lets extra length of an end in the bend go on round the bend', () => {
@@ -76,6 +100,7 @@ describe('the drawing of a piece', () => {
             od: 40,
             longStart: 10,
             longEnd: 0,
+            ...square,
         });
         const start = points(shape.centre)[0]!;
         expect(Math.hypot(start[0], start[1] - 100)).toBeCloseTo(100, 1);

@@ -102,6 +102,12 @@ final readonly class Branch
         );
     }
 
+    /** How far from its end, along it, the skin of the branch begins; round it from psi 0 of its cut (radians). */
+    public function backMm(float $psi): float
+    {
+        return $this->saddle === null ? 0.0 : $this->saddle->cutMm($psi) - $this->lowMm;
+    }
+
     /** Where the end of the branch stands: along its own flow, with psi 0 of its cut as the reference. */
     public function frame(): ?Frame
     {

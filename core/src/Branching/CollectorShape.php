@@ -125,6 +125,14 @@ final readonly class CollectorShape
         );
     }
 
+    /** How far before the furthest point of its cut a tube ends, so far round it from its outer side (radians). */
+    public function backMm(float $psi): float
+    {
+        $furthestMm = $this->line->greatestMm();
+
+        return $furthestMm - ($this->cut->row(0, $psi)['s'] ?? $furthestMm);
+    }
+
     private static function quarters(CollectorSizes $sizes, Collector $cut, float $longestMm): ?Quarters
     {
         if ($sizes->build->make !== CollectorMake::Quarters || ! $cut instanceof StraightCollector) {

@@ -60,13 +60,20 @@ final readonly class Slant
         return $this->mitre->longestMm() - $this->mitre->shortestMm();
     }
 
-    /** How far before the end of the run its skin ends, so far round its flow from the end's reference (radians). */
+    /** How far before the end of the run its skin ends, so far round it from its longest side (radians). */
+    public function fromLongestMm(float $psi): float
+    {
+        $outsideMm = $this->mitre->tube->outsideMm();
+
+        return $this->mitre->cutMm(0.0, $outsideMm) - $this->mitre->cutMm($psi, $outsideMm);
+    }
+
+    /** The same, round its flow from the end's reference. */
     public function backMm(float $psi): float
     {
         $up = Frame::facing($this->end->at, $this->end->forward)->reference;
         $longest = deg2rad($this->end->turnDegTo($up) + $this->spec->turnDeg);
 
-        return $this->mitre->cutMm(0.0, $this->mitre->tube->outsideMm())
-            - $this->mitre->cutMm($psi - $longest, $this->mitre->tube->outsideMm());
+        return $this->fromLongestMm($psi - $longest);
     }
 }

@@ -722,6 +722,14 @@ export interface Piece {
     clocking: Clocking | null;
     turnedFrom: string;
     pie: Pie | null;
+    /**
+     * How far its skin lies behind its upstream end, every 10° from one side to the other; mm. Empty where that is square.
+     */
+    backStart: number[];
+    /**
+     * How far its skin lies behind its downstream end, every 10° from one side to the other; mm. Empty where that is square.
+     */
+    backEnd: number[];
 }
 /**
  * A cut: on a straight the three lines are one; long is the extra length left on.

@@ -12,6 +12,7 @@ use UpsweptBead\Core\Branching\MergeSeam;
 use UpsweptBead\Core\Branching\Placement;
 use UpsweptBead\Core\Branching\Slant;
 use UpsweptBead\Core\Branching\TubeSkin;
+use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Merge\Collector\PlaneCut;
@@ -49,7 +50,14 @@ final readonly class MergeWriter
             'collectors' => array_map(fn (BuiltCollector $one): array => [
                 ...$this->shape($one),
                 ...$this->make($one),
-                'pieces' => array_map($this->parts->piece(...), $sketch->cut->piecesOf($one->build->letter)),
+                'pieces' => array_map(
+                    fn (Piece $piece): array => $this->parts->piece(
+                        $piece,
+                        null,
+                        $one->shape === null ? null : $one->shape->backMm(...),
+                    ),
+                    $sketch->cut->piecesOf($one->build->letter),
+                ),
                 'joints' => array_map(
                     fn (Joint $joint): array => $this->parts->joint($joint, null),
                     $sketch->joints->ofRun($one->build->letter),

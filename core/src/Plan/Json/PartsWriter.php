@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Plan\Json;
 
+use Closure;
 use UpsweptBead\Core\Cost\MakeOrBuy;
 use UpsweptBead\Core\Cut\CutMark;
 use UpsweptBead\Core\Cut\Piece;
@@ -19,6 +20,9 @@ use UpsweptBead\Core\Units\Quantity;
 /** Writes what runs and collectors are made of: their tube, their pieces, their joints. */
 final readonly class PartsWriter
 {
+    /** A slanted or merged end is drawn with a point at every so many degrees. */
+    private const BACK_DEG = 10;
+
     public function __construct(private FigureWriter $figures, private ShopRules $rules) {}
 
     /** @return array<string, mixed> */
@@ -32,8 +36,12 @@ final readonly class PartsWriter
         ];
     }
 
-    /** @return array<string, mixed> */
-    public function piece(Piece $piece): array
+    /**
+     * @param  (Closure(float): float)|null  $start  how far its skin lies behind its upstream end, where that is not square
+     * @param  (Closure(float): float)|null  $end  and behind its downstream end
+     * @return array<string, mixed>
+     */
+    public function piece(Piece $piece, ?Closure $start = null, ?Closure $end = null): array
     {
         return [
             'mark' => $piece->mark,
@@ -47,6 +55,8 @@ final readonly class PartsWriter
             'clr' => $this->figures->length($piece->clrMm),
             'legBefore' => $this->figures->length($piece->span->legBeforeMm),
             'legAfter' => $this->figures->length($piece->span->legAfterMm),
+            'backStart' => self::back($start),
+            'backEnd' => self::back($end),
             'template' => $piece->startPrep->isToTemplate() || $piece->endPrep->isToTemplate(),
             'startPrep' => $piece->startPrep->label(),
             'endPrep' => $piece->endPrep->label(),
@@ -68,6 +78,18 @@ final readonly class PartsWriter
             'pie' => $piece->pie === null ? null : $this->pie($piece->pie, $piece->span->bendIndex ?? 0),
             'turnedFrom' => $piece->isFirstBend() ? 'the index mark of the start' : 'the throat line before it',
         ];
+    }
+
+    /**
+     * @param  (Closure(float): float)|null  $back  how far its skin lies behind the end, by the angle round it in radians
+     * @return list<float> from one side of the piece to the other; none for a square end
+     */
+    private static function back(?Closure $back): array
+    {
+        return $back === null ? [] : array_map(
+            static fn (int $deg): float => round($back(deg2rad($deg)), 2),
+            range(0, 180, self::BACK_DEG),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Plan\Json;
 
+use Closure;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\RunEnd;
 use UpsweptBead\Core\Job\RunSpec;
@@ -41,8 +42,35 @@ final readonly class RunWriter
         return array_map(fn (RunSpec $spec): array => [
             ...$this->shape($spec),
             'bore' => (object) $this->figures->withReasons()->each(BoreFit::figures($spec, $this->tubeOf($spec))),
-            'pieces' => array_map($this->parts->piece(...), $this->sketch->cut->piecesOf($spec->letter)),
+            'pieces' => $this->pieces($spec->letter),
         ], $this->sketch->job->runs);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function pieces(string $letter): array
+    {
+        $pieces = $this->sketch->cut->piecesOf($letter);
+        $last = count($pieces) - 1;
+
+        return array_map(fn (int $i): array => $this->parts->piece(
+            $pieces[$i],
+            $i === 0 ? $this->back($letter, true) : null,
+            $i === $last ? $this->back($letter, false) : null,
+        ), array_keys($pieces));
+    }
+
+    /** @return (Closure(float): float)|null how far the skin of a run lies behind an end that is not square */
+    private function back(string $letter, bool $isStart): ?Closure
+    {
+        $placement = $this->sketch->layout->placement;
+        foreach ($placement->slants as $slant) {
+            if ($slant->letter === $letter && $slant->isStart === $isStart) {
+                return $slant->fromLongestMm(...);
+            }
+        }
+        $branch = $placement->branchAt($letter, $isStart);
+
+        return $branch?->saddle === null ? null : $branch->backMm(...);
     }
 
     /** @return array<string, mixed> */

@@ -17,6 +17,8 @@
             od: odMm,
             longStart: piece.longStart.value,
             longEnd: piece.longEnd.value,
+            backStart: piece.backStart,
+            backEnd: piece.backEnd,
         }),
     );
     const extra = $derived(
@@ -70,12 +72,10 @@
                 stroke-dasharray="{shape.unit * 2.4} {shape.unit * 1.2}"
             />
         {/each}
-        {#each shape.cuts as [from, to], i (i)}
-            <line
-                x1={from.x}
-                y1={from.y}
-                x2={to.x}
-                y2={to.y}
+        {#each shape.cuts as line, i (i)}
+            <polyline
+                points={line.map(({ x, y }) => `${x},${y}`).join(' ')}
+                fill="none"
                 stroke="var(--action)"
                 stroke-width={shape.unit * 1.1}
             />

@@ -6,7 +6,8 @@ type Point = { x: number; y: number };
 export type Outline = {
     edge: string;
     centre: string;
-    cuts: [Point, Point][];
+    /** Along each end, from one side to the other. */
+    cuts: Point[][];
     finished: [Point, Point][];
     tangents: [Point, Point][];
     box: string;
@@ -22,10 +23,13 @@ type Shape = {
     od: number;
     longStart: number;
     longEnd: number;
+    /** How far the skin lies behind either end, from the outer side to the inner; empty where that is square. */
+    backStart: number[];
+    backEnd: number[];
 };
 
 export function outline(shape: Shape): Outline {
-    const { before, after, straight, clr, angle, od, longStart, longEnd } = shape;
+    const { before, after, straight, clr, angle, od, longStart, longEnd, backStart, backEnd } = shape;
     const half = od / 2;
     const theta = (angle * Math.PI) / 180;
     // Flow runs along +x; a bend turns downwards about a centre one radius below.
@@ -46,8 +50,23 @@ export function outline(shape: Shape): Outline {
     const cut = total + longStart + longEnd;
     const stations = Array.from({ length: 49 }, (_, i) => (cut * i) / 48 - longStart);
     const line = (offset: number) => stations.map((station) => along(station, offset));
-    const outer = line(half);
-    const inner = line(-half);
+    // An end that is not square is a line from the outer side to the inner one.
+    const ended = (station: number, back: number[], way: 1 | -1) =>
+        back.map((mm, i) =>
+            along(station + way * mm, half * Math.cos((Math.PI * i) / Math.max(1, back.length - 1))),
+        );
+    const starts = ended(-longStart, backStart, 1);
+    const ends = ended(total + longEnd, backEnd, -1);
+    const side = (offset: number, i: number) =>
+        stations
+            .filter(
+                (station) =>
+                    station >= -longStart + (backStart.at(i) ?? 0) &&
+                    station <= total + longEnd - (backEnd.at(i) ?? 0),
+            )
+            .map((station) => along(station, offset));
+    const outer = side(half, 0);
+    const inner = side(-half, -1);
     const text = (points: Point[]) =>
         points.map((point) => `${point.x.toFixed(2)},${point.y.toFixed(2)}`).join(' ');
     const across = (station: number): [Point, Point] => [along(station, half), along(station, -half)];
@@ -57,9 +76,12 @@ export function outline(shape: Shape): Outline {
     const unit = Math.max(maxX - minX, maxY - minY) / 100;
     const pad = 9 * unit;
     return {
-        edge: text([...outer, ...inner.reverse()]),
+        edge: text([...[...starts].reverse(), ...outer, ...ends, ...inner.reverse()]),
         centre: text(line(0)),
-        cuts: [across(-longStart), across(total + longEnd)],
+        cuts: [
+            starts.length > 0 ? starts : across(-longStart),
+            ends.length > 0 ? ends : across(total + longEnd),
+        ],
         finished: [...(longStart > 0 ? [across(0)] : []), ...(longEnd > 0 ? [across(total)] : [])],
         tangents: clr === 0 ? [] : [across(before), across(before + clr * theta)],
         box: `${minX - pad} ${minY - pad} ${maxX - minX + 2 * pad} ${maxY - minY + 2 * pad}`,

@@ -145,13 +145,11 @@ test('a flange is laid round its studs, cut by its drawing, and replaced by one 
     const other = page.getByRole('region', { name: 'Flange B.start' });
     await expect(other.getByText('As it was drawn.')).toBeVisible();
     await expect(other.getByText('2 × 9.0 mm')).toBeVisible();
-    await page
-        .locator('input[type=file]')
-        .setInputFiles({
-            name: 'broken.dxf',
-            mimeType: 'image/vnd.dxf',
-            buffer: Buffer.from('0\nSECTION\n'),
-        });
+    await page.locator('input[type=file]').setInputFiles({
+        name: 'broken.dxf',
+        mimeType: 'image/vnd.dxf',
+        buffer: Buffer.from('0\nSECTION\n'),
+    });
     await expect(page.getByText(/✕ The drawing/)).toBeVisible();
     await page.getByRole('button', { name: 'Lay it out from its sizes' }).click();
     await saved(page);
@@ -178,7 +176,11 @@ test('a bend that nobody stocks is made of wedges', async ({ page }) => {
     await expect(page.getByText('● Far end closed')).toBeVisible();
     await expect(wedges).toBeVisible();
     await toStage(page, 'cut');
-    await page.getByRole('row', { name: /of wedges/ }).getByRole('button').first().click();
+    await page
+        .getByRole('row', { name: /of wedges/ })
+        .getByRole('button')
+        .first()
+        .click();
     await expect(page.getByText(/Each\s+wedge/)).toBeVisible();
     const href = await page
         .getByRole('region', { name: 'Templates' })

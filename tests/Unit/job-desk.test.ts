@@ -193,12 +193,18 @@ describe('an edit that never got to the server', () => {
 describe('what is looked at', () => {
     it('shows the whole job, or one run alone', () => {
         const desk = new JobDesk(someView(), 'Wren');
-        expect(desk.shown.map((run) => run.letter)).toEqual(['A', 'B']);
+        expect(desk.shown.map((one) => one.letter)).toEqual(['K', 'A', 'B']);
         desk.filter('B');
-        expect(desk.shown.map((run) => run.letter)).toEqual(['B']);
+        expect(desk.shown.map((one) => one.letter)).toEqual(['B']);
         expect(desk.run?.letter).toBe('B');
         desk.filter(null);
         expect(desk.isShown('A')).toBe(true);
+    });
+
+    it('finds the collector of a seam or a tube', () => {
+        const desk = new JobDesk(someView(), 'Wren');
+        expect(desk.memberOf('KJ1')?.letter).toBe('K');
+        expect(desk.memberOf('K1')?.letter).toBe('K');
     });
 
     it('finds the run of a joint or a piece, and lifts a filter that hides it', () => {
@@ -208,8 +214,8 @@ describe('what is looked at', () => {
         expect(desk.run?.letter).toBe('A');
         expect(desk.only).toBeNull();
         expect(desk.selection).toEqual({ kind: 'joint', id: 'AJ2' });
-        expect(desk.runOf('B1')?.letter).toBe('B');
-        expect(desk.runOf('C9')).toBeUndefined();
+        expect(desk.memberOf('B1')?.letter).toBe('B');
+        expect(desk.memberOf('C9')).toBeUndefined();
     });
 
     it('knows news from the props of an earlier visit', async () => {

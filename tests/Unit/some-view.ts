@@ -1,5 +1,14 @@
 // The least of a job that a desk can be opened with.
-import type { EndDocument, EndKind, JobDocument, JobView, Plan, RunDocument, RunPlan } from '@/lib/answers';
+import type {
+    CollectorPlan,
+    EndDocument,
+    EndKind,
+    JobDocument,
+    JobView,
+    Plan,
+    RunDocument,
+    RunPlan,
+} from '@/lib/answers';
 
 export function someDocument(change: Partial<JobDocument> = {}): JobDocument {
     const end = (kind: EndKind, x: number): EndDocument => ({
@@ -46,8 +55,14 @@ export function somePlan(): Plan {
             joints: [{ id: `${letter}J1` }, { id: `${letter}J2` }],
             pieces: [{ mark: `${letter}1` }],
         }) as unknown as RunPlan;
+    const collector = {
+        letter: 'K',
+        joints: [{ id: 'KJ1' }],
+        pieces: [{ mark: 'K1' }],
+    } as unknown as CollectorPlan;
     return {
         runs: [run('A'), run('B')],
+        merge: { collectors: [collector], branches: [], slants: [], flanges: [] },
         notices: [],
         fit: { ordered: false, trialFit: [], steps: [] },
         weld: { sheets: [] },

@@ -54,6 +54,8 @@ final readonly class Gaps
      */
     public function of(array $runs, array $solids): array
     {
+        $legs = CollectorLegs::of($this->placement);
+        $runs = [...$runs, ...$legs->all];
         $runKeys = array_map($this->runKey(...), $runs);
         $solidKeys = array_map($this->solidKey(...), $solids);
         $chords = array_map(fn (RoutedRun $one): Chords => $this->chords($one), $runs);
@@ -61,11 +63,17 @@ final readonly class Gaps
         $asked = [];
         foreach ($runs as $i => $run) {
             foreach ($solids as $k => $solid) {
+                if ($legs->isBodyOf($run, $solid->id)) {
+                    continue;
+                }
                 $asked[$this->key($runKeys[$i], $solidKeys[$k])]
                     = fn (): ?Gap => $this->toSolid($run, $chords[$i], $solid);
             }
             for ($j = $i + 1; $j < count($runs); $j++) {
                 $beside = $runs[$j];
+                if ($legs->belong($run, $beside)) {
+                    continue;
+                }
                 [$p, $q] = [$this->apart($run, $beside), $this->apart($beside, $run)];
                 if ($p === $run && $q === $beside) {
                     $asked[$this->key($runKeys[$i], $runKeys[$j])]

@@ -152,13 +152,16 @@ final readonly class Layout
             if ($gap->isKept()) {
                 continue;
             }
-            $what = $gap->isRun ? "run $gap->other" : $gap->other;
+            // Marks of collectors' tubes have a number behind the letter.
+            $name = static fn (string $one): string => preg_match('/\d/', $one) === 1 ? "tube $one" : "run $one";
+            $what = $gap->isRun ? $name($gap->other) : $gap->other;
+            $who = ucfirst($name($gap->run));
             $notices[] =
                 $gap->gapMm < 0
-                    ? Notice::problem('set', "Run $gap->run runs into $what, by {$show(-$gap->gapMm)}.")
+                    ? Notice::problem('set', "$who runs into $what, by {$show(-$gap->gapMm)}.")
                     : Notice::caution(
                         'set',
-                        "Run $gap->run passes $what at {$show($gap->gapMm)}; {$show($gap->neededMm)} is needed.",
+                        "$who passes $what at {$show($gap->gapMm)}; {$show($gap->neededMm)} is needed.",
                     );
         }
 

@@ -172,3 +172,27 @@ it('lets a crossover stand on one run and go into another', function () {
     expect(abs($run->start->frame()->at->y - 38.1))->toBeLessThan(20.0)
         ->and(abs($run->end->frame()->at->y - 300 + 38.1))->toBeLessThan(20.0);
 });
+
+it('measures the tubes of a collector against what must be kept clear of, and against runs that go elsewhere', function () {
+    $said = static function (array $change): string {
+        $document = JobWriter::toArray(SomeCollectors::header());
+        $job = JobReader::fromDecoded(array_replace_recursive($document, $change))->job ?? throw new LogicException('unread');
+
+        return implode(' ', array_map(
+            static fn (Notice $one): string => $one->message,
+            Planner::sketch($job, Shop::bare())->notices(),
+        ));
+    };
+    // Where it stands nothing is in its way, its own runs and the body that was surveyed for it least of all.
+    expect($said([]))->not->toContain('Tube K');
+    $rod = ['name' => 'Rod', 'kind' => 'steering', 'shape' => 'capsule', 'at' => [640, 0, -360], 'to' => [640, 400, -360], 'radius' => 10];
+    $keepOuts = JobWriter::toArray(SomeCollectors::header())['set']['keepOuts'];
+    expect($said(['set' => ['keepOuts' => [...$keepOuts, $rod]]]))->toContain('runs into Rod');
+});
+
+it('bends the tubes of a merge towards its axis where they are measured', function () {
+    $legs = UpsweptBead\Core\Layout\CollectorLegs::of(Placement::of(SomeCollectors::job(['make' => 'bent', 'inlets' => 2]), Shop::bare()))->all;
+    [$a, $b] = [$legs[0]->run, $legs[1]->run];
+    expect($a->start->at->distanceTo($b->start->at))->toBeGreaterThan($a->end()->at->distanceTo($b->end()->at) + 20.0)
+        ->and($legs[0]->spec->letter)->toBe('K1');
+});

@@ -179,12 +179,6 @@ export class JobDesk {
         );
     }
 
-    /** The same, where it is a run. */
-    runOf(id: string): RunPlan | undefined {
-        const member = this.memberOf(id);
-        return member && isRun(member) ? member : undefined;
-    }
-
     /** Selects a joint or a piece wherever it is, with its run; a filter that hides it is lifted. */
     look(selection: { kind: 'joint' | 'piece'; id: string }): void {
         const member = this.memberOf(selection.id);

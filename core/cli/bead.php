@@ -7,11 +7,12 @@ use UpsweptBead\Cli\CheckCommand;
 use UpsweptBead\Cli\CutCommand;
 use UpsweptBead\Cli\MergeCommand;
 use UpsweptBead\Cli\PlanCommand;
+use UpsweptBead\Cli\ReachCommand;
 use UpsweptBead\Cli\RouteCommand;
 use UpsweptBead\Cli\TemplateCommand;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
 $application = new Application('bead', '1');
-$application->addCommands([new CheckCommand, new CutCommand, new MergeCommand, new PlanCommand, new RouteCommand, new TemplateCommand]);
+$application->addCommands([new CheckCommand, new CutCommand, new MergeCommand, new PlanCommand, new ReachCommand, new RouteCommand, new TemplateCommand]);
 $application->run();

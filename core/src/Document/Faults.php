@@ -24,4 +24,15 @@ final class Faults
     {
         return $this->all;
     }
+
+    /** @return list<Fault> the first of each place: what holds for several fields is read with each of them */
+    public function onePerPlace(): array
+    {
+        $byPath = [];
+        foreach ($this->all as $fault) {
+            $byPath[$fault->path] ??= $fault;
+        }
+
+        return array_values($byPath);
+    }
 }

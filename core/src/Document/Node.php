@@ -275,7 +275,7 @@ final readonly class Node
 
     public function complain(string $code, string $message): void
     {
-        $this->faults->add(new Fault($this->path, $code, $message));
+        $this->faults->add(new Fault($this->path, $code, $message, $this->value));
     }
 
     private function finite(float $value, float $most): float

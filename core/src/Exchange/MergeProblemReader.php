@@ -51,30 +51,15 @@ final readonly class MergeProblemReader
         $psiDeg = $kind->hasTables() ? self::psi($root->at('psi')) : [];
         $paperMm = $root->at('paper')->isMissing() ? 0.0 : ProblemNumbers::notNegative($root->at('paper'));
         $joint = self::joint($root, $kind, $faults);
-        if ($faults->all() !== []) {
-            return self::once($faults->all());
+        $wrong = $faults->onePerPlace();
+        if ($wrong !== []) {
+            return $wrong;
         }
         if ($joint instanceof Refusal || is_array($joint) || $joint === null) {
             return array_values(array_filter(is_array($joint) ? $joint : [$joint]));
         }
 
         return new MergeProblem($root->at('case')->text('', 200), $joint, $psiDeg, $paperMm);
-    }
-
-    /**
-     * One fault for each field: what holds for all tubes is read with every tube.
-     *
-     * @param  list<Fault>  $faults
-     * @return list<Fault>
-     */
-    private static function once(array $faults): array
-    {
-        $byPath = [];
-        foreach ($faults as $fault) {
-            $byPath[$fault->path] ??= $fault;
-        }
-
-        return array_values($byPath);
     }
 
     /** The name in a file that has no answer, as far as there is one. */

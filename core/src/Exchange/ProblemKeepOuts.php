@@ -74,8 +74,8 @@ final readonly class ProblemKeepOuts
             : new Capsule($id, $from, $to, $radius, $clearance, $first, $last);
     }
 
-    /** @return array{Vector, Vector, Vector} */
-    private static function axes(Node $node): array
+    /** @return array{Vector, Vector, Vector} of a box */
+    public static function axes(Node $node): array
     {
         $own = [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)];
         if ($node->isMissing()) {
@@ -94,8 +94,8 @@ final readonly class ProblemKeepOuts
         return [$axes[0], $axes[1], $axes[2]];
     }
 
-    /** @return array{float, float, float} */
-    private static function halves(Node $node): array
+    /** @return array{float, float, float} half of each edge, mm */
+    public static function halves(Node $node): array
     {
         $sizes = array_map(ProblemNumbers::positive(...), $node->items(3));
         if (count($sizes) !== 3) {

@@ -109,6 +109,21 @@ it('answers a merge problem, and names the field of one it refuses', function ()
         ->and(bead('merge')[0])->toBe(2);
 });
 
+it('answers a reach problem, and names the field and the value of one it refuses', function () {
+    $folder = dirname(__DIR__).'/problems/reach';
+    [$code, $output] = bead('reach', '--problem', "$folder/r04-flange-fillet.json", '--json');
+    $answer = json_decode($output, true);
+    expect($code)->toBe(0)
+        ->and([$answer['format'], $answer['case'], $answer['status'], count($answer['cups'])])->toBe(['reach-answer/1', 'r04-flange-fillet', 'solved', 4]);
+    [$code, $output] = bead('reach', '--problem', "$folder/r10-one-block-hides-all.json", '--json');
+    expect($code)->toBe(1)->and(json_decode($output, true)['reasons'][0]['by'])->toBe('heat-sink');
+    $broken = str_replace('"radius": 22.2', '"radius": -22.2', (string) file_get_contents("$folder/r10-one-block-hides-all.json"));
+    $reason = json_decode(bead('reach', '--problem', jobFile($broken), '--json')[1], true)['reasons'][0];
+    expect([$reason['field'], $reason['by']])->toBe(['seam.radius', -22.2]);
+    expect(json_decode(bead('reach', '--problem', jobFile('{'), '--json')[1], true)['reasons'][0]['field'])->toBe('')
+        ->and(bead('reach')[0])->toBe(2);
+});
+
 it('writes a wrap template, and nothing where there is none', function () {
     $folder = dirname(__DIR__).'/problems/merge';
     $output = tempnam(sys_get_temp_dir(), 'bead');

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Exchange;
+
+use UpsweptBead\Core\Document\Fault;
+
+/** Why a weld problem has no answer: what is wrong, in which field, and the value or the name to blame. */
+final readonly class WeldRefusal
+{
+    private const MOST_BLAMED = 60;
+
+    /** @param  int|float|string|bool|list<mixed>|null  $by */
+    public function __construct(
+        public string $what,
+        public string $field,
+        public int|float|string|bool|array|null $by = null,
+    ) {}
+
+    public static function ofFault(Fault $fault): self
+    {
+        $value = $fault->value;
+        $isList = is_array($value) && array_is_list($value) && count($value) <= self::MOST_BLAMED;
+        // What is no number in JSON cannot be written back as one.
+        $by = (is_scalar($value) || $isList) && json_encode($value) !== false ? $value : null;
+
+        return new self($fault->message, $fault->path, $by);
+    }
+
+    /** @return array{what: string, field: string, by: int|float|string|bool|list<mixed>|null} */
+    public function toArray(): array
+    {
+        return ['what' => $this->what, 'field' => $this->field, 'by' => $this->by];
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Reach\Search;
+
+use UpsweptBead\Core\Reach\FillerRod;
+use UpsweptBead\Core\Reach\Obstacle\Obstacle;
+use UpsweptBead\Core\Reach\Place;
+
+/** Finds whether the rod can be held at a place; the same for every cup, so that it is worked out once. */
+final class RodReach
+{
+    /** @var array<string, bool> by place and sense */
+    private array $known = [];
+
+    /** @var array{float, float}|null rise and side of the last pose that was free */
+    private ?array $last = null;
+
+    /** @param  array<int, Obstacle>  $obstacles */
+    public function __construct(private readonly FillerRod $rod, private array $obstacles) {}
+
+    /** @param  string  $name  of the place, the same only where the place is */
+    public function isFree(string $name, Place $place, int $sense): bool
+    {
+        return $this->known["$name $sense"] ??= $this->search($place, $sense);
+    }
+
+    private function search(Place $place, int $sense): bool
+    {
+        if ($this->last !== null && $this->isFreeAt($place, $sense, ...$this->last)) {
+            return true;
+        }
+        foreach ($this->rod->riseRad as $rise) {
+            foreach ($this->rod->sideRad as $side) {
+                if ($this->isFreeAt($place, $sense, $rise, $side)) {
+                    $this->last = [$rise, $side];
+
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    private function isFreeAt(Place $place, int $sense, float $rise, float $side): bool
+    {
+        $rod = $this->rod;
+        $onT = $sense * cos($side) * cos($rise);
+        $onB = sin($side) * cos($rise);
+        $onN = sin($rise);
+        foreach ($this->obstacles as $k => $one) {
+            $isClear = $one->clearsLine(
+                $place->px,
+                $place->py,
+                $place->pz,
+                $onT * $place->tx + $onB * $place->bx + $onN * $place->nx,
+                $onT * $place->ty + $onB * $place->by + $onN * $place->ny,
+                $onT * $place->tz + $onB * $place->bz + $onN * $place->nz,
+                $rod->startMm,
+                $rod->startMm + $rod->lengthMm,
+                $rod->radiusMm + $rod->gapMm,
+            );
+            if (! $isClear) {
+                if ($k > 0) {
+                    [$this->obstacles[0], $this->obstacles[$k]] = [$one, $this->obstacles[0]];
+                }
+
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

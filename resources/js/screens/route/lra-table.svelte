@@ -49,7 +49,7 @@
 </script>
 
 <section class="sheet p-3" aria-label="Length, rotation and angle of every bend">
-    <div class="grid grid-cols-[1.7rem_1.25fr_1.2fr_1.05fr_0.95fr] gap-x-1.5 gap-y-1.5">
+    <div class="grid grid-cols-[1.7rem_1.42fr_1.1fr_1.02fr_0.92fr] gap-x-1.5 gap-y-1.5">
         <span></span>
         {#each columns as column (column.key)}
             <span class="label text-right leading-tight">{column.label}</span>

@@ -9,6 +9,8 @@ use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Geometry\Solid\Box;
+use UpsweptBead\Core\Geometry\Solid\Capsule;
+use UpsweptBead\Core\Geometry\Solid\HalfSpace;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Reach\Cup;
 use UpsweptBead\Core\Reach\FillerRod;
@@ -227,11 +229,11 @@ final readonly class ReachProblemReader
             ))];
         }
         if ($type === 'halfspace') {
-            return [new Wall(
+            return [new Wall(new HalfSpace(
                 $id,
                 ProblemNumbers::point($node->at('point')),
                 ProblemNumbers::direction($node->at('normal')),
-            )];
+            ))];
         }
         $node->at('type')->complain('unknown-choice', 'must be one of capsules, box, halfspace');
 
@@ -252,7 +254,7 @@ final readonly class ReachProblemReader
         $next = array_slice([...$points, $points[0]], 1, max(1, count($points) - 1));
 
         return array_map(
-            static fn (Vector $to, int $i): Bar => new Bar($id, $points[$i], $to, $radiusMm),
+            static fn (Vector $to, int $i): Bar => new Bar(new Capsule($id, $points[$i], $to, $radiusMm)),
             $next,
             array_keys($next),
         );

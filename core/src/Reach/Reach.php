@@ -91,9 +91,9 @@ final readonly class Reach
     public function blame(RoundSeam|array $seam, array $cups): ?string
     {
         $stretches = is_array($seam) ? array_map(Stretch::ofPlace(...), $seam) : self::stretches($seam);
-        $ids = array_unique(array_map(static fn (Obstacle $one): string => $one->id(), $this->obstacles));
+        $ids = array_unique(array_map(static fn (Obstacle $one): string => $one->solid()->id, $this->obstacles));
         foreach ($ids as $id) {
-            $isOther = static fn (Obstacle $one): bool => $one->id() !== $id;
+            $isOther = static fn (Obstacle $one): bool => $one->solid()->id !== $id;
             $others = array_values(array_filter($this->obstacles, $isOther));
             foreach ($cups as $cup) {
                 $torch = new TorchReach($this->torch, $cup, $others);

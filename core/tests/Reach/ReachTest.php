@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Exchange\ReachProblem;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
+use UpsweptBead\Core\Reach\Barrel;
 use UpsweptBead\Core\Reach\Cup;
 use UpsweptBead\Core\Reach\FillerRod;
 use UpsweptBead\Core\Reach\Place;
@@ -21,14 +23,28 @@ function along(Place $at, float $onN, float $onB, float $onT): array
     ];
 }
 
+/**
+ * Whether a rod comes too near to something, by the distance of places 1 mm apart along it.
+ *
+ * @param  array{float, float, float}  $way
+ */
+function isHit(KeepOut $solid, Place $at, array $way, FillerRod $rod): bool
+{
+    for ($t = $rod->startMm; $t <= $rod->startMm + $rod->lengthMm; $t++) {
+        if ($solid->distance($at->px + $t * $way[0], $at->py + $t * $way[1], $at->pz + $t * $way[2]) < $rod->radiusMm + $rod->gapMm) {
+            return true;
+        }
+    }
+
+    return false;
+}
+
 function rodIsFree(ReachProblem $problem, FillerRod $rod, Place $at, int $sense): bool
 {
     foreach ($rod->riseRad as $e) {
         foreach ($rod->sideRad as $z) {
             $r = along($at, sin($e), sin($z) * cos($e), $sense * cos($z) * cos($e));
-            $hit = array_filter($problem->obstacles, static fn ($one): bool => ! $one->clearsLine(
-                $at->px, $at->py, $at->pz, $r[0], $r[1], $r[2], $rod->startMm, $rod->startMm + $rod->lengthMm, $rod->radiusMm + $rod->gapMm,
-            ));
+            $hit = array_filter($problem->obstacles, static fn ($one): bool => isHit($one->solid(), $at, $r, $rod));
             if ($hit === []) {
                 return true;
             }
@@ -44,8 +60,8 @@ function torchIsFree(ReachProblem $problem, Cup $cup, Place $at, int $sense): bo
     foreach ($torch->workRad as $w) {
         foreach ($torch->travelRad as $v) {
             $a = along($at, cos($w) * cos($v), sin($w) * cos($v), -$sense * sin($v));
-            $hit = array_filter($problem->obstacles, static fn ($one): bool => ! $one->clearsFlat($at->px, $at->py, $at->pz, $a[0], $a[1], $a[2], $cup->stickOutMm, $end, $cup->radiusMm, $torch->gapMm)
-                || ! $one->clearsFlat($at->px, $at->py, $at->pz, $a[0], $a[1], $a[2], $end, $end + $torch->bodyLengthMm, $torch->bodyRadiusMm, $torch->gapMm));
+            $hit = array_filter($problem->obstacles, static fn ($one): bool => ! $one->clears(new Barrel($at->px, $at->py, $at->pz, $a[0], $a[1], $a[2], $cup->stickOutMm, $end, $cup->radiusMm), $torch->gapMm)
+                || ! $one->clears(new Barrel($at->px, $at->py, $at->pz, $a[0], $a[1], $a[2], $end, $end + $torch->bodyLengthMm, $torch->bodyRadiusMm), $torch->gapMm));
             if ($hit === []) {
                 return true;
             }

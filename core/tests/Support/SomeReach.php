@@ -9,6 +9,8 @@ use UpsweptBead\Core\Exchange\ReachAnswerWriter;
 use UpsweptBead\Core\Exchange\ReachProblem;
 use UpsweptBead\Core\Exchange\ReachProblemReader;
 use UpsweptBead\Core\Geometry\Solid\Box;
+use UpsweptBead\Core\Geometry\Solid\Capsule;
+use UpsweptBead\Core\Geometry\Solid\HalfSpace;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Reach\Obstacle\Bar;
 use UpsweptBead\Core\Reach\Obstacle\Block;
@@ -74,9 +76,9 @@ final class SomeReach
         $at = self::vector($dice, 30.0);
 
         return match ($kind) {
-            0 => new Bar('bar', $at, $at->plus(self::vector($dice, 60.0)), Some::between($dice, 2.0, 20.0)),
+            0 => new Bar(new Capsule('bar', $at, $at->plus(self::vector($dice, 60.0)), Some::between($dice, 2.0, 20.0))),
             1 => new Block(new Box('block', $at, self::axes($dice), [Some::between($dice, 2.0, 20.0), Some::between($dice, 2.0, 30.0), Some::between($dice, 2.0, 40.0)])),
-            default => new Wall('wall', $at, self::vector($dice, 1.0)->unit()),
+            default => new Wall(new HalfSpace('wall', $at, self::vector($dice, 1.0)->unit())),
         };
     }
 

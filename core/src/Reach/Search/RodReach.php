@@ -50,19 +50,21 @@ final class RodReach
         $onT = $sense * cos($side) * cos($rise);
         $onB = sin($side) * cos($rise);
         $onN = sin($rise);
+        $rx = $onT * $place->tx + $onB * $place->bx + $onN * $place->nx;
+        $ry = $onT * $place->ty + $onB * $place->by + $onN * $place->ny;
+        $rz = $onT * $place->tz + $onB * $place->bz + $onN * $place->nz;
+        $apart = $rod->radiusMm + $rod->gapMm;
         foreach ($this->obstacles as $k => $one) {
-            $isClear = $one->clearsLine(
-                $place->px,
-                $place->py,
-                $place->pz,
-                $onT * $place->tx + $onB * $place->bx + $onN * $place->nx,
-                $onT * $place->ty + $onB * $place->by + $onN * $place->ny,
-                $onT * $place->tz + $onB * $place->bz + $onN * $place->nz,
-                $rod->startMm,
-                $rod->startMm + $rod->lengthMm,
-                $rod->radiusMm + $rod->gapMm,
+            [$distance] = $one->solid()->along(
+                $place->px + $rod->startMm * $rx,
+                $place->py + $rod->startMm * $ry,
+                $place->pz + $rod->startMm * $rz,
+                $rod->lengthMm * $rx,
+                $rod->lengthMm * $ry,
+                $rod->lengthMm * $rz,
+                $apart,
             );
-            if (! $isClear) {
+            if ($distance < $apart) {
                 if ($k > 0) {
                     [$this->obstacles[0], $this->obstacles[$k]] = [$one, $this->obstacles[0]];
                 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Reach\Search;
 
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
+use UpsweptBead\Core\Reach\Barrel;
 use UpsweptBead\Core\Reach\Cup;
 use UpsweptBead\Core\Reach\Obstacle\Obstacle;
 use UpsweptBead\Core\Reach\Place;
@@ -64,7 +66,7 @@ final class TorchReach
         $this->isFree = array_fill(0, $count, false);
         $this->near = $this->inReach($stretch);
         if ($this->last !== null && in_array($this->last[2], $senses, true)) {
-            $this->spread(0, $count - 1, 0, ...$this->last);
+            $this->spread(0, ...$this->last);
         }
         [$works, $travels] = [count($this->torch->workRad), count($this->torch->travelRad)];
         foreach ($senses as $sense) {
@@ -84,7 +86,7 @@ final class TorchReach
 
         return array_values(array_filter(
             $this->obstacles,
-            static fn (Obstacle $one): bool => $one->distance($middle->px, $middle->py, $middle->pz) < $reach,
+            static fn (Obstacle $one): bool => $one->solid()->distance($middle->px, $middle->py, $middle->pz) < $reach,
         ));
     }
 
@@ -107,7 +109,7 @@ final class TorchReach
         if ($i === $j && $w === $x && $v === $y) {
             if ($this->isFreeAt($this->stretch->places[$i], $work[$w], $travel[$v], $sense)) {
                 $this->isFree[$i] = true;
-                $this->spread(0, count($this->isFree) - 1, $i, $work[$w], $travel[$v], $sense);
+                $this->spread($i, $work[$w], $travel[$v], $sense);
             }
 
             return;
@@ -131,11 +133,12 @@ final class TorchReach
     }
 
     /** Tries a pose at the places on either side of one, as far as it is free. */
-    private function spread(int $first, int $last, int $from, float $work, float $travel, int $sense): void
+    private function spread(int $from, float $work, float $travel, int $sense): void
     {
+        $count = count($this->isFree);
         foreach ([1, -1] as $step) {
             $i = $this->isFree[$from] ? $from + $step : $from;
-            while ($i >= $first && $i <= $last) {
+            while ($i >= 0 && $i < $count) {
                 if (! $this->isFree[$i] && ! $this->isFreeAt($this->stretch->places[$i], $work, $travel, $sense)) {
                     break;
                 }
@@ -151,11 +154,12 @@ final class TorchReach
         [$ax, $ay, $az] = self::axes($place, $work, $travel, $sense);
         [$px, $py, $pz, $gap] = [$place->px, $place->py, $place->pz, $this->torch->gapMm];
         foreach ($this->near as $k => $one) {
+            $solid = $one->solid();
             foreach ($this->parts as [$from, $to, $radius, $mid, $ball]) {
-                if ($one->distance($px + $mid * $ax, $py + $mid * $ay, $pz + $mid * $az) >= $ball) {
+                if ($solid->distance($px + $mid * $ax, $py + $mid * $ay, $pz + $mid * $az) >= $ball) {
                     continue;
                 }
-                if (! $one->clearsFlat($px, $py, $pz, $ax, $ay, $az, $from, $to, $radius, $gap)) {
+                if (! $one->clears(new Barrel($px, $py, $pz, $ax, $ay, $az, $from, $to, $radius), $gap)) {
                     $this->remember($k);
 
                     return false;
@@ -188,12 +192,13 @@ final class TorchReach
             - cos(($torch->travelRad[$y] - $torch->travelRad[$v]) / 2);
         $ofSeam = 1 - cos($this->stretch->halfRad($i, $j));
         foreach ($this->near as $k => $one) {
+            $solid = $one->solid();
             foreach ($this->parts as [$from, $to, $radius, $mid, $ball]) {
-                if ($one->distance($px + $mid * $ax, $py + $mid * $ay, $pz + $mid * $az) >= $ball) {
+                if ($solid->distance($px + $mid * $ax, $py + $mid * $ay, $pz + $mid * $az) >= $ball) {
                     continue;
                 }
-                [$dx, $dy, $dz] = $one->deepest($px, $py, $pz, $ax, $ay, $az, $from, $to, $radius);
-                if ($one->distance($dx, $dy, $dz) >= $torch->gapMm) {
+                [$dx, $dy, $dz] = $one->deepest(new Barrel($px, $py, $pz, $ax, $ay, $az, $from, $to, $radius));
+                if ($solid->distance($dx, $dy, $dz) >= $torch->gapMm) {
                     continue;
                 }
                 $corners ??= $this->corners($i, $j, $w, $x, $v, $y, $sense);
@@ -203,7 +208,7 @@ final class TorchReach
                 $c = $dx * $axes[6] + $dy * $axes[7] + $dz * $axes[8];
                 $far = sqrt($a * $a + $b * $b + $c * $c);
                 $bulge = $ofTilt * $far + $ofSeam * ($this->stretch->radiusMm() + $far);
-                if (self::isDeep($one, $corners, $a, $b, $c, $torch->gapMm - $bulge)) {
+                if (self::isDeep($solid, $corners, $a, $b, $c, $torch->gapMm - $bulge)) {
                     $this->remember($k);
 
                     return true;
@@ -217,10 +222,10 @@ final class TorchReach
     /**
      * @param  list<array{Place, array{float, float, float, float, float, float, float, float, float}}>  $corners
      */
-    private static function isDeep(Obstacle $one, array $corners, float $a, float $b, float $c, float $than): bool
+    private static function isDeep(KeepOut $solid, array $corners, float $a, float $b, float $c, float $than): bool
     {
         foreach ($corners as [$place, $axes]) {
-            $distance = $one->distance(
+            $distance = $solid->distance(
                 $place->px + $a * $axes[0] + $b * $axes[3] + $c * $axes[6],
                 $place->py + $a * $axes[1] + $b * $axes[4] + $c * $axes[7],
                 $place->pz + $a * $axes[2] + $b * $axes[5] + $c * $axes[8],

@@ -19,6 +19,7 @@ use UpsweptBead\Core\Document\Refusal;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Exchange\CutAnswerWriter;
 use UpsweptBead\Core\Exchange\CutProblemReader;
+use UpsweptBead\Core\Exchange\ProblemName;
 
 /** `bead cut --problem FILE`: answers a cut problem in the open format. */
 #[AsCommand('cut', 'Splits runs into pieces and finds the stock for each')]
@@ -74,7 +75,7 @@ final class CutCommand extends Command
             return ['', [new Refusal($error->getMessage(), '')]];
         }
         if (is_array($problem)) {
-            return [CutProblemReader::nameIn($json), array_map(
+            return [ProblemName::in($json), array_map(
                 static fn (Fault $one): Refusal => new Refusal($one->message, $one->path),
                 $problem,
             )];

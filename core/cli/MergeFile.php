@@ -9,6 +9,7 @@ use UpsweptBead\Core\Document\Refusal;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Exchange\MergeProblem;
 use UpsweptBead\Core\Exchange\MergeProblemReader;
+use UpsweptBead\Core\Exchange\ProblemName;
 
 /** A file with a merge problem: worked out, or why not. */
 final readonly class MergeFile
@@ -43,6 +44,6 @@ final readonly class MergeFile
                 : "$one->field: $one->what".($one->by === null ? '' : sprintf(' by %.3f', $one->by));
         }
 
-        return new self(MergeProblemReader::nameIn($json), null, $reasons, $said);
+        return new self(ProblemName::in($json, 'case'), null, $reasons, $said);
     }
 }

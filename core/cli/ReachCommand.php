@@ -10,6 +10,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use UpsweptBead\Core\Document\UnusableDocument;
+use UpsweptBead\Core\Exchange\ProblemName;
 use UpsweptBead\Core\Exchange\ReachAnswerWriter;
 use UpsweptBead\Core\Exchange\ReachProblem;
 use UpsweptBead\Core\Exchange\ReachProblemReader;
@@ -45,7 +46,7 @@ final class ReachCommand extends Command
         $name = '';
         try {
             $json = Files::text($file);
-            $name = ReachProblemReader::nameIn($json);
+            $name = ProblemName::in($json);
             $read = ReachProblemReader::read($json);
         } catch (UnusableDocument $error) {
             return ReachAnswerWriter::refused($name, [new WeldRefusal($error->getMessage(), '')]);

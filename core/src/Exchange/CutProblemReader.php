@@ -58,14 +58,6 @@ final readonly class CutProblemReader
         return $wrong === [] ? $problem : $wrong;
     }
 
-    /** The name in a file that is otherwise wrong, as far as there is one. */
-    public static function nameIn(string $json): string
-    {
-        $document = json_decode($json, true, 64);
-
-        return is_array($document) && is_string($document['name'] ?? null) ? mb_substr($document['name'], 0, 200) : '';
-    }
-
     private static function rules(Node $node): CutRules
     {
         $longMm = self::least($node->at('long_by')->at('joint'));

@@ -62,14 +62,6 @@ final readonly class MergeProblemReader
         return new MergeProblem($root->at('case')->text('', 200), $joint, $psiDeg, $paperMm);
     }
 
-    /** The name in a file that has no answer, as far as there is one. */
-    public static function nameIn(string $json): string
-    {
-        $document = json_decode($json, true, 32);
-
-        return is_array($document) && is_string($document['case'] ?? null) ? mb_substr($document['case'], 0, 200) : '';
-    }
-
     /** @return Collector|Quarters|Saddle|Mitre|PieCut|BendMarks|Slip|Refusal|list<Refusal>|null null where the file is wrong */
     private static function joint(
         Node $root,

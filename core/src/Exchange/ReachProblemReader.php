@@ -73,14 +73,6 @@ final readonly class ReachProblemReader
         return new ReachProblem($name, $seam, $torch, $cups, $rod, $obstacles, $needPct / 100);
     }
 
-    /** The name in a file that has no answer, as far as there is one. */
-    public static function nameIn(string $json): string
-    {
-        $document = json_decode($json, true, 32);
-
-        return is_array($document) && is_string($document['name'] ?? null) ? mb_substr($document['name'], 0, 200) : '';
-    }
-
     /** @return RoundSeam|non-empty-list<Place>|null */
     private static function seam(Node $node): RoundSeam|array|null
     {

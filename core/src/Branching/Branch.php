@@ -22,6 +22,9 @@ use UpsweptBead\Core\Units\UnitSystem;
  */
 final readonly class Branch
 {
+    /** A hole may run this far (mm) into the bend beside its straight before it is warned of; our own figure. */
+    private const OVER_MM = 0.5;
+
     /**
      * @param  string  $letter  of the run that stands on the other
      * @param  bool  $isStart  whether it leaves the other, or comes into it
@@ -178,7 +181,8 @@ final readonly class Branch
     ): string {
         [$from, $to] = [$spec->station->mm + $saddle->holeFromMm, $spec->station->mm + $saddle->holeToMm];
         foreach ($line->segments as $segment) {
-            if ($segment->bendIndex === null && $segment->fromMm <= $from + 0.5 && $segment->toMm() >= $to - 0.5) {
+            $holds = $segment->fromMm <= $from + self::OVER_MM && $segment->toMm() >= $to - self::OVER_MM;
+            if ($segment->bendIndex === null && $holds) {
                 return '';
             }
         }

@@ -21,6 +21,12 @@ use UpsweptBead\Core\Stock\TubeSize;
 /** A collector of a job as it is built: its sizes, its shape, where its mouths and its outlet stand. */
 final readonly class BuiltCollector
 {
+    /** Walls of two tables this near to each other are the same. */
+    private const SAME_WALL_MM = 0.01;
+
+    /** A tube with this share of the area wanted is taken before the next size up; our own figure. */
+    private const NEARLY = 0.95;
+
     private Frame $frame;
 
     /**
@@ -107,8 +113,8 @@ final readonly class BuiltCollector
         $found = null;
         foreach ($shop->catalogue->tubes as $one) {
             $suits = $one->isPipe === $tube->isPipe
-                && ($one->isPipe || abs($one->wallMm - $tube->wallMm) < 0.01)
-                && $one->boreAreaMm2() >= $wantedMm2 * 0.95;
+                && ($one->isPipe || abs($one->wallMm - $tube->wallMm) < self::SAME_WALL_MM)
+                && $one->boreAreaMm2() >= $wantedMm2 * self::NEARLY;
             $found = $suits && $one->odMm < ($found->odMm ?? INF) ? $one : $found;
         }
 

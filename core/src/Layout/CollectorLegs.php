@@ -23,6 +23,12 @@ use UpsweptBead\Core\Units\Length;
  */
 final readonly class CollectorLegs
 {
+    /** Of a lean of 78°: a tube that lies nearly square to the axis is not drawn out for ever. */
+    private const LEAST_COSINE = 0.2;
+
+    /** A bend that is cut off at its very beginning still is one. */
+    private const LEAST_BEND_DEG = 0.1;
+
     /**
      * @param  list<RoutedRun>  $all  each named by its mark
      * @param  array<string, string>  $collectors  letter of the collector, by mark
@@ -82,12 +88,12 @@ final readonly class CollectorLegs
     {
         $frame = $collector->inlet($inlet);
         $bend = $collector->shape?->bend;
-        $alongMm = $collector->lengthMm() / max(0.2, cos($collector->sizes->leanRad()));
+        $alongMm = $collector->lengthMm() / max(self::LEAST_COSINE, cos($collector->sizes->leanRad()));
         $run = new TubeRun($frame, [], $alongMm);
         if ($bend !== null) {
             $arcMm = min(max(0.0, $alongMm - $bend->inletLegMm), $bend->clrMm * $bend->angle);
             // Towards the axis, which lies opposite to the way the mouth's reference points.
-            $turn = new Bend($bend->inletLegMm, 180.0, max(0.1, rad2deg($arcMm / $bend->clrMm)), $bend->clrMm);
+            $turn = new Bend($bend->inletLegMm, 180.0, max(self::LEAST_BEND_DEG, rad2deg($arcMm / $bend->clrMm)), $bend->clrMm);
             $run = new TubeRun($frame, [$turn], max(0.0, $alongMm - $bend->inletLegMm - $arcMm));
         }
         $tube = $collector->tube();

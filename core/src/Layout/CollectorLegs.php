@@ -93,7 +93,8 @@ final readonly class CollectorLegs
         if ($bend !== null) {
             $arcMm = min(max(0.0, $alongMm - $bend->inletLegMm), $bend->clrMm * $bend->angle);
             // Towards the axis, which lies opposite to the way the mouth's reference points.
-            $turn = new Bend($bend->inletLegMm, 180.0, max(self::LEAST_BEND_DEG, rad2deg($arcMm / $bend->clrMm)), $bend->clrMm);
+            $angleDeg = max(self::LEAST_BEND_DEG, rad2deg($arcMm / $bend->clrMm));
+            $turn = new Bend($bend->inletLegMm, 180.0, $angleDeg, $bend->clrMm);
             $run = new TubeRun($frame, [$turn], max(0.0, $alongMm - $bend->inletLegMm - $arcMm));
         }
         $tube = $collector->tube();

@@ -45,7 +45,7 @@ final readonly class CutController
     {
         $document = $request->document();
         $wish = JointWish::tryFrom($request->written('wish'))
-            ?? throw ValidationException::withMessages(['wish' => 'must be one of without-before, without-after, split']);
+            ?? throw ValidationException::withMessages(['wish' => 'must be one of '.implode(', ', array_column(JointWish::cases(), 'value'))]);
         try {
             $at = $wish === JointWish::Split ? Length::parse($request->written('at'), $document->units)->mm : 0.0;
             $offer = JointOffer::of($document, $this->workshop->shopFor($document), $request->written('mark'), $wish, $at);

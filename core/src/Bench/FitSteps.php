@@ -32,7 +32,7 @@ final readonly class FitSteps
         $do = ["Cut $piece->mark from $piece->stockId: {$this->length($piece->cutLengthMm())} along the centreline."];
         foreach ($piece->marks as $mark) {
             $do[] = $mark->label.match ($mark->kind) {
-                MarkKind::OwnEnd => '.',
+                MarkKind::OwnEnd, MarkKind::Opening => '.',
                 MarkKind::Straight => ": {$this->length($mark->centreMm)}.",
                 MarkKind::Bend => sprintf(
                     ': outer edge %s, centre %s, inner edge %s.',

@@ -18,6 +18,12 @@ use UpsweptBead\Core\Weld\WeldPlan;
 /** Bench steps of purging, welding and letting cool. */
 final readonly class WeldSteps
 {
+    /** How the seam inside a piece of a donut is welded; common practice. */
+    private const INSIDE = [
+        'A donut is welded on the outside only. From both open ends inwards, the outer edge of the bend first, then the inner one.',
+        'Fused, or nearly dry: little heat, no colour through. The torch’s own gas fills the bore.',
+    ];
+
     public function __construct(
         private JointList $joints,
         private WeldPlan $weld,
@@ -36,7 +42,7 @@ final readonly class WeldSteps
         [$purge, $set] = [$sheet->purge, $sheet->settings];
 
         return [
-            new BenchStep(
+            ...$joint->type->isPurged() ? [new BenchStep(
                 "purge.$joint->id",
                 StepKind::Purge,
                 $joint->id,
@@ -44,17 +50,21 @@ final readonly class WeldSteps
                 [...$joint->type === JointType::Bung ? $this->drill($joint) : [], ...$this->feed($sheet)],
                 $purge->value('fill'),
                 [new Measure('oxygen', 'Oxygen at the vent', Quantity::Oxygen, $purge->value('target'))],
-            ),
+            )] : [],
             new BenchStep(
                 "weld.$joint->id",
                 StepKind::Weld,
                 $joint->id,
-                "Weld $joint->id: {$joint->between->name} to {$joint->and->name}",
+                $joint->type === JointType::DonutSeam
+                    ? "Weld $joint->id: the seam inside {$joint->between->name}"
+                    : "Weld $joint->id: {$joint->between->name} to {$joint->and->name}",
                 [
                     $slot->why,
-                    "Turn the purge down to {$this->show(Quantity::Flow, $purge->value('hold'))}. Peel the tape where the torch goes.",
-                    'Opposite quarters in turn, runs of about an inch, hold the post-flow.',
-                    "Purge on until below {$this->show(Quantity::Temperature, $this->rules->value('purge.keep_until'))}.",
+                    ...$joint->type === JointType::DonutSeam ? self::INSIDE : [
+                        "Turn the purge down to {$this->show(Quantity::Flow, $purge->value('hold'))}. Peel the tape where the torch goes.",
+                        'Opposite quarters in turn, runs of about an inch, hold the post-flow.',
+                        "Purge on until below {$this->show(Quantity::Temperature, $this->rules->value('purge.keep_until'))}.",
+                    ],
                     ...$next !== null && ! isset($next->checks[$joint->id])
                         ? ["While it cools: {$next->joint->id}."]
                         : [],

@@ -26,7 +26,7 @@ use UpsweptBead\Core\Units\Quantity;
 
 /**
  * The flange at one end of a run as it is cut from plate: as it was drawn, or laid round its port and its studs, so that
- * two make a diamond, three a triangle, four a square, and none a ring.
+ * two make a diamond, three a triangle, four a square, and none a ring. Of a V-band ring it is the blank that is turned.
  */
 final readonly class FlangePlan
 {
@@ -66,7 +66,7 @@ final readonly class FlangePlan
         foreach ($job->runs as $i => $run) {
             foreach (['start' => $run->start, 'end' => $run->end] as $side => $end) {
                 $tube = $shop->catalogue->tubes[$run->tubeId] ?? null;
-                if ($end->kind === EndKind::Flange && $tube !== null) {
+                if (in_array($end->kind, [EndKind::Flange, EndKind::VBand], true) && $tube !== null) {
                     $plans[] = self::of("$run->letter.$side", $end, "runs[$i].$side", $tube, $job, $shop);
                 }
             }
@@ -79,7 +79,7 @@ final readonly class FlangePlan
     {
         $on = static fn (Figure $figure): Figure => $job->overrides->on($figure);
         $fit = $job->overrides->onChoice(self::fit($id, $end));
-        $figures = [
+        $figures = $end->kind === EndKind::VBand ? array_map($on, self::ofBand($id, $shop)) : [
             'land' => $on(self::fromRule(
                 $id,
                 'land',
@@ -100,9 +100,15 @@ final readonly class FlangePlan
         ];
         $flange = $end->plate === null
             ? self::laidOut($end, $tube, $fit, $figures, $shop)
-            : self::drawn($end->plate, $end->wall->mm);
+            : self::drawn($end->plate, $figures['thickness']->value ?? $end->wall->mm);
 
         return new self($id, $end, $path, $tube, $flange, $fit, $end->plate === null ? array_values($figures) : []);
+    }
+
+    /** Whether it is a blank that is turned to a clamp, not a plate that is bolted on. */
+    public function isBand(): bool
+    {
+        return $this->end->kind === EndKind::VBand;
     }
 
     public function isDrawn(): bool
@@ -179,7 +185,7 @@ final readonly class FlangePlan
             $discs[] = new Disc($x, $y, $radiusMm + $figures['edge']->value);
         }
 
-        return new Flange(Hull::round($discs), $opening, $holes, $end->wall->mm);
+        return new Flange(Hull::round($discs), $opening, $holes, $figures['thickness']->value ?? $end->wall->mm);
     }
 
     private static function drawn(PlateSpec $plate, float $thicknessMm): Flange
@@ -200,8 +206,37 @@ final readonly class FlangePlan
         return $path->turned(-$bore->turnDeg);
     }
 
+    /** @return array<string, Figure> what the blank of a V-band ring follows from */
+    private static function ofBand(string $id, Shop $shop): array
+    {
+        return [
+            'land' => self::fromRule(
+                $id,
+                'band_land',
+                'Lip beyond the tube',
+                $shop,
+                'What the clamp’s groove takes hold of, before its cone is turned.',
+            ),
+            'thickness' => self::fromRule(
+                $id,
+                'band_thickness',
+                'Length along the tube',
+                $shop,
+                'The lip, and a neck that the tube is butted to.',
+            ),
+        ];
+    }
+
     private static function fit(string $id, RunEnd $end): Choice
     {
+        if ($end->kind === EndKind::VBand) {
+            return Choice::of("flange.$id.fit", 'Tube sits', self::ON_FACE, new Reason(
+                'A butt between the tube and the neck of the ring: one bore all through, nothing in the flow.',
+                [],
+                Source::trade(),
+                'Write "'.self::IN_BORE.'" for a ring that the tube goes into.',
+            ));
+        }
         $isShaped = $end->bore !== null && $end->bore->shape !== BoreShape::Round;
 
         return Choice::of("flange.$id.fit", 'Tube sits', $isShaped ? self::ON_FACE : self::IN_BORE, new Reason(

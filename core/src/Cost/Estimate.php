@@ -56,9 +56,8 @@ final readonly class Estimate
         $perBar = $shop->rules->value('cost.tube_metre') * $shop->rules->value('cut.stock_length') / 1000;
         $cost = 0.0;
         foreach ($stock as $need) {
-            $cost +=
-                $need->needed *
-                ($shop->catalogue->bend($need->stockId) !== null ? $shop->rules->value('cost.bend') : $perBar);
+            $bend = $shop->catalogue->bend($need->stockId);
+            $cost += $need->needed * ($bend !== null ? $shop->rules->priceOf($bend) : $perBar);
         }
 
         return $cost;

@@ -27,6 +27,9 @@ final class BendPacking
     /** @var array<int, array<string, array{Part, float, bool}>> by copy, and by the mark of the piece: where it begins, which way round */
     private array $placed = [];
 
+    /** How many of the first that are open were chosen by a person: they stay as they are. */
+    private int $chosen = 0;
+
     /** @var list<Piece> for which no bend is long enough */
     public array $without = [];
 
@@ -99,6 +102,7 @@ final class BendPacking
             $parts[$piece->mark] = Bends::part($id, $piece, $allowances->startMm, $allowances->endMm());
         }
         $pieces = $this->chosen($pieces, $parts);
+        $this->chosen = count($this->open);
         usort($pieces, static fn (Piece $a, Piece $b): int => [$b->angleDeg, $b->cutLengthMm(), $a->mark]
             <=> [$a->angleDeg, $a->cutLengthMm(), $b->mark]);
         foreach ($pieces as $piece) {
@@ -197,6 +201,7 @@ final class BendPacking
                     $donor->arcFromMm,
                     $donor->arcToMm,
                     $donor->lengthMm(),
+                    $donor->isRing,
                 );
             }
         }
@@ -298,7 +303,7 @@ final class BendPacking
     /** Bends whose pieces all fit into others are not opened. */
     private function giveUp(): void
     {
-        for ($i = count($this->open) - 1; $i >= 0; $i--) {
+        for ($i = count($this->open) - 1; $i >= $this->chosen; $i--) {
             [$open, $placed] = [$this->open, $this->placed];
             foreach ($placed[$i] as $mark => [$part]) {
                 if (! $this->intoOpen($mark, $part, $i)) {
@@ -314,8 +319,8 @@ final class BendPacking
     /** Two bends become one that is shorter than both together, where it holds the pieces of both. */
     private function merge(): void
     {
-        for ($i = count($this->open) - 1; $i > 0; $i--) {
-            for ($j = $i - 1; $j >= 0; $j--) {
+        for ($i = count($this->open) - 1; $i > $this->chosen; $i--) {
+            for ($j = $i - 1; $j >= $this->chosen; $j--) {
                 if ($this->merged($i, $j)) {
                     break;
                 }

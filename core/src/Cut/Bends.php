@@ -41,8 +41,12 @@ final readonly class Bends
         );
     }
 
-    /** All there are of one size of tube: as they are bought, and what was left of some. */
-    public static function of(TubeSize $tube, Shop $shop): self
+    /**
+     * All there are of one size of tube: as they are bought, and what was left of some.
+     *
+     * @param  list<string>  $chosen  ids of stock that pieces were chosen to come from
+     */
+    public static function of(TubeSize $tube, Shop $shop, array $chosen = []): self
     {
         $offcuts = [];
         foreach ($shop->offcutsOf($tube->id, false) as $offcut) {
@@ -52,7 +56,25 @@ final readonly class Bends
             }
         }
 
-        return new self($shop->catalogue->bendsFor($tube->id), $offcuts);
+        $donuts = self::donuts($tube->id, $shop, $chosen);
+
+        return new self([...$shop->catalogue->bendsFor($tube->id), ...$donuts], $offcuts);
+    }
+
+    /**
+     * @param  list<string>  $chosen  ids of stock that pieces were chosen to come from
+     * @return list<BendStock> donuts that may be cut: on the shelf or chosen, and any where the shop buys them
+     */
+    public static function donuts(string $tubeId, Shop $shop, array $chosen = []): array
+    {
+        $areBought = $shop->rules->value('cut.donuts') > 0.0;
+
+        return array_values(array_filter(
+            $shop->catalogue->donutsFor($tubeId),
+            static fn (BendStock $ring): bool => $areBought
+                || $shop->has($ring->id) > 0
+                || in_array($ring->id, $chosen, true),
+        ));
     }
 
     public function isOffcut(int $index): bool
@@ -63,6 +85,12 @@ final readonly class Bends
     /** @param  int|null  $count  how many there are; null for as many as wanted */
     public static function item(BendStock $bend, string $id, ?int $count, float $cost): StockItem
     {
+        if ($bend->isRing()) {
+            $ring = Chain::of([Link::bend($bend->angleDeg, $bend->clrMm)]);
+
+            return new StockItem($id, $bend->tubeId, StockKind::Donut, $ring, 0.0, $count, $cost);
+        }
+
         return new StockItem(
             $id,
             $bend->tubeId,

@@ -41,6 +41,7 @@ final readonly class CutPlan
     public static function of(Job $job, Layout $layout, Shop $shop): self
     {
         $bends = $byTube = $tubes = $notices = [];
+        $chosen = self::chosenStock($job);
         foreach ($layout->runs as $routed) {
             $tubes[$routed->tube->id] = $routed->tube;
             $stock = MadeBends::stock($routed->run, $routed->tube, $shop);
@@ -56,7 +57,7 @@ final readonly class CutPlan
             }
             $spans ??= self::worked($routed, $stock, $slipMm);
             if ($spans !== null && $routed->run->lengthMm() >= self::SHORTEST_MM) {
-                $bends[$routed->tube->id] ??= Bends::of($routed->tube, $shop);
+                $bends[$routed->tube->id] ??= Bends::of($routed->tube, $shop, $chosen);
                 $ofRun = Pieces::of($routed, $spans, $job, $shop, $bends[$routed->tube->id]);
                 foreach ($cuts->stock ?? [] as $i => $wanted) {
                     $ofRun[$i] = $ofRun[$i]->wantedFrom($wanted);
@@ -70,7 +71,7 @@ final readonly class CutPlan
             $tubes[$tube->id] = $tube;
             $made = CollectorPieces::of($collector, $job, $shop);
             if ($made !== []) {
-                $bends[$tube->id] ??= Bends::of($tube, $shop);
+                $bends[$tube->id] ??= Bends::of($tube, $shop, $chosen);
                 $byTube[$tube->id] = [...$byTube[$tube->id] ?? [], ...$made];
             }
         }
@@ -103,6 +104,19 @@ final readonly class CutPlan
             StockNeed::all($nestings, $shop),
             [...$notices, ...CutNotices::of($layout->runs, $collectors, $pieces, $nestings)],
         );
+    }
+
+    /** @return list<string> ids of all stock that some piece was chosen to come from */
+    private static function chosenStock(Job $job): array
+    {
+        $chosen = [];
+        foreach ($job->runs as $run) {
+            foreach ($run->route->cuts->stock ?? [] as $wanted) {
+                $chosen[] = preg_replace('/ \d+$/', '', $wanted) ?? $wanted;
+            }
+        }
+
+        return $chosen;
     }
 
     /**

@@ -178,13 +178,11 @@ final readonly class LeastStock
             $legsMm = $bend->clampLegMm + $bend->pullLegMm;
             // A wider bend is more tube: what it costs goes with its length, a bend of 90 degrees by the shop's price.
             $share = ($legsMm + deg2rad($bend->angleDeg) * $bend->clrMm) / ($legsMm + M_PI_2 * $bend->clrMm);
-            array_push($items, ...$this->both(
-                $bend->id,
-                $share * $rules->value('cost.bend'),
-                static fn (string $id, ?int $count, float $cost): StockItem => Bends::item($bend, $id, $count, $cost),
-            ));
+            array_push($items, ...$this->bent($bend, $share * $rules->priceOf($bend)));
         }
-
+        foreach (Bends::donuts($tube, $this->shop) as $ring) {
+            array_push($items, ...$this->bent($ring, $rules->priceOf($ring)));
+        }
         foreach ($this->shop->offcutsOf($tube, true) as $offcut) {
             $chain = Chain::of([Link::straight($offcut->lengthMm())]);
             $cost = self::SHELF_SHARE * $perBar * $offcut->lengthMm() / $lengthMm;
@@ -193,12 +191,22 @@ final readonly class LeastStock
         foreach ($this->shop->offcutsOf($tube, false) as $offcut) {
             $whole = $this->shop->catalogue->bend($offcut->stockId);
             if ($whole !== null) {
-                $cost = self::SHELF_SHARE * $rules->value('cost.bend') / 2;
+                $cost = self::SHELF_SHARE * $rules->priceOf($whole) / 2;
                 $items[] = Bends::item($offcut->asBend($whole), $offcut->id.self::ON_SHELF, 1, $cost);
             }
         }
 
         return $items;
+    }
+
+    /** @return list<StockItem> */
+    private function bent(BendStock $bend, float $cost): array
+    {
+        return $this->both(
+            $bend->id,
+            $cost,
+            static fn (string $id, ?int $count, float $cost): StockItem => Bends::item($bend, $id, $count, $cost),
+        );
     }
 
     /**

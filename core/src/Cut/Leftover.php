@@ -42,7 +42,9 @@ final readonly class Leftover
             $left[] = self::between($from, $place->atMm - ($place->atMm > $trimMm ? $kerfMm : 0.0), $place, $clrMm);
             $from = $place->untilMm + $kerfMm;
         }
-        $left[] = self::between($from, $places[0]->lengthMm, $places[0], $clrMm);
+        // The cut that opened a ring took its kerf from the end of it.
+        $until = $places[0]->lengthMm - ($places[0]->isOnRing ? $kerfMm : 0.0);
+        $left[] = self::between($from, $until, $places[0], $clrMm);
 
         return array_values(array_filter($left, static fn (self $one): bool => $one->lengthMm() > self::DUST_MM));
     }

@@ -32,6 +32,9 @@ final readonly class Marks
     private function end(string $name, float $atMm, float $longMm): CutMark
     {
         $place = $this->place;
+        if ($place->isOnRing) {
+            return $this->onRing($name, $atMm, $longMm);
+        }
         if ($atMm <= self::AT_MM || $atMm >= $place->lengthMm - self::AT_MM) {
             return new CutMark("$name end as it comes, no cut", MarkKind::OwnEnd, 0.0, 0.0, 0.0, $longMm);
         }
@@ -50,10 +53,24 @@ final readonly class Marks
             $isAtLast => 'from the tangent of the pull leg',
             default => 'from the tangent of the clamp leg',
         };
+
+        return $this->inBend("$name cut in the bend, $from", $along, $longMm);
+    }
+
+    /** A donut has no tangent and no end: everything on it is measured from the line where it is sawn open. */
+    private function onRing(string $name, float $atMm, float $longMm): CutMark
+    {
+        return $atMm <= self::AT_MM
+            ? new CutMark("$name end at the cut that opens the donut", MarkKind::Opening, 0.0, 0.0, 0.0, $longMm)
+            : $this->inBend("$name cut in the donut, from the face where it is sawn open", $atMm, $longMm);
+    }
+
+    private function inBend(string $label, float $along, float $longMm): CutMark
+    {
         $share = $this->odMm / 2 / $this->piece->clrMm;
 
         return new CutMark(
-            "$name cut in the bend, $from",
+            $label,
             MarkKind::Bend,
             $along * (1 + $share),
             $along,

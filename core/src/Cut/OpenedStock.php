@@ -30,9 +30,12 @@ final readonly class OpenedStock
         $cuts = 0;
         $from = -INF;
         foreach ($this->places() as $place) {
+            // A ring is sawn open at its beginning: what ends there ends with that cut.
+            $opening = $place->isOnRing ? $this->kerfMm : 0.0;
+            $cuts += $from < 0.0 && $place->isOnRing ? 1 : 0;
             $isShared = $place->atMm - $from <= $this->kerfMm + self::SAME_MM;
             $cuts += ($place->atMm > self::SAME_MM && ! $isShared ? 1 : 0)
-                + ($place->untilMm < $place->lengthMm - self::SAME_MM ? 1 : 0);
+                + ($place->untilMm < $place->lengthMm - $opening - self::SAME_MM ? 1 : 0);
             $from = $place->untilMm;
         }
 

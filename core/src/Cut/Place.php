@@ -12,6 +12,7 @@ final readonly class Place
      * @param  bool  $isReversed  whether the downstream end comes first on the stock
      * @param  float  $arcFromMm  where the stock's bend begins; its length if it has none
      * @param  float  $arcToMm  and where it ends
+     * @param  bool  $isOnRing  whether the stock is a donut: its first cut opens it, and takes its kerf from the end
      */
     public function __construct(
         public string $stockId,
@@ -22,6 +23,7 @@ final readonly class Place
         public float $arcFromMm,
         public float $arcToMm,
         public float $lengthMm,
+        public bool $isOnRing = false,
     ) {}
 
     public function startMm(): float

@@ -33,6 +33,7 @@ final readonly class JointList
             }
             $ofRun = new RunJoints($routed, $pieces, $job, $layout->placement);
             array_push($joints, ...$ofRun->joints());
+            array_push($joints, ...DonutSeams::of($routed->spec->letter, $pieces, $routed->tube, $job->metal));
             array_push($fittings, ...$ofRun->fittings());
             array_push($notices, ...Bung::notices($routed, $pieces, $job, $shop->rules));
         }
@@ -40,13 +41,18 @@ final readonly class JointList
             if ($cut->piecesOf($collector->build->letter) !== [] || ! $collector->build->make->isMade()) {
                 array_push($joints, ...CollectorJoints::of($collector, $job));
             }
+            $letter = $collector->build->letter;
+            array_push(
+                $joints,
+                ...DonutSeams::of($letter, $cut->piecesOf($letter), $collector->tube(), $job->metal),
+            );
         }
         $room = new SensorRoom($job, $layout, $shop->rules);
 
         return new self($joints, $fittings, [...$notices, ...$room->notices($fittings)]);
     }
 
-    /** @return list<Joint> in the order of flow, fittings last */
+    /** @return list<Joint> in the order of flow, fittings and the seams of donuts last */
     public function ofRun(string $letter): array
     {
         return array_values(array_filter($this->joints, static fn (Joint $joint): bool => $joint->run === $letter));

@@ -17,6 +17,7 @@ enum JointType: string
     case PieCut = 'pie-cut';
     case MergeSeam = 'merge-seam';
     case Saddle = 'saddle';
+    case DonutSeam = 'donut-seam';
 
     public function label(): string
     {
@@ -31,6 +32,7 @@ enum JointType: string
             self::PieCut => 'Pie-cut butt',
             self::MergeSeam => 'Merge seam',
             self::Saddle => 'Saddle',
+            self::DonutSeam => 'Seam of a donut, inside',
         };
     }
 
@@ -48,7 +50,13 @@ enum JointType: string
     /** A fused seam inside needs no wire. */
     public function isAutogenous(): bool
     {
-        return $this === self::FlangeSeal;
+        return $this === self::FlangeSeal || $this === self::DonutSeam;
+    }
+
+    /** Whether its root lies in a bore that has to be filled with argon; the donut's is welded in the open bore itself. */
+    public function isPurged(): bool
+    {
+        return $this !== self::DonutSeam;
     }
 
     /** Whether it joins two pieces of tube end to end. */
@@ -57,15 +65,15 @@ enum JointType: string
         return $this === self::Butt || $this === self::PieCut;
     }
 
-    /** Whether its seam goes once round a tube, so that it has a dial; a merge seam has two ends. */
+    /** Whether its seam goes once round a tube, so that it has a dial; others have two ends. */
     public function isRound(): bool
     {
-        return $this !== self::MergeSeam;
+        return $this !== self::MergeSeam && $this !== self::DonutSeam;
     }
 
     /** Whether it joins a run to a part that stays: a flange, a ring, a collector. */
     public function isAtPart(): bool
     {
-        return ! in_array($this, [self::Butt, self::PieCut, self::Bung, self::MergeSeam], true);
+        return ! in_array($this, [self::Butt, self::PieCut, self::Bung, self::MergeSeam, self::DonutSeam], true);
     }
 }

@@ -10,4 +10,6 @@ enum JointWish: string
     case WithoutBefore = 'without-before';
     case WithoutAfter = 'without-after';
     case Split = 'split';
+    /** Its bend by itself, out of a donut, with joints at both tangents. */
+    case FromDonut = 'from-donut';
 }

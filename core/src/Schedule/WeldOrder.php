@@ -28,6 +28,8 @@ final readonly class WeldOrder
         JointType::Saddle,
     ];
 
+    private const OPEN = 'Before its piece is closed in.';
+
     private const PLATE = 'Once the tubes are whole: from its points inwards, with the small cup.';
 
     private const OUTLET = 'Bolted to a heat-sink plate, before any run goes on: it cannot be reached later, and it gets hottest.';
@@ -45,11 +47,13 @@ final readonly class WeldOrder
     /** @return list<Weld> the seams of collectors, then what is welded to their outlets */
     private function collectors(): array
     {
-        $seams = $outlets = [];
+        $open = $seams = $outlets = [];
         foreach ($this->fit->collectors as $collector) {
             $whys = array_map(static fn (MergeSeam $seam): string => $seam->why, $collector->seams());
             foreach ($this->joints->ofRun($collector->build->letter) as $i => $joint) {
-                if ($joint->type === JointType::MergeSeam) {
+                if ($joint->type === JointType::DonutSeam) {
+                    $open[] = new Weld($joint, Phase::Merge, self::OPEN);
+                } elseif ($joint->type === JointType::MergeSeam) {
                     $seams[] = new Weld($joint, Phase::Merge, $whys[$i] ?? self::PLATE);
                 } else {
                     $outlets[] = new Weld($joint, Phase::Outlet, self::OUTLET);
@@ -57,7 +61,7 @@ final readonly class WeldOrder
             }
         }
 
-        return [...$seams, ...$outlets];
+        return [...$open, ...$seams, ...$outlets];
     }
 
     /** @return list<Weld> */
@@ -65,8 +69,10 @@ final readonly class WeldOrder
     {
         $welds = [];
         foreach ($this->fit->letters as $letter) {
-            foreach ($this->ofType($letter, JointType::Bung) as $joint) {
-                $welds[] = new Weld($joint, Phase::Open, 'Before its piece is closed in.');
+            foreach ([JointType::DonutSeam, JointType::Bung] as $type) {
+                foreach ($this->ofType($letter, $type) as $joint) {
+                    $welds[] = new Weld($joint, Phase::Open, self::OPEN);
+                }
             }
         }
 

@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Shop;
 use UpsweptBead\Core\Reason\Source;
 use UpsweptBead\Core\Reason\SourceKind;
 use UpsweptBead\Core\Run\AngleGrid;
+use UpsweptBead\Core\Stock\BendStock;
 use UpsweptBead\Core\Stock\Internal\Table;
 use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
 use UpsweptBead\Core\Units\Quantity;
@@ -65,6 +66,12 @@ final readonly class ShopRules
     public function value(string $key): float
     {
         return $this->get($key)->value;
+    }
+
+    /** What one bend, elbow or donut costs. */
+    public function priceOf(BendStock $bend): float
+    {
+        return $this->value($bend->isRing() ? 'cost.donut' : 'cost.bend');
     }
 
     public function routing(): RoutingLimits

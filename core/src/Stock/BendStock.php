@@ -7,7 +7,7 @@ namespace UpsweptBead\Core\Stock;
 use UpsweptBead\Core\Reason\Source;
 
 /**
- * A bend as it is bought: a mandrel bend with two straight legs, or a weld elbow without.
+ * A bend as it is bought: a mandrel bend with two straight legs, a weld elbow without, or a donut: a closed ring.
  *
  * The clamp leg is the rounder of the two; either end may face upstream.
  */
@@ -28,6 +28,12 @@ final readonly class BendStock
     public static function made(TubeSize $tube, float $clrMm, float $angleDeg, float $legMm): self
     {
         return new self($tube->id, $tube->id, $clrMm, $angleDeg, $legMm, $legMm, Source::geometry(), true);
+    }
+
+    /** Whether it is a donut, which has no ends of its own until it is sawn open. */
+    public function isRing(): bool
+    {
+        return $this->angleDeg >= 360.0;
     }
 
     public function longestLegMm(): float

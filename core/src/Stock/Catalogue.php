@@ -9,7 +9,7 @@ use UpsweptBead\Core\Stock\Internal\BendTable;
 use UpsweptBead\Core\Stock\Internal\Table;
 
 /**
- * Every tube, pipe, bend, elbow and metal that can be named in a job, and the wire that joins them, from the reference
+ * Every tube, pipe, bend, elbow, donut and metal that can be named in a job, and the wire that joins them, from the reference
  * tables.
  */
 final readonly class Catalogue
@@ -24,6 +24,7 @@ final readonly class Catalogue
         public array $metals,
         private array $fillers,
         private BendTable $bends,
+        private BendTable $donuts,
     ) {}
 
     /** Reads the tables that ship with the core. */
@@ -50,7 +51,9 @@ final readonly class Catalogue
         }
         $bends = BendTable::of([...Table::rows("$folder/bends.csv"), ...Table::rows("$folder/elbows.csv")]);
 
-        return new self($tubes, self::metals($folder), self::fillers($folder), $bends);
+        $donuts = BendTable::of(Table::rows("$folder/donuts.csv"));
+
+        return new self($tubes, self::metals($folder), self::fillers($folder), $bends, $donuts);
     }
 
     /** The wire that the table names for two base metals, whichever comes first; null if the pair is not in it. */
@@ -115,10 +118,16 @@ final readonly class Catalogue
         return $this->bends->ofTube($tubeId);
     }
 
-    /** A bend or elbow by its id; null if no table lists it. */
+    /** @return list<BendStock> the closed rings of a tube, smallest radius first: pieces come out of them, a route does not */
+    public function donutsFor(string $tubeId): array
+    {
+        return $this->donuts->ofTube($tubeId);
+    }
+
+    /** A bend, elbow or donut by its id; null if no table lists it. */
     public function bend(string $id): ?BendStock
     {
-        return $this->bends->find($id);
+        return $this->bends->find($id) ?? $this->donuts->find($id);
     }
 
     /** @return list<string> up to three ids that look like it */

@@ -70,7 +70,7 @@ final readonly class Needs
             $tube = $catalogue->tube($bend->tubeId);
             $name = StockNames::bend($bend, $tube);
 
-            return new Need($id, StockNames::kind($tube), $name, $count, $rules->value('cost.bend'));
+            return new Need($id, StockNames::kind($tube), $name, $count, $rules->priceOf($bend));
         }
 
         return new Need($id, ItemKind::Offcut, "Offcut $id", $count, 0.0);

@@ -7,7 +7,7 @@ namespace UpsweptBead\Core\Stores;
 use UpsweptBead\Core\Stock\BendStock;
 use UpsweptBead\Core\Stock\TubeSize;
 
-/** How bends and elbows are called on lists and labels. */
+/** How bends, elbows and donuts are called on lists and labels. */
 final readonly class StockNames
 {
     public static function kind(TubeSize $tube): ItemKind
@@ -25,9 +25,9 @@ final readonly class StockNames
         }
 
         return sprintf(
-            '%s, %g° bend on %g × D',
+            '%s, %s on %g × D',
             $tube->name,
-            $bend->angleDeg,
+            $bend->isRing() ? 'donut' : "{$bend->angleDeg}° bend",
             round($bend->clrMm / $tube->odMm, 2),
         );
     }

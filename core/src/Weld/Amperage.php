@@ -41,7 +41,7 @@ final readonly class Amperage
 
     public static function factor(JointType $type, float $wallMm, float $otherWallMm): float
     {
-        if ($type === JointType::FlangeSeal) {
+        if ($type->isAutogenous()) {
             return 1.0;
         }
         $ratio = max($wallMm, $otherWallMm) / min($wallMm, $otherWallMm);
@@ -73,7 +73,7 @@ final readonly class Amperage
             self::onDial($exactA),
             new Reason(
                 match (true) {
-                    $joint->type === JointType::FlangeSeal => 'Amps for the tube’s wall alone: the seal is fused with little heat.',
+                    $joint->type->isAutogenous() => 'Amps for the tube’s wall alone: the seal is fused with little heat.',
                     $factor === 1.0 => 'Amps for a full-penetration butt in this wall.',
                     $factor === self::EQUAL_FILLET => 'Amps for the wall, and 15 % more for a fillet.',
                     default => 'Amps for the thinner wall, more because the thicker side draws heat: 1 + 0.25·ln(thick/thin), at most 1.5.',

@@ -47,7 +47,7 @@ final readonly class Sheets
         $keepS = $cooling->secondsTo($rules->value('purge.keep_until'), $heatJ);
         $cool = $overrides->on($this->cool($id, $cooling->secondsTo($rules->value('cool.touch'), $heatJ), $heatJ));
         $filler = $overrides->onChoice(Filler::alloy($joint, $this->shop->catalogue));
-        $purge = $this->purge($id, $weldS + $keepS);
+        $purge = $this->purge($joint, $weldS + $keepS);
 
         return new JointSheet(
             $joint,
@@ -75,10 +75,12 @@ final readonly class Sheets
         );
     }
 
-    private function purge(string $id, float $holdS): PurgePlan
+    private function purge(Joint $joint, float $holdS): PurgePlan
     {
         $isHot = $this->job->purpose->isUpstreamOfTurbine();
-        $purge = new JointPurge($id, $this->inside->volumeL, $holdS, $isHot, $this->shop->rules, $this->job->overrides);
+        // Welded from inside, with the torch's own gas in the bore, nothing is left to purge.
+        [$volumeL, $holdS] = $joint->type->isPurged() ? [$this->inside->volumeL, $holdS] : [0.0, 0.0];
+        $purge = new JointPurge($joint->id, $volumeL, $holdS, $isHot, $this->shop->rules, $this->job->overrides);
 
         return $purge->plan($this->inside->pose);
     }

@@ -7,7 +7,6 @@ namespace UpsweptBead\Core\Weld;
 use Closure;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\JointList;
-use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Purge\Enclosure;
 use UpsweptBead\Core\Reason\Notice;
@@ -34,7 +33,7 @@ final readonly class WeldPlan
                 $ofOne ??= new Sheets($inside(), $job, $shop);
                 $sheets[$joint->id] = $ofOne->sheet($joint);
                 $filler = $sheets[$joint->id]->choices['filler'];
-                if ($filler->value === Filler::NONE && $joint->type !== JointType::FlangeSeal) {
+                if ($filler->value === Filler::NONE && ! $joint->type->isAutogenous()) {
                     $notices[] = Notice::problem($path, "Joint $joint->id: {$filler->reason->rule}");
                 }
             }

@@ -72,6 +72,7 @@ it('writes a flange that another library reads in its true size', function (arra
     }
 })->with([
     'a ring' => [[], 'CIRCLE'],
+    'the blank of a V-band ring' => [['kind' => 'v-band'], 'CIRCLE'],
     'two bolts' => [['bolts' => ['count' => 2, 'circle' => '76 mm', 'turn' => 90, 'flats' => '13 mm']], 'POLYLINE'],
     'three bolts' => [['bolts' => ['count' => 3, 'circle' => '80 mm', 'turn' => 0, 'flats' => '13 mm']], 'POLYLINE'],
     'four bolts round a D port' => [[
@@ -83,6 +84,20 @@ it('writes a flange that another library reads in its true size', function (arra
         'bore' => ['shape' => 'oval', 'width' => '50 mm', 'height' => '36 mm', 'turn' => 0],
     ], 'POLYLINE'],
 ]);
+
+// Common practice: a V-band ring, or the pair of them, weighs .2 to .7 kg on 3 in tube; it has no bolts, and one bore.
+it('lays the blank of a V-band ring round its tube, with the tube’s own bore', function () {
+    $rings = array_values(array_filter(
+        FlangePlan::all(Some::job(), Shop::bare()),
+        static fn (FlangePlan $one): bool => $one->isBand(),
+    ));
+    $ring = $rings[0] ?? throw new LogicException('no ring');
+    expect($ring->massKg(Shop::bare()))->toBeGreaterThan(0.2)->toBeLessThan(0.7)
+        ->and($ring->flange->holes)->toBe([])
+        ->and($ring->flange->opening->asDisc()?->radiusMm)->toBeClose($ring->tube->idMm() / 2, 1e-9)
+        ->and($ring->flange->outline->asDisc()?->radiusMm)->toBeClose($ring->tube->odMm / 2 + 9.0, 1e-9)
+        ->and($ring->guidance(Some::job()))->toBe('');
+});
 
 it('reads what another library drew, as polylines, as loose lines and arcs, and in inches', function (string $kind) {
     $plate = FlangeDxf::read(drawnFlange($kind), $kind === 'none' ? 1.0 : null);

@@ -736,7 +736,7 @@ export interface Piece {
  */
 export interface CutMark {
     label: string;
-    kind: 'own-end' | 'straight' | 'bend';
+    kind: 'own-end' | 'opening' | 'straight' | 'bend';
     long: Shown;
     outer: Shown;
     centre: Shown;
@@ -971,6 +971,7 @@ export interface FlangePlate {
     name: string;
     path: string;
     isDrawn: boolean;
+    isBand: boolean;
     fit: Figure;
     figures: Figure[];
     outline: [number, number][];

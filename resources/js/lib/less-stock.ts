@@ -11,7 +11,7 @@ export async function lookForLess(desk: JobDesk): Promise<LessStock | string> {
     return reply.ok ? reply.data : reply.message;
 }
 
-export type JointWish = 'without-before' | 'without-after' | 'split';
+export type JointWish = 'without-before' | 'without-after' | 'split' | 'from-donut';
 
 /** What the job is with a joint more or less at one piece, and what that costs; else why it cannot be. */
 export async function wishJoint(

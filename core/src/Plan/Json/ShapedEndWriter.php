@@ -39,6 +39,7 @@ final readonly class ShapedEndWriter
             'name' => $one->end->name,
             'path' => $one->path,
             'isDrawn' => $one->isDrawn(),
+            'isBand' => $one->isBand(),
             'fit' => $this->figures->choice($one->fit),
             'figures' => array_map($this->figures->figure(...), $one->figures),
             'outline' => $line($one->flange->outline),

@@ -31,6 +31,9 @@
     <div class="mt-1 flex flex-wrap items-end gap-2">
         <Button disabled={first} onclick={() => look('without-before')}>Without the one before</Button>
         <Button disabled={last} onclick={() => look('without-after')}>Without the one after</Button>
+        {#if piece.angle.value > 0 && !piece.pie}
+            <Button onclick={() => look('from-donut')}>Its bend from a donut</Button>
+        {/if}
     </div>
     <form
         class="mt-2 flex items-end gap-2"

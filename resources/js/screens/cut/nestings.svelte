@@ -71,7 +71,8 @@
         </div>
         {#if nesting.donors.length > 0}
             <p class="text-quiet mt-1 text-sm">
-                Bends laid out along their centreline: clamp leg, bend (tinted), pull leg.
+                Bends laid out along their centreline: clamp leg, bend (tinted), pull leg; a donut from where
+                it is sawn open.
             </p>
         {/if}
     </section>

@@ -107,7 +107,7 @@
                     {:else if mark.kind === 'straight'}
                         <td class="figure num" colspan="3">{mark.centre.text} all round</td>
                     {:else}
-                        <td class="num" colspan="3">–</td>
+                        <td class="num" colspan="3">{mark.kind === 'opening' ? '0' : '–'}</td>
                     {/if}
                 </tr>
             {:else}

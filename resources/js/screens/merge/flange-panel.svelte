@@ -42,7 +42,7 @@
             >
         </p>
         <p>
-            <span class="label block">Plate</span>
+            <span class="label block">{flange.isBand ? 'Along the tube' : 'Plate'}</span>
             <span class="figure text-lg font-medium">{flange.thickness.text}</span>
         </p>
         <p>
@@ -65,7 +65,9 @@
         <span class="text-quiet text-sm"
             >{flange.isDrawn
                 ? 'As it was drawn.'
-                : 'Laid round its port and its studs, which Survey has.'}</span
+                : flange.isBand
+                  ? 'The blank of a ring. Its cone and face are turned to the clamp it is for.'
+                  : 'Laid round its port and its studs, which Survey has.'}</span
         >
         <a
             class="tap text-action flex items-center underline underline-offset-4"
@@ -73,6 +75,9 @@
             download>DXF to cut it by</a
         >
     </p>
+    {#if flange.isBand}
+        <p class="text-quiet text-sm">A bought ring needs none of this.</p>
+    {/if}
     <p class="text-quiet text-sm">True shape in millimetres; the kerf is left to the cutter.</p>
 </section>
 

@@ -132,7 +132,7 @@ final class Workshop
      */
     public function planInFull(CoreJob $job, ?UnitSystem $shownIn = null, ?Shelf $kept = null): Plan
     {
-        return Planner::plan(
+        return Planner::planInFull(
             $shownIn === null ? $job : $job->in($shownIn),
             $this->shopFor($job, $kept),
             $this->insertions->get($job, $this->shop()),

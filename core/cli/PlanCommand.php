@@ -11,7 +11,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 use UpsweptBead\Core\Cut\CutMark;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Cut\StockNeed;
-use UpsweptBead\Core\Fit\FitStep;
+use UpsweptBead\Core\Fit\Order\Task;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\Plan;
@@ -64,16 +64,11 @@ final class PlanCommand extends JobCommand
         );
         self::table(
             $output,
-            ['Order', 'Joint', 'Brings', 'To', 'Why'],
+            ['Order', 'Task', 'Why'],
             array_map(
-                static fn (FitStep $step): array => [
-                    $step->order,
-                    $step->jointId,
-                    $step->brings,
-                    $step->to,
-                    wordwrap($step->why, 60),
-                ],
-                $plan->fit->steps,
+                static fn (int $i, Task $task): array => [$i + 1, $task->title, wordwrap($task->why, 60)],
+                array_keys($plan->fit->build->tasks),
+                $plan->fit->build->tasks,
             ),
         );
         $this->sheets($plan, $units, $output);

@@ -86,7 +86,7 @@ test('a wastegate return is set on a downpipe, and what cannot stand there is sa
     const created = await api(page, 'POST', '/jobs', { document });
     const job = (created.body as { id: number }).id;
     await page.goto(`/jobs/${job}/merge`);
-    await expect(page.getByText('Nothing merges in this job yet')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Turbine outlet' })).toBeVisible();
     await page.getByRole('button', { name: 'Add a branch' }).click();
     const dialog = page.getByRole('dialog');
     await dialog.getByLabel('Along the run').fill('430 mm');

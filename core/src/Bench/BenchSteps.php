@@ -5,18 +5,16 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Branching\BuiltCollector;
-use UpsweptBead\Core\Fit\FitStep;
+use UpsweptBead\Core\Fit\Order\Phase;
+use UpsweptBead\Core\Fit\Order\Task;
+use UpsweptBead\Core\Fit\Order\TaskKind;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Joint\Joint;
-use UpsweptBead\Core\Joint\JointType;
-use UpsweptBead\Core\Schedule\Phase;
 use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\ShopRules;
 
 /**
- * The last stage: the whole job laid out as one line of bench steps. Collectors are made whole; all pieces are cut, fittings welded; run by run
- * is tacked and tried as they go in, then all together; each is tacked all round and welded on the bench; the runs are
- * fitted together again and tied to their parts; each is inspected.
+ * The last stage: the whole job laid out as one line of bench steps. Collectors are made whole; all pieces are cut; then
+ * everything in the order of building, what is welded with its purge and what has to cool; at last all is inspected.
  */
 final readonly class BenchSteps
 {
@@ -42,25 +40,40 @@ final readonly class BenchSteps
     /** @return list<BenchStep> */
     private function steps(): array
     {
-        if ($this->work->fit->letters === []) {
-            return [...$this->collected(), ...$this->inspected()];
+        $steps = [...$this->collected(), ...$this->prepared()];
+        $group = '';
+        foreach ($this->work->fit->build->tasks as $task) {
+            if ($this->isOfCollector($task->run)) {
+                continue;
+            }
+            if ($task->kind !== TaskKind::Weld) {
+                array_push($steps, ...$this->done($task));
+                $group = '';
+            } elseif ($group === '') {
+                $group = $this->groupOf($task->joint->id ?? '');
+                array_push($steps, ...$this->welded($group));
+            }
         }
-        $isSet = count($this->work->fit->letters) > 1;
 
         return [
-            ...$this->collected(),
-            ...$this->prepared(),
-            ...$this->welded(Phase::Open),
-            ...$this->welding->cooled($this->stillHot(Phase::Open)),
-            ...$this->tried(),
-            ...($isSet ? [$this->fitting->trialTogether($this->work->fit->letters)] : []),
-            ...array_map($this->fitting->fullTack(...), $this->work->fit->letters),
-            ...$this->welded(Phase::Alone, Phase::Bench),
-            ...($isSet ? [$this->fitting->refit($this->work->fit->letters)] : []),
-            ...$this->welded(Phase::Together),
-            ...$this->welding->cooled(array_diff_key($this->work->schedule->last, $this->settledBefore(null))),
+            ...$steps,
+            ...$this->welding->cooled(array_diff_key($this->work->schedule->last, $this->settledBefore(''))),
             ...$this->inspected(),
         ];
+    }
+
+    /** @return list<BenchStep> what is no weld */
+    private function done(Task $task): array
+    {
+        return match ($task->kind) {
+            TaskKind::Fit => [$this->fitting->tack($task)],
+            TaskKind::Trial => $task->run === Task::ALL
+                ? [$this->fitting->trialTogether($this->work->fit->letters)]
+                : [$this->fitting->trial($task->run, count($this->work->fit->letters) > 1)],
+            TaskKind::FullTack => [$this->fitting->fullTack($task->run)],
+            TaskKind::Refit => [$this->fitting->refit($this->work->fit->letters)],
+            TaskKind::Weld => [],
+        };
     }
 
     /** @return list<BenchStep> every collector made whole, before any run goes on */
@@ -77,18 +90,27 @@ final readonly class BenchSteps
             array_push($steps, ...array_map($this->fitting->prepare(...), $pieces));
         }
         foreach ($made as $one) {
-            array_push($steps, ...$this->collecting->tacks($one, $this->work->fit->steps));
+            array_push($steps, ...$this->collecting->tacks($one, $this->work->fit->build->tasks));
         }
 
         return [
             ...$steps,
-            ...$this->welded(Phase::Merge),
-            ...$this->welding->cooled($this->stillHot(Phase::Merge)),
+            ...$this->welded(Phase::Merge->value),
             ...array_map($this->collecting->outlet(...), $made),
-            ...$this->welded(Phase::Outlet),
-            ...$this->welding->cooled($this->stillHot(Phase::Outlet)),
+            ...$this->welded(Phase::Outlet->value),
             ...array_map($this->collecting->trued(...), $made),
         ];
+    }
+
+    private function isOfCollector(string $letter): bool
+    {
+        foreach ($this->work->fit->collectors as $one) {
+            if ($one->build->letter === $letter) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<BenchStep> */
@@ -111,79 +133,72 @@ final readonly class BenchSteps
         return $steps;
     }
 
+    /** What is welded together: the seams of collectors by their phase, those of runs with nothing else between them. */
+    private function group(Slot $slot): string
+    {
+        return $this->isOfCollector($slot->joint->run) ? $slot->phase->value : "$slot->batch";
+    }
+
+    private function groupOf(string $jointId): string
+    {
+        foreach ($this->work->schedule->slots as $slot) {
+            if ($slot->joint->id === $jointId) {
+                return $this->group($slot);
+            }
+        }
+
+        return '';
+    }
+
     /**
-     * What was welded in a phase before the runs are tacked and still cools when all of that is done: it is measured
-     * before anybody goes on.
+     * What of a group still cools when all of it is welded, and hands go there next: it is measured before anybody goes
+     * on.
      *
      * @return array<string, float> seconds by joint
      */
-    private function stillHot(Phase $phase): array
+    private function stillHot(string $group): array
     {
         $welded = $later = [];
         foreach ($this->work->schedule->slots as $slot) {
-            if ($slot->phase === $phase) {
-                $welded[$slot->joint->id] = true;
-            } else {
+            if ($this->group($slot) !== $group) {
                 $later += $slot->checks;
+            } elseif ($slot->phase->isFollowedByHands()) {
+                $welded[$slot->joint->id] = true;
             }
         }
 
         return array_intersect_key($later + $this->work->schedule->last, $welded);
     }
 
-    /** @return array<string, float> what a phase finds measured already, by joint */
-    private function settledBefore(?Phase $phase): array
+    /** @return array<string, float> what a group finds measured already, by joint */
+    private function settledBefore(string $group): array
     {
         $settled = [];
-        foreach ([Phase::Merge, Phase::Outlet, Phase::Open] as $earlier) {
-            $settled += $earlier === $phase ? [] : $this->stillHot($earlier);
+        $groups = array_unique(array_map($this->group(...), $this->work->schedule->slots));
+        foreach (array_diff($groups, [$group]) as $other) {
+            $settled += $this->stillHot($other);
         }
 
         return $settled;
     }
 
-    /** @return list<BenchStep> every run tacked from its datum outwards and tried in its place */
-    private function tried(): array
+    /** @return list<BenchStep> what is welded together, with what is measured before each and behind it */
+    private function welded(string $group): array
     {
-        $bungs = array_map(
-            static fn (Joint $joint): string => $joint->id,
-            array_filter(
-                $this->work->joints->joints,
-                static fn (Joint $joint): bool => $joint->type === JointType::Bung,
-            ),
-        );
-        $steps = [];
-        foreach ($this->work->fit->letters as $letter) {
-            $moves = array_filter(
-                $this->work->fit->steps,
-                static fn (FitStep $step): bool => $step->run === $letter && ! in_array($step->jointId, $bungs, true),
-            );
-            array_push($steps, ...array_map($this->fitting->tack(...), array_values($moves)));
-            $steps[] = $this->fitting->trial($letter, count($this->work->fit->letters) > 1);
-        }
-
-        return $steps;
-    }
-
-    /** @return list<BenchStep> what is welded in some phases, with what is measured before each */
-    private function welded(Phase ...$phases): array
-    {
-        $slots = array_values(
-            array_filter(
-                $this->work->schedule->slots,
-                static fn (Slot $slot): bool => in_array($slot->phase, $phases, true),
-            ),
-        );
+        $slots = array_values(array_filter(
+            $this->work->schedule->slots,
+            fn (Slot $slot): bool => $this->group($slot) === $group,
+        ));
+        $settled = $this->settledBefore($group);
         $steps = [];
         foreach ($slots as $i => $slot) {
-            $checks = array_diff_key($slot->checks, $this->settledBefore($slot->phase));
             array_push(
                 $steps,
-                ...$this->welding->cooled($checks),
+                ...$this->welding->cooled(array_diff_key($slot->checks, $settled)),
                 ...$this->welding->weld($slot, $slots[$i + 1] ?? null),
             );
         }
 
-        return $steps;
+        return [...$steps, ...$this->welding->cooled($this->stillHot($group))];
     }
 }

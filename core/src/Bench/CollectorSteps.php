@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Branching\BuiltCollector;
-use UpsweptBead\Core\Fit\FitStep;
+use UpsweptBead\Core\Fit\Order\Task;
+use UpsweptBead\Core\Fit\Order\TaskKind;
 use UpsweptBead\Core\Job\CollectorMake;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
@@ -19,7 +20,7 @@ final readonly class CollectorSteps
     public function __construct(private JointList $joints, private UnitSystem $units) {}
 
     /**
-     * @param  list<FitStep>  $moves  of the whole job
+     * @param  list<Task>  $moves  of the whole job
      * @return list<BenchStep>
      */
     public function tacks(BuiltCollector $collector, array $moves): array
@@ -30,7 +31,7 @@ final readonly class CollectorSteps
                 continue;
             }
             foreach ($moves as $move) {
-                if ($move->jointId === $joint->id) {
+                if ($move->kind === TaskKind::Fit && $move->joint?->id === $joint->id) {
                     $steps[] = $this->tack($collector, $joint, $move);
                 }
             }
@@ -39,7 +40,7 @@ final readonly class CollectorSteps
         return $steps;
     }
 
-    private function tack(BuiltCollector $collector, Joint $joint, FitStep $move): BenchStep
+    private function tack(BuiltCollector $collector, Joint $joint, Task $move): BenchStep
     {
         return new BenchStep(
             "tack.$joint->id",

@@ -8,7 +8,7 @@ use UpsweptBead\Core\Cut\CutPlan;
 use UpsweptBead\Core\Cut\MarkKind;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Fit\FitPlan;
-use UpsweptBead\Core\Fit\FitStep;
+use UpsweptBead\Core\Fit\Order\Task;
 use UpsweptBead\Core\Fit\TackPattern;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
@@ -82,9 +82,9 @@ final readonly class FitSteps
         );
     }
 
-    public function tack(FitStep $step): BenchStep
+    public function tack(Task $step): BenchStep
     {
-        $joint = $this->joint($step->jointId);
+        $joint = $step->joint ?? throw new \LogicException("$step->id fits no joint.");
         $do = [
             "Fit $step->brings to $step->to. $step->why",
             "Index mark across the joint: {$joint->seam->index->text()}.",
@@ -195,7 +195,7 @@ final readonly class FitSteps
         ]);
     }
 
-    private function turnInto(FitStep $step): ?string
+    private function turnInto(Task $step): ?string
     {
         foreach ($this->cut->piecesOf($step->run) as $piece) {
             if ($piece->mark === $step->brings && $piece->clocking !== null) {
@@ -213,7 +213,7 @@ final readonly class FitSteps
         return null;
     }
 
-    private function slipMm(FitStep $step): float
+    private function slipMm(Task $step): float
     {
         foreach ($this->cut->piecesOf($step->run) as $piece) {
             if ($piece->mark === $step->brings) {
@@ -227,11 +227,6 @@ final readonly class FitSteps
     private function tacks(Joint $joint): TackPattern
     {
         return $this->weld->sheets[$joint->id]->tacks ?? TackPattern::of($joint);
-    }
-
-    private function joint(string $id): Joint
-    {
-        return $this->joints->find($id) ?? throw new \LogicException("There is no joint $id.");
     }
 
     private function length(float $mm): string

@@ -5,7 +5,18 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Fit;
 
 use UpsweptBead\Core\Branching\BuiltCollector;
+use UpsweptBead\Core\Cut\CutPlan;
+use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Fit\Access\Access;
+use UpsweptBead\Core\Fit\Access\CupFit;
+use UpsweptBead\Core\Fit\Access\JointAccess;
+use UpsweptBead\Core\Fit\Order\Before;
+use UpsweptBead\Core\Fit\Order\BuildOrder;
+use UpsweptBead\Core\Fit\Order\Phase;
+use UpsweptBead\Core\Fit\Order\Sequence;
+use UpsweptBead\Core\Fit\Order\Standing;
 use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Layout\NutReach;
@@ -18,16 +29,17 @@ use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Survey\Surroundings;
 
 /**
- * The fourth stage: one order of building for the whole job, the seams that must be welded before the runs stand
- * together, and how far a spanner swings on each nut once they do.
+ * The fourth stage: one order of building for the whole job with its reasons, what a torch gets to, and how far a spanner
+ * swings on each nut once the runs stand together.
  */
 final readonly class FitPlan
 {
     /**
      * @param  list<BuiltCollector>  $collectors  that have something welded here
      * @param  list<string>  $letters  of the runs that are built, as they go in
-     * @param  list<FitStep>  $steps
-     * @param  list<TightSeam>  $tight  tightest first
+     * @param  Sequence  $build  every task in its order
+     * @param  array<string, list<string>>  $standing  what stands together behind each task
+     * @param  ?Access  $access  what can be got to; null where it is not known
      * @param  list<NutReach>  $nuts
      * @param  ?Insertion  $insertion  null where it is not known, or there is nothing to get past
      * @param  list<Notice>  $notices
@@ -35,33 +47,86 @@ final readonly class FitPlan
     private function __construct(
         public array $collectors,
         public array $letters,
-        public array $steps,
-        public array $tight,
+        public Sequence $build,
+        public array $standing,
+        public ?Access $access,
         public array $nuts,
         public ?Insertion $insertion,
         public array $notices,
     ) {}
 
-    /** @param  ?Insertion  $insertion  the order in which the runs go in, where it has been worked out */
-    public static function of(Job $job, Layout $layout, JointList $joints, Shop $shop, ?Insertion $insertion): self
-    {
+    /**
+     * @param  ?Insertion  $insertion  the order in which the runs go in, where it has been worked out
+     * @param  ?Access  $access  what a torch gets to, where that has been
+     */
+    public static function of(
+        Job $job,
+        Layout $layout,
+        CutPlan $cut,
+        JointList $joints,
+        Shop $shop,
+        ?Insertion $insertion,
+        ?Access $access,
+    ): self {
         $collectors = array_values(array_filter(
             $layout->placement->collectors->all,
             static fn (BuiltCollector $one): bool => $joints->ofRun($one->build->letter) !== [],
         ));
         $letters = self::letters($layout, $joints, $insertion);
-        $tight = TightSeam::all($layout, $joints, $shop->rules);
+        $build = BuildOrder::of(
+            $joints,
+            $collectors,
+            $letters,
+            $insertion,
+            $access ?? Access::none(),
+            $job->overrides,
+        );
         $nuts = NutReach::of($job, $layout->runs, Surroundings::goingIn($job, $shop), $shop->rules);
 
         return new self(
             $collectors,
             $letters,
-            BuildOrder::of($joints, $collectors, $letters, $insertion, $tight),
-            $tight,
+            $build,
+            (new Standing(self::marks($cut)))->all($build->tasks),
+            $access,
             $nuts,
             $insertion,
-            [...NutReach::notices($nuts, $job, $shop->rules), ...self::stuck($job, $insertion)],
+            [
+                ...NutReach::notices($nuts, $job, $shop->rules),
+                ...self::stuck($job, $insertion),
+                ...self::broken($build),
+            ],
         );
+    }
+
+    /** @return array<string, list<string>> of all pieces, by the letter of their run or collector */
+    private static function marks(CutPlan $cut): array
+    {
+        return array_map(
+            static fn (array $pieces): array => array_map(static fn (Piece $one): string => $one->mark, $pieces),
+            $cut->pieces + $cut->ofCollectors,
+        );
+    }
+
+    /** How the torch gets to a joint when its turn comes; null where that is not known. */
+    public function cupFor(Joint $joint): ?CupFit
+    {
+        $access = $this->access->joints[$joint->id] ?? null;
+        $task = $this->build->find("weld.$joint->id");
+
+        return $task?->phase === Phase::Together ? $access?->together : $access?->alone;
+    }
+
+    /** @return list<JointAccess> seams that cannot be got round any more once others stand beside them, worst first */
+    public function closed(): array
+    {
+        $closed = array_values(array_filter(
+            $this->access->joints ?? [],
+            static fn (JointAccess $one): bool => $one->isClosedLater(),
+        ));
+        usort($closed, static fn (JointAccess $a, JointAccess $b): int => $a->together->share <=> $b->together->share);
+
+        return $closed;
     }
 
     /** @return list<string> what is looked at in the trial fit, on the vehicle or its model */
@@ -84,6 +149,17 @@ final readonly class FitPlan
         $order = array_map(static fn (Step $step): string => $step->tube, $insertion->order ?? []);
 
         return array_values(array_unique([...array_intersect($order, $built), ...$built]));
+    }
+
+    /** @return list<Notice> of reasons that somebody moved a task past */
+    private static function broken(Sequence $build): array
+    {
+        return array_map(static fn (Before $one): Notice => Notice::caution("build.$one->then", sprintf(
+            '%s no longer waits for: %s. %s',
+            $build->find($one->then)->title ?? $one->then,
+            lcfirst($build->find($one->first)->title ?? $one->first),
+            $one->otherwise,
+        )), $build->broken);
     }
 
     /** @return list<Notice> */

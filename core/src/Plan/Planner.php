@@ -8,6 +8,7 @@ use UpsweptBead\Core\Bench\BenchSteps;
 use UpsweptBead\Core\Bench\WorkPlan;
 use UpsweptBead\Core\Branching\Placement;
 use UpsweptBead\Core\Cut\CutPlan;
+use UpsweptBead\Core\Fit\Access\Access;
 use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\JointList;
@@ -36,20 +37,33 @@ final readonly class Planner
     public static function plan(Job $job, Shop $shop, ?Insertion $insertion = null): Plan
     {
         $sketch = self::sketch($job, $shop);
+
+        return self::of($sketch, $shop, $insertion, Access::known($sketch->layout, $sketch->joints, $shop));
+    }
+
+    /**
+     * The same with the order in which the runs go in worked out, and what a torch gets to.
+     *
+     * @param  ?Insertion  $known  that order, where it is known already
+     */
+    public static function planInFull(Job $job, Shop $shop, ?Insertion $known = null): Plan
+    {
+        $sketch = self::sketch($job, $shop);
+        $insertion = $known ?? $sketch->layout->insertion($job, $shop);
+
+        return self::of($sketch, $shop, $insertion, Access::of($sketch->layout, $sketch->joints, $shop));
+    }
+
+    private static function of(Sketch $sketch, Shop $shop, ?Insertion $insertion, ?Access $access): Plan
+    {
         $job = $sketch->job;
         [$layout, $cut, $joints] = [$sketch->layout, $sketch->cut, $sketch->joints];
-        $fit = FitPlan::of($job, $layout, $joints, $shop, $insertion);
-        $weld = WeldPlan::of($job, $layout, $joints, $shop);
-        $schedule = Schedule::of($fit, $joints, $weld, $shop->rules);
+        $fit = FitPlan::of($job, $layout, $cut, $joints, $shop, $insertion, $access);
+        $weld = WeldPlan::of($job, $layout, $joints, $shop, $fit);
+        $schedule = Schedule::of($fit, $weld, $shop->rules);
         $steps = BenchSteps::of(new WorkPlan($cut, $joints, $fit, $weld, $schedule), $job, $shop->rules);
 
         return new Plan(SurveyReport::of($job, $shop), $sketch, $fit, $weld, $schedule, $steps);
-    }
-
-    /** The same with the order in which the runs go in worked out. */
-    public static function planInFull(Job $job, Shop $shop): Plan
-    {
-        return self::plan($job, $shop, Layout::of($job, $shop)->insertion($job, $shop));
     }
 
     /** Only the first stages, for while something is dragged. */

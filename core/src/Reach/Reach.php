@@ -11,7 +11,7 @@ use UpsweptBead\Core\Reach\Search\TorchReach;
 /** Where round a seam a torch and a rod get to, with each of some cups, past all that stands there. */
 final readonly class Reach
 {
-    /** Places looked at round a seam: arcs and holes wider than 2° are found. */
+    /** Places looked at round a seam unless fewer are asked for: arcs and holes wider than 2° are found. */
     private const PLACES = 180;
 
     /** Places looked at together. */
@@ -21,8 +21,16 @@ final readonly class Reach
 
     private const ROD = 2;
 
-    /** @param  list<Obstacle>  $obstacles */
-    public function __construct(private Torch $torch, private ?FillerRod $rod, private array $obstacles) {}
+    /**
+     * @param  list<Obstacle>  $obstacles
+     * @param  int  $places  looked at round a seam: fewer are found out sooner, and narrower arcs and holes are missed
+     */
+    public function __construct(
+        private Torch $torch,
+        private ?FillerRod $rod,
+        private array $obstacles,
+        private int $places = self::PLACES,
+    ) {}
 
     /**
      * @param  list<Cup>  $cups
@@ -30,7 +38,7 @@ final readonly class Reach
      */
     public function round(RoundSeam $seam, array $cups): array
     {
-        $stretches = self::stretches($seam);
+        $stretches = $this->stretches($seam);
         $rod = $this->rod === null ? null : new RodReach($this->rod, $this->obstacles);
 
         return array_map(function (Cup $cup) use ($seam, $stretches, $rod): CupReach {
@@ -90,7 +98,7 @@ final readonly class Reach
      */
     public function blame(RoundSeam|array $seam, array $cups): ?string
     {
-        $stretches = is_array($seam) ? array_map(Stretch::ofPlace(...), $seam) : self::stretches($seam);
+        $stretches = is_array($seam) ? array_map(Stretch::ofPlace(...), $seam) : $this->stretches($seam);
         $ids = array_unique(array_map(static fn (Obstacle $one): string => $one->solid()->id, $this->obstacles));
         foreach ($ids as $id) {
             $isOther = static fn (Obstacle $one): bool => $one->solid()->id !== $id;
@@ -143,9 +151,9 @@ final readonly class Reach
     }
 
     /** @return list<Stretch> */
-    private static function stretches(RoundSeam $seam): array
+    private function stretches(RoundSeam $seam): array
     {
-        $rad = array_map(static fn (int $i): float => 2 * M_PI * $i / self::PLACES, range(0, self::PLACES - 1));
+        $rad = array_map(fn (int $i): float => 2 * M_PI * $i / $this->places, range(0, $this->places - 1));
 
         return array_map(
             static fn (array $some): Stretch => Stretch::ofSeam($seam, $some),

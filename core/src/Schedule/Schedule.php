@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Schedule;
 
 use UpsweptBead\Core\Fit\FitPlan;
-use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Schedule\Internal\Hot;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Weld\JointSheet;
@@ -31,10 +30,10 @@ final readonly class Schedule
         public float $oneByOneS,
     ) {}
 
-    public static function of(FitPlan $fit, JointList $joints, WeldPlan $weld, ShopRules $rules): self
+    public static function of(FitPlan $fit, WeldPlan $weld, ShopRules $rules): self
     {
         $waiting = array_values(array_filter(
-            WeldOrder::of($fit, $joints),
+            WeldOrder::of($fit->build),
             static fn (Weld $one): bool => isset($weld->sheets[$one->joint->id]),
         ));
         $apartMm = $rules->value('schedule.apart');
@@ -47,7 +46,7 @@ final readonly class Schedule
             array_splice($waiting, $next, 1);
             $checks = $hot->measure($hot->before($one, $apartMm), $nowS);
             $nowS += array_sum($checks);
-            $slots[] = new Slot(count($slots) + 1, $one->joint, $one->phase, $one->why, $nowS, $checks);
+            $slots[] = new Slot(count($slots) + 1, $one->joint, $one->phase, $one->batch, $one->why, $nowS, $checks);
             $times = $weld->sheets[$one->joint->id]->times;
             $nowS += $times->attendedS();
             $hot->add($one, $nowS - $times->keepS + $times->coolS);
@@ -78,7 +77,7 @@ final readonly class Schedule
         $best = 0;
         $leastS = INF;
         foreach ($waiting as $i => $one) {
-            if ($one->phase !== $waiting[0]->phase) {
+            if (! $one->isBeside($waiting[0])) {
                 continue;
             }
             $waitS = $hot->waitS($hot->before($one, $apartMm), $nowS);

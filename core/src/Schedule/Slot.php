@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Schedule;
 
+use UpsweptBead\Core\Fit\Order\Phase;
 use UpsweptBead\Core\Joint\Joint;
 
 /**
@@ -18,6 +19,7 @@ final readonly class Slot
         public int $order,
         public Joint $joint,
         public Phase $phase,
+        public int $batch,
         public string $why,
         public float $startS,
         public array $checks,

@@ -18,11 +18,13 @@ final readonly class Catalogue
      * @param  array<string, TubeSize>  $tubes
      * @param  array<string, Metal>  $metals
      * @param  list<FillerRow>  $fillers
+     * @param  list<GasCup>  $cups  smallest first
      */
     private function __construct(
         public array $tubes,
         public array $metals,
         private array $fillers,
+        public array $cups,
         private BendTable $bends,
         private BendTable $donuts,
     ) {}
@@ -53,7 +55,7 @@ final readonly class Catalogue
 
         $donuts = BendTable::of(Table::rows("$folder/donuts.csv"));
 
-        return new self($tubes, self::metals($folder), self::fillers($folder), $bends, $donuts);
+        return new self($tubes, self::metals($folder), self::fillers($folder), self::cups($folder), $bends, $donuts);
     }
 
     /** The wire that the table names for two base metals, whichever comes first; null if the pair is not in it. */
@@ -98,6 +100,31 @@ final readonly class Catalogue
             ),
             Table::rows("$folder/fillers.csv"),
         );
+    }
+
+    /** @return list<GasCup> smallest first */
+    private static function cups(string $folder): array
+    {
+        return array_map(static fn (array $row): GasCup => new GasCup(
+            (int) $row['number'],
+            (float) $row['bore_mm'],
+            (float) $row['outside_mm'],
+            (float) $row['length_mm'],
+            (float) $row['stick_out_mm'],
+            (float) $row['long_mm'],
+            (float) $row['least_cfh'],
+            (float) $row['most_cfh'],
+            Table::source($row),
+        ), Table::rows("$folder/cups.csv"));
+    }
+
+    /** The cup whose number is nearest to one. */
+    public function cup(float $number): GasCup
+    {
+        $cups = $this->cups;
+        usort($cups, static fn (GasCup $a, GasCup $b): int => abs($a->number - $number) <=> abs($b->number - $number));
+
+        return $cups[0] ?? throw new \LogicException('The table of cups is empty.');
     }
 
     /** @throws UnknownStock if no table lists the id */

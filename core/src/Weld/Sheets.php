@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Weld;
 
+use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Fit\TackPattern;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
@@ -23,8 +24,12 @@ final readonly class Sheets
 {
     private Metal $metal;
 
-    public function __construct(private Enclosure $inside, private Job $job, private Shop $shop)
-    {
+    public function __construct(
+        private Enclosure $inside,
+        private Job $job,
+        private Shop $shop,
+        private FitPlan $fit,
+    ) {
         $this->metal = $shop->catalogue->metal($job->metal);
     }
 
@@ -34,8 +39,10 @@ final readonly class Sheets
         [$overrides, $rules, $tube] = [$this->job->overrides, $this->shop->rules, $this->inside->tube];
         $amps = $overrides->on(Amperage::figure($joint, $rules));
         $pedal = $overrides->on(Amperage::pedal($amps, $id));
-        $cup = $overrides->on(Torch::cup($rules, $id));
-        $flow = $overrides->on(Torch::flow($cup, $id));
+        $fit = $this->fit->cupFor($joint);
+        $cup = $overrides->on(Torch::cup($rules, $id, $fit));
+        $gasCup = $this->shop->catalogue->cup($cup->value);
+        $flow = $overrides->on(Torch::flow($gasCup, $id, $fit));
         $postflow = $overrides->on(Torch::postflow($amps, $rules, $id));
         $travel = $overrides->on($this->travel($id));
         $arc = $this->arc($joint, $travel);
@@ -60,6 +67,7 @@ final readonly class Sheets
                     ? []
                     : ['wire' => $overrides->on(Filler::size($joint, $this->job->units))]),
                 'cup' => $cup,
+                'stickOut' => $overrides->on(Torch::stickOut($gasCup, $id, $fit)),
                 'flow' => $flow,
                 'preflow' => $overrides->on($this->preflow($id)),
                 'postflow' => $postflow,

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Weld;
 
+use UpsweptBead\Core\Fit\Access\CupFit;
 use UpsweptBead\Core\Reason\Choice;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
 use UpsweptBead\Core\Reason\Reason;
 use UpsweptBead\Core\Reason\Source;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Stock\GasCup;
 use UpsweptBead\Core\Units\Quantity;
 
 /** What is set up on the torch and its gas for one joint. */
@@ -17,11 +19,8 @@ final readonly class Torch
 {
     private const L_MIN_PER_CFH = 28.316846592 / 60;
 
-    /**
-     * Cup number => inside diameter in mm and the flow range in CFH, common practice; a number is a sixteenth of an
-     * inch.
-     */
-    private const CUPS = [8 => [12.7, 15, 20], 10 => [15.9, 20, 25], 12 => [19.0, 25, 30]];
+    /** A cup's number is its bore in so many millimetres: sixteenths of an inch. */
+    private const BORE_MM = 25.4 / 16;
 
     /** Amps to which a 1/16 in lanthanated tungsten is used. */
     private const SIXTEENTH_TO_A = 110.0;
@@ -49,22 +48,56 @@ final readonly class Torch
         );
     }
 
-    public static function cup(ShopRules $rules, string $jointId): Figure
+    /** @param  ?CupFit  $fit  the largest that gets round the seam where it is welded; null where that is not known */
+    public static function cup(ShopRules $rules, string $jointId, ?CupFit $fit): Figure
     {
         $rule = $rules->get('weld.cup');
+        $isSmaller = $fit !== null && $fit->cup < $rule->value;
+        $inputs = [$rule->asInput()];
+        if ($fit !== null) {
+            $inputs[] = Input::of('Of the seam it gets to', Quantity::Percent, round(100 * $fit->share));
+        }
 
-        return Figure::of("weld.$jointId.cup", 'Gas lens cup', Quantity::Count, $rule->value, new Reason(
-            'A large gas lens cup keeps colour inside the shielded zone; a smaller one only where it does not fit.',
-            [$rule->asInput()],
-            $rule->source,
-            'A neighbour in the way of the cup.',
-        ));
+        return Figure::of(
+            "weld.$jointId.cup",
+            'Gas lens cup',
+            Quantity::Count,
+            $isSmaller ? (float) $fit->cup : $rule->value,
+            new Reason(
+                $isSmaller
+                    ? 'The largest that gets round the seam past what stands beside it.'
+                    : 'A large gas lens cup keeps colour inside the shielded zone; a smaller one only where it does not fit.',
+                $inputs,
+                $isSmaller ? Source::geometry() : $rule->source,
+                'Welding it before its neighbours stand there, or the shop’s other cups.',
+            ),
+        );
     }
 
-    public static function flow(Figure $cup, string $jointId): Figure
+    public static function stickOut(GasCup $cup, string $jointId, ?CupFit $fit): Figure
     {
-        [$boreMm, $least, $most] = self::CUPS[self::nearestCup($cup->value)];
-        $flow = (($least + $most) / 2) * self::L_MIN_PER_CFH;
+        $isLong = $fit !== null && $fit->isLong;
+
+        return Figure::of(
+            "weld.$jointId.stickOut",
+            'Stick-out',
+            Quantity::Length,
+            $isLong ? $cup->longMm : $cup->stickOutMm,
+            new Reason(
+                $isLong
+                    ? 'Far out of the cup, which does not get into the corner: with more gas, and only with a gas lens.'
+                    : 'As it is used with this cup.',
+                [Input::of('Cup', Quantity::Count, $cup->number)],
+                $cup->source,
+                'Another cup, or a corner it has to go into.',
+            ),
+        );
+    }
+
+    public static function flow(GasCup $cup, string $jointId, ?CupFit $fit): Figure
+    {
+        $isLong = $fit !== null && $fit->isLong;
+        $flow = ($isLong ? $cup->mostCfh : ($cup->leastCfh + $cup->mostCfh) / 2) * self::L_MIN_PER_CFH;
 
         return Figure::of(
             "weld.$jointId.flow",
@@ -72,17 +105,19 @@ final readonly class Torch
             Quantity::Flow,
             $flow,
             new Reason(
-                'The middle of the range in use for this cup.',
+                $isLong
+                    ? 'The top of the range in use for this cup, as the tungsten stands out far.'
+                    : 'The middle of the range in use for this cup.',
                 [
-                    Input::of('Cup', Quantity::Count, $cup->value),
-                    Input::of('Least', Quantity::Flow, $least * self::L_MIN_PER_CFH),
-                    Input::of('Most', Quantity::Flow, $most * self::L_MIN_PER_CFH),
+                    Input::of('Cup', Quantity::Count, $cup->number),
+                    Input::of('Least', Quantity::Flow, $cup->leastCfh * self::L_MIN_PER_CFH),
+                    Input::of('Most', Quantity::Flow, $cup->mostCfh * self::L_MIN_PER_CFH),
                     Input::word(
                         'Reynolds number',
-                        sprintf('%.0f, stirs in air above about 2000', self::reynolds($flow, $boreMm)),
+                        sprintf('%.0f, stirs in air above about 2000', self::reynolds($flow, $cup->boreMm)),
                     ),
                 ],
-                Source::trade(),
+                $cup->source,
                 'Another cup, a draught, or a long stick-out.',
             ),
         );
@@ -96,7 +131,7 @@ final readonly class Torch
 
     public static function boreMm(float $cup): float
     {
-        return self::CUPS[self::nearestCup($cup)][0];
+        return $cup * self::BORE_MM;
     }
 
     public static function postflow(Figure $amps, ShopRules $rules, string $jointId): Figure
@@ -128,15 +163,5 @@ final readonly class Torch
         }
 
         return $warnings;
-    }
-
-    private static function nearestCup(float $cup): int
-    {
-        $nearest = 8;
-        foreach (array_keys(self::CUPS) as $number) {
-            $nearest = abs($number - $cup) < abs($nearest - $cup) ? $number : $nearest;
-        }
-
-        return $nearest;
     }
 }

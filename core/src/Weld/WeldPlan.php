@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Weld;
 
 use Closure;
+use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Layout\Layout;
@@ -21,7 +22,7 @@ final readonly class WeldPlan
      */
     private function __construct(public array $sheets, public ArgonAccount $argon, public array $notices) {}
 
-    public static function of(Job $job, Layout $layout, JointList $joints, Shop $shop): self
+    public static function of(Job $job, Layout $layout, JointList $joints, Shop $shop, FitPlan $fit): self
     {
         $sheets = $notices = [];
         foreach (self::enclosures($layout) as $letter => [$path, $inside]) {
@@ -30,7 +31,7 @@ final readonly class WeldPlan
                 if (! $joint->type->isWelded()) {
                     continue;
                 }
-                $ofOne ??= new Sheets($inside(), $job, $shop);
+                $ofOne ??= new Sheets($inside(), $job, $shop, $fit);
                 $sheets[$joint->id] = $ofOne->sheet($joint);
                 $filler = $sheets[$joint->id]->choices['filler'];
                 if ($filler->value === Filler::NONE && ! $joint->type->isAutogenous()) {

@@ -66,9 +66,13 @@ it('proves all runs together before any is finished, and fits them together agai
     }
 });
 
-it('welds a fitting while its piece is open, and lets it cool before its run is tacked', function () {
+// Common practice: the sensor is tried in its place before a hole is drilled for it.
+it('drills for a fitting once it was tried, welds it while its piece is loose, and lets it cool before that is closed in', function () {
     $at = benchPlaces();
-    expect($at['weld.EB1'])->toBeLessThan($at['cool.EB1'])->and($at['cool.EB1'])->toBeLessThan($at['tack.EJ1']);
+    expect($at['trial.set'])->toBeLessThan($at['purge.EB1'])
+        ->and($at['purge.EB1'])->toBeLessThan($at['weld.EB1'])
+        ->and($at['weld.EB1'])->toBeLessThan($at['cool.EB1'])
+        ->and($at['cool.EB1'])->toBeLessThan($at['full.E']);
 });
 
 it('asks for a wait only where there is nothing else to do, and never longer than the joint takes to cool', function () {

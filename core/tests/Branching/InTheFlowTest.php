@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Cut\EndPrep;
+use UpsweptBead\Core\Fit\Order\Phase;
+use UpsweptBead\Core\Fit\Order\Task;
+use UpsweptBead\Core\Fit\Order\TaskKind;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Schedule\Phase;
 use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stores\Needs;
@@ -77,7 +79,7 @@ it('welds a collector whole before anything else, its flange behind its seams', 
     $phases = array_map(static fn (Slot $one): Phase => $one->phase, $plan->schedule->slots);
     expect($phases)->toBe([...array_fill(0, 4, Phase::Merge), Phase::Outlet, Phase::Outlet])
         ->and($plan->schedule->slots[0]->why)->toContain('Pairs first')
-        ->and(array_map(static fn ($one): string => $one->jointId, $plan->fit->steps))->toBe(['KJ1', 'KJ2', 'KJ3', 'KJ4', 'KJ5']);
+        ->and(array_map(static fn (Task $one): string => $one->id, $plan->fit->build->ofKind(TaskKind::Fit)))->toBe(['tack.KJ1', 'tack.KJ2', 'tack.KJ3', 'tack.KJ4', 'tack.KJ5']);
 });
 
 it('is a whole order without a single run', function () {

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Fit\FitStep;
+use UpsweptBead\Core\Fit\Order\Before;
+use UpsweptBead\Core\Fit\Order\Task;
+use UpsweptBead\Core\Fit\Order\TaskKind;
 use UpsweptBead\Core\Fit\TackPattern;
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
@@ -58,27 +60,83 @@ it('gives every joint of a run a mark of its own', function () {
         ->and($marks[6])->toBe('1 long stroke, 2 short strokes');
 });
 
-it('fits bungs while their piece is open, then from the datum outwards', function () {
-    $order = array_map(static fn (FitStep $step): string => $step->jointId, withSensor()->fit->steps);
-    expect($order)->toBe(['AB1', 'AJ1', 'AJ2', 'AJ3', 'AJ4']);
+/** @return list<string> */
+function taskIds(Plan $plan): array
+{
+    return array_map(static fn (Task $one): string => $one->id, $plan->fit->build->tasks);
+}
+
+// Common practice: tacked and tried from the datum outwards; the sensor's hole only once its room was tried, and while its
+// piece is loose; butts on the bench; last what ties the run to its flange, inside before outside.
+it('builds from the datum outwards, tries, drills, and welds', function () {
+    expect(taskIds(withSensor()))->toBe([
+        'tack.AJ1', 'tack.AJ2', 'tack.AJ3', 'tack.AJ4', 'trial.A', 'weld.AB1', 'full.A',
+        'weld.AJ2', 'weld.AJ3', 'weld.AJ1', 'weld.AJ4', 'weld.AJ5',
+    ]);
 });
 
-it('gives a reason for every move', function () {
-    $why = array_map(static fn (FitStep $step): string => $step->why, withSensor()->fit->steps);
-    expect($why[0])->toContain('still open')
-        ->and($why[1])->toContain('The datum')
-        ->and($why[2])->toContain('outwards')
-        ->and($why[4])->toContain('closing joint');
+it('gives every task but the first a reason to wait, and says what would go wrong otherwise', function () {
+    $build = withSensor()->fit->build;
+    foreach (array_slice($build->tasks, 1) as $task) {
+        $reasons = $build->reasons[$task->id] ?? [];
+        expect($reasons)->not->toBe([], $task->id);
+        foreach ($reasons as $reason) {
+            expect($reason->why)->not->toBe('')->and($reason->otherwise)->toEndWith('.');
+        }
+    }
+    $why = array_map(static fn (Task $task): string => $task->why, $build->tasks);
+    expect($why[0])->toContain('The datum')->and($why[1])->toContain('outwards')->and($why[3])->toContain('closing joint');
+});
+
+it('keeps every reason it gives', function () {
+    $plan = Planner::planInFull(SomeRoutedSets::eight(), Shop::bare());
+    $at = array_flip(taskIds($plan));
+    $count = 0;
+    foreach ($plan->fit->build->reasons as $then => $reasons) {
+        foreach ($reasons as $reason) {
+            expect($at[$reason->first])->toBeLessThan($at[$then], "$reason->first before $then");
+            $count++;
+        }
+    }
+    expect($count)->toBeGreaterThan(200);
+});
+
+it('puts a task where a person wants it, names the reasons that breaks, and lets the rest adapt', function () {
+    $document = JobWriter::toArray(Some::routedJob());
+    $document['runs'][0]['fittings'] = [['kind' => 'oxygen-sensor-bung', 'station' => '14 in', 'fromTop' => 20]];
+    $document['overrides'] = [['figure' => 'build.weld.AB1', 'value' => 'tack.AJ3', 'why' => 'The sensor’s place is known.']];
+    $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
+    $plan = Planner::plan($job, Shop::bare());
+    $build = $plan->fit->build;
+    expect(array_slice(taskIds($plan), 0, 5))->toBe(['tack.AJ1', 'tack.AJ2', 'weld.AB1', 'tack.AJ3', 'tack.AJ4'])
+        ->and(array_map(static fn (Before $one): array => [$one->first, $one->then], $build->broken))->toBe([['trial.A', 'weld.AB1']])
+        ->and($build->broken[0]->otherwise)->toContain('does not go in')
+        ->and(array_column($plan->notices(), 'path'))->toContain('build.weld.AB1')
+        // The bench follows.
+        ->and(array_search('weld.AB1', array_column($plan->steps, 'id'), true))
+        ->toBeLessThan(array_search('tack.AJ3', array_column($plan->steps, 'id'), true));
+});
+
+it('lets what waits for a task go back with it', function () {
+    $document = JobWriter::toArray(Some::routedJob());
+    $document['overrides'] = [['figure' => 'build.weld.AJ4', 'value' => 'weld.AJ2', 'why' => '']];
+    $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
+    $build = Planner::plan($job, Shop::bare())->fit->build;
+    // A flange welded before the butts: that breaks what was said of them, and nothing else.
+    expect(array_map(static fn (Before $one): string => $one->then, $build->broken))->toBe(['weld.AJ4'])
+        ->and(array_search('weld.AJ4', array_column($build->tasks, 'id'), true))
+        ->toBeLessThan(array_search('weld.AJ5', array_column($build->tasks, 'id'), true));
 });
 
 it('builds a set in the order its runs go in, and says how each gets past the others', function () {
     $plan = Planner::planInFull(SomeRoutedSets::header(), Shop::bare());
     $order = array_map(static fn (Step $step): string => $step->tube, $plan->fit->insertion->order ?? []);
     expect($plan->fit->letters)->toBe($order)->and($order)->toHaveCount(4);
-    $first = array_values(
-        array_filter($plan->fit->steps, static fn (FitStep $step): bool => str_ends_with($step->jointId, 'J1')),
-    );
-    expect(array_map(static fn (FitStep $step): string => $step->run, $first))->toBe($order)
+    $first = array_values(array_filter(
+        $plan->fit->build->ofKind(TaskKind::Fit),
+        static fn (Task $task): bool => str_ends_with($task->id, 'J1'),
+    ));
+    expect(array_map(static fn (Task $task): string => $task->run, $first))->toBe($order)
         ->and($first[0]->why)->toStartWith("Run $order[0] goes in first, ")
         ->and($first[2]->why)->toStartWith("Run $order[2] goes in after $order[0], $order[1], ")
         ->and($first[3]->why)->toStartWith("Run $order[3] goes in last, ");
@@ -128,7 +186,7 @@ it('lets the first piece turn in its ring, and bevels and faces it at a flange',
         $document['runs'][0]['start']['kind'] = $kind;
         $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
 
-        return Planner::plan($job, Shop::bare())->fit->steps[0]->why;
+        return Planner::plan($job, Shop::bare())->fit->build->tasks[0]->why;
     };
     expect($why('v-band'))->toContain('turn in the ring')
         ->and($why('v-band'))->not->toContain('Bevelled')

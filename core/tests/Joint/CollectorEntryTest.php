@@ -36,7 +36,7 @@ it('lets a run enter its collector through a joint that every stage knows', func
         ->and($joint->and->name)->toBe('Inlet g')
         ->and($joint->seam->stationMm)->toBeClose($plan->layout->runs[0]->run->lengthMm())
         ->and($joint->seam->lengthMm)->toBeClose(M_PI * 41.275)
-        ->and(array_column($plan->fit->steps, 'jointId'))->toContain($joint->id)
+        ->and(array_column($plan->fit->build->tasks, 'id'))->toContain("tack.$joint->id")
         ->and($plan->weld->sheets)->toHaveKey($joint->id)
         ->and($plan->step("tack.$joint->id"))->not->toBeNull()
         ->and($plan->step("weld.$joint->id"))->not->toBeNull();

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Fit\TightSeam;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
@@ -48,18 +47,6 @@ function sensorCautions(Plan $plan): array
         ),
     );
 }
-
-it('names seams that no cup reaches beside a neighbour, tightest first', function () {
-    // Tubes of 44.45 mm; 52 mm from axis to axis leave 7.55 mm, less than the 10 mm a small cup needs.
-    $seams = pairOfRuns(52)->fit->tight;
-    expect($seams)->not->toBe([])
-        ->and(array_map(static fn (TightSeam $seam): float => $seam->gapMm, $seams))->each->toBeLessThan(10.0)
-        ->and($seams[0]->gapMm)->toBeClose(7.55, 0, 0.4);
-});
-
-it('says nothing of seams with room for the cup', function () {
-    expect(pairOfRuns(60)->fit->tight)->toBe([]);
-});
 
 it('wants room for a sensor’s body and lead, off the tube', function () {
     // Rearward of the first run stands the second: turned that way the body meets it, turned away it does not.

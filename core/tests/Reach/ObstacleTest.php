@@ -61,7 +61,7 @@ it('says of a cup whether it keeps its gap, as walking over its skin does', func
         $seen[$isClear]++;
     }
     expect(min($seen))->toBeGreaterThan(20);
-})->with(['a tube' => 0, 'a plate' => 1, 'a wall' => 2]);
+})->with(['a tube' => 0, 'a plate' => 1, 'a ring' => 2, 'a wall' => 3]);
 
 it('finds a point of the cup itself that is in the way', function (int $kind) {
     $dice = Some::dice(50 + $kind);
@@ -78,7 +78,7 @@ it('finds a point of the cup itself that is in the way', function (int $kind) {
     }
     // Not always the deepest, but mostly one.
     expect($found)->toBeGreaterThan(20)->toBeGreaterThan(0.8 * $met)->toBeLessThanOrEqual($met);
-})->with([0, 1, 2]);
+})->with([0, 1, 2, 3]);
 
 it('measures the flat front of a cup, not a round one', function () {
     // Over a corner of 90 degrees, held midway: the rim is nearest [worked by hand: 10·sin 45° − 8·cos 45° = 1.414].

@@ -10,10 +10,12 @@ use UpsweptBead\Core\Exchange\ReachProblem;
 use UpsweptBead\Core\Exchange\ReachProblemReader;
 use UpsweptBead\Core\Geometry\Solid\Box;
 use UpsweptBead\Core\Geometry\Solid\Capsule;
+use UpsweptBead\Core\Geometry\Solid\Cylinder;
 use UpsweptBead\Core\Geometry\Solid\HalfSpace;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Reach\Obstacle\Bar;
 use UpsweptBead\Core\Reach\Obstacle\Block;
+use UpsweptBead\Core\Reach\Obstacle\Drum;
 use UpsweptBead\Core\Reach\Obstacle\Obstacle;
 use UpsweptBead\Core\Reach\Obstacle\Wall;
 
@@ -78,6 +80,7 @@ final class SomeReach
         return match ($kind) {
             0 => new Bar(new Capsule('bar', $at, $at->plus(self::vector($dice, 60.0)), Some::between($dice, 2.0, 20.0))),
             1 => new Block(new Box('block', $at, self::axes($dice), [Some::between($dice, 2.0, 20.0), Some::between($dice, 2.0, 30.0), Some::between($dice, 2.0, 40.0)])),
+            2 => new Drum(new Cylinder('drum', $at, $at->plus(self::vector($dice, 40.0)), Some::between($dice, 5.0, 40.0))),
             default => new Wall(new HalfSpace('wall', $at, self::vector($dice, 1.0)->unit())),
         };
     }

@@ -1051,24 +1051,95 @@ export interface FitPlan {
      */
     ordered: boolean;
     /**
+     * Whether it is worked out what a torch gets to.
+     */
+    reached: boolean;
+    /**
      * What is looked at in the trial fit; the last line is the caution.
      */
     trialFit: string[];
-    steps: FitStep[];
-    tight: {
+    tasks: FitTask[];
+    access: JointAccess[];
+    /**
+     * Seams that cannot be got round once others stand beside them, worst first.
+     */
+    closed: {
         joint: string;
-        other: string;
-        gap: Shown;
+        by: string[];
+        share: Shown;
     }[];
     nuts: Nut[];
 }
-export interface FitStep {
+/**
+ * One task of the build, in its turn; its id is that of the step at the bench.
+ */
+export interface FitTask {
+    id: string;
     order: number;
+    kind: 'fit' | 'trial' | 'full-tack' | 'weld' | 'refit';
+    phase: string;
+    phaseLabel: string;
     run: string;
-    joint: string;
+    joint: string | null;
     brings: string;
     to: string;
+    title: string;
     why: string;
+    /**
+     * What stands together once it is done: marks of pieces, letters of whole runs and collectors.
+     */
+    standing: string[];
+    needs: FitReason[];
+    /**
+     * Reasons that somebody moved it past.
+     */
+    broken: FitReason[];
+    moved: {
+        before: string;
+        why: string;
+    } | null;
+}
+/**
+ * A reason of the order: what comes first, why, and what goes wrong otherwise.
+ */
+export interface FitReason {
+    first: string;
+    why: string;
+    otherwise: string;
+}
+/**
+ * What can be got to of one joint: by itself on the bench, and with all runs in place.
+ */
+export interface JointAccess {
+    joint: string;
+    alone: CupFit;
+    together: CupFit;
+    /**
+     * What closes it later.
+     */
+    by: string[];
+    /**
+     * What to do where a torch does not get all round it in its turn.
+     */
+    advice: string;
+    root: {
+        share: Shown;
+        from: 'start' | 'end' | '';
+        distance: Shown;
+    };
+}
+/**
+ * How far round a seam a torch gets with the largest cup that does best; arcs as on the dial, of a seam with two ends in hundredths.
+ */
+export interface CupFit {
+    cup: number;
+    /**
+     * Whether it takes a long stick-out.
+     */
+    isLong: boolean;
+    isWhole: boolean;
+    share: Shown;
+    arcs: [number, number][];
 }
 /**
  * A nut of a flange, and how far a spanner swings on it.
@@ -1547,6 +1618,7 @@ export interface StuckRun {
  */
 export interface PlanFollowing {
     fit: FitPlan;
+    weld: WeldPlan;
     schedule: Schedule;
     notices: Notice[];
 }

@@ -276,8 +276,10 @@ export class JobDesk {
             withStubs,
         });
         // The order of building follows it; later plans of the same routes know it by themselves.
-        if (reply.ok && asked === this.document && !this.plan.fit.ordered && reply.data.plan.fit.ordered)
-            this.plan = { ...this.plan, ...reply.data.plan };
+        const { fit } = this.plan;
+        const told = reply.ok ? reply.data.plan.fit : fit;
+        const isNews = (told.ordered && !fit.ordered) || (told.reached && !fit.reached);
+        if (reply.ok && asked === this.document && isNews) this.plan = { ...this.plan, ...reply.data.plan };
         return reply;
     }
 

@@ -9,6 +9,7 @@ export function stageOf(path: string, document: JobDocument): Stage {
     const override = /^overrides\[(\d+)\]/.exec(path);
     if (override) {
         const [kind] = (document.overrides[Number(override[1])]?.figure ?? '').split('.');
+        if (kind === 'build') return 'fit';
         return kind === 'cut' || kind === 'merge' ? kind : 'weld';
     }
     if (
@@ -16,6 +17,7 @@ export function stageOf(path: string, document: JobDocument): Stage {
         /^runs\[\d+\]\.(start|end)\.(saddle|slant|plate)/.test(path)
     )
         return 'merge';
+    if (path.startsWith('build.')) return 'fit';
     if (/^runs\[\d+\]\.route/.test(path) || path.startsWith('set.routing')) return 'route';
     return 'survey';
 }

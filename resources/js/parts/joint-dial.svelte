@@ -1,24 +1,30 @@
 <script lang="ts">
     // A joint seen end-on, looking with the flow.
     import type { Joint, PlacedFitting, Sheet } from '@/lib/answers';
-    import { spot, strokes } from './dial';
+    import { arcPath, gapsOf, spot, strokes } from './dial';
 
     type Props = {
         joint: Joint;
         sheet?: Sheet | undefined;
         fittings?: PlacedFitting[];
         tacks?: 'trial' | 'full';
+        /** Where a torch gets to, in degrees; null where that is not known. */
+        reached?: [number, number][] | null;
         size?: number;
     };
-    let { joint, sheet, fittings = [], tacks = 'full', size = 300 }: Props = $props();
+    let { joint, sheet, fittings = [], tacks = 'full', reached = null, size = 300 }: Props = $props();
 
     const places = $derived((tacks === 'full' ? sheet?.tacks.full : sheet?.tacks.trial) ?? []);
     const near = $derived(fittings.filter((one) => Math.abs(one.station - joint.station) < 120));
+    const shut = $derived(reached === null ? [] : gapsOf(reached));
     const summary = $derived(
         `Joint ${joint.id} looking with the flow. Index mark ${joint.index.text} at the top. ` +
             (places.length > 0
                 ? `Tacks in order at ${places.map((deg) => `${Math.round(deg)}°`).join(', ')}.`
-                : 'It is not tacked.'),
+                : 'It is not tacked.') +
+            shut
+                .map(([from, to]) => ` No torch from ${Math.round(from)}° to ${Math.round(to % 360)}°.`)
+                .join(''),
     );
 </script>
 
@@ -26,6 +32,15 @@
     <circle cx="100" cy="100" r="70" fill="none" stroke="var(--tube)" stroke-width="12" />
     <circle cx="100" cy="100" r="76" fill="none" stroke="var(--strong)" stroke-width="0.8" />
     <circle cx="100" cy="100" r="64" fill="none" stroke="var(--strong)" stroke-width="0.8" />
+    {#each shut as [from, to] (from)}
+        <path
+            d={arcPath(from, to, 70)}
+            fill="none"
+            stroke="var(--stop)"
+            stroke-width="12"
+            stroke-dasharray="2.2 1.6"
+        />
+    {/each}
     {#each [0, 90, 180, 270] as degrees (degrees)}
         {@const inner = spot(degrees, 60)}
         {@const text = spot(degrees, 50)}

@@ -63,7 +63,7 @@ final readonly class PlanWriter
             'tuning' => (object) $figures->withReasons()->each($plan->survey->tuning),
             'jointCount' => count($plan->joints->joints),
             'cut' => $stages->cut($plan->cut),
-            'fit' => $stages->fit($plan->fit),
+            'fit' => (new FitWriter($figures))->fit($plan->fit),
             'weld' => $stages->weld($plan->weld),
             'schedule' => $stages->schedule($plan->schedule),
             'notices' => self::notices($plan->notices()),
@@ -77,10 +77,12 @@ final readonly class PlanWriter
      */
     public static function following(Plan $plan): array
     {
-        $stages = new StageWriter(new FigureWriter($plan->job->units));
+        $figures = new FigureWriter($plan->job->units);
+        $stages = new StageWriter($figures);
 
         return [
-            'fit' => $stages->fit($plan->fit),
+            'fit' => (new FitWriter($figures))->fit($plan->fit),
+            'weld' => $stages->weld($plan->weld),
             'schedule' => $stages->schedule($plan->schedule),
             'notices' => self::notices($plan->notices()),
         ];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Plan\Json;
 
-use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Cost\Estimate;
 use UpsweptBead\Core\Cut\Bar;
 use UpsweptBead\Core\Cut\BentDonor;
@@ -12,10 +11,6 @@ use UpsweptBead\Core\Cut\CutPlan;
 use UpsweptBead\Core\Cut\Nesting;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Cut\StockNeed;
-use UpsweptBead\Core\Fit\FitPlan;
-use UpsweptBead\Core\Fit\FitStep;
-use UpsweptBead\Core\Fit\TightSeam;
-use UpsweptBead\Core\Layout\NutReach;
 use UpsweptBead\Core\Schedule\Schedule;
 use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\Shop;
@@ -24,7 +19,7 @@ use UpsweptBead\Core\Weld\ArgonAccount;
 use UpsweptBead\Core\Weld\JointSheet;
 use UpsweptBead\Core\Weld\WeldPlan;
 
-/** Writes the stages behind the routes, each over the whole job: cut, fit, weld and purge, schedule. */
+/** Writes the stages behind the routes, each over the whole job: cut, weld and purge, schedule. */
 final readonly class StageWriter
 {
     public function __construct(private FigureWriter $figures) {}
@@ -60,34 +55,6 @@ final readonly class StageWriter
             'needed' => $need->needed,
             'onShelf' => $need->onShelf,
             'toBuy' => $need->toBuy(),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    public function fit(FitPlan $fit): array
-    {
-        return [
-            'letters' => $fit->letters,
-            'ordered' => $fit->insertion !== null,
-            'trialFit' => [...FitPlan::trialFit(), StepKind::TrialFit->caution()],
-            'steps' => array_map(static fn (FitStep $step): array => [
-                'order' => $step->order,
-                'run' => $step->run,
-                'joint' => $step->jointId,
-                'brings' => $step->brings,
-                'to' => $step->to,
-                'why' => $step->why,
-            ], $fit->steps),
-            'tight' => array_map(fn (TightSeam $seam): array => [
-                'joint' => $seam->joint,
-                'other' => $seam->other,
-                'gap' => $this->figures->length($seam->gapMm),
-            ], $fit->tight),
-            'nuts' => array_map(fn (NutReach $nut): array => [
-                'name' => $nut->nut,
-                'swing' => $this->figures->plain(Quantity::Angle, $nut->swingDeg),
-                'inTheWay' => $nut->inTheWay,
-            ], $fit->nuts),
         ];
     }
 

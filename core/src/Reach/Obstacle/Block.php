@@ -10,12 +10,6 @@ use UpsweptBead\Core\Reach\Barrel;
 /** A box turned any way: a flange plate, a bracket, a bar of the fixture. */
 final readonly class Block implements Obstacle
 {
-    /** Turns of the search for the nearest two points; it ends long before unless an edge nearly meets a rim. */
-    private const TURNS = 80;
-
-    /** A distance known this well (mm) is known. */
-    private const KNOWN = 0.005;
-
     /** Less than this (mm) is touching. */
     private const TOUCHING = 1e-9;
 
@@ -72,40 +66,7 @@ final readonly class Block implements Obstacle
             }
         }
 
-        return $this->keepsFrom($own, $middle, $gapMm);
-    }
-
-    /**
-     * Goes from a point of the barrel to the nearest of the box and back. The way between them is never shorter than
-     * the distance, and what parts the two along it never wider: once both are on the same side of the gap it is known.
-     * All in the box's own axes.
-     *
-     * @param  array{float, float, float}  $x  of the barrel
-     */
-    private function keepsFrom(Barrel $own, array $x, float $gapMm): bool
-    {
-        $way = INF;
-        for ($turn = 0; $turn < self::TURNS; $turn++) {
-            $y = $this->nearest($x);
-            [$nx, $ny, $nz] = [$x[0] - $y[0], $x[1] - $y[1], $x[2] - $y[2]];
-            $way = sqrt($nx * $nx + $ny * $ny + $nz * $nz);
-            if ($way < $gapMm || $way < self::TOUCHING) {
-                return false;
-            }
-            [$nx, $ny, $nz] = [$nx / $way, $ny / $way, $nz / $way];
-            $low = $own->lowest($nx, $ny, $nz);
-            $parted = $nx * ($low[0] - $y[0]) + $ny * ($low[1] - $y[1]) + $nz * ($low[2] - $y[2]);
-            if ($parted >= $gapMm) {
-                return true;
-            }
-            if ($way - $parted < self::KNOWN) {
-                break;
-            }
-            $back = $own->nearestTo(...$y);
-            $x = $this->square($low) < $this->square($back) ? $low : $back;
-        }
-
-        return $way >= $gapMm;
+        return Parting::keeps($this->nearest(...), $own, $middle, $gapMm);
     }
 
     /**
@@ -119,18 +80,6 @@ final readonly class Block implements Obstacle
         [$a, $b, $c] = $this->solid->halfMm;
 
         return [max(-$a, min($a, $x[0])), max(-$b, min($b, $x[1])), max(-$c, min($c, $x[2]))];
-    }
-
-    /**
-     * Of the distance of a place from the box, mm².
-     *
-     * @param  array{float, float, float}  $x
-     */
-    private function square(array $x): float
-    {
-        $y = $this->nearest($x);
-
-        return ($x[0] - $y[0]) ** 2 + ($x[1] - $y[1]) ** 2 + ($x[2] - $y[2]) ** 2;
     }
 
     /** @return array{float, float, float} a direction in the box's own axes */

@@ -54,8 +54,15 @@ final class RodReach
         $ry = $onT * $place->ty + $onB * $place->by + $onN * $place->ny;
         $rz = $onT * $place->tz + $onB * $place->bz + $onN * $place->nz;
         $apart = $rod->radiusMm + $rod->gapMm;
+        $half = $rod->lengthMm / 2;
+        $mid = $rod->startMm + $half;
         foreach ($this->obstacles as $k => $one) {
-            [$distance] = $one->solid()->along(
+            $solid = $one->solid();
+            $middle = $solid->distance($place->px + $mid * $rx, $place->py + $mid * $ry, $place->pz + $mid * $rz);
+            if ($middle >= $half + $apart) {
+                continue;
+            }
+            [$distance] = $middle < $apart ? [$middle] : $solid->along(
                 $place->px + $rod->startMm * $rx,
                 $place->py + $rod->startMm * $ry,
                 $place->pz + $rod->startMm * $rz,

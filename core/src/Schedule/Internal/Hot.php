@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Schedule\Internal;
 
-use UpsweptBead\Core\Schedule\Phase;
+use UpsweptBead\Core\Fit\Order\Phase;
 use UpsweptBead\Core\Schedule\Weld;
 
 /** Welded joints that nobody has measured yet, each with the moment, in s, from which it is cool enough. */
@@ -30,7 +30,7 @@ final class Hot
         foreach ($this->joints as $id => [$hot]) {
             $isBeside = $hot->joint->run === $weld->joint->run
                 && abs($hot->joint->seam->stationMm - $weld->joint->seam->stationMm) <= $apartMm;
-            if ($isBeside || self::isHandledBetween($hot->phase, $weld->phase)) {
+            if ($isBeside || self::isHandledBetween($hot, $weld)) {
                 $ids[] = $id;
             }
         }
@@ -38,9 +38,10 @@ final class Hot
         return $ids;
     }
 
-    private static function isHandledBetween(Phase $earlier, Phase $later): bool
+    private static function isHandledBetween(Weld $earlier, Weld $later): bool
     {
-        return $earlier !== $later && ($earlier->isBeforeTacking() || $later === Phase::Together);
+        return ! $earlier->isBeside($later)
+            && ($earlier->phase->isFollowedByHands() || $later->phase === Phase::Together);
     }
 
     /** @return list<string> */

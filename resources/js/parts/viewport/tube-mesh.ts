@@ -127,3 +127,16 @@ export function frameAt(run: TubeRun, stationMm: number): Frame | null {
         reference: across.toArray(),
     };
 }
+
+/** What of a run lies between two stations, as a run of its own; stations stay as they are. */
+export function stretchOf(run: TubeRun, fromMm: number, toMm: number): TubeRun {
+    const segments = run.segments.flatMap((one): Segment[] => {
+        const from = Math.max(one.from, fromMm);
+        const to = Math.min(one.from + one.length, toMm);
+        if (to - from < 0.01) return [];
+        const start = frameAt(run, from + 1e-4) ?? one.start;
+        const share = (to - from) / one.length;
+        return share > 0.999 ? [one] : [{ ...one, from, length: to - from, angle: one.angle * share, start }];
+    });
+    return { ...run, segments };
+}

@@ -27,7 +27,8 @@ import {
     meshTriangles,
     openingLine,
 } from './surroundings';
-import { frameAt } from './tube-mesh';
+import { seamModel } from './seam';
+import { frameAt, stretchOf } from './tube-mesh';
 
 export type { View };
 
@@ -42,11 +43,20 @@ export type Scenery = {
     collector: string | null;
     /** The run or collector that is looked at; null for everything. */
     near: string | null;
+    /** What stands there: marks of pieces, letters of whole runs and collectors; null for everything. */
+    standing: string[] | null;
+    /** The piece that has just been brought. */
+    fresh: string;
+    /** The seam that is looked at. */
+    seam: SeamShown | null;
     grip: Grip | null;
     withDatum: boolean;
     gridMm: number;
     meshUrl: (fingerprint: string) => string;
 };
+
+/** A joint of a run with where a torch gets to round it, in degrees. */
+export type SeamShown = { joint: string; reached: [number, number][] };
 
 /** How the picture is looked at, apart from what is in it. */
 export type Looks = {
@@ -108,6 +118,10 @@ export class TubeScene {
         this.#stage.clear();
         const { content } = this.#stage;
         const labels: Label[] = [];
+        if (scenery.standing) {
+            this.#build(scenery, scenery.standing, labels);
+            return;
+        }
         scenery.runs.forEach((plan, order) => {
             const isCurrent = plan.letter === scenery.current;
             const ghost = scenery.ghosts.find((one) => one.letter === plan.letter);
@@ -167,6 +181,64 @@ export class TubeScene {
         this.#labels.show(labels);
         this.#handles.offer(scenery.grip);
         this.#motion.spread(this.#looks.spread);
+    }
+
+    /** What of a build stands there so far, with the seam that is looked at. */
+    #build(scenery: Scenery, standing: string[], labels: Label[]): void {
+        const { content } = this.#stage;
+        const extent = new Box3();
+        scenery.runs.forEach((plan, order) => {
+            const run = plan.run;
+            if (!run) return;
+            for (const one of run.segments) extent.expandByPoint(new Vector3(...one.start.at));
+            extent.expandByPoint(new Vector3(...run.end.at));
+            const isWhole = standing.includes(plan.letter);
+            const pieces = plan.pieces.filter((one) => isWhole || standing.includes(one.mark));
+            if (pieces.length === 0) return;
+            for (const [from, to, isFresh] of stretches(pieces, scenery.fresh)) {
+                const part = {
+                    ...plan,
+                    joints: plan.joints.filter((one) => one.station > from && one.station < to),
+                    fittings: plan.fittings.filter(
+                        (one) => isWhole && one.station > from && one.station < to,
+                    ),
+                };
+                const piece = stretchOf(run, from, to);
+                const cuts = [...scenery.merge.branches, ...scenery.merge.slants].filter(
+                    (one) => one.letter === plan.letter && one.cut.length > 0 && isWhole,
+                );
+                const model = runModel(piece, part, order, null, isFresh ? 'current' : 'beside', cuts);
+                content.add(model);
+            }
+            const first = pieces[0];
+            if (first && first.from < 1)
+                content.add(endModel(plan.start, plan.tube?.od.value ?? 50, plan.letter, true, false));
+            if (scenery.runs.length > 1)
+                labels.push(
+                    letterLabel(
+                        plan,
+                        pieces.some((one) => one.mark === scenery.fresh),
+                    ),
+                );
+            if (scenery.seam) this.#addSeam(plan, run, scenery.seam);
+        });
+        for (const collector of scenery.merge.collectors) {
+            extent.expandByPoint(new Vector3(...collector.outlet.at));
+            if (standing.some((one) => one.startsWith(collector.letter))) {
+                content.add(collectorModel(collector, false));
+                labels.push({ text: collector.letter, at: new Vector3(...collector.outlet.at), look: 'run' });
+            }
+        }
+        this.#stage.extent = extent.expandByScalar(40);
+        content.add(floorGrid(this.#stage.extent, scenery.gridMm));
+        this.#labels.show(labels);
+        this.#handles.offer(null);
+    }
+
+    #addSeam(plan: RunPlan, run: TubeRun, seam: SeamShown): void {
+        const joint = plan.joints.find((one) => one.id === seam.joint);
+        const frame = joint && joint.round && joint.type !== 'bung' ? frameAt(run, joint.station) : null;
+        if (frame) this.#stage.content.add(seamModel(frame, (plan.tube?.od.value ?? 50) / 2, seam.reached));
     }
 
     /** Only what the looks change; the picture itself stays. */
@@ -237,6 +309,18 @@ export class TubeScene {
         this.on.onmeasure(from && to ? from.distanceTo(to) : null);
         this.#stage.draw();
     }
+}
+
+/** Pieces side by side as stretches of their run, the one that has just come by itself. */
+function stretches(pieces: RunPlan['pieces'], fresh: string): [number, number, boolean][] {
+    const found: [number, number, boolean][] = [];
+    for (const piece of pieces) {
+        const last = found.at(-1);
+        const isFresh = piece.mark === fresh;
+        if (last && !isFresh && !last[2] && Math.abs(last[1] - piece.from) < 0.01) last[1] = piece.to;
+        else found.push([piece.from, piece.to, isFresh]);
+    }
+    return found;
 }
 
 /** Round one run or collector, or round everything. */

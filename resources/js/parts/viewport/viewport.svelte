@@ -6,7 +6,7 @@
     import { theme } from '@/lib/theme.svelte';
     import type { Grip } from './handles';
     import LooksMenu from './looks-menu.svelte';
-    import type { Looks, TubeScene, View } from './tube-scene';
+    import type { Looks, SeamShown, TubeScene, View } from './tube-scene';
 
     type Props = {
         desk: JobDesk;
@@ -23,6 +23,10 @@
         oncollector?: (letter: string) => void;
         /** The run or collector that the view is turned to; null for everything. */
         near?: string | null;
+        /** What of a build stands there so far; null for everything. */
+        standing?: string[] | null;
+        fresh?: string;
+        seam?: SeamShown | null;
         /** A plane before which everything is taken away. */
         opening?: { at: Triple; normal: Triple } | null;
     };
@@ -37,6 +41,9 @@
         oncollector,
         opening = null,
         near = null,
+        standing = null,
+        fresh = '',
+        seam = null,
     }: Props = $props();
 
     const grid = $derived(
@@ -51,6 +58,9 @@
         merge: desk.plan.merge,
         collector,
         near,
+        standing,
+        fresh,
+        seam,
         grip,
         withDatum,
         gridMm: grid.mm,

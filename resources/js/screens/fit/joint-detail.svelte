@@ -2,16 +2,25 @@
     import { ToggleGroup } from 'bits-ui';
     import JointDial from '@/parts/joint-dial.svelte';
     import { isRun, type Member } from '@/lib/job-desk.svelte';
-    import type { Joint, Sheet } from '@/lib/answers';
+    import type { Joint, JointAccess, Sheet } from '@/lib/answers';
+    import { reachText } from './reach-text';
 
-    type Props = { member: Member; joint: Joint; sheet: Sheet | undefined };
-    let { member, joint, sheet }: Props = $props();
+    type Props = {
+        member: Member;
+        joint: Joint;
+        sheet: Sheet | undefined;
+        access: JointAccess | undefined;
+        /** Whether it is looked at with all runs in place. */
+        together: boolean;
+    };
+    let { member, joint, sheet, access, together }: Props = $props();
 
     let tacks = $state<'trial' | 'full'>('full');
     const fittings = $derived(isRun(member) ? member.fittings : []);
     const bung = $derived(fittings.find((one) => one.joint === joint.id));
     const piece = $derived(member.pieces.find((one) => one.mark === joint.and));
     const last = $derived(member.pieces.at(-1));
+    const fit = $derived(together ? access?.together : access?.alone);
 </script>
 
 {#snippet row(name: string, value: string, isFigure = true)}
@@ -46,7 +55,7 @@
     </div>
     {#if joint.round}
         <div class="flex justify-center">
-            <JointDial {joint} {sheet} {fittings} {tacks} size={290} />
+            <JointDial {joint} {sheet} {fittings} {tacks} reached={fit?.arcs ?? null} size={264} />
         </div>
         <p class="label text-center">
             looking with the flow, {joint.between} → {joint.and} · strokes: index mark, on the throat line before
@@ -55,6 +64,21 @@
         <p class="mt-1">
             {joint.between} to {joint.and}: a seam of <span class="figure">{joint.seam.text}</span> with two ends.
         </p>
+    {/if}
+    {#if access && fit}
+        <div class="border-line mt-2 border-y py-1.5" aria-label="Reach">
+            <p class="flex flex-wrap items-baseline gap-x-3">
+                <span class="figure text-lg font-medium {fit.isWhole ? '' : 'text-stop'}"
+                    >{fit.isWhole ? '✓ all round' : `△ ${fit.share.text}`}</span
+                >
+                <span
+                    >cup <span class="figure">#{fit.cup}</span>{fit.isLong ? ', tungsten far out' : ''},
+                    {together ? 'with the runs in place' : 'by itself on the bench'}</span
+                >
+            </p>
+            <p class="text-quiet text-sm">{reachText(access)}</p>
+            {#if access.advice}<p>△ {access.advice}</p>{/if}
+        </div>
     {/if}
     <dl class="mt-2 space-y-0.5">
         {@render row('Index mark', joint.index.text, false)}

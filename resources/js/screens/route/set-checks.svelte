@@ -110,10 +110,10 @@
                 >
             </p>
         {/if}
-        {#if desk.plan.fit.tight.length > 0}
+        {#if desk.plan.fit.closed.length > 0}
             <p class="mt-1">
-                <span class="label">Weld before they stand together</span>
-                {#each desk.plan.fit.tight.slice(0, 6) as seam (seam.joint + seam.other)}
+                <span class="label">No torch gets round these any more once the runs stand together</span>
+                {#each desk.plan.fit.closed.slice(0, 6) as seam (seam.joint)}
                     <button
                         type="button"
                         class="mr-3"
@@ -121,11 +121,12 @@
                         ><span class="figure underline decoration-dotted underline-offset-4"
                             >{seam.joint}</span
                         >
-                        <span class="text-quiet text-sm">{seam.gap.text} from {seam.other}</span></button
+                        <span class="text-quiet text-sm">{seam.share.text} beside {seam.by.join(', ')}</span
+                        ></button
                     >
                 {/each}
-                {#if desk.plan.fit.tight.length > 6}<span class="text-quiet text-sm"
-                        >and {desk.plan.fit.tight.length - 6} more</span
+                {#if desk.plan.fit.closed.length > 6}<span class="text-quiet text-sm"
+                        >and {desk.plan.fit.closed.length - 6} more</span
                     >{/if}
             </p>
         {/if}

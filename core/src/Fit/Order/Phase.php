@@ -2,22 +2,24 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Schedule;
+namespace UpsweptBead\Core\Fit\Order;
 
-/** When in the build a joint is welded; one phase after the other, for the whole job. */
+/** When in the build something is done; one phase after the other, for the whole job. */
 enum Phase: string
 {
     case Merge = 'merge';
     case Outlet = 'outlet';
     case Open = 'open';
+    case Trial = 'trial';
+    case Drilled = 'drilled';
     case Alone = 'alone';
     case Bench = 'bench';
     case Together = 'together';
 
-    /** Whether it is done before the runs are tacked: hands and rulers go everywhere in between. */
-    public function isBeforeTacking(): bool
+    /** Whether hands and rulers go everywhere once it is done, before the next is begun. */
+    public function isFollowedByHands(): bool
     {
-        return in_array($this, [self::Merge, self::Outlet, self::Open], true);
+        return in_array($this, [self::Merge, self::Outlet, self::Open, self::Drilled], true);
     }
 
     public function label(): string
@@ -26,6 +28,8 @@ enum Phase: string
             self::Merge => 'the collector, before any run goes on',
             self::Outlet => 'to the collector, before any run goes on',
             self::Open => 'while its piece is open',
+            self::Trial => 'tacked and tried',
+            self::Drilled => 'tried, and its piece still open',
             self::Alone => 'before the runs stand together',
             self::Bench => 'on the bench',
             self::Together => 'with the runs in place',

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Fit\Access;
+
+use UpsweptBead\Core\Branching\BuiltCollector;
+use UpsweptBead\Core\Branching\FlangePlan;
+use UpsweptBead\Core\Geometry\Clearance\Chords;
+use UpsweptBead\Core\Geometry\Frame;
+use UpsweptBead\Core\Geometry\Solid\Box;
+use UpsweptBead\Core\Geometry\Solid\Capsule;
+use UpsweptBead\Core\Geometry\Solid\Cylinder;
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\EndKind;
+use UpsweptBead\Core\Job\RunEnd;
+use UpsweptBead\Core\Layout\CollectorLegs;
+use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Reach\Obstacle\Bar;
+use UpsweptBead\Core\Reach\Obstacle\Block;
+use UpsweptBead\Core\Reach\Obstacle\Drum;
+use UpsweptBead\Core\Reach\Obstacle\Obstacle;
+
+/**
+ * What of a job stands in the way of a torch, by whose it is: every run with its flanges and rings, every collector with
+ * its tubes. A tube is a row of round-ended bars along its centreline, a plate a box, a ring a drum.
+ */
+final readonly class Solids
+{
+    /** A socket or the mouth of a collector reaches so many millimetres over the tube that stands in it; our own figure. */
+    private const SLEEVE_MM = 50.0;
+
+    /** The neck of a V-band ring between its seam and its lip (mm); our own figure. */
+    public const NECK_MM = 5.0;
+
+    /** @param  array<string, list<Obstacle>>  $all  by the letter of the run or collector */
+    private function __construct(public array $all) {}
+
+    public static function of(Layout $layout): self
+    {
+        $all = [];
+        foreach ($layout->runs as $routed) {
+            $all[$routed->spec->letter] = self::ofRun($routed, $layout);
+        }
+        $legs = CollectorLegs::of($layout->placement)->all;
+        foreach ($layout->placement->collectors->all as $one) {
+            $all[$one->build->letter] = self::ofCollector($one, $legs);
+        }
+
+        return new self($all);
+    }
+
+    /**
+     * All but what belongs to some.
+     *
+     * @param  list<string>  $letters
+     * @return array<string, list<Obstacle>>
+     */
+    public function without(array $letters): array
+    {
+        return array_diff_key($this->all, array_flip($letters));
+    }
+
+    /** @return list<Obstacle> */
+    private static function ofRun(RoutedRun $routed, Layout $layout): array
+    {
+        $letter = $routed->spec->letter;
+        $line = $routed->line;
+        $radiusMm = $routed->tube->odMm / 2;
+        $solids = self::bars($letter, $line->chords($routed->tube->odMm, 0.0, Chords::COARSE)->marks(), $radiusMm);
+        foreach ($layout->placement->flanges as $flange) {
+            $isStart = $flange->id === "$letter.start";
+            if ($isStart || $flange->id === "$letter.end") {
+                $solids[] = self::flange($letter, $flange, $isStart ? $line->start : $line->end, $isStart);
+            }
+        }
+        if ($routed->spec->end->kind === EndKind::Socket) {
+            $solids[] = self::sleeve($letter, $line->end, $radiusMm, $routed->spec->end);
+        }
+
+        return $solids;
+    }
+
+    /**
+     * @param  list<array{float, float, float, float}>  $marks  along a centreline
+     * @return list<Obstacle>
+     */
+    private static function bars(string $id, array $marks, float $radiusMm): array
+    {
+        $bars = [];
+        foreach (array_slice($marks, 1) as $i => [$x, $y, $z]) {
+            [$from, $to] = [new Vector($marks[$i][0], $marks[$i][1], $marks[$i][2]), new Vector($x, $y, $z)];
+            if ($from->distanceTo($to) > Chords::NOTHING) {
+                $bars[] = new Bar(new Capsule($id, $from, $to, $radiusMm));
+            }
+        }
+
+        return $bars;
+    }
+
+    /** A plate stands on the run's side of the port; of a ring the lip behind its neck. */
+    private static function flange(string $id, FlangePlan $flange, Frame $at, bool $isStart): Obstacle
+    {
+        $way = $isStart ? 1.0 : -1.0;
+        $thickMm = $flange->flange->thicknessMm;
+        [$left, $lower, $right, $upper] = $flange->flange->outline->box();
+        if ($flange->isBand()) {
+            $lip = $at->advanced(-$way * self::NECK_MM)->at;
+
+            return new Drum(new Cylinder($id, $lip, $at->advanced(-$way * $thickMm)->at, ($right - $left) / 2));
+        }
+        $across = $at->forward->cross($at->reference)->times(-1);
+        $middle = $at->advanced($way * $thickMm / 2)->at
+            ->plus($across->times(($left + $right) / 2))
+            ->plus($at->reference->times(($lower + $upper) / 2));
+
+        return new Block(new Box($id, $middle, [$across, $at->reference, $at->forward], [
+            ($right - $left) / 2, ($upper - $lower) / 2, $thickMm / 2,
+        ]));
+    }
+
+    private static function sleeve(string $id, Frame $mouth, float $radiusMm, RunEnd $end): Drum
+    {
+        $far = $mouth->advanced(self::SLEEVE_MM)->at;
+
+        return new Drum(new Cylinder($id, $mouth->at, $far, $radiusMm + $end->wall->mm));
+    }
+
+    /**
+     * @param  list<RoutedRun>  $legs  of all collectors, each named by its mark
+     * @return list<Obstacle>
+     */
+    private static function ofCollector(BuiltCollector $collector, array $legs): array
+    {
+        $letter = $collector->build->letter;
+        $solids = [];
+        foreach ($legs as $leg) {
+            if (! str_starts_with($leg->spec->letter, $letter)) {
+                continue;
+            }
+            $radiusMm = $leg->tube->odMm / 2;
+            $solids[] = new Drum(new Cylinder(
+                $letter,
+                $leg->line->start->at,
+                $leg->line->start->advanced($radiusMm)->at,
+                max($radiusMm, $collector->sizes->mouthOdMm / 2),
+            ));
+            // Round-ended bars begin so far inside that their ends do not stand out of the mouth.
+            $marks = $leg->line->chords($leg->tube->odMm, 0.0, Chords::COARSE)->marks();
+            $marks[0] = [...$leg->line->start->advanced($radiusMm)->at->toArray(), $radiusMm];
+            array_push($solids, ...self::bars($letter, $marks, $radiusMm));
+        }
+
+        return $solids;
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Fit\Order;
+
+use UpsweptBead\Core\Branching\BuiltCollector;
+use UpsweptBead\Core\Fit\Access\Access;
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointList;
+use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Reason\Overrides;
+use UpsweptBead\Core\Route\Insertion\Insertion;
+
+/** One order of building for the whole job, as reasons and people have it. */
+final readonly class BuildOrder
+{
+    /**
+     * @param  list<BuiltCollector>  $collectors
+     * @param  list<string>  $letters  of the runs, as they go in
+     */
+    public static function of(
+        JointList $joints,
+        array $collectors,
+        array $letters,
+        ?Insertion $insertion,
+        Access $access,
+        Overrides $overrides,
+    ): Sequence {
+        $graph = new Graph;
+        $making = new CollectorTasks($graph, $joints);
+        foreach ($collectors as $i => $collector) {
+            $making->add($collector, $i);
+        }
+        (new RunTasks($graph, $joints, $letters, $insertion))->add();
+        (new WeldTasks($graph, $joints, $letters, $access))->add();
+        foreach ($collectors as $collector) {
+            self::whole($graph, $collector, $joints);
+        }
+
+        return Sequence::of($graph, $overrides);
+    }
+
+    /** A collector is whole before a run goes into it or on behind it. */
+    private static function whole(Graph $graph, BuiltCollector $collector, JointList $joints): void
+    {
+        $welds = array_filter(
+            $joints->ofRun($collector->build->letter),
+            static fn (Joint $joint): bool => $joint->type->isWelded(),
+        );
+        $runs = [...$collector->spec->runs, ...$collector->build->into === null ? [] : [$collector->build->into]];
+        foreach ($runs as $letter) {
+            foreach ($joints->ofRun($letter) as $joint) {
+                $isInto = in_array($joint->type, [JointType::Slip, JointType::SlipFillet], true);
+                $isBehind = $letter === $collector->build->into && $joint->seam->stationMm <= 0.0;
+                foreach ($isInto || $isBehind ? $welds : [] as $weld) {
+                    $graph->before(
+                        "weld.$weld->id",
+                        "tack.$joint->id",
+                        'The collector is whole before any run goes on.',
+                        'Its inside seams are out of reach behind the runs.',
+                    );
+                }
+            }
+        }
+    }
+}

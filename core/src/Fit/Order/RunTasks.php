@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Fit\Order;
+
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointList;
+use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Route\Insertion\Insertion;
+use UpsweptBead\Core\Route\Insertion\Step;
+
+/** The tasks of putting the runs together: each tacked from its datum outwards and tried, then all tried together. */
+final readonly class RunTasks
+{
+    private const RANK = 2.0;
+
+    private const TOGETHER = 3.0;
+
+    private const FULL = 5.0;
+
+    private const REFIT = 7.0;
+
+    /** @param  list<string>  $letters  as they go in */
+    public function __construct(
+        private Graph $graph,
+        private JointList $joints,
+        private array $letters,
+        private ?Insertion $insertion,
+    ) {}
+
+    public function add(): void
+    {
+        foreach ($this->letters as $i => $letter) {
+            $this->run($letter, $i);
+        }
+        if (count($this->letters) > 1) {
+            $this->together();
+        }
+        foreach ($this->letters as $i => $letter) {
+            $this->fullTack($letter, $i);
+        }
+    }
+
+    private function run(string $letter, int $number): void
+    {
+        $joints = $this->fitted($letter);
+        $last = null;
+        foreach ($joints as $i => $joint) {
+            $why = $this->goingIn($letter, $i).$this->why($joint, $i, count($joints));
+            $task = self::fit($joint, $why, [self::RANK, $number, $i]);
+            $this->graph->add($task);
+            if ($last !== null) {
+                $this->graph->before(
+                    $last,
+                    $task->id,
+                    'Built outwards from the datum.',
+                    'An error is only seen at the far end, when every piece is cut to its line.',
+                );
+            } elseif ($number > 0) {
+                $this->graph->before(
+                    "trial.{$this->letters[$number - 1]}",
+                    $task->id,
+                    "Run {$this->letters[$number - 1]} goes in first.",
+                    "Run {$this->letters[$number - 1]} may not get past it any more.",
+                );
+            }
+            $last = $task->id;
+        }
+        $this->graph->add(new Task(
+            "trial.$letter", TaskKind::Trial, Phase::Trial, $letter, null, '', '', "Trial fit run $letter",
+            count($this->letters) > 1
+                ? 'In its place, past the runs that are there already.'
+                : 'On the vehicle, before anything is welded that could still be moved.',
+            [self::RANK, $number, count($joints)],
+        ));
+        if ($last !== null) {
+            $this->graph->before(
+                $last,
+                "trial.$letter",
+                'Tacked from end to end, it can still be hinged open.',
+                'It is tried without its end: what does not meet there shows only when it is welded.',
+            );
+        }
+    }
+
+    private function together(): void
+    {
+        $this->graph->add(new Task(
+            'trial.set', TaskKind::Trial, Phase::Trial, Task::ALL, null, '', '',
+            'Trial fit runs '.implode(', ', $this->letters).' together',
+            'All of them prove themselves together before any is finished.',
+            [self::TOGETHER],
+        ));
+        $this->graph->add(new Task(
+            'refit.set', TaskKind::Refit, Phase::Together, Task::ALL, null, '', '',
+            'Fit the runs together again',
+            'Each was welded by itself, and moved in welding: all are checked against their marks and tacked to flange and collector.',
+            [self::REFIT],
+        ));
+        foreach ($this->letters as $letter) {
+            $this->graph->before(
+                "trial.$letter",
+                'trial.set',
+                'All runs stand there.',
+                'One that is missing is the one that cannot stand beside the others.',
+            );
+            $this->graph->before(
+                "full.$letter",
+                'refit.set',
+                "Run $letter is tacked all round and welded by itself.",
+                'Between the others no torch gets round its seams.',
+            );
+        }
+    }
+
+    private function fullTack(string $letter, int $number): void
+    {
+        $isSet = count($this->letters) > 1;
+        $this->graph->add(new Task(
+            "full.$letter", TaskKind::FullTack, Phase::Trial, $letter, null, '', '', "Tack run $letter all round",
+            'Opposite pairs in turn, so that nothing is pulled; the last tacks on the side it should move towards.',
+            [self::FULL, $number],
+        ));
+        $this->graph->before(
+            $isSet ? 'trial.set' : "trial.$letter",
+            "full.$letter",
+            $isSet ? 'All runs were tried together.' : 'It was tried where it goes.',
+            $isSet
+                ? 'A finished run is scrapped because it cannot stand beside another.'
+                : 'What is tacked all round cannot be hinged open: it is cut apart again.',
+        );
+    }
+
+    /** @return list<Joint> as they are fitted; a flange is fitted once, its outside fillet is a second pass */
+    private function fitted(string $letter): array
+    {
+        $apart = [JointType::Bung, JointType::FlangeFillet, JointType::DonutSeam];
+
+        return array_values(array_filter(
+            $this->joints->ofRun($letter),
+            static fn (Joint $joint): bool => ! in_array($joint->type, $apart, true),
+        ));
+    }
+
+    /** @param  list<float>  $rank */
+    private static function fit(Joint $joint, string $why, array $rank): Task
+    {
+        // A tube slides into its collector; everything else is brought to what stands there already.
+        $slides = in_array($joint->type, [JointType::Slip, JointType::SlipFillet], true);
+        [$brings, $to] = $slides ? [$joint->between, $joint->and] : [$joint->and, $joint->between];
+
+        return new Task(
+            "tack.$joint->id", TaskKind::Fit, Phase::Trial, $joint->run, $joint, $brings->name, $to->name,
+            ($joint->type === JointType::Slip ? 'Slide ' : 'Tack ')."$brings->name to $to->name", $why, $rank,
+        );
+    }
+
+    private function why(Joint $joint, int $i, int $count): string
+    {
+        return match (true) {
+            $i === 0 && $joint->type === JointType::VBandButt => 'The datum: everything else is measured from it. '
+                .'The piece stays able to turn in the ring until the far end agrees.',
+            $joint->type === JointType::PieCut => 'Wedge by wedge, each turned half round from the way it lay in the stick; the angle is checked before the next goes on.',
+            $joint->type === JointType::Saddle => 'Ground until it seats without a gap and marked on the fitted branch; only then is the hole cut. Root and edge of the hole are dressed while a hand still gets there.',
+            $i === 0 => 'The datum: everything else is measured from it. Bevelled, faced and clean before it is fixed.',
+            $joint->type === JointType::Slip => 'Slides in to its depth mark and turns to its line; it is not welded.',
+            $joint->type === JointType::SlipFillet => 'Slides in to its depth mark; tacked there, it holds the run and its part together.',
+            $i === $count - 1 => 'The closing joint: the last piece was cut long and is trimmed to meet the part here.',
+            default => 'Built outwards from the datum, so that every error shows before the next piece is cut to its line.',
+        };
+    }
+
+    /** How the run gets past those that are there already; said once, at its first joint. */
+    private function goingIn(string $letter, int $i): string
+    {
+        if ($i > 0 || count($this->letters) < 2) {
+            return '';
+        }
+        foreach ($this->insertion->order ?? [] as $place => $step) {
+            if ($step->tube === $letter) {
+                return sprintf('Run %s goes in %s, %s. ', $letter, $this->place($place), self::how($step));
+            }
+        }
+
+        return '';
+    }
+
+    private function place(int $place): string
+    {
+        return match (true) {
+            $place === 0 => 'first',
+            $place === count($this->letters) - 1 => 'last',
+            default => 'after '.implode(', ', array_slice($this->letters, 0, $place)),
+        };
+    }
+
+    private static function how(Step $step): string
+    {
+        return $step->along->value.
+            ($step->tip === null ? '' : sprintf(', tipped by %.0f° on the way', $step->tip->deg));
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Fit\Order;
+
+/** What a task of the build is. */
+enum TaskKind: string
+{
+    /** Two parts are brought together and tacked. */
+    case Fit = 'fit';
+    case Trial = 'trial';
+    /** The joints of a run are tacked all round. */
+    case FullTack = 'full-tack';
+    case Weld = 'weld';
+    /** What was welded by itself is fitted together again. */
+    case Refit = 'refit';
+}

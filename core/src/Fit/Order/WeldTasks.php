@@ -1,0 +1,272 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Fit\Order;
+
+use UpsweptBead\Core\Fit\Access\Access;
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointList;
+use UpsweptBead\Core\Joint\JointType;
+
+/**
+ * When each seam of the runs is welded, common practice: the inside of a donut's piece before it is closed in; fittings
+ * once they were tried, while their piece is open; the butts on the bench, every other one so that neighbours cool, first
+ * those that no torch reaches later; at last what ties the runs to flanges and collectors, a flange inside before
+ * outside, hopping between ports.
+ */
+final readonly class WeldTasks
+{
+    private const INSIDE = 1.0;
+
+    private const DRILLED = 4.0;
+
+    private const ALONE = 6.0;
+
+    private const BENCH = 6.5;
+
+    private const AT_PARTS_RANK = 8.0;
+
+    /** What ties a run to a part, in the order it is done. */
+    private const AT_PARTS = [
+        JointType::VBandButt,
+        JointType::FlangeSeal,
+        JointType::FlangeFillet,
+        JointType::SlipFillet,
+        JointType::Saddle,
+    ];
+
+    /** @param  list<string>  $letters  as they go in */
+    public function __construct(
+        private Graph $graph,
+        private JointList $joints,
+        private array $letters,
+        private Access $access,
+    ) {}
+
+    public function add(): void
+    {
+        foreach ($this->letters as $number => $letter) {
+            $this->beforeClosing($letter, $number);
+            $this->butts($letter, $number);
+        }
+        $this->atParts();
+    }
+
+    /** The insides of donuts, and fittings on the side. */
+    private function beforeClosing(string $letter, int $number): void
+    {
+        foreach ($this->joints->ofRun($letter) as $i => $joint) {
+            if ($joint->type === JointType::DonutSeam) {
+                $this->weld($joint, Phase::Open, 'Before its piece is closed in.', [self::INSIDE, $number, $i]);
+                foreach ($this->beside($joint->between->name, $letter) as $butt) {
+                    $this->graph->before(
+                        "weld.$joint->id",
+                        "tack.$butt->id",
+                        'Both ends of the piece are still open.',
+                        'The seam inside is closed in unwelded; it opens from within.',
+                    );
+                }
+            }
+            if ($joint->type === JointType::Bung) {
+                $this->fitting($joint, $letter, [self::DRILLED, $number, $i]);
+            }
+        }
+    }
+
+    /** @param  list<float>  $rank */
+    private function fitting(Joint $joint, string $letter, array $rank): void
+    {
+        $piece = $joint->between->name;
+        $this->weld($joint, Phase::Drilled, "Tried with its sensor in place, and before $piece is closed in.", $rank);
+        $this->graph->before(
+            count($this->letters) > 1 ? 'trial.set' : "trial.$letter",
+            "weld.$joint->id",
+            'The room for its sensor, lead and spanner was tried.',
+            'The hole is drilled where the sensor does not go in, in a piece that fits.',
+        );
+        $this->graph->before(
+            "weld.$joint->id",
+            "full.$letter",
+            "$piece is loose and open at both ends: the root is reached, dressed and looked at.",
+            'Its root stays as it falls, and swarf stays in the tube.',
+        );
+    }
+
+    private function butts(string $letter, int $number): void
+    {
+        $butts = array_values(array_filter(
+            $this->joints->ofRun($letter),
+            static fn (Joint $joint): bool => $joint->type->isButt(),
+        ));
+        foreach (self::everyOther($butts) as $i => $joint) {
+            $by = $this->access->joints[$joint->id]->by ?? [];
+            $this->weld(
+                $joint,
+                $by === [] ? Phase::Bench : Phase::Alone,
+                match (true) {
+                    $by !== [] => 'Before '.self::named($by).' beside it: no torch gets all round it afterwards.',
+                    count($butts) > 2 => 'Every other joint, so that its neighbours can cool.',
+                    default => 'Welded on the bench, in reach all round.',
+                },
+                [$by === [] ? self::BENCH : self::ALONE, $number, $i],
+            );
+            $this->graph->before(
+                "full.$letter",
+                "weld.$joint->id",
+                'Tacked all round.',
+                'The first bead pulls the joint open on its other side.',
+            );
+            $lost = $this->lost($joint);
+            [$reason, $otherwise] = $by === []
+                ? ['On the bench it can be turned to where it is welded best.', 'It is welded overhead.']
+                : ["It is closed in later: $lost.", ucfirst("$lost; the rest stays open.")];
+            $this->graph->before("weld.$joint->id", 'refit.set', $reason, $otherwise);
+        }
+    }
+
+    private function atParts(): void
+    {
+        foreach (self::AT_PARTS as $turn => $type) {
+            $joints = [];
+            foreach ($this->letters as $letter) {
+                array_push($joints, ...array_filter(
+                    $this->joints->ofRun($letter),
+                    static fn (Joint $joint): bool => $joint->type === $type,
+                ));
+            }
+            foreach (self::hopping($joints) as $i => $joint) {
+                $this->weld(
+                    $joint,
+                    Phase::Together,
+                    self::why($type, count($this->letters) > 1),
+                    [self::AT_PARTS_RANK, $turn, $i],
+                );
+                $this->atPart($joint);
+            }
+        }
+    }
+
+    private function atPart(Joint $joint): void
+    {
+        $isSet = count($this->letters) > 1;
+        $this->graph->before(
+            $isSet ? 'refit.set' : "full.$joint->run",
+            "weld.$joint->id",
+            $isSet ? 'Every run stands in its place again.' : 'The run was proved from end to end.',
+            'It is tied before it is where it belongs, and cannot be moved.',
+        );
+        foreach ($this->joints->ofRun($joint->run) as $other) {
+            if ($other->type->isButt()) {
+                $this->graph->before(
+                    "weld.$other->id",
+                    "weld.$joint->id",
+                    'What shortens in welding has done so.',
+                    'Every butt pulls the run shorter between two ends that are fixed.',
+                );
+            }
+            if ($other->type === JointType::FlangeSeal && $joint->type === JointType::FlangeFillet) {
+                $isSame = ($other->seam->stationMm <= 0.0) === ($joint->seam->stationMm <= 0.0);
+                if ($isSame) {
+                    $this->graph->before(
+                        "weld.$other->id",
+                        "weld.$joint->id",
+                        'The inside seal comes before the outside: little heat, no colour through.',
+                        'The fillet’s heat burns the bare inside, and the seal is welded over scale.',
+                    );
+                }
+            }
+            $ties = in_array($joint->type, [JointType::SlipFillet, JointType::Saddle], true);
+            if ($ties && in_array($other->type, [JointType::FlangeFillet, JointType::VBandButt], true)) {
+                $this->graph->before(
+                    "weld.$other->id",
+                    "weld.$joint->id",
+                    'The flange is bolted down and welded first; the other end gives way meanwhile.',
+                    'Tied at both ends, the run pulls the flange out of flat.',
+                );
+            }
+        }
+    }
+
+    /** @param  list<float>  $rank */
+    private function weld(Joint $joint, Phase $phase, string $why, array $rank): void
+    {
+        $what = $joint->type === JointType::Bung ? "Drill, weld $joint->id" : "Weld $joint->id";
+        $this->graph->add(
+            new Task("weld.$joint->id", TaskKind::Weld, $phase, $joint->run, $joint, '', '', $what, $why, $rank),
+        );
+    }
+
+    /** @return list<Joint> that a piece meets others at */
+    private function beside(string $mark, string $letter): array
+    {
+        return array_values(array_filter(
+            $this->joints->ofRun($letter),
+            static fn (Joint $joint): bool => $joint->type !== JointType::DonutSeam
+                && in_array($mark, [$joint->between->name, $joint->and->name], true),
+        ));
+    }
+
+    private function lost(Joint $joint): string
+    {
+        $access = $this->access->joints[$joint->id] ?? null;
+
+        return sprintf(
+            'with %s in place a torch gets round %.0f %% of it',
+            self::named($access->by ?? []),
+            100 * ($access->together->share ?? 0.0),
+        );
+    }
+
+    /** @param  list<string>  $letters */
+    private static function named(array $letters): string
+    {
+        return (count($letters) === 1 ? 'run ' : 'runs ').implode(', ', $letters);
+    }
+
+    private static function why(JointType $type, bool $isSet): string
+    {
+        return match ($type) {
+            JointType::VBandButt => 'After the run has been proved on the vehicle; clamped to its mate so the ring stays round.',
+            JointType::FlangeSeal => 'The inside seal comes before the outside: little heat, no colour through.'
+                .($isSet ? ' From port to port like a bolt pattern, bolted to the fixture.' : ''),
+            JointType::SlipFillet => 'Last of all: the collector ties the runs to one another.',
+            JointType::Saddle => 'The branch is tacked into its own run first, its hole cut from it as fitted; the saddle is welded last.',
+            default => 'Last: it ties the run to its length.',
+        };
+    }
+
+    /**
+     * @param  list<Joint>  $joints  along one run
+     * @return list<Joint>
+     */
+    private static function everyOther(array $joints): array
+    {
+        $order = [];
+        foreach ([0, 1] as $offset) {
+            for ($i = $offset; $i < count($joints); $i += 2) {
+                $order[] = $joints[$i];
+            }
+        }
+
+        return $order;
+    }
+
+    /**
+     * One side, then the other, as bolts of a flange are drawn up.
+     *
+     * @param  list<Joint>  $joints
+     * @return list<Joint>
+     */
+    private static function hopping(array $joints): array
+    {
+        usort($joints, static fn (Joint $a, Joint $b): int => strnatcmp($a->id, $b->id));
+        $half = intdiv(count($joints) + 1, 2);
+        $order = [];
+        for ($i = 0; $i < $half; $i++) {
+            array_push($order, $joints[$i], ...array_slice($joints, $half + $i, $half + $i < count($joints) ? 1 : 0));
+        }
+
+        return $order;
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Plan\Json;
+
+use UpsweptBead\Core\Bench\StepKind;
+use UpsweptBead\Core\Fit\Access\CupFit;
+use UpsweptBead\Core\Fit\Access\JointAccess;
+use UpsweptBead\Core\Fit\FitPlan;
+use UpsweptBead\Core\Fit\Order\Before;
+use UpsweptBead\Core\Fit\Order\Phase;
+use UpsweptBead\Core\Fit\Order\Task;
+use UpsweptBead\Core\Layout\NutReach;
+use UpsweptBead\Core\Units\Quantity;
+
+/** Writes the order of building with its reasons, and what a torch, a look and a spanner get to. */
+final readonly class FitWriter
+{
+    public function __construct(private FigureWriter $figures) {}
+
+    /** @return array<string, mixed> */
+    public function fit(FitPlan $fit): array
+    {
+        return [
+            'letters' => $fit->letters,
+            'ordered' => $fit->insertion !== null,
+            'reached' => $fit->access !== null,
+            'trialFit' => [...FitPlan::trialFit(), StepKind::TrialFit->caution()],
+            'tasks' => array_map(
+                static fn (int $i, Task $task): array => self::task($i + 1, $task, $fit),
+                array_keys($fit->build->tasks),
+                $fit->build->tasks,
+            ),
+            'access' => array_map(
+                fn (JointAccess $one): array => $this->access($one, $fit),
+                array_values($fit->access->joints ?? []),
+            ),
+            'closed' => array_map(fn (JointAccess $one): array => [
+                'joint' => $one->joint,
+                'by' => $one->by,
+                'share' => $this->share($one->together->share),
+            ], $fit->closed()),
+            'nuts' => array_map(fn (NutReach $nut): array => [
+                'name' => $nut->nut,
+                'swing' => $this->figures->plain(Quantity::Angle, $nut->swingDeg),
+                'inTheWay' => $nut->inTheWay,
+            ], $fit->nuts),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function task(int $order, Task $task, FitPlan $fit): array
+    {
+        $build = $fit->build;
+        $moved = $build->moved[$task->id] ?? null;
+        $broken = array_values(array_filter(
+            $build->broken,
+            static fn (Before $one): bool => $one->then === $task->id,
+        ));
+
+        return [
+            'id' => $task->id,
+            'order' => $order,
+            'kind' => $task->kind->value,
+            'phase' => $task->phase->value,
+            'phaseLabel' => $task->phase->label(),
+            'run' => $task->run,
+            'joint' => $task->joint?->id,
+            'brings' => $task->brings,
+            'to' => $task->to,
+            'title' => $task->title,
+            'why' => $task->why,
+            'standing' => $fit->standing[$task->id] ?? [],
+            'needs' => array_map(self::before(...), $build->reasons[$task->id] ?? []),
+            'broken' => array_map(self::before(...), $broken),
+            'moved' => $moved === null ? null : ['before' => $moved->value, 'why' => $moved->why],
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function before(Before $one): array
+    {
+        return ['first' => $one->first, 'why' => $one->why, 'otherwise' => $one->otherwise];
+    }
+
+    /** @return array<string, mixed> */
+    private function access(JointAccess $one, FitPlan $fit): array
+    {
+        $task = $fit->build->find("weld.$one->joint");
+        $advice = $task?->joint === null ? '' : $one->advice($task->joint, $task->phase === Phase::Together);
+
+        return [
+            'joint' => $one->joint,
+            'alone' => $this->cup($one->alone),
+            'together' => $this->cup($one->together),
+            'by' => $one->by,
+            'advice' => $advice,
+            'root' => [
+                'share' => $this->share($one->root->share),
+                'from' => $one->root->from,
+                'distance' => $this->figures->length($one->root->distanceMm),
+            ],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function cup(CupFit $fit): array
+    {
+        return [
+            'cup' => $fit->cup,
+            'isLong' => $fit->isLong,
+            'isWhole' => $fit->isWhole(),
+            'share' => $this->share($fit->share),
+            'arcs' => array_map(
+                static fn (array $arc): array => [round($arc[0], 1), round($arc[1], 1)],
+                $fit->arcs,
+            ),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function share(float $share): array
+    {
+        return $this->figures->plain(Quantity::Percent, round(100 * $share));
+    }
+}

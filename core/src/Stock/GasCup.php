@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Stock;
+
+use UpsweptBead\Core\Reason\Source;
+
+/** A gas lens cup: its number is its bore in sixteenths of an inch; what it measures, and the gas it takes (CFH). */
+final readonly class GasCup
+{
+    /**
+     * @param  float  $stickOutMm  of the tungsten, as it is used
+     * @param  float  $longMm  of the tungsten where the cup does not fit otherwise, with more gas
+     */
+    public function __construct(
+        public int $number,
+        public float $boreMm,
+        public float $outsideMm,
+        public float $lengthMm,
+        public float $stickOutMm,
+        public float $longMm,
+        public float $leastCfh,
+        public float $mostCfh,
+        public Source $source,
+    ) {}
+}

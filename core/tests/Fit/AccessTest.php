@@ -26,7 +26,7 @@ use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
  *
  * @param  float  $apartMm  between their middles
  */
-function twoTubes(float $apartMm): Sketch
+function sideBySide(float $apartMm): Sketch
 {
     $run = static fn (string $letter, float $y): array => [
         'letter' => $letter,
@@ -51,7 +51,7 @@ function accessOf(Sketch $sketch): array
 }
 
 it('gets all round a butt that stands alone, with the cup the shop likes', function () {
-    $access = accessOf(twoTubes(600.0));
+    $access = accessOf(sideBySide(600.0));
     expect($access['AJ1']->alone->isWhole())->toBeTrue()
         ->and($access['AJ1']->alone->cup)->toBe(12)
         ->and($access['AJ1']->alone->isLong)->toBeFalse()
@@ -61,7 +61,7 @@ it('gets all round a butt that stands alone, with the cup the shop likes', funct
 
 // Worked by hand: the neighbour lies to one side, so what is lost lies there and is the same on both sides of it.
 it('loses the side on which a neighbour stands, and says whose it is', function () {
-    $access = accessOf(twoTubes(41.275 + 10.0));
+    $access = accessOf(sideBySide(41.275 + 10.0));
     $one = $access['AJ1'];
     // The index mark is up; y is to the left of someone looking along x, a quarter turn back from the mark.
     $closedDeg = [];
@@ -83,7 +83,7 @@ it('loses the side on which a neighbour stands, and says whose it is', function 
 it('loses the more, the nearer the neighbour stands', function () {
     $last = 1.0;
     foreach ([200.0, 60.0, 30.0, 10.0] as $gapMm) {
-        $share = accessOf(twoTubes(41.275 + $gapMm))['AJ1']->together->share;
+        $share = accessOf(sideBySide(41.275 + $gapMm))['AJ1']->together->share;
         expect($share)->toBeLessThanOrEqual($last + 0.01, "$gapMm mm apart");
         $last = $share;
     }
@@ -128,18 +128,18 @@ it('is worked out once for the same routes and joints', function () {
         }
     };
     $shop = Shop::bare()->withMemo($memo);
-    $sketch = twoTubes(60.0);
+    $sketch = sideBySide(60.0);
     expect(Access::known($sketch->layout, $sketch->joints, $shop))->toBeNull();
     $access = Access::of($sketch->layout, $sketch->joints, $shop);
     expect(Access::of($sketch->layout, $sketch->joints, $shop))->toEqual($access)
         ->and(Access::known($sketch->layout, $sketch->joints, $shop))->toEqual($access)
         ->and($memo->kept)->toBe(1);
-    $moved = twoTubes(61.0);
+    $moved = sideBySide(61.0);
     expect(Access::known($moved->layout, $moved->joints, $shop))->toBeNull();
 });
 
 it('sees a root through a straight bore, from the nearer end, and not round a bend', function () {
-    [$straight] = twoTubes(600.0)->layout->runs;
+    [$straight] = sideBySide(600.0)->layout->runs;
     $view = RootView::of($straight, 250.0);
     expect($view->share)->toBe(1.0)->and($view->from)->toBe('start')->and($view->distanceMm)->toBe(250.0)
         ->and(RootView::of($straight, 600.0)->from)->toBe('end');

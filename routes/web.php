@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\CutController;
+use App\Http\Controllers\FitController;
 use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\DesignController;
 use App\Http\Controllers\DraftController;
@@ -81,6 +82,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs/{job}/designs/compare', [DesignController::class, 'compare'])->can('view', 'job')->middleware('heavy');
     Route::post('/jobs/{job}/cuts/least', [CutController::class, 'least'])->can('view', 'job')->middleware('heavy');
     Route::post('/jobs/{job}/cuts/joint', [CutController::class, 'joint'])->can('view', 'job');
+    Route::post('/jobs/{job}/fit/measured', [FitController::class, 'measured'])->can('view', 'job');
     Route::post('/jobs/{job}/designs/take', [DesignController::class, 'take'])->can('update', 'job');
     Route::post('/jobs/{job}/insertion', [SearchController::class, 'insertion'])->can('view', 'job')->middleware('heavy');
     Route::get('/jobs/{job}/searches/{search}', [SearchController::class, 'show'])->can('view', 'job')->where('search', '[0-9]{1,18}');

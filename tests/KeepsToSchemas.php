@@ -27,6 +27,7 @@ trait KeepsToSchemas
         'POST jobs/{job}/designs/compare' => 'ComparisonTable',
         'POST jobs/{job}/cuts/least' => 'LessStock',
         'POST jobs/{job}/cuts/joint' => 'LessStock',
+        'POST jobs/{job}/fit/measured' => 'FitUp',
         'GET jobs/{job}/cutting' => 'Cutting',
         'POST jobs/{job}/cutting' => 'Cutting',
         'POST jobs/{job}/promises' => 'Cutting',

@@ -64,7 +64,15 @@ export function somePlan(): Plan {
         runs: [run('A'), run('B')],
         merge: { collectors: [collector], branches: [], slants: [], flanges: [] },
         notices: [],
-        fit: { ordered: false, trialFit: [], steps: [] },
+        fit: {
+            ordered: false,
+            reached: false,
+            trial: [],
+            trialCaution: '',
+            tasks: [],
+            access: [],
+            closed: [],
+        },
         weld: { sheets: [] },
         schedule: { slots: [] },
     } as unknown as Plan;

@@ -26,7 +26,7 @@ final readonly class BenchSteps
 
     private function __construct(private WorkPlan $work, Job $job, ShopRules $rules)
     {
-        $this->fitting = new FitSteps($work->cut, $work->joints, $work->weld, $job);
+        $this->fitting = new FitSteps($work->cut, $work->joints, $work->fit, $work->weld, $job);
         $this->welding = new WeldSteps($work->joints, $work->weld, $job, $rules);
         $this->collecting = new CollectorSteps($work->joints, $job->units);
     }

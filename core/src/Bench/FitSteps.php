@@ -23,6 +23,7 @@ final readonly class FitSteps
     public function __construct(
         private CutPlan $cut,
         private JointList $joints,
+        private FitPlan $fit,
         private WeldPlan $weld,
         private Job $job,
     ) {}
@@ -128,10 +129,11 @@ final readonly class FitSteps
     {
         $do = $isInSet
             ? [
-                'Past the runs that are there already, in its place: gasket in, flange drawn up.',
+                'Past the runs that are there already, in its place.',
+                ...$this->fit->trialOf($letter),
                 'Trim the closing end to its line.',
             ]
-            : [...FitPlan::trialFit(), 'Trim the closing end to its line. Then strip.'];
+            : [...$this->fit->trialOf(null), 'Trim the closing end to its line. Then strip.'];
 
         return new BenchStep("trial.$letter", StepKind::TrialFit, $letter, "Trial fit run $letter", $do, null, [
             new Measure('gap', 'Far-end gap', Quantity::Length, 0.0),
@@ -149,7 +151,7 @@ final readonly class FitSteps
             'Trial fit runs '.implode(', ', $letters).' together',
             [
                 'All of them prove themselves together before any is finished.',
-                ...FitPlan::trialFit(),
+                ...$this->fit->trialOf(null),
                 'Index marks across every joint, then cut loose and strip.',
             ],
             null,

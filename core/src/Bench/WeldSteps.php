@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Joint\Bung;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
@@ -140,9 +139,8 @@ final readonly class WeldSteps
                         $this->show(Quantity::Length, abs($placed->fromThroat->aroundMm)),
                     ),
                     sprintf(
-                        'Check the sensor’s body and lead clear everything, then pilot drill, step drill to %.0f mm, dress. '.
-                            'Sacrificial plug in the thread.',
-                        Bung::HOLE_MM,
+                        'Pilot drill, step drill to %g mm, dress. Sacrificial plug in the thread.',
+                        $placed->fitting->kind->holeMm(),
                     ),
                 ];
             }

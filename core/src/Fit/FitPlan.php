@@ -41,6 +41,7 @@ final readonly class FitPlan
      * @param  array<string, list<string>>  $standing  what stands together behind each task
      * @param  ?Access  $access  what can be got to; null where it is not known
      * @param  list<NutReach>  $nuts
+     * @param  list<TrialLine>  $trial  what is looked at in the trial fit
      * @param  ?Insertion  $insertion  null where it is not known, or there is nothing to get past
      * @param  list<Notice>  $notices
      */
@@ -51,6 +52,7 @@ final readonly class FitPlan
         public array $standing,
         public ?Access $access,
         public array $nuts,
+        public array $trial,
         public ?Insertion $insertion,
         public array $notices,
     ) {}
@@ -90,6 +92,7 @@ final readonly class FitPlan
             (new Standing(self::marks($cut)))->all($build->tasks),
             $access,
             $nuts,
+            TrialFit::of($job, $layout, $nuts, $joints->fittings, $shop->rules->value('clear.spanner_swing')),
             $insertion,
             [
                 ...NutReach::notices($nuts, $job, $shop->rules),
@@ -129,14 +132,12 @@ final readonly class FitPlan
         return $closed;
     }
 
-    /** @return list<string> what is looked at in the trial fit, on the vehicle or its model */
-    public static function trialFit(): array
+    /** @return list<string> what is looked at when one run is tried, or all of them together */
+    public function trialOf(?string $letter): array
     {
-        return [
-            'Gasket in, panels hung, plain nut on the V-band.',
-            'Steering through its whole range, not only to the stops; suspension through its travel.',
-            'Every flange bolt, clamp and sensor reached with the real tool.',
-        ];
+        $of = array_filter($this->trial, static fn (TrialLine $one): bool => $letter === null || $one->isOf($letter));
+
+        return array_values(array_map(static fn (TrialLine $one): string => $one->text, $of));
     }
 
     /** @return list<string> as they go in; those that no order gets in come last, where it is not known as in the survey */

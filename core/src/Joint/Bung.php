@@ -17,11 +17,6 @@ use UpsweptBead\Core\Units\Quantity;
 /** A threaded boss for a sensor on the side of a tube, and where it may sit. */
 final readonly class Bung
 {
-    /** Outside diameter of a bung for an M18 × 1.5 sensor and of its hole (mm), common practice. */
-    public const OD_MM = KeepAway::BUNG_OD_MM;
-
-    public const HOLE_MM = 18.0;
-
     /** Share of upright from which no side of a tube is its top. */
     private const UPRIGHT = 0.98;
 
@@ -32,11 +27,6 @@ final readonly class Bung
         private Job $job,
         private ShopRules $rules,
     ) {}
-
-    public static function wallMm(): float
-    {
-        return (self::OD_MM - self::HOLE_MM) / 2;
-    }
 
     /**
      * @param  list<Piece>  $pieces
@@ -66,7 +56,7 @@ final readonly class Bung
     {
         $notices = [];
         $station = $fitting->station->mm;
-        $clear = KeepAway::clearMm($this->routed->tube->wallMm);
+        $clear = KeepAway::clearMm($fitting->kind, $this->routed->tube->wallMm);
         foreach ([0.0, ...array_map(static fn (Piece $piece): float => $piece->span->toMm, $this->pieces)] as $joint) {
             $off = abs($station - $joint);
             if ($off < $clear) {

@@ -67,8 +67,13 @@ final readonly class RunJoints
                 $spec->letter,
                 JointType::Bung,
                 $this->tube($piece),
-                new Side($fitting->kind->label(), '304L', Bung::wallMm()),
-                Seam::round($fitting->station->mm, Bung::OD_MM, Bung::OD_MM, count($joints) + 1),
+                new Side($fitting->kind->label(), '304L', $fitting->kind->wallMm()),
+                Seam::round(
+                    $fitting->station->mm,
+                    $fitting->kind->odMm(),
+                    $fitting->kind->odMm(),
+                    count($joints) + 1,
+                ),
             );
         }
 

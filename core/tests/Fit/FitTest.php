@@ -180,6 +180,15 @@ it('drills for a bung before its weld, and for nothing else', function () {
         ->and($do['purge.AJ1'])->not->toContain('drill');
 });
 
+// An M18 × 1.5 sensor goes through a hole of 18 mm, common practice; a probe for a ⅛ NPT bung through one of 8.7 mm (11/32
+// in), from memory.
+it('drills each fitting its own hole', function (string $kind, string $hole) {
+    $document = JobWriter::toArray(Some::routedJob());
+    $document['runs'][0]['fittings'] = [['kind' => $kind, 'station' => '14 in', 'fromTop' => 20]];
+    $plan = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    expect(implode(' ', $plan->step('purge.AB1')->do ?? []))->toContain("step drill to $hole mm");
+})->with([['oxygen-sensor-bung', '18'], ['temperature-probe', '8.7']]);
+
 it('lets the first piece turn in its ring, and bevels and faces it at a flange', function () {
     $why = static function (string $kind): string {
         $document = JobWriter::toArray(Some::routedJob());

@@ -160,6 +160,7 @@ export interface Answers {
     RoutesRead: RoutesRead;
     ByHand: ByHand;
     GoesIn: GoesIn;
+    FitUp: FitUp;
     LessStock: LessStock;
     StoresScreen: StoresScreen;
     StoreEntries: StoreEntries;
@@ -1055,9 +1056,13 @@ export interface FitPlan {
      */
     reached: boolean;
     /**
-     * What is looked at in the trial fit; the last line is the caution.
+     * What is looked at in the trial fit, and on which runs; none for all.
      */
-    trialFit: string[];
+    trial: {
+        text: string;
+        runs: string[];
+    }[];
+    trialCaution: string;
     tasks: FitTask[];
     access: JointAccess[];
     /**
@@ -1621,6 +1626,15 @@ export interface PlanFollowing {
     weld: WeldPlan;
     schedule: Schedule;
     notices: Notice[];
+}
+/**
+ * A joint as it was measured: what to do, and where tacks pull it to its place (degrees on the dial).
+ */
+export interface FitUp {
+    verdict: 'weld' | 'with-wire' | 'with-note' | 'refit';
+    label: string;
+    lines: string[];
+    tacks: number[];
 }
 /**
  * Cuts that take less, and the job with them; null where none were found.

@@ -10,9 +10,19 @@
         tacks?: 'trial' | 'full';
         /** Where a torch gets to, in degrees; null where that is not known. */
         reached?: [number, number][] | null;
+        /** Tacks that pull it to its place. */
+        pulling?: number[];
         size?: number;
     };
-    let { joint, sheet, fittings = [], tacks = 'full', reached = null, size = 300 }: Props = $props();
+    let {
+        joint,
+        sheet,
+        fittings = [],
+        tacks = 'full',
+        reached = null,
+        pulling = [],
+        size = 300,
+    }: Props = $props();
 
     const places = $derived((tacks === 'full' ? sheet?.tacks.full : sheet?.tacks.trial) ?? []);
     const near = $derived(fittings.filter((one) => Math.abs(one.station - joint.station) < 120));
@@ -116,6 +126,10 @@
             stroke="var(--ink)"
             transform="rotate(45 {place.x} {place.y})"
         />
+    {/each}
+    {#each pulling as degrees (degrees)}
+        {@const [tip, left, right] = [spot(degrees, 60), spot(degrees - 7, 44), spot(degrees + 7, 44)]}
+        <polygon points="{tip.x},{tip.y} {left.x},{left.y} {right.x},{right.y}" fill="var(--stop)" />
     {/each}
     {#each places as degrees, i (degrees)}
         {@const place = spot(degrees, 70)}

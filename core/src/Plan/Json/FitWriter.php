@@ -11,6 +11,7 @@ use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Fit\Order\Before;
 use UpsweptBead\Core\Fit\Order\Phase;
 use UpsweptBead\Core\Fit\Order\Task;
+use UpsweptBead\Core\Fit\TrialLine;
 use UpsweptBead\Core\Layout\NutReach;
 use UpsweptBead\Core\Units\Quantity;
 
@@ -26,7 +27,11 @@ final readonly class FitWriter
             'letters' => $fit->letters,
             'ordered' => $fit->insertion !== null,
             'reached' => $fit->access !== null,
-            'trialFit' => [...FitPlan::trialFit(), StepKind::TrialFit->caution()],
+            'trial' => array_map(
+                static fn (TrialLine $one): array => ['text' => $one->text, 'runs' => $one->runs],
+                $fit->trial,
+            ),
+            'trialCaution' => StepKind::TrialFit->caution(),
             'tasks' => array_map(
                 static fn (int $i, Task $task): array => self::task($i + 1, $task, $fit),
                 array_keys($fit->build->tasks),

@@ -24,6 +24,13 @@
     const mark = (task: FitTask) =>
         ({ fit: '⌐', trial: '◇', 'full-tack': '⁘', weld: '⌇', refit: '◇' })[task.kind];
     const opens = (task: FitTask, i: number) => tasks[i - 1]?.phase !== task.phase;
+    /** Whose several tasks begin here, where there is more than one it could be. */
+    const whose = (task: FitTask, i: number) => {
+        const isFirst = opens(task, i) || tasks[i - 1]?.run !== task.run;
+        if (!isFirst || task.run === 'set' || tasks[i + 1]?.run !== task.run || several < 2) return '';
+        return `${desk.plan.runs.some((run) => run.letter === task.run) ? 'Run' : 'Collector'} ${task.run}`;
+    };
+    const several = $derived(new Set(desk.plan.fit.tasks.map((task) => task.run)).size);
     const say = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
     let list: HTMLOListElement | undefined = $state();
@@ -74,6 +81,7 @@
                 ondrop={() => drop(task)}
             >
                 {#if opens(task, i)}<h3 class="label text-ink px-1 pt-2">{say(task.phaseLabel)}</h3>{/if}
+                {#if whose(task, i)}<h4 class="label px-1 pt-1">{whose(task, i)}</h4>{/if}
                 <button
                     type="button"
                     class="grid min-h-[var(--tap)] w-full grid-cols-[2rem_1.2rem_1fr_auto] items-baseline gap-1.5 px-1 py-1 text-left"

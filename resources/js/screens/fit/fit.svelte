@@ -9,11 +9,14 @@
     import Nowhere from '../job/nowhere.svelte';
     import BuildOrder from './build-order.svelte';
     import JointDetail from './joint-detail.svelte';
+    import Measured from './measured.svelte';
     import TrialFit from './trial-fit.svelte';
 
     let { desk, onstage }: StageProps = $props();
 
     let picked = $state('');
+    /** Of which joint tacks are wanted that pull it to its place, and where. */
+    let pulled = $state.raw<[string, number[]]>(['', []]);
     const order = new OrderOfRuns();
     const fit = $derived(desk.plan.fit);
     const tasks = $derived(fit.tasks.filter((task) => task.run === 'set' || desk.isShown(task.run)));
@@ -36,6 +39,7 @@
     );
     const sheet = $derived(desk.plan.weld.sheets.find((one) => one.joint === joint?.id));
     const access = $derived(fit.access.find((one) => one.joint === joint?.id));
+    const pulling = $derived(pulled[0] === joint?.id ? pulled[1] : []);
     const together = $derived(task?.phase === 'together');
     const numbers = $derived(new Map(fit.tasks.map((one) => [one.id, one.order])));
     const seam = $derived(
@@ -80,7 +84,12 @@
         </div>
         <div class="min-h-0 min-w-0 space-y-2 overflow-y-auto max-xl:lg:col-span-2">
             {#if joint}
-                <JointDetail {member} {joint} {sheet} {access} {together} />
+                <JointDetail {member} {joint} {sheet} {access} {together} {pulling} />
+                {#if joint.welded}<Measured
+                        {desk}
+                        {joint}
+                        ontacks={(degrees) => (pulled = [joint.id, degrees])}
+                    />{/if}
             {:else}
                 <TrialFit {desk} {task} />
             {/if}

@@ -10,10 +10,12 @@
         joint: Joint;
         sheet: Sheet | undefined;
         access: JointAccess | undefined;
+        /** Where tacks pull it to its place, in degrees. */
+        pulling: number[];
         /** Whether it is looked at with all runs in place. */
         together: boolean;
     };
-    let { member, joint, sheet, access, together }: Props = $props();
+    let { member, joint, sheet, access, pulling, together }: Props = $props();
 
     let tacks = $state<'trial' | 'full'>('full');
     const fittings = $derived(isRun(member) ? member.fittings : []);
@@ -55,7 +57,7 @@
     </div>
     {#if joint.round}
         <div class="flex justify-center">
-            <JointDial {joint} {sheet} {fittings} {tacks} reached={fit?.arcs ?? null} size={264} />
+            <JointDial {joint} {sheet} {fittings} {tacks} reached={fit?.arcs ?? null} {pulling} size={264} />
         </div>
         <p class="label text-center">
             looking with the flow, {joint.between} → {joint.and} · strokes: index mark, on the throat line before

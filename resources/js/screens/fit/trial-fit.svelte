@@ -6,7 +6,11 @@
     type Props = { desk: JobDesk; task: FitTask };
     let { desk, task }: Props = $props();
 
-    const lines = $derived(desk.plan.fit.trialFit.slice(0, -1));
+    const lines = $derived(
+        desk.plan.fit.trial.filter(
+            (line) => task.run === 'set' || line.runs.length === 0 || line.runs.includes(task.run),
+        ),
+    );
 </script>
 
 <section class="sheet p-3" aria-label={task.title}>
@@ -14,8 +18,8 @@
     <p class="text-quiet">{task.why}</p>
     {#if task.kind === 'trial'}
         <ul class="divide-line mt-2 divide-y">
-            {#each lines as line (line)}<li class="py-1">□ {line}</li>{/each}
+            {#each lines as line (line.text)}<li class="py-1">□ {line.text}</li>{/each}
         </ul>
-        <p class="mt-2 text-sm">△ {desk.plan.fit.trialFit.at(-1)}</p>
+        <p class="mt-2 text-sm">△ {desk.plan.fit.trialCaution}</p>
     {/if}
 </section>

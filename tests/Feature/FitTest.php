@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+it('says what is done with a joint as it was measured', function () {
+    $this->signIn();
+    $job = $this->downpipe();
+    $ask = ['document' => $this->document($job), 'joint' => 'AJ2', 'gap' => '.5 mm', 'mismatch' => '', 'off' => '', 'towards' => ''];
+    $this->postJson("/jobs/$job->id/fit/measured", $ask)->assertOk()
+        ->assertJsonPath('verdict', 'with-wire')
+        ->assertJsonPath('tacks', []);
+    $this->postJson("/jobs/$job->id/fit/measured", [...$ask, 'off' => '1 mm', 'towards' => '-90'])->assertOk()
+        ->assertJsonPath('tacks', [270]);
+});
+
+it('says at its field what it cannot read, and of what joint there is none', function (string $field, string $value, string $said) {
+    $this->signIn();
+    $job = $this->downpipe();
+    $ask = ['document' => $this->document($job), 'joint' => 'AJ2', 'gap' => '', 'mismatch' => '', 'off' => '', 'towards' => ''];
+    $this->postJson("/jobs/$job->id/fit/measured", [...$ask, $field => $value])->assertUnprocessable()
+        ->assertJsonPath("errors.$field.0", fn (string $text): bool => str_contains($text, $said));
+})->with([
+    ['joint', 'ZJ9', 'no such joint'],
+    ['gap', 'wide', '"wide"'],
+    ['mismatch', '-1 mm', '0 or more'],
+    ['towards', 'left', '"left"'],
+]);
+
+it('keeps the place a task was given, and says in the plan which reason that breaks', function () {
+    $this->signIn();
+    $job = $this->downpipe();
+    $document = $this->document($job);
+    $document['overrides'] = [['figure' => 'build.weld.AJ2', 'value' => 'trial.A', 'why' => 'It is known to fit.']];
+    $saved = $this->putJson("/jobs/$job->id/draft", ['version' => 1, 'document' => $document])->assertOk()->json();
+    $tasks = array_column($saved['plan']['fit']['tasks'], null, 'id');
+    expect($tasks['weld.AJ2']['order'])->toBeLessThan($tasks['trial.A']['order'])
+        ->and($tasks['weld.AJ2']['moved'])->toBe(['before' => 'trial.A', 'why' => 'It is known to fit.'])
+        ->and($tasks['weld.AJ2']['broken'][0]['first'])->toBe('full.A')
+        ->and(array_column($saved['plan']['notices'], 'path'))->toContain('build.weld.AJ2');
+});
+
+it('works out what a torch gets to only when it is asked for', function () {
+    $this->signIn();
+    $job = $this->downpipe();
+    $told = $this->postJson("/jobs/$job->id/insertion", ['document' => $this->document($job)])->assertOk()->json('plan.fit');
+    expect($told['reached'])->toBeTrue()
+        ->and(array_column($told['access'], 'joint'))->toContain('AJ2')
+        ->and($told['access'][0]['alone']['isWhole'])->toBeTrue();
+});

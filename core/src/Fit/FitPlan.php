@@ -10,6 +10,7 @@ use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Fit\Access\Access;
 use UpsweptBead\Core\Fit\Access\CupFit;
 use UpsweptBead\Core\Fit\Access\JointAccess;
+use UpsweptBead\Core\Fit\Growth\GrowthPlan;
 use UpsweptBead\Core\Fit\Order\Before;
 use UpsweptBead\Core\Fit\Order\BuildOrder;
 use UpsweptBead\Core\Fit\Order\Phase;
@@ -53,6 +54,7 @@ final readonly class FitPlan
         public ?Access $access,
         public array $nuts,
         public array $trial,
+        public GrowthPlan $growth,
         public ?Insertion $insertion,
         public array $notices,
     ) {}
@@ -83,6 +85,7 @@ final readonly class FitPlan
             $access ?? Access::none(),
             $job->overrides,
         );
+        $growth = GrowthPlan::of($job, $layout, $shop);
         $nuts = NutReach::of($job, $layout->runs, Surroundings::goingIn($job, $shop), $shop->rules);
 
         return new self(
@@ -93,11 +96,13 @@ final readonly class FitPlan
             $access,
             $nuts,
             TrialFit::of($job, $layout, $nuts, $joints->fittings, $shop->rules->value('clear.spanner_swing')),
+            $growth,
             $insertion,
             [
                 ...NutReach::notices($nuts, $job, $shop->rules),
                 ...self::stuck($job, $insertion),
                 ...self::broken($build),
+                ...$growth->notices($job, $shop),
             ],
         );
     }

@@ -96,6 +96,7 @@ final readonly class Plan
                 yield from [$piece->allowances->trim, $piece->allowances->shrink, $piece->allowances->slip];
             }
         }
+        yield $this->fit->growth->temperature;
         foreach ($this->weld->sheets as $sheet) {
             yield from $sheet->choices;
             yield from $sheet->settings;

@@ -19,12 +19,14 @@ final readonly class Catalogue
      * @param  array<string, Metal>  $metals
      * @param  list<FillerRow>  $fillers
      * @param  list<GasCup>  $cups  smallest first
+     * @param  array<string, Expansion>  $expansions  by metal
      */
     private function __construct(
         public array $tubes,
         public array $metals,
         private array $fillers,
         public array $cups,
+        private array $expansions,
         private BendTable $bends,
         private BendTable $donuts,
     ) {}
@@ -55,7 +57,15 @@ final readonly class Catalogue
 
         $donuts = BendTable::of(Table::rows("$folder/donuts.csv"));
 
-        return new self($tubes, self::metals($folder), self::fillers($folder), self::cups($folder), $bends, $donuts);
+        return new self(
+            $tubes,
+            self::metals($folder),
+            self::fillers($folder),
+            self::cups($folder),
+            self::expansions($folder),
+            $bends,
+            $donuts,
+        );
     }
 
     /** The wire that the table names for two base metals, whichever comes first; null if the pair is not in it. */
@@ -116,6 +126,27 @@ final readonly class Catalogue
             (float) $row['most_cfh'],
             Table::source($row),
         ), Table::rows("$folder/cups.csv"));
+    }
+
+    /** @return array<string, Expansion> by metal */
+    private static function expansions(string $folder): array
+    {
+        $expansions = [];
+        foreach (Table::rows("$folder/expansion.csv") as $row) {
+            $mean = [];
+            foreach (Expansion::TEMPERATURES_C as $temperatureC) {
+                $mean[$temperatureC] = (float) $row["at_$temperatureC"];
+            }
+            $expansions[$row['metal']] = new Expansion($mean, Table::source($row));
+        }
+
+        return $expansions;
+    }
+
+    /** How a metal grows; 304L, the usual one, stands in for one that no table knows. */
+    public function expansion(string $metal): Expansion
+    {
+        return $this->expansions[$metal] ?? $this->expansions['304L'];
     }
 
     /** The cup whose number is nearest to one. */

@@ -1073,6 +1073,7 @@ export interface FitPlan {
         by: string[];
         share: Shown;
     }[];
+    growth: Growth;
     nuts: Nut[];
 }
 /**
@@ -1145,6 +1146,31 @@ export interface CupFit {
     isWhole: boolean;
     share: Shown;
     arcs: [number, number][];
+}
+/**
+ * What grows between two fixed places when it is hot, most first; what hangs on the start of each run.
+ */
+export interface Growth {
+    temperature: Figure;
+    loops: {
+        name: string;
+        runs: string[];
+        growth: Shown;
+        /**
+         * What gives way; empty where nothing does.
+         */
+        taken: string;
+        advice: string;
+    }[];
+    weights: {
+        run: string;
+        mass: Shown;
+        arm: Shown;
+        /**
+         * About the start of the run, in N·m.
+         */
+        moment: number;
+    }[];
 }
 /**
  * A nut of a flange, and how far a spanner swings on it.

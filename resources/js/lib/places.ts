@@ -9,7 +9,7 @@ export function stageOf(path: string, document: JobDocument): Stage {
     const override = /^overrides\[(\d+)\]/.exec(path);
     if (override) {
         const [kind] = (document.overrides[Number(override[1])]?.figure ?? '').split('.');
-        if (kind === 'build') return 'fit';
+        if (kind === 'build' || kind === 'growth') return 'fit';
         return kind === 'cut' || kind === 'merge' ? kind : 'weld';
     }
     if (

@@ -108,7 +108,7 @@ final readonly class RunTasks
             $this->graph->before(
                 "full.$letter",
                 'refit.set',
-                "Run $letter is tacked all round and welded by itself.",
+                'Each run is tacked all round and welded by itself.',
                 'Between the others no torch gets round its seams.',
             );
         }

@@ -8,6 +8,9 @@ use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Fit\Access\CupFit;
 use UpsweptBead\Core\Fit\Access\JointAccess;
 use UpsweptBead\Core\Fit\FitPlan;
+use UpsweptBead\Core\Fit\Growth\GrowthPlan;
+use UpsweptBead\Core\Fit\Growth\Loop;
+use UpsweptBead\Core\Fit\Growth\Weight;
 use UpsweptBead\Core\Fit\Order\Before;
 use UpsweptBead\Core\Fit\Order\Phase;
 use UpsweptBead\Core\Fit\Order\Task;
@@ -46,11 +49,33 @@ final readonly class FitWriter
                 'by' => $one->by,
                 'share' => $this->share($one->together->share),
             ], $fit->closed()),
+            'growth' => $this->growth($fit->growth),
             'nuts' => array_map(fn (NutReach $nut): array => [
                 'name' => $nut->nut,
                 'swing' => $this->figures->plain(Quantity::Angle, $nut->swingDeg),
                 'inTheWay' => $nut->inTheWay,
             ], $fit->nuts),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function growth(GrowthPlan $growth): array
+    {
+        return [
+            'temperature' => $this->figures->figure($growth->temperature),
+            'loops' => array_map(fn (Loop $one): array => [
+                'name' => $one->name,
+                'runs' => $one->runs,
+                'growth' => $this->figures->length($one->growthMm),
+                'taken' => $one->taken,
+                'advice' => $one->advice,
+            ], $growth->loops),
+            'weights' => array_map(fn (Weight $one): array => [
+                'run' => $one->run,
+                'mass' => $this->figures->plain(Quantity::Mass, $one->massKg),
+                'arm' => $this->figures->length($one->armMm),
+                'moment' => round($one->momentNm(), 1),
+            ], $growth->weights),
         ];
     }
 

@@ -8,6 +8,7 @@
     import type { StageProps } from '../job/stages';
     import Nowhere from '../job/nowhere.svelte';
     import BuildOrder from './build-order.svelte';
+    import Growth from './growth.svelte';
     import JointDetail from './joint-detail.svelte';
     import Measured from './measured.svelte';
     import TrialFit from './trial-fit.svelte';
@@ -100,6 +101,7 @@
             {/if}
         </div>
     </div>
+    <Growth {desk} />
     {#if desk.plan.runs.length > 1 && desk.plan.runs.every((one) => one.run)}
         <InsertionOrder {desk} />
     {/if}

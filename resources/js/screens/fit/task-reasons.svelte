@@ -2,7 +2,7 @@
     // Why a task has its turn, what goes wrong otherwise, and a way to give it another.
     import Button from '@/kit/button.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { FitTask } from '@/lib/answers';
+    import type { FitReason, FitTask } from '@/lib/answers';
 
     type Props = { desk: JobDesk; task: FitTask; onchoose: (task: FitTask) => void };
     let { desk, task, onchoose }: Props = $props();
@@ -12,19 +12,35 @@
     const find = (id: string) => tasks.find((one) => one.id === id);
     const key = $derived(`build.${task.id}`);
 
+    type Told = { firsts: FitTask[]; why: string; otherwise: string; isBroken: boolean };
+    /** What is the same of several tasks is said once. */
+    function together(reasons: FitReason[], isBroken: boolean): Told[] {
+        const all: Told[] = [];
+        for (const { first, why, otherwise } of reasons) {
+            let one = all.find((told) => told.why === why && told.otherwise === otherwise);
+            if (!one) all.push((one = { firsts: [], why, otherwise, isBroken }));
+            const other = find(first);
+            if (other) one.firsts.push(other);
+        }
+        return all;
+    }
+    const told = $derived([...together(task.broken, true), ...together(task.needs, false)]);
+
     const before = (other: FitTask | undefined) =>
         other && desk.override(key, other.id, task.moved?.why ?? '');
 </script>
 
-{#snippet reason(first: string, why: string, otherwise: string, isBroken: boolean)}
-    {@const other = find(first)}
+{#snippet reason({ firsts, why, otherwise, isBroken }: Told)}
     <li class="py-0.5">
-        <button
-            type="button"
-            class="decoration-line font-label font-semibold underline decoration-dotted underline-offset-4"
-            onclick={() => other && onchoose(other)}
-            >{isBroken ? '✕ not' : ''} after {other?.order} {other?.title}</button
-        >
+        {isBroken ? '✕ not after' : 'after'}
+        {#each firsts as other, i (other.id)}
+            <button
+                type="button"
+                class="decoration-line font-label font-semibold underline decoration-dotted underline-offset-4"
+                title={other.title}
+                onclick={() => onchoose(other)}>{other.order} {firsts.length === 1 ? other.title : ''}</button
+            >{i < firsts.length - 1 ? ', ' : ''}
+        {/each}
         <span>{why}</span>
         <span class="block {isBroken ? 'text-stop' : 'text-quiet'}">Otherwise: {otherwise}</span>
     </li>
@@ -33,8 +49,7 @@
 <div class="space-y-1 px-1 pb-2 pl-[3.9rem] text-[0.92rem]">
     <p>{task.why}</p>
     <ul>
-        {#each task.broken as one (one.first)}{@render reason(one.first, one.why, one.otherwise, true)}{/each}
-        {#each task.needs as one (one.first)}{@render reason(one.first, one.why, one.otherwise, false)}{/each}
+        {#each told as one (one.why + one.otherwise)}{@render reason(one)}{/each}
     </ul>
     {#if desk.isDraft}
         <div class="flex flex-wrap items-center gap-2 pt-1">

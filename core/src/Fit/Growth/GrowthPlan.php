@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Fit\Growth;
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\CollectorEntry;
+use UpsweptBead\Core\Job\EndKind;
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Job\Purpose;
+use UpsweptBead\Core\Job\RunEnd;
+use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Reason\Figure;
+use UpsweptBead\Core\Reason\Input;
+use UpsweptBead\Core\Reason\Notice;
+use UpsweptBead\Core\Reason\Reason;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Stock\Expansion;
+use UpsweptBead\Core\Units\Quantity;
+
+/**
+ * How much the job grows when it is hot: between the two parts that a run is tied to, and between two ports whose runs
+ * are tied to one collector. A tube that is free grows as if it were enlarged about its start, whatever way it goes, so
+ * between two fixed places the straight line between them counts, not the length of the tube.
+ */
+final readonly class GrowthPlan
+{
+    /**
+     * @param  list<Loop>  $loops  most growth first
+     * @param  list<Weight>  $weights
+     */
+    private function __construct(public Figure $temperature, public array $loops, public array $weights) {}
+
+    public static function of(Job $job, Layout $layout, Shop $shop): self
+    {
+        $temperature = $job->overrides->on(self::temperature($job, $shop));
+        $expansion = $shop->catalogue->expansion($job->metal);
+        $loops = [
+            ...self::betweenParts($layout, $expansion, $temperature->value, $job),
+            ...self::betweenPorts($layout, $expansion, $temperature->value, $job),
+        ];
+        usort($loops, static fn (Loop $a, Loop $b): int => [$a->taken !== '', $b->growthMm]
+            <=> [$b->taken !== '', $a->growthMm]);
+
+        return new self($temperature, $loops, self::weights($layout, $job, $shop));
+    }
+
+    /** @return list<Notice> */
+    public function notices(Job $job, Shop $shop): array
+    {
+        $most = $shop->rules->value('growth.most');
+        $bad = array_values(array_filter(
+            $this->loops,
+            static fn (Loop $one): bool => $one->isRigid() && $one->growthMm > $most,
+        ));
+
+        return $bad === [] ? [] : [Notice::caution('set', sprintf(
+            '%s wants to grow by %s when it is hot, and nothing gives way. %s',
+            ucfirst($bad[0]->name),
+            Quantity::Length->show($bad[0]->growthMm, $job->units),
+            $bad[0]->advice,
+        ))];
+    }
+
+    private static function temperature(Job $job, Shop $shop): Figure
+    {
+        $rule = $shop->rules->get(match ($job->purpose) {
+            Purpose::TurboManifold => 'growth.manifold',
+            Purpose::Header, Purpose::Collector => 'growth.header',
+            Purpose::TurboDownpipe => 'growth.downpipe',
+            Purpose::System, Purpose::Repair => 'growth.system',
+        });
+        $expansion = $shop->catalogue->expansion($job->metal);
+
+        return Figure::of('growth.temperature', 'Metal at work', Quantity::Temperature, $rule->value, new Reason(
+            'What the tube itself comes to, not the gas. Growth is the mean expansion from 20 °C times the length times the rise.',
+            [
+                $rule->asInput(),
+                Input::word('Metal', $job->metal),
+                Input::word('Mean expansion', sprintf('%.1f µm/m·K', $expansion->meanUmMK($rule->value))),
+            ],
+            $expansion->source,
+            'A temperature measured on the tube.',
+        ));
+    }
+
+    /** @return list<Loop> runs that are tied to a part at either end */
+    private static function betweenParts(
+        Layout $layout,
+        Expansion $expansion,
+        float $temperatureC,
+        Job $job,
+    ): array {
+        $loops = [];
+        foreach ($layout->runs as $routed) {
+            [$start, $end] = [$routed->spec->start, $routed->spec->end];
+            if (! self::isTied($start) || ! self::isTied($end) || $job->collectorOf($routed->spec->letter) !== null) {
+                continue;
+            }
+            $mm = $expansion->growthMm($routed->line->start->at->distanceTo($routed->line->end->at), $temperatureC);
+            $loops[] = new Loop(
+                sprintf('%s, between %s and %s', $routed->spec->letter, self::named($start), self::named($end)),
+                [$routed->spec->letter],
+                $mm,
+                $end->kind === EndKind::Slip ? 'the slip at its end' : '',
+                $end->kind === EndKind::Slip
+                    ? 'Leave the slip so much room beyond its depth mark.'
+                    : 'A flexible section ahead of the first hanger, a slip, or a hanger that swings.',
+            );
+        }
+
+        return $loops;
+    }
+
+    /** @return list<Loop> pairs of ports whose runs are tied to one collector: the widest of each collector */
+    private static function betweenPorts(Layout $layout, Expansion $expansion, float $temperatureC, Job $job): array
+    {
+        $loops = [];
+        foreach ($job->set->collectors as $collector) {
+            $runs = array_values(array_filter(array_map($layout->run(...), $collector->runs)));
+            $widest = null;
+            foreach ($runs as $i => $one) {
+                foreach (array_slice($runs, $i + 1) as $other) {
+                    $apartMm = $one->line->start->at->distanceTo($other->line->start->at);
+                    if (self::isTied($one->spec->start) && self::isTied($other->spec->start)
+                        && $apartMm > ($widest[2] ?? 0.0)) {
+                        $widest = [$one, $other, $apartMm];
+                    }
+                }
+            }
+            if ($widest === null) {
+                continue;
+            }
+            [$one, $other, $apartMm] = $widest;
+            $isSlip = $collector->entry === CollectorEntry::Slip || $one->spec->end->kind === EndKind::Slip;
+            $loops[] = new Loop(
+                sprintf(
+                    '%s and %s, between %s and %s round %s',
+                    $one->spec->letter,
+                    $other->spec->letter,
+                    self::named($one->spec->start),
+                    self::named($other->spec->start),
+                    $collector->name,
+                ),
+                [$one->spec->letter, $other->spec->letter],
+                $expansion->growthMm($apartMm, $temperatureC),
+                $isSlip ? 'the slips into the collector' : '',
+                $isSlip
+                    ? 'Room for it beyond the depth marks, and the collector held on its own bracket.'
+                    : 'Slip joints in the outer runs, or slotted holes at the outer ports; bends take the rest.',
+            );
+        }
+
+        return $loops;
+    }
+
+    private static function isTied(RunEnd $end): bool
+    {
+        return ! in_array($end->kind, [EndKind::Open, EndKind::Saddle], true);
+    }
+
+    private static function named(RunEnd $end): string
+    {
+        return $end->name === '' ? 'its end' : $end->name;
+    }
+
+    /** @return list<Weight> of runs that are not tied to a part at their far end */
+    private static function weights(Layout $layout, Job $job, Shop $shop): array
+    {
+        $densityKgM3 = $shop->catalogue->metal($job->metal)->densityKgM3;
+        $weights = [];
+        foreach ($layout->runs as $routed) {
+            if (self::isTied($routed->spec->start)) {
+                $massKg = $routed->tube->metalAreaMm2() * $routed->line->lengthMm * $densityKgM3 * 1e-9;
+                $weights[] = new Weight($routed->spec->letter, $massKg, self::armMm($routed));
+            }
+        }
+
+        return $weights;
+    }
+
+    /** How far out, level, the middle of its mass is from its start. */
+    private static function armMm(RoutedRun $routed): float
+    {
+        $points = $routed->line->inSteps(60);
+        $start = $points[0];
+        $sum = new Vector(0, 0, 0);
+        foreach ($points as $point) {
+            $sum = $sum->plus($point);
+        }
+        $middle = $sum->times(1 / count($points));
+
+        return hypot($middle->x - $start->x, $middle->y - $start->y);
+    }
+}

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Reach\Search;
 
-use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Reach\Barrel;
 use UpsweptBead\Core\Reach\Cup;
 use UpsweptBead\Core\Reach\Obstacle\Obstacle;
@@ -39,12 +38,21 @@ final class TorchReach
      */
     private readonly array $parts;
 
+    /** @var list<array{float, float}> cosine and sine of each work angle */
+    private readonly array $works;
+
+    /** @var list<array{float, float}> and of each travel angle */
+    private readonly array $travels;
+
     /** @param  list<Obstacle>  $obstacles */
     public function __construct(
         private readonly Torch $torch,
         Cup $cup,
         private readonly array $obstacles,
     ) {
+        $turn = static fn (float $rad): array => [cos($rad), sin($rad)];
+        $this->works = array_map($turn, $torch->workRad);
+        $this->travels = array_map($turn, $torch->travelRad);
         $end = $cup->endMm();
         $this->parts = array_map(static fn (float $from, float $to, float $radius): array => [
             $from,
@@ -187,7 +195,9 @@ final class TorchReach
         );
         [$ax, $ay, $az] = $axes;
         [$px, $py, $pz] = [$place->px, $place->py, $place->pz];
-        $corners = null;
+        $corners = [];
+        // Bits of a corner's number: which end of the places, of the work angles, of the travel angles it stands at.
+        $all = ($i === $j ? 0 : 1) | ($w === $x ? 0 : 2) | ($v === $y ? 0 : 4);
         $ofTilt = 2 - cos(($torch->workRad[$x] - $torch->workRad[$w]) / 2)
             - cos(($torch->travelRad[$y] - $torch->travelRad[$v]) / 2);
         $ofSeam = 1 - cos($this->stretch->halfRad($i, $j));
@@ -201,14 +211,26 @@ final class TorchReach
                 if ($solid->distance($dx, $dy, $dz) >= $torch->gapMm) {
                     continue;
                 }
-                $corners ??= $this->corners($i, $j, $w, $x, $v, $y, $sense);
                 [$dx, $dy, $dz] = [$dx - $px, $dy - $py, $dz - $pz];
                 $a = $dx * $axes[0] + $dy * $axes[1] + $dz * $axes[2];
                 $b = $dx * $axes[3] + $dy * $axes[4] + $dz * $axes[5];
                 $c = $dx * $axes[6] + $dy * $axes[7] + $dz * $axes[8];
                 $far = sqrt($a * $a + $b * $b + $c * $c);
                 $bulge = $ofTilt * $far + $ofSeam * ($this->stretch->radiusMm() + $far);
-                if (self::isDeep($solid, $corners, $a, $b, $c, $torch->gapMm - $bulge)) {
+                $isDeep = true;
+                // Only as many corners are made as are looked at; those that are stay for the next thing.
+                for ($corner = $all; $isDeep && $corner >= 0; $corner--) {
+                    if (($corner & ~$all) !== 0) {
+                        continue;
+                    }
+                    [$at, $of] = $corners[$corner] ??= $this->corner($corner, $i, $j, $w, $x, $v, $y, $sense);
+                    $isDeep = $solid->distance(
+                        $at->px + $a * $of[0] + $b * $of[3] + $c * $of[6],
+                        $at->py + $a * $of[1] + $b * $of[4] + $c * $of[7],
+                        $at->pz + $a * $of[2] + $b * $of[5] + $c * $of[8],
+                    ) < $torch->gapMm - $bulge;
+                }
+                if ($isDeep) {
                     $this->remember($k);
 
                     return true;
@@ -220,41 +242,19 @@ final class TorchReach
     }
 
     /**
-     * @param  list<array{Place, array{float, float, float, float, float, float, float, float, float}}>  $corners
+     * One of the eight corners of a part.
+     *
+     * @param  int  $corner  by its bits the second place, work angle, travel angle, or the first
+     *
+     * @return array{Place, array{float, float, float, float, float, float, float, float, float}}
      */
-    private static function isDeep(KeepOut $solid, array $corners, float $a, float $b, float $c, float $than): bool
+    private function corner(int $corner, int $i, int $j, int $w, int $x, int $v, int $y, int $sense): array
     {
-        foreach ($corners as [$place, $axes]) {
-            $distance = $solid->distance(
-                $place->px + $a * $axes[0] + $b * $axes[3] + $c * $axes[6],
-                $place->py + $a * $axes[1] + $b * $axes[4] + $c * $axes[7],
-                $place->pz + $a * $axes[2] + $b * $axes[5] + $c * $axes[8],
-            );
-            if ($distance >= $than) {
-                return false;
-            }
-        }
+        $place = $this->stretch->places[($corner & 1) === 0 ? $i : $j];
+        [$cw, $sw] = $this->works[($corner & 2) === 0 ? $w : $x];
+        [$cv, $sv] = $this->travels[($corner & 4) === 0 ? $v : $y];
 
-        return true;
-    }
-
-    /** @return list<array{Place, array{float, float, float, float, float, float, float, float, float}}> */
-    private function corners(int $i, int $j, int $w, int $x, int $v, int $y, int $sense): array
-    {
-        $corners = [];
-        foreach ($i === $j ? [$i] : [$i, $j] as $at) {
-            $place = $this->stretch->places[$at];
-            foreach ($w === $x ? [$w] : [$w, $x] as $work) {
-                foreach ($v === $y ? [$v] : [$v, $y] as $travel) {
-                    $corners[] = [
-                        $place,
-                        self::axes($place, $this->torch->workRad[$work], $this->torch->travelRad[$travel], $sense),
-                    ];
-                }
-            }
-        }
-
-        return $corners;
+        return [$place, self::turned($place, $cw, $sw, $cv, $sense * $sv, $sense)];
     }
 
     /** What was in the way is asked first the next time. */
@@ -272,7 +272,16 @@ final class TorchReach
      */
     private static function axes(Place $place, float $work, float $travel, int $sense): array
     {
-        [$cw, $sw, $cv, $sv] = [cos($work), sin($work), cos($travel), $sense * sin($travel)];
+        return self::turned($place, cos($work), sin($work), cos($travel), $sense * sin($travel), $sense);
+    }
+
+    /**
+     * The same by the cosines and sines of its angles; that of travel carries the sense.
+     *
+     * @return array{float, float, float, float, float, float, float, float, float}
+     */
+    private static function turned(Place $place, float $cw, float $sw, float $cv, float $sv, int $sense): array
+    {
         $mx = $cw * $place->nx + $sw * $place->bx;
         $my = $cw * $place->ny + $sw * $place->by;
         $mz = $cw * $place->nz + $sw * $place->bz;

@@ -83,6 +83,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs/{job}/cuts/least', [CutController::class, 'least'])->can('view', 'job')->middleware('heavy');
     Route::post('/jobs/{job}/cuts/joint', [CutController::class, 'joint'])->can('view', 'job');
     Route::post('/jobs/{job}/fit/measured', [FitController::class, 'measured'])->can('view', 'job');
+    Route::post('/jobs/{job}/fit/as-built', [FitController::class, 'asBuilt'])->can('view', 'job');
     Route::post('/jobs/{job}/designs/take', [DesignController::class, 'take'])->can('update', 'job');
     Route::post('/jobs/{job}/insertion', [SearchController::class, 'insertion'])->can('view', 'job')->middleware('heavy');
     Route::get('/jobs/{job}/searches/{search}', [SearchController::class, 'show'])->can('view', 'job')->where('search', '[0-9]{1,18}');

@@ -28,6 +28,7 @@ trait KeepsToSchemas
         'POST jobs/{job}/cuts/least' => 'LessStock',
         'POST jobs/{job}/cuts/joint' => 'LessStock',
         'POST jobs/{job}/fit/measured' => 'FitUp',
+        'POST jobs/{job}/fit/as-built' => 'AsBuilt',
         'GET jobs/{job}/cutting' => 'Cutting',
         'POST jobs/{job}/cutting' => 'Cutting',
         'POST jobs/{job}/promises' => 'Cutting',

@@ -79,3 +79,22 @@ test('a trial fit looks at what this job comes near to', async ({ page }) => {
     await expect(trial.getByText(/Into Turbine flange to the depth mark/)).toBeVisible();
     await expect(trial.getByText(/A and C \d/)).toBeVisible();
 });
+
+test('what stands a little off is held as it stands, and the rest is brought to its end again', async ({
+    page,
+}) => {
+    const document = await (await page.request.get('/jobs/5/job.json')).json();
+    document.job.number = 'TB-0598';
+    const job = ((await api(page, 'POST', '/jobs', { document })).body as { id: number }).id;
+    await page.goto(`/jobs/${job}/fit`);
+    const order = page.getByRole('region', { name: 'Order of building' });
+    await order.getByRole('button', { name: 'Tack B3 to B2' }).click();
+    const off = page.getByRole('region', { name: 'It stands off at BJ4' });
+    await off.getByLabel('Rearward').fill('1 mm');
+    await off.getByLabel('Up').fill('-1 mm');
+    await off.getByRole('button', { name: 'What changes' }).click();
+    await expect(off.getByText(/far end is in its place again|Its end stays .* off/)).toBeVisible();
+    await off.getByLabel('Up').fill('900 mm');
+    await off.getByRole('button', { name: 'What changes' }).click();
+    await expect(off.getByRole('alert')).toContainText('measure it again');
+});

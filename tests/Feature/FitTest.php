@@ -47,3 +47,17 @@ it('works out what a torch gets to only when it is asked for', function () {
         ->and(array_column($told['access'], 'joint'))->toContain('AJ2')
         ->and($told['access'][0]['alone']['isWhole'])->toBeTrue();
 });
+
+it('brings the rest of a run to its end where what stands is off, and keeps nothing by itself', function () {
+    $this->signIn();
+    $job = $this->downpipe();
+    $ask = ['document' => $this->document($job), 'joint' => 'AJ2', 'rearward' => '1 mm', 'right' => '', 'up' => '-1 mm'];
+    $told = $this->postJson("/jobs/$job->id/fit/as-built", $ask)->assertOk()->json();
+    expect($told['changes'])->not->toBe([])
+        ->and($told['document']['runs'][0]['route']['bends'][0]['locked'])->toBe(['straight', 'rotation', 'angle'])
+        ->and($this->document($job))->toBe($ask['document']);
+    $this->postJson("/jobs/$job->id/fit/as-built", [...$ask, 'up' => 'a bit'])->assertUnprocessable()
+        ->assertJsonValidationErrors('up');
+    $this->postJson("/jobs/$job->id/fit/as-built", [...$ask, 'joint' => 'AJ1'])->assertUnprocessable()
+        ->assertJsonPath('errors.joint.0', fn (string $text): bool => str_contains($text, 'no butt'));
+});

@@ -9,12 +9,17 @@ use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Fit\FitUp;
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Plan\AsBuilt;
+use UpsweptBead\Core\Plan\Json\FigureWriter;
 use UpsweptBead\Core\Plan\Sketch;
 use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
 use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
 
-/** What to do about a joint as it was measured. */
+/** What to do where something was measured otherwise than it was planned. */
 final readonly class FitController
 {
     public function __construct(private Workshop $workshop) {}
@@ -25,24 +30,12 @@ final readonly class FitController
         $sketch = $this->workshop->sketch($document);
         $joint = $sketch->joints->find($request->written('joint'))
             ?? throw ValidationException::withMessages(['joint' => 'The job has no such joint.']);
-        $read = static function (string $key, Quantity $quantity) use ($request, $document): float {
-            $text = trim($request->written($key));
-            try {
-                $value = $text === '' ? 0.0 : $quantity->parse($text, $document->units);
-            } catch (UnreadableQuantity $error) {
-                throw ValidationException::withMessages([$key => $error->getMessage()]);
-            }
-
-            return $value >= 0.0 || $quantity === Quantity::Angle
-                ? $value
-                : throw ValidationException::withMessages([$key => 'must be 0 or more']);
-        };
         $fit = FitUp::of(
             $joint,
-            $read('gap', Quantity::Wall),
-            $read('mismatch', Quantity::Wall),
-            $read('off', Quantity::Length),
-            $read('towards', Quantity::Angle),
+            self::read($request, 'gap', Quantity::Wall, $document->units),
+            self::read($request, 'mismatch', Quantity::Wall, $document->units),
+            self::read($request, 'off', Quantity::Length, $document->units),
+            self::read($request, 'towards', Quantity::Angle, $document->units, true),
             self::broughtMm($joint, $sketch),
             $this->workshop->shop()->rules,
             $document->units,
@@ -54,6 +47,63 @@ final readonly class FitController
             'lines' => $fit->lines,
             'tacks' => $fit->tackDeg,
         ]);
+    }
+
+    /** A run of which a part stands and was measured: what comes behind it brought to the far end again. Nothing is saved. */
+    public function asBuilt(ChangeRequest $request): JsonResponse
+    {
+        $document = $request->document();
+        $off = array_map(
+            static fn (string $key): float => self::read($request, $key, Quantity::Length, $document->units, true),
+            ['rearward', 'right', 'up'],
+        );
+        try {
+            $built = AsBuilt::of(
+                $document,
+                $this->workshop->shopFor($document),
+                $request->written('joint'),
+                new Vector($off[0], $off[1], $off[2]),
+            );
+        } catch (\DomainException $error) {
+            throw ValidationException::withMessages(['joint' => $error->getMessage()]);
+        }
+        $figures = new FigureWriter($document->units);
+
+        return new JsonResponse([
+            'closed' => $built->isClosed(),
+            'left' => sprintf(
+                '%s and %s',
+                $figures->length($built->left->gapMm)['text'],
+                $figures->plain(Quantity::Angle, $built->left->angleDeg)['text'],
+            ),
+            'changes' => array_map(static fn (array $one): array => [
+                'mark' => $one['mark'],
+                'was' => $figures->length($one['was']),
+                'is' => $figures->length($one['is']),
+                'turn' => $figures->plain(Quantity::Angle, round($one['turnIs'] - $one['turnWas'], 1)),
+            ], $built->changes()),
+            'document' => JobWriter::toArray($built->job),
+        ]);
+    }
+
+    /** @throws ValidationException if it cannot be read, or is less than nothing where that means nothing */
+    private static function read(
+        ChangeRequest $request,
+        string $key,
+        Quantity $quantity,
+        UnitSystem $units,
+        bool $mayBeNegative = false,
+    ): float {
+        $text = trim($request->written($key));
+        try {
+            $value = $text === '' ? 0.0 : $quantity->parse($text, $units);
+        } catch (UnreadableQuantity $error) {
+            throw ValidationException::withMessages([$key => $error->getMessage()]);
+        }
+
+        return $value >= 0.0 || $mayBeNegative
+            ? $value
+            : throw ValidationException::withMessages([$key => 'must be 0 or more']);
     }
 
     /** How long the piece is that is brought to a joint. */

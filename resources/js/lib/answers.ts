@@ -160,6 +160,7 @@ export interface Answers {
     RoutesRead: RoutesRead;
     ByHand: ByHand;
     GoesIn: GoesIn;
+    AsBuilt: AsBuilt;
     FitUp: FitUp;
     LessStock: LessStock;
     StoresScreen: StoresScreen;
@@ -1652,6 +1653,26 @@ export interface PlanFollowing {
     weld: WeldPlan;
     schedule: Schedule;
     notices: Notice[];
+}
+/**
+ * A run whose first part stands as it was measured: what changes of its pieces, and the job with that.
+ */
+export interface AsBuilt {
+    /**
+     * Whether its far end is in its place again.
+     */
+    closed: boolean;
+    /**
+     * How far its far end is off then.
+     */
+    left: string;
+    changes: {
+        mark: string;
+        was: Shown;
+        is: Shown;
+        turn: Shown;
+    }[];
+    document: JobDocument;
 }
 /**
  * A joint as it was measured: what to do, and where tacks pull it to its place (degrees on the dial).

@@ -245,7 +245,6 @@ final class TorchReach
      * One of the eight corners of a part.
      *
      * @param  int  $corner  by its bits the second place, work angle, travel angle, or the first
-     *
      * @return array{Place, array{float, float, float, float, float, float, float, float, float}}
      */
     private function corner(int $corner, int $i, int $j, int $w, int $x, int $v, int $y, int $sense): array

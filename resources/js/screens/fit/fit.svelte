@@ -7,6 +7,7 @@
     import type { FitTask } from '@/lib/answers';
     import type { StageProps } from '../job/stages';
     import Nowhere from '../job/nowhere.svelte';
+    import AsBuilt from './as-built.svelte';
     import BuildOrder from './build-order.svelte';
     import Growth from './growth.svelte';
     import JointDetail from './joint-detail.svelte';
@@ -90,6 +91,10 @@
                         {desk}
                         {joint}
                         ontacks={(degrees) => (pulled = [joint.id, degrees])}
+                    />{/if}
+                {#if joint.type === 'butt' && desk.plan.runs.some((run) => run.letter === task.run)}<AsBuilt
+                        {desk}
+                        {joint}
                     />{/if}
             {:else}
                 <TrialFit {desk} {task} />

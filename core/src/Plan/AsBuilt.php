@@ -1,0 +1,235 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Plan;
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\CutChoice;
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Job\RouteChoice;
+use UpsweptBead\Core\Job\RouteRow;
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Route\Hand\AsMeasured;
+use UpsweptBead\Core\Route\Hand\Bounds;
+use UpsweptBead\Core\Route\Hand\Closing;
+use UpsweptBead\Core\Run\FarEnd;
+use UpsweptBead\Core\Run\Locks;
+use UpsweptBead\Core\Run\Segment;
+use UpsweptBead\Core\Run\TubeRun;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Units\Length;
+
+/**
+ * A run of which a part stands already, and not quite where it was planned: that part is taken as it was measured and
+ * held, and what comes behind it is brought to the far end again, before it is cut.
+ */
+final readonly class AsBuilt
+{
+    /** Lengths this near to each other are the same (mm). */
+    private const SAME_MM = 0.01;
+
+    /** What is less than this is not shown as a change: mm and degrees. */
+    private const SHOWN_MM = 0.05;
+
+    private const SHOWN_DEG = 0.05;
+
+    /** What stands is not farther off than this, or something else is wrong (mm). */
+    private const MOST_OFF_MM = 60.0;
+
+    /** @param  Job  $job  with the route as it is built */
+    private function __construct(
+        public Job $job,
+        private string $run,
+        private Sketch $before,
+        private Sketch $after,
+        public FarEnd $left,
+    ) {}
+
+    public function isClosed(): bool
+    {
+        return $this->left->isClosed();
+    }
+
+    /**
+     * What changes of the pieces of the run: its mark, its length as cut and its turn, before and after.
+     *
+     * @return list<array{mark: string, was: float, is: float, turnWas: float, turnIs: float}> mm and degrees
+     */
+    public function changes(): array
+    {
+        $was = array_column($this->before->cut->piecesOf($this->run), null, 'mark');
+        $changes = [];
+        foreach ($this->after->cut->piecesOf($this->run) as $piece) {
+            $old = $was[$piece->mark] ?? null;
+            $turnWas = $old->clocking->turnDeg ?? 0.0;
+            $turnIs = $piece->clocking->turnDeg ?? 0.0;
+            $isSame = $old !== null
+                && abs($old->cutLengthMm() - $piece->cutLengthMm()) < self::SHOWN_MM
+                && abs($turnWas - $turnIs) < self::SHOWN_DEG;
+            if (! $isSame) {
+                $changes[] = [
+                    'mark' => $piece->mark,
+                    'was' => $old?->cutLengthMm() ?? 0.0,
+                    'is' => $piece->cutLengthMm(),
+                    'turnWas' => $turnWas,
+                    'turnIs' => $turnIs,
+                ];
+            }
+        }
+
+        return $changes;
+    }
+
+    /**
+     * @param  string  $jointId  up to which it stands
+     * @param  Vector  $offMm  by which it stands off there, in the job's own directions
+     *
+     * @throws \DomainException if there is no such joint, or what is measured cannot be
+     */
+    public static function of(Job $job, Shop $shop, string $jointId, Vector $offMm): self
+    {
+        $before = Planner::sketch($job, $shop);
+        $joint = $before->joints->find($jointId)
+            ?? throw new \DomainException(sprintf('The job has no joint %s.', mb_substr($jointId, 0, 20)));
+        $routed = $before->layout->run($joint->run);
+        $route = $routed?->spec->route;
+        if ($routed === null || $route === null || ! $joint->type->isButt()) {
+            throw new \DomainException("$jointId is no butt between two pieces of a run: behind it nothing can be moved.");
+        }
+        if ($offMm->length() > self::MOST_OFF_MM) {
+            throw new \DomainException(sprintf(
+                'That is %.0f mm off, more than a run is bent to: measure it again, or look for another route.',
+                $offMm->length(),
+            ));
+        }
+        [$closing, $standsMm] = self::closed($routed, $joint, $offMm, $shop, $job);
+        $held = self::held($route->changedTo($closing->run), self::bendsBefore($routed, $joint));
+        $held = $held->cutAs(self::cuts($before, $routed, $closing->run, $joint->seam->stationMm, $standsMm));
+        $with = $job->routed($joint->run, $held);
+
+        return new self($with, $joint->run, $before, Planner::sketch($with, $shop), $closing->left);
+    }
+
+    /**
+     * The whole run with its part as it was measured, and its far end in place if that can be.
+     *
+     * @return array{Closing, float} with the length of what stands (mm)
+     */
+    private static function closed(
+        RoutedRun $routed,
+        Joint $joint,
+        Vector $offMm,
+        Shop $shop,
+        Job $job,
+    ): array {
+        $count = self::bendsBefore($routed, $joint);
+        if ($count === 0) {
+            throw new \DomainException(
+                'Before the first bend only the start itself can be off: measure that again in Survey.',
+            );
+        }
+        $run = $routed->run;
+        $fromMm = 0.0;
+        foreach ($routed->line->segments as $segment) {
+            $fromMm = $segment->bendIndex === $count - 1 ? $segment->toMm() : $fromMm;
+        }
+        $standsMm = max(0.0, $joint->seam->stationMm - $fromMm);
+        $part = new TubeRun($run->start, array_slice($run->bends, 0, $count), $standsMm);
+        $as = AsMeasured::of($part, $part->end()->at->plus($offMm));
+        $next = $run->bends[$count] ?? null;
+        $straightMm = ($next->straightMm ?? $run->endStraightMm) - $standsMm + $as->endStraightMm;
+        $rest = array_slice($run->bends, $count);
+        if ($next !== null) {
+            $rest[0] = $next->with(straightMm: $straightMm);
+        }
+        $endMm = $next === null ? $straightMm : $run->endStraightMm;
+        $whole = new TubeRun($run->start, [...$as->bends, ...$rest], $endMm);
+        $bounds = Bounds::of(
+            $whole,
+            $shop->catalogue->bendsFor($routed->tube->id),
+            $job->set->routing->on($shop->rules->routing()),
+        );
+        $locks = range(0, 3 * $count - 1);
+        $closing = Closing::of($whole, $routed->spec->end->frame(), new Locks($locks), $bounds);
+        // What stands of a straight is not cut away again.
+        $left = $closing->run->bends[$count]->straightMm ?? $closing->run->endStraightMm;
+
+        if ($left < $as->endStraightMm - self::SAME_MM) {
+            $locks = new Locks([...$locks, 3 * $count]);
+            $closing = Closing::of($whole, $routed->spec->end->frame(), $locks, $bounds);
+        }
+
+        return [$closing, $as->lengthMm()];
+    }
+
+    /** How many bends lie before a joint. */
+    private static function bendsBefore(RoutedRun $routed, Joint $joint): int
+    {
+        return count(array_filter(
+            $routed->line->segments,
+            static fn (Segment $one): bool => $one->bendIndex !== null
+                && $one->toMm() <= $joint->seam->stationMm + self::SAME_MM,
+        ));
+    }
+
+    /** The rows of what stands are locked, so that nothing moves them later. */
+    private static function held(RouteChoice $route, int $count): RouteChoice
+    {
+        $rows = array_map(static fn (int $i, RouteRow $row): RouteRow => new RouteRow(
+            $row->straight,
+            $row->rotationDeg,
+            $row->angleDeg,
+            $row->clr,
+            $i < $count ? RouteRow::LOCKABLE : $row->locked,
+            $row->pieWelds,
+        ), array_keys($route->rows), $route->rows);
+
+        return new RouteChoice($rows, $route->endStraight, $route->endLocked, $route->cuts);
+    }
+
+    /**
+     * The joints where they were, as far from the same bend as before; the one up to which it stands at its end.
+     *
+     * @param  float  $stationMm  of that joint, as planned
+     */
+    private static function cuts(
+        Sketch $before,
+        RoutedRun $routed,
+        TubeRun $now,
+        float $stationMm,
+        float $standsMm,
+    ): CutChoice {
+        $joints = [];
+        foreach (array_slice($before->cut->piecesOf($routed->spec->letter), 1) as $piece) {
+            $isIt = abs($piece->span->fromMm - $stationMm) <= self::SAME_MM;
+            $at = $isIt ? $standsMm : self::moved($piece->span->fromMm, $routed->run, $now);
+            if ($at > ($joints === [] ? self::SAME_MM : $joints[count($joints) - 1] + self::SAME_MM)) {
+                $joints[] = round($at, 3);
+            }
+        }
+
+        return new CutChoice(
+            array_map(Length::ofMm(...), $joints),
+            $routed->spec->route->cuts->stock ?? [],
+        );
+    }
+
+    /** A station of a run as it was, on the run as it is: from the nearest tangent before it. */
+    private static function moved(float $stationMm, TubeRun $run, TubeRun $now): float
+    {
+        $was = $is = 0.0;
+        foreach ($run->bends as $i => $bend) {
+            $new = $now->bends[$i];
+            foreach ([[$bend->straightMm, $new->straightMm], [$bend->arcMm(), $new->arcMm()]] as [$a, $b]) {
+                if ($stationMm < $was + $a - self::SAME_MM) {
+                    return $is + min($b, $stationMm - $was);
+                }
+                [$was, $is] = [$was + $a, $is + $b];
+            }
+        }
+
+        return $is + min($now->endStraightMm, $stationMm - $was);
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\RouteRow;
+use UpsweptBead\Core\Plan\AsBuilt;
+use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+
+/** A run of eight as it stands up to one of its joints. */
+function standing(string $joint, Vector $off): AsBuilt
+{
+    return AsBuilt::of(SomeRoutedSets::eight(), Shop::bare(), $joint, $off);
+}
+
+/** The butt of a run behind its first bend. */
+function buttBehindABend(string $letter): string
+{
+    $sketch = Planner::sketch(SomeRoutedSets::eight(), Shop::bare());
+    $run = $sketch->layout->run($letter) ?? throw new LogicException('no run');
+    foreach ($sketch->joints->ofRun($letter) as $joint) {
+        if ($joint->type->isButt() && $joint->seam->stationMm > $run->line->segments[1]->toMm() - 0.01) {
+            return $joint->id;
+        }
+    }
+    throw new LogicException('no butt behind a bend');
+}
+
+it('takes what stands as it was measured: its end lies where it was found', function (float $x, float $y, float $z) {
+    $id = buttBehindABend('C');
+    $before = Planner::sketch(SomeRoutedSets::eight(), Shop::bare());
+    $joint = $before->joints->find($id) ?? throw new LogicException('no joint');
+    $at = $before->layout->run('C')?->line->frameAt($joint->seam->stationMm)->at ?? throw new LogicException('no run');
+    $built = standing($id, new Vector($x, $y, $z));
+    $after = Planner::sketch($built->job, Shop::bare());
+    $now = $after->joints->find($id) ?? throw new LogicException('the joint is gone');
+    $there = $after->layout->run('C')?->line->frameAt($now->seam->stationMm)->at ?? throw new LogicException('no run');
+    expect($there->distanceTo($at->plus(new Vector($x, $y, $z))))->toBeLessThan(0.05)
+        ->and($built->isClosed())->toBeTrue();
+})->with([[2.0, 0.0, 0.0], [0.0, -3.0, 1.0], [1.5, 1.5, -2.0]]);
+
+it('brings the rest to its end again, and holds what stands from then on', function () {
+    $id = buttBehindABend('C');
+    $built = standing($id, new Vector(2.0, -1.0, 1.5));
+    $after = Planner::sketch($built->job, Shop::bare());
+    $run = $after->layout->run('C') ?? throw new LogicException('no run');
+    expect($run->farEnd->isClosed())->toBeTrue()
+        ->and($run->spec->route?->rows[0]->locked)->toBe(RouteRow::LOCKABLE)
+        ->and($run->spec->route->rows[2]->locked ?? ['none'])->toBe([])
+        ->and($built->changes())->not->toBe([]);
+    // As many pieces and joints as before: what is cut already keeps its mark.
+    $marks = static fn ($sketch): array => array_map(static fn (Piece $one): string => $one->mark, $sketch->cut->piecesOf('C'));
+    expect($marks($after))->toBe($marks(Planner::sketch(SomeRoutedSets::eight(), Shop::bare())));
+});
+
+it('changes nothing where nothing is off', function () {
+    expect(standing(buttBehindABend('C'), new Vector(0, 0, 0))->changes())->toBe([]);
+});
+
+it('leaves the other runs alone', function () {
+    $built = standing(buttBehindABend('C'), new Vector(2.0, 0.0, 0.0));
+    foreach (SomeRoutedSets::eight()->runs as $i => $run) {
+        if ($run->letter !== 'C') {
+            expect($built->job->runs[$i])->toEqual($run);
+        }
+    }
+});
+
+it('says how far its end stays off where too little is left to bring it there', function () {
+    // Behind the last bend but one only three values are left for what takes five.
+    $sketch = Planner::sketch(SomeRoutedSets::eight(), Shop::bare());
+    $butts = array_values(array_filter($sketch->joints->ofRun('C'), static fn ($one): bool => $one->type->isButt()));
+    $built = standing(end($butts)->id ?? '', new Vector(2.0, -1.0, 1.5));
+    expect($built->isClosed())->toBeFalse()->and($built->left->gapMm)->toBeLessThan(8.0);
+});
+
+it('says what cannot be', function (string $joint, float $mm, string $said) {
+    expect(fn () => standing($joint, new Vector($mm, 0, 0)))->toThrow(DomainException::class, $said);
+})->with([
+    'no such joint' => ['ZJ9', 1.0, 'no joint ZJ9'],
+    'a flange' => ['AJ1', 1.0, 'no butt'],
+    'a slip of the hand' => ['AJ4', 400.0, 'measure it again'],
+]);

@@ -1,0 +1,89 @@
+<script lang="ts">
+    // What stands is not quite where it was planned: the rest of the run is brought to its end again, before it is cut.
+    import Button from '@/kit/button.svelte';
+    import TextField from '@/kit/text-field.svelte';
+    import type { AsBuilt, Joint } from '@/lib/answers';
+    import { said } from '@/lib/http';
+    import { sendInTurn } from '@/lib/in-turn';
+    import type { JobDesk } from '@/lib/job-desk.svelte';
+
+    type Props = { desk: JobDesk; joint: Joint };
+    let { desk, joint }: Props = $props();
+
+    let off = $state({ rearward: '', right: '', up: '' });
+    let answer = $state.raw<AsBuilt | null>(null);
+    let failure = $state('');
+    let asked = $state.raw<[string, unknown]>(['', null]);
+    const isFor = $derived(asked[0] === joint.id && asked[1] === desk.document);
+    const ways = ['rearward', 'right', 'up'] as const;
+
+    async function look(): Promise<void> {
+        const document = desk.document;
+        const reply = await sendInTurn('POST', `/jobs/${desk.view.id}/fit/as-built`, 'AsBuilt', {
+            document,
+            joint: joint.id,
+            ...$state.snapshot(off),
+        });
+        asked = [joint.id, document];
+        answer = reply.ok ? reply.data : null;
+        failure = reply.ok ? '' : said(reply);
+    }
+</script>
+
+<section class="sheet p-3" aria-label="It stands off at {joint.id}">
+    <h2 class="heading">It stands off here</h2>
+    <p class="text-quiet text-sm">
+        What is fitted up to {joint.id} is held as it stands; the rest is brought to its end again, before it is
+        cut.
+    </p>
+    <form
+        class="mt-1 grid grid-cols-3 gap-2"
+        onsubmit={(event) => {
+            event.preventDefault();
+            void look();
+        }}
+    >
+        {#each ways as way (way)}
+            <TextField
+                label={way.charAt(0).toUpperCase() + way.slice(1)}
+                value={off[way]}
+                mono
+                oninput={(event) => (off[way] = event.currentTarget.value)}
+            />
+        {/each}
+        <Button type="submit" class="col-span-3 justify-self-start">What changes</Button>
+    </form>
+    {#if isFor && failure}<p class="text-stop mt-1" role="alert">✕ {failure}</p>{/if}
+    {#if isFor && answer}
+        <p class="mt-2 font-medium {answer.closed ? '' : 'text-stop'}">
+            {answer.closed
+                ? '✓ The far end is in its place again.'
+                : `✕ Its end stays ${answer.left} off: dress the next cut, move the joint, or look for another route.`}
+        </p>
+        {#if answer.changes.length > 0}
+            <table class="table-plain">
+                <thead
+                    ><tr
+                        ><th>Piece</th><th class="num">Cut was</th><th class="num">is</th><th class="num"
+                            >turn by</th
+                        ></tr
+                    ></thead
+                >
+                <tbody>
+                    {#each answer.changes as one (one.mark)}
+                        <tr
+                            ><td>{one.mark}</td><td class="figure num">{one.was.text}</td><td
+                                class="figure num font-medium">{one.is.text}</td
+                            ><td class="figure num">{one.turn.text}</td></tr
+                        >
+                    {/each}
+                </tbody>
+            </table>
+        {/if}
+        {#if desk.isDraft && answer.closed}
+            <Button look="main" class="mt-1" onclick={() => answer && desk.replace(answer.document)}
+                >Build the rest so</Button
+            >
+        {/if}
+    {/if}
+</section>

@@ -3,11 +3,11 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\CutController;
-use App\Http\Controllers\FitController;
 use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\DesignController;
 use App\Http\Controllers\DraftController;
 use App\Http\Controllers\ExchangeController;
+use App\Http\Controllers\FitController;
 use App\Http\Controllers\FlangeController;
 use App\Http\Controllers\HandController;
 use App\Http\Controllers\JobController;

@@ -36,6 +36,12 @@ final readonly class RunEnd
         return $this->with($this->name, $at, $direction, $this->up, $this->metal, $this->wall);
     }
 
+    /** Leaving, or coming in, at another angle than was surveyed. */
+    public function facing(Vector $direction): self
+    {
+        return $this->moved($this->at, self::rounded($direction));
+    }
+
     public function renamed(string $name): self
     {
         return $this->with($name, $this->at, $this->direction, $this->up, $this->metal, $this->wall);

@@ -6,9 +6,11 @@ namespace UpsweptBead\Core\Plan;
 
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\CutChoice;
+use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Job\RouteRow;
+use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Route\Hand\AsMeasured;
@@ -44,6 +46,7 @@ final readonly class AsBuilt
         private string $run,
         private Sketch $before,
         private Sketch $after,
+        private float $standsMm,
         public FarEnd $left,
     ) {}
 
@@ -53,7 +56,7 @@ final readonly class AsBuilt
     }
 
     /**
-     * What changes of the pieces of the run: its mark, its length as cut and its turn, before and after.
+     * What changes of the pieces that come behind what stands: the mark, the length as cut and the turn, before and after.
      *
      * @return list<array{mark: string, was: float, is: float, turnWas: float, turnIs: float}> mm and degrees
      */
@@ -62,6 +65,9 @@ final readonly class AsBuilt
         $was = array_column($this->before->cut->piecesOf($this->run), null, 'mark');
         $changes = [];
         foreach ($this->after->cut->piecesOf($this->run) as $piece) {
+            if ($piece->span->fromMm < $this->standsMm - self::SAME_MM) {
+                continue;
+            }
             $old = $was[$piece->mark] ?? null;
             $turnWas = $old->clocking->turnDeg ?? 0.0;
             $turnIs = $piece->clocking->turnDeg ?? 0.0;
@@ -107,9 +113,13 @@ final readonly class AsBuilt
         [$closing, $standsMm] = self::closed($routed, $joint, $offMm, $shop, $job);
         $held = self::held($route->changedTo($closing->run), self::bendsBefore($routed, $joint));
         $held = $held->cutAs(self::cuts($before, $routed, $closing->run, $joint->seam->stationMm, $standsMm));
-        $with = $job->routed($joint->run, $held);
+        $isTilted = $closing->run->start->forward->distanceTo($routed->run->start->forward) > 0.0;
+        $start = $isTilted ? $routed->spec->start->facing($closing->run->start->forward) : $routed->spec->start;
+        $with = $job->with(array_map(static fn (RunSpec $run): RunSpec => $run->letter !== $joint->run
+            ? $run
+            : $run->between($start, $run->end)->routed($held), $job->runs), $job->set);
 
-        return new self($with, $joint->run, $before, Planner::sketch($with, $shop), $closing->left);
+        return new self($with, $joint->run, $before, Planner::sketch($with, $shop), $standsMm, $closing->left);
     }
 
     /**
@@ -137,7 +147,13 @@ final readonly class AsBuilt
         }
         $standsMm = max(0.0, $joint->seam->stationMm - $fromMm);
         $part = new TubeRun($run->start, array_slice($run->bends, 0, $count), $standsMm);
-        $as = AsMeasured::of($part, $part->end()->at->plus($offMm));
+        $mayTilt = in_array($routed->spec->start->kind, [EndKind::Flange, EndKind::VBand], true)
+            && $job->collectorInto($routed->spec->letter) === null;
+        $at = $part->end()->at->plus($offMm);
+        $tilted = AsMeasured::of($part, $at, $mayTilt);
+        // The start as the job keeps it; the little that its rounding leaves is taken up by the rest.
+        $start = $mayTilt ? $routed->spec->start->facing($tilted->start->forward)->frame() : $run->start;
+        $as = AsMeasured::of(new TubeRun($start, $tilted->bends, $tilted->endStraightMm), $at, false);
         $next = $run->bends[$count] ?? null;
         $straightMm = ($next->straightMm ?? $run->endStraightMm) - $standsMm + $as->endStraightMm;
         $rest = array_slice($run->bends, $count);
@@ -145,7 +161,7 @@ final readonly class AsBuilt
             $rest[0] = $next->with(straightMm: $straightMm);
         }
         $endMm = $next === null ? $straightMm : $run->endStraightMm;
-        $whole = new TubeRun($run->start, [...$as->bends, ...$rest], $endMm);
+        $whole = new TubeRun($as->start, [...$as->bends, ...$rest], $endMm);
         $bounds = Bounds::of(
             $whole,
             $shop->catalogue->bendsFor($routed->tube->id),

@@ -5,13 +5,15 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Route\Hand;
 
 use UpsweptBead\Core\Geometry\DampedStep;
+use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\TubeRun;
 
 /**
- * The beginning of a run as it was measured: its end at the place where it was found, with as little as possible in its
- * straights, turns and angles otherwise than planned. Which way it points there was not measured, and follows.
+ * The beginning of a run as it was measured: its end at the place where it was found, with as little as possible
+ * otherwise than planned: how it leaves its start, its straights, turns and angles. Which way it points at its end was
+ * not measured, and follows.
  */
 final readonly class AsMeasured
 {
@@ -26,16 +28,24 @@ final readonly class AsMeasured
     /** So many millimetres of length are as likely as one degree of angle: a saw is truer than a bend. */
     private const MM_PER_DEG = 0.5;
 
+    /** A first joint that pulled a little is likelier than so much in a bend; degrees beside one of a bend. */
+    private const TILT = 1.5;
+
     /** Keeps a step from a place that hardly moves anything from running away. */
     private const DAMPING = 1e-6;
 
-    public static function of(TubeRun $run, Vector $at): TubeRun
+    /** @param  bool  $mayTilt  whether it can leave its start at another angle */
+    public static function of(TubeRun $run, Vector $at, bool $mayTilt): TubeRun
     {
         $values = [];
         foreach ($run->bends as $bend) {
             array_push($values, $bend->straightMm, $bend->rotationDeg, $bend->angleDeg);
         }
         $values[] = $run->endStraightMm;
+        $first = count($values);
+        if ($mayTilt) {
+            array_push($values, 0.0, 0.0);
+        }
         for ($step = 0; $step < self::STEPS; $step++) {
             $now = self::end($run, array_values($values));
             $left = $at->minus($now);
@@ -45,7 +55,11 @@ final readonly class AsMeasured
             $slopes = [];
             foreach ($values as $k => $value) {
                 $moved = self::end($run, array_values(array_replace($values, [$k => $value + self::SLOPE])));
-                $weight = $k % 3 === 0 ? self::MM_PER_DEG : 1.0;
+                $weight = match (true) {
+                    $k >= $first => self::TILT,
+                    $k % 3 === 0 => self::MM_PER_DEG,
+                    default => 1.0,
+                };
                 $slopes[$k] = [$moved->minus($now)->times($weight / self::SLOPE)->toArray(), $weight];
             }
             $pull = DampedStep::of(self::square($slopes), $left->toArray(), self::DAMPING, 1.0);
@@ -92,6 +106,16 @@ final readonly class AsMeasured
             $bend->pieWelds,
         ), array_keys($run->bends), $run->bends);
 
-        return new TubeRun($run->start, $bends, max(0.0, $values[count($values) - 1]));
+        $count = 3 * count($run->bends) + 1;
+        $start = $run->start;
+        if (count($values) > $count) {
+            $side = $start->forward->cross($start->reference);
+            $forward = $start->forward
+                ->turnedAbout($start->reference, $values[$count])
+                ->turnedAbout($side, $values[$count + 1]);
+            $start = Frame::facing($start->at, $forward, $start->reference);
+        }
+
+        return new TubeRun($start, $bends, max(0.0, $values[$count - 1]));
     }
 }

@@ -124,6 +124,15 @@ final readonly class FitSteps
         );
     }
 
+    /** A loose ring, nut or clamp goes on before an end is closed. */
+    public function put(Task $task): BenchStep
+    {
+        return new BenchStep($task->id, StepKind::Prepare, $task->joint->id ?? $task->run, $task->title, [
+            $task->why,
+            'Before the joint is slid together: it does not go on afterwards.',
+        ], null, []);
+    }
+
     /** @param  bool  $isInSet  whether other runs come to stand beside it; then they are tried together later */
     public function trial(string $letter, bool $isInSet): BenchStep
     {

@@ -43,6 +43,7 @@ final readonly class FitPlan
      * @param  ?Access  $access  what can be got to; null where it is not known
      * @param  list<NutReach>  $nuts
      * @param  list<TrialLine>  $trial  what is looked at in the trial fit
+     * @param  list<ServiceCheck>  $service  runs with a clamp joint
      * @param  ?Insertion  $insertion  null where it is not known, or there is nothing to get past
      * @param  list<Notice>  $notices
      */
@@ -55,6 +56,7 @@ final readonly class FitPlan
         public array $nuts,
         public array $trial,
         public GrowthPlan $growth,
+        public array $service,
         public ?Insertion $insertion,
         public array $notices,
     ) {}
@@ -97,6 +99,7 @@ final readonly class FitPlan
             $nuts,
             TrialFit::of($job, $layout, $nuts, $joints->fittings, $shop->rules->value('clear.spanner_swing')),
             $growth,
+            ServiceCheck::all($job, $layout, $access),
             $insertion,
             [
                 ...NutReach::notices($nuts, $job, $shop->rules),

@@ -38,7 +38,9 @@ final readonly class Planner
     {
         $sketch = self::sketch($job, $shop);
 
-        return self::of($sketch, $shop, $insertion, Access::known($sketch->layout, $sketch->joints, $shop));
+        $access = Access::known($sketch->job, $sketch->layout, $sketch->joints, $shop);
+
+        return self::of($sketch, $shop, $insertion, $access);
     }
 
     /**
@@ -51,7 +53,9 @@ final readonly class Planner
         $sketch = self::sketch($job, $shop);
         $insertion = $known ?? $sketch->layout->insertion($job, $shop);
 
-        return self::of($sketch, $shop, $insertion, Access::of($sketch->layout, $sketch->joints, $shop));
+        $access = Access::of($sketch->job, $sketch->layout, $sketch->joints, $shop, $insertion);
+
+        return self::of($sketch, $shop, $insertion, $access);
     }
 
     private static function of(Sketch $sketch, Shop $shop, ?Insertion $insertion, ?Access $access): Plan

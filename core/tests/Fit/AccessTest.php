@@ -47,7 +47,7 @@ function sideBySide(float $apartMm): Sketch
 /** @return array<string, JointAccess> */
 function accessOf(Sketch $sketch): array
 {
-    return Access::of($sketch->layout, $sketch->joints, Shop::bare())->joints;
+    return Access::of($sketch->job, $sketch->layout, $sketch->joints, Shop::bare())->joints;
 }
 
 it('gets all round a butt that stands alone, with the cup the shop likes', function () {
@@ -129,13 +129,13 @@ it('is worked out once for the same routes and joints', function () {
     };
     $shop = Shop::bare()->withMemo($memo);
     $sketch = sideBySide(60.0);
-    expect(Access::known($sketch->layout, $sketch->joints, $shop))->toBeNull();
-    $access = Access::of($sketch->layout, $sketch->joints, $shop);
-    expect(Access::of($sketch->layout, $sketch->joints, $shop))->toEqual($access)
-        ->and(Access::known($sketch->layout, $sketch->joints, $shop))->toEqual($access)
+    expect(Access::known($sketch->job, $sketch->layout, $sketch->joints, $shop))->toBeNull();
+    $access = Access::of($sketch->job, $sketch->layout, $sketch->joints, $shop);
+    expect(Access::of($sketch->job, $sketch->layout, $sketch->joints, $shop))->toEqual($access)
+        ->and(Access::known($sketch->job, $sketch->layout, $sketch->joints, $shop))->toEqual($access)
         ->and($memo->kept)->toBe(1);
     $moved = sideBySide(61.0);
-    expect(Access::known($moved->layout, $moved->joints, $shop))->toBeNull();
+    expect(Access::known($moved->job, $moved->layout, $moved->joints, $shop))->toBeNull();
 });
 
 it('sees a root through a straight bore, from the nearer end, and not round a bend', function () {

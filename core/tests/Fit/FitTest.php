@@ -88,6 +88,19 @@ it('gives every task but the first a reason to wait, and says what would go wron
     expect($why[0])->toContain('The datum')->and($why[1])->toContain('outwards')->and($why[3])->toContain('closing joint');
 });
 
+// Common practice: the loose nut or clamp must be on the tube before its end is closed.
+it('puts the clamp of a slip over its tube before the slip is slid together', function () {
+    $plan = Planner::plan(SomeRoutedSets::header(['set' => ['collectors' => [['entry' => 'slip']]]]), Shop::bare());
+    $at = array_flip(taskIds($plan));
+    $steps = array_flip(array_column($plan->steps, 'id'));
+    $slips = array_filter($plan->joints->joints, static fn ($one): bool => ! $one->type->isWelded());
+    expect($slips)->toHaveCount(4);
+    foreach ($slips as $slip) {
+        expect($at["put.$slip->id"])->toBeLessThan($at["tack.$slip->id"])
+            ->and($steps["put.$slip->id"])->toBeLessThan($steps["tack.$slip->id"]);
+    }
+});
+
 it('keeps every reason it gives', function () {
     $plan = Planner::planInFull(SomeRoutedSets::eight(), Shop::bare());
     $at = array_flip(taskIds($plan));

@@ -1075,6 +1075,15 @@ export interface FitPlan {
         share: Shown;
     }[];
     growth: Growth;
+    /**
+     * Runs with a clamp joint: whether they come out with the rest in place; null where that is not known.
+     */
+    service: {
+        run: string;
+        clamps: string;
+        comesOut: boolean | null;
+        by: string[];
+    }[];
     nuts: Nut[];
 }
 /**
@@ -1083,7 +1092,7 @@ export interface FitPlan {
 export interface FitTask {
     id: string;
     order: number;
-    kind: 'fit' | 'trial' | 'full-tack' | 'weld' | 'refit';
+    kind: 'fit' | 'put' | 'trial' | 'full-tack' | 'weld' | 'refit';
     phase: string;
     phaseLabel: string;
     run: string;

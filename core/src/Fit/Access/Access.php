@@ -6,6 +6,8 @@ namespace UpsweptBead\Core\Fit\Access;
 
 use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Branching\FlangePlan;
+use UpsweptBead\Core\Geometry\Clearance\Chords;
+use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Layout\Layout;
@@ -13,32 +15,45 @@ use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Reach\Obstacle\Obstacle;
 use UpsweptBead\Core\Reach\Place;
 use UpsweptBead\Core\Reach\RoundSeam;
+use UpsweptBead\Core\Route\Insertion\Insertion;
+use UpsweptBead\Core\Route\Insertion\Stuck;
+use UpsweptBead\Core\Route\Insertion\WholeTube;
 use UpsweptBead\Core\Shop\Rule;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Survey\Surroundings;
 
 /** What of every joint of a job can be got to: takes too long to be worked out with every edit. */
 final readonly class Access
 {
-    /** @param  array<string, JointAccess>  $joints  by id; without those that no torch comes to from outside */
-    private function __construct(public array $joints) {}
+    /**
+     * @param  array<string, JointAccess>  $joints  by id; without those that no torch comes to from outside
+     * @param  list<Stuck>  $alone  for each run what keeps it from coming out with all the rest in place; nothing if it does
+     */
+    private function __construct(public array $joints, public array $alone) {}
 
     public static function none(): self
     {
-        return new self([]);
+        return new self([], []);
     }
 
     /** What was worked out before for just these routes and joints; null if nothing was. */
-    public static function known(Layout $layout, JointList $joints, Shop $shop): ?self
+    public static function known(Job $job, Layout $layout, JointList $joints, Shop $shop): ?self
     {
-        $key = self::key($layout, $joints, $shop);
+        $key = self::key($job, $layout, $joints, $shop);
         $known = $shop->memo->recall([$key])[$key] ?? null;
 
         return $known instanceof self ? $known : null;
     }
 
-    public static function of(Layout $layout, JointList $joints, Shop $shop): self
-    {
-        $known = self::known($layout, $joints, $shop);
+    /** @param  ?Insertion  $insertion  in which order the runs go in, where there are several */
+    public static function of(
+        Job $job,
+        Layout $layout,
+        JointList $joints,
+        Shop $shop,
+        ?Insertion $insertion = null,
+    ): self {
+        $known = self::known($job, $layout, $joints, $shop);
         if ($known !== null) {
             return $known;
         }
@@ -52,10 +67,27 @@ final readonly class Access
                 $all[$joint->id] = self::joint($joint, $shape, $solids, $cups, $layout);
             }
         }
-        $access = new self($all);
-        $shop->memo->keep([self::key($layout, $joints, $shop) => $access]);
+        $access = new self($all, $insertion->alone ?? self::byItself($job, $layout, $shop));
+        $shop->memo->keep([self::key($job, $layout, $joints, $shop) => $access]);
 
         return $access;
+    }
+
+    /** @return list<Stuck> of a run that is the only one */
+    private static function byItself(Job $job, Layout $layout, Shop $shop): array
+    {
+        if (count($layout->runs) !== 1) {
+            return [];
+        }
+        [$routed] = $layout->runs;
+        $tube = new WholeTube(
+            $routed->spec->letter,
+            $routed->line->chords($routed->tube->odMm, 0.0, Chords::COARSE),
+            $routed->line->start->forward,
+            $routed->line->end->forward,
+        );
+
+        return Insertion::of([$tube], Surroundings::goingIn($job, $shop))->alone;
     }
 
     private static function joint(
@@ -138,7 +170,7 @@ final readonly class Access
     }
 
     /** What decides it: where everything lies, where it is joined, and the torch. */
-    private static function key(Layout $layout, JointList $joints, Shop $shop): string
+    private static function key(Job $job, Layout $layout, JointList $joints, Shop $shop): string
     {
         $lies = static fn (RoutedRun $one): array => [
             $one->spec->letter, $one->tube->id, $one->run, $one->spec->start->wall, $one->spec->end->wall,
@@ -146,6 +178,7 @@ final readonly class Access
         $placement = $layout->placement;
 
         return 'access-'.hash('xxh128', serialize([
+            $job->set->keepOuts,
             array_map($lies, $layout->runs),
             array_map(static fn (Joint $one): array => [$one->id, $one->type, $one->seam], $joints->joints),
             $joints->fittings,

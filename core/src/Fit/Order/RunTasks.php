@@ -50,6 +50,9 @@ final readonly class RunTasks
             $why = $this->goingIn($letter, $i).$this->why($joint, $i, count($joints));
             $task = self::fit($joint, $why, [self::RANK, $number, $i]);
             $this->graph->add($task);
+            if ($joint->type === JointType::Slip) {
+                $this->clamp($joint, [self::RANK, $number, $i - 0.5]);
+            }
             if ($last !== null) {
                 $this->graph->before(
                     $last,
@@ -82,6 +85,26 @@ final readonly class RunTasks
                 'It is tried without its end: what does not meet there shows only when it is welded.',
             );
         }
+    }
+
+    /**
+     * What holds a slip is loose until it is drawn up, and has to be on the tube first.
+     *
+     * @param  list<float>  $rank
+     */
+    private function clamp(Joint $joint, array $rank): void
+    {
+        $piece = $joint->between->name;
+        $this->graph->add(new Task(
+            "put.$joint->id", TaskKind::Put, Phase::Trial, $joint->run, $joint, '', '',
+            "Put the clamp over $piece", 'Loose on the tube, its bolt where a spanner gets to it.', $rank,
+        ));
+        $this->graph->before(
+            "put.$joint->id",
+            "tack.$joint->id",
+            "It goes over the open end of $piece.",
+            'The joint is drawn apart again to get it on, or cut where its end is formed by then.',
+        );
     }
 
     private function together(): void

@@ -9,6 +9,8 @@ enum TaskKind: string
 {
     /** Two parts are brought together and tacked. */
     case Fit = 'fit';
+    /** A loose ring or clamp is put over an end before that is closed. */
+    case Put = 'put';
     case Trial = 'trial';
     /** The joints of a run are tacked all round. */
     case FullTack = 'full-tack';

@@ -14,6 +14,7 @@ use UpsweptBead\Core\Fit\Growth\Weight;
 use UpsweptBead\Core\Fit\Order\Before;
 use UpsweptBead\Core\Fit\Order\Phase;
 use UpsweptBead\Core\Fit\Order\Task;
+use UpsweptBead\Core\Fit\ServiceCheck;
 use UpsweptBead\Core\Fit\TrialLine;
 use UpsweptBead\Core\Layout\NutReach;
 use UpsweptBead\Core\Units\Quantity;
@@ -50,6 +51,12 @@ final readonly class FitWriter
                 'share' => $this->share($one->together->share),
             ], $fit->closed()),
             'growth' => $this->growth($fit->growth),
+            'service' => array_map(static fn (ServiceCheck $one): array => [
+                'run' => $one->run,
+                'clamps' => $one->clamps,
+                'comesOut' => $one->comesOut,
+                'by' => $one->by,
+            ], $fit->service),
             'nuts' => array_map(fn (NutReach $nut): array => [
                 'name' => $nut->nut,
                 'swing' => $this->figures->plain(Quantity::Angle, $nut->swingDeg),

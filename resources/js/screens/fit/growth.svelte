@@ -8,6 +8,7 @@
 
     const growth = $derived(desk.plan.fit.growth);
     const loops = $derived(growth.loops.filter((one) => one.runs.some((run) => desk.isShown(run))));
+    const service = $derived(desk.plan.fit.service.filter((one) => desk.isShown(one.run)));
     const weights = $derived(growth.weights.filter((one) => desk.isShown(one.run)));
 </script>
 
@@ -32,6 +33,26 @@
             {:else}
                 <p class="text-quiet">Nothing is tied at both ends.</p>
             {/each}
+            {#if service.length > 0}
+                <p class="heading mt-3">Comes out again</p>
+                {#each service as one (one.run)}
+                    <div class="border-line grid grid-cols-[5.5rem_1fr] gap-x-3 border-t py-1">
+                        <span class="figure text-lg font-medium {one.comesOut === false ? 'text-stop' : ''}"
+                            >{one.comesOut === null ? '…' : one.comesOut ? '✓ ' : '✕ '}{one.run}</span
+                        >
+                        <span class="min-w-0"
+                            >clamped at {one.clamps}
+                            <span class="text-quiet block"
+                                >{one.comesOut === null
+                                    ? 'Being worked out.'
+                                    : one.comesOut
+                                      ? 'It can be taken out whole with the rest in place.'
+                                      : `It does not come out by itself: ${one.by.join(', ')}.`}</span
+                            ></span
+                        >
+                    </div>
+                {/each}
+            {/if}
         </div>
         <div class="min-w-0">
             <p class="heading">What hangs on its start</p>

@@ -10,6 +10,7 @@
         'pedal',
         'tungsten',
         'cup',
+        'stickOut',
         'flow',
         'preflow',
         'postflow',

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { OrderOfRuns } from '@/lib/order-of-runs.svelte';
     import MemberStrip from '@/parts/member-strip.svelte';
     import type { StageProps } from '../job/stages';
     import Nowhere from '../job/nowhere.svelte';
@@ -17,6 +18,10 @@
     const sheet = $derived(slot ? sheets.get(slot.joint) : undefined);
     const joint = $derived(member?.joints.find((one) => one.id === slot?.joint));
     const schedule = $derived(desk.plan.schedule);
+
+    // Which cup gets to a seam, and its turn, follow from what takes longer than a plan.
+    const order = new OrderOfRuns();
+    $effect(() => (desk.plan.fit.reached ? undefined : order.ask(desk, 100)));
 </script>
 
 {#if member && sheet && joint && slot}

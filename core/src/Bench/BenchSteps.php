@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Branching\BuiltCollector;
+use UpsweptBead\Core\Fit\IncomingCheck;
 use UpsweptBead\Core\Fit\Order\Phase;
 use UpsweptBead\Core\Fit\Order\Task;
 use UpsweptBead\Core\Fit\Order\TaskKind;
 use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Job\PartSpec;
 use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Units\Quantity;
 
 /**
  * The last stage: the whole job laid out as one line of bench steps. Collectors are made whole; all pieces are cut; then
@@ -24,8 +27,12 @@ final readonly class BenchSteps
 
     private CollectorSteps $collecting;
 
+    /** @var list<PartSpec> */
+    private array $parts;
+
     private function __construct(private WorkPlan $work, Job $job, ShopRules $rules)
     {
+        $this->parts = $job->set->parts;
         $this->fitting = new FitSteps($work->cut, $work->joints, $work->fit, $work->weld, $job);
         $this->welding = new WeldSteps($work->joints, $work->weld, $job, $rules);
         $this->collecting = new CollectorSteps($work->joints, $job->units);
@@ -40,7 +47,7 @@ final readonly class BenchSteps
     /** @return list<BenchStep> */
     private function steps(): array
     {
-        $steps = [...$this->collected(), ...$this->prepared()];
+        $steps = [...$this->incoming(), ...$this->collected(), ...$this->prepared()];
         $group = '';
         foreach ($this->work->fit->build->tasks as $task) {
             if ($this->isOfCollector($task->run)) {
@@ -60,6 +67,30 @@ final readonly class BenchSteps
             ...$this->welding->cooled(array_diff_key($this->work->schedule->last, $this->settledBefore(''))),
             ...$this->inspected(),
         ];
+    }
+
+    /** @return list<BenchStep> parts as they came, before anything is cut for them */
+    private function incoming(): array
+    {
+        $parts = array_values(array_filter(
+            $this->parts,
+            fn (PartSpec $part): bool => in_array($part->inlet, $this->work->fit->letters, true),
+        ));
+
+        return array_map(static fn (int $i, PartSpec $part): BenchStep => new BenchStep(
+            'check.part.'.($i + 1),
+            StepKind::Prepare,
+            $part->inlet,
+            "Check $part->name as it came",
+            IncomingCheck::lines($part),
+            null,
+            [
+                new Measure('bore', 'Bore of its seat', Quantity::Length, $part->bore?->mm),
+                new Measure('seat', 'Depth of its seat', Quantity::Length, $part->seat?->mm),
+                new Measure('wall', 'Wall of its neck', Quantity::Wall, $part->wall?->mm),
+                new Measure('square', 'Off square', Quantity::Angle, $part->squareDeg),
+            ],
+        ), array_keys($parts), $parts);
     }
 
     /** @return list<BenchStep> what is no weld */

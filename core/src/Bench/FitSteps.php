@@ -108,10 +108,12 @@ final readonly class FitSteps
             );
         }
         $places = array_map(static fn (float $deg): string => $deg.'°', $this->tacks($joint)->trialDeg);
-        $do[] = sprintf(
-            'Two small tacks on one side, at %s from the mark: it holds, and still hinges.',
+        $tacks = $this->tacks($joint);
+        $do[] = rtrim(sprintf(
+            'Two small tacks on one side, at %s from the mark: it holds, and still hinges. %s',
             implode(' and ', $places),
-        );
+            $tacks->trialWhy,
+        ));
 
         return new BenchStep(
             "tack.$joint->id",

@@ -12,6 +12,7 @@ use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
 use UpsweptBead\Core\Reason\Reason;
+use UpsweptBead\Core\Reason\Source;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\Clocking;
 use UpsweptBead\Core\Run\PieceSpan;
@@ -152,25 +153,29 @@ final readonly class Pieces
         return $rules->value('weld.shrink') / 100 * $rules->value('weld.bead_to_wall') * $wallMm;
     }
 
-    /** How far a tube goes into its part. */
+    /** How far a tube goes into its part: as deep as its seat was measured, else by the shop's rule. */
     private function slip(string $mark, bool $last): Figure
     {
         $rule = $this->shop->rules->get('fit.slip_depth');
         $spec = $this->routed->spec;
         $slips = $last && self::slips($this->job, $spec);
+        $part = $this->job->set->partAfter($spec->letter);
+        $seat = $slips ? $part?->seat : null;
 
         return $this->job->overrides->on(
             Figure::of(
                 "cut.$mark.slip",
                 'Goes in by',
                 Quantity::Length,
-                $slips ? $rule->value : 0.0,
+                $slips ? $seat->mm ?? $rule->value : 0.0,
                 new Reason(
-                    $slips
-                        ? 'The run is measured to the mouth of the inlet; the tube goes on into it by the depth of the slip.'
-                        : 'Neither end of this piece slips into a part.',
-                    [$rule->asInput()],
-                    $rule->source,
+                    match (true) {
+                        $seat !== null => "The run is measured to the mouth of the seat; $part->name takes the tube as deep as it was measured.",
+                        $slips => 'The run is measured to the mouth of the inlet; the tube goes on into it by the depth of the slip.',
+                        default => 'Neither end of this piece slips into a part.',
+                    },
+                    [$seat === null ? $rule->asInput() : Input::of('Depth of its seat', Quantity::Length, $seat->mm)],
+                    $seat === null ? $rule->source : Source::geometry(),
                     'The depth of the inlets as they were measured.',
                 ),
             ),

@@ -18,7 +18,9 @@ use UpsweptBead\Core\Fit\Order\Sequence;
 use UpsweptBead\Core\Fit\Order\Standing;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointFace;
 use UpsweptBead\Core\Joint\JointList;
+use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Layout\NutReach;
 use UpsweptBead\Core\Layout\RoutedRun;
@@ -40,6 +42,7 @@ final readonly class FitPlan
      * @param  list<string>  $letters  of the runs that are built, as they go in
      * @param  Sequence  $build  every task in its order
      * @param  array<string, list<string>>  $standing  what stands together behind each task
+     * @param  array<string, TackPattern>  $tacks  by joint
      * @param  ?Access  $access  what can be got to; null where it is not known
      * @param  list<NutReach>  $nuts
      * @param  list<TrialLine>  $trial  what is looked at in the trial fit
@@ -52,6 +55,7 @@ final readonly class FitPlan
         public array $letters,
         public Sequence $build,
         public array $standing,
+        public array $tacks,
         public ?Access $access,
         public array $nuts,
         public array $trial,
@@ -95,6 +99,7 @@ final readonly class FitPlan
             $letters,
             $build,
             (new Standing(self::marks($cut)))->all($build->tasks),
+            self::tacks($layout, $joints, $access),
             $access,
             $nuts,
             TrialFit::of($job, $layout, $nuts, $joints->fittings, $shop->rules->value('clear.spanner_swing')),
@@ -106,8 +111,26 @@ final readonly class FitPlan
                 ...self::stuck($job, $insertion),
                 ...self::broken($build),
                 ...$growth->notices($job, $shop),
+                ...IncomingCheck::of($job, $layout, $shop->rules),
             ],
         );
+    }
+
+    /** @return array<string, TackPattern> by joint */
+    private static function tacks(Layout $layout, JointList $joints, ?Access $access): array
+    {
+        $tacks = [];
+        foreach ($joints->welds() as $joint) {
+            $pattern = TackPattern::of($joint);
+            $routed = $layout->run($joint->run);
+            if ($routed !== null && $joint->type !== JointType::Bung) {
+                $up = JointFace::of($routed->line, $joint->seam->stationMm)->upDeg;
+                $pattern = $pattern->rocking($up, $access?->joints[$joint->id]->together->arcs ?? null);
+            }
+            $tacks[$joint->id] = $pattern;
+        }
+
+        return $tacks;
     }
 
     /** @return array<string, list<string>> of all pieces, by the letter of their run or collector */

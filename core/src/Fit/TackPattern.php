@@ -32,8 +32,14 @@ final readonly class TackPattern
     /**
      * @param  list<float>  $trialDeg
      * @param  list<float>  $fullDeg
+     * @param  string  $trialWhy  why the trial tacks are where they are
      */
-    private function __construct(public array $trialDeg, public array $fullDeg, public float $tackMm) {}
+    private function __construct(
+        public array $trialDeg,
+        public array $fullDeg,
+        public float $tackMm,
+        public string $trialWhy = '',
+    ) {}
 
     /** Round a tube; along a merge seam, which has two ends, there are no angles to give. */
     public static function of(Joint $joint): self
@@ -41,6 +47,58 @@ final readonly class TackPattern
         return $joint->type->isRound()
             ? self::forTube($joint->seam->odMm, $joint->thinnerMm())
             : new self([], [], self::TACK_WALLS * $joint->thinnerMm());
+    }
+
+    /**
+     * With its trial tacks about the top of the tube, where its own weight keeps the joint closed and it can still be
+     * rocked open by lifting; where no torch gets there with the rest in place, as near to the top as one does.
+     *
+     * @param  float|null  $upDeg  straight up as fitted; null where the tube stands upright
+     * @param  list<array{float, float}>|null  $reached  arcs that a torch gets to, in degrees; null where that is not known
+     */
+    public function rocking(?float $upDeg, ?array $reached): self
+    {
+        if ($this->trialDeg === []) {
+            return $this;
+        }
+        $wanted = $upDeg ?? 0.0;
+        $at = $reached === null ? $wanted : self::nearest($wanted, $reached);
+        $round = static fn (float $deg): float => round($deg - 360 * floor($deg / 360), 0);
+        $isAside = abs($at - $wanted) > 1.0;
+
+        return new self(
+            [$round($at - self::TRIAL_SPREAD_DEG / 2), $round($at + self::TRIAL_SPREAD_DEG / 2)],
+            $this->fullDeg,
+            $this->tackMm,
+            match (true) {
+                $isAside => 'As near to the top as a torch gets with the rest in place: lift the tube, and it opens.',
+                $upDeg === null => 'The tube stands upright; any side does. Tip it away from them, and it opens.',
+                default => 'At the top: the tube’s own weight keeps it closed, and lifting it opens it.',
+            },
+        );
+    }
+
+    /**
+     * The middle for a pair of tacks nearest to a wish, both of them within one arc if one is wide enough.
+     *
+     * @param  list<array{float, float}>  $arcs
+     */
+    private static function nearest(float $wanted, array $arcs): float
+    {
+        $best = null;
+        foreach ($arcs as [$from, $to]) {
+            $half = min(self::TRIAL_SPREAD_DEG, $to - $from) / 2;
+            [$least, $most] = [$from + $half, $to - $half];
+            foreach ([-360.0, 0.0, 360.0] as $turn) {
+                $at = $to - $from >= 360.0 ? $wanted : max($least, min($most, $wanted + $turn));
+                $off = abs($at - $wanted - $turn) + ($to - $from < self::TRIAL_SPREAD_DEG ? 180.0 : 0.0);
+                if ($best === null || $off < $best[0]) {
+                    $best = [$off, $at - $turn];
+                }
+            }
+        }
+
+        return $best[1] ?? $wanted;
     }
 
     public static function forTube(float $odMm, float $wallMm): self

@@ -19,6 +19,8 @@ final readonly class SetReader
 
     private const MOST_DESIGNS = 12;
 
+    private const MOST_PARTS = 32;
+
     private CollectorReader $collectors;
 
     /** @param  list<string>  $letters  of the runs there are */
@@ -32,7 +34,7 @@ final readonly class SetReader
         if ($node->isMissing()) {
             return new SetSpec;
         }
-        $node->only(['collectors', 'keepOuts', 'lengths', 'designs', 'routing', 'outlets']);
+        $node->only(['collectors', 'keepOuts', 'lengths', 'designs', 'routing', 'outlets', 'parts', 'hangers']);
         $list = static fn (string $key, int $most): array => $node->at($key)->isMissing()
             ? []
             : $node->at($key)->items($most);
@@ -54,6 +56,10 @@ final readonly class SetReader
             $node->at('designs')->complain('double-name', 'has two entries of one name; each needs its own');
         }
 
+        $reader = new PartReader($this->units, $this->letters);
+        $parts = array_map($reader->part(...), $list('parts', self::MOST_PARTS));
+        $this->refuseTwice($node->at('parts'), array_map(static fn (PartSpec $one): string => $one->inlet, $parts));
+
         return new SetSpec(
             $collectors,
             $keepOuts,
@@ -61,6 +67,8 @@ final readonly class SetReader
             $designs,
             $node->at('routing')->isMissing() ? new RoutingSpec() : $this->routing($node->at('routing')),
             array_map($this->outlet(...), $list('outlets', self::MOST_GROUPS)),
+            $parts,
+            array_map($reader->hanger(...), $list('hangers', self::MOST_PARTS)),
         );
     }
 

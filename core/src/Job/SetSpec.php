@@ -13,6 +13,8 @@ final readonly class SetSpec
      * @param  list<LengthSpec>  $lengths
      * @param  list<DesignSpec>  $designs  kept beside the one that counts
      * @param  list<OutletLimit>  $outlets  what is asked of every open end
+     * @param  list<PartSpec>  $parts  bought, or brought by the customer
+     * @param  list<HangerSpec>  $hangers
      */
     public function __construct(
         public array $collectors = [],
@@ -21,6 +23,8 @@ final readonly class SetSpec
         public array $designs = [],
         public RoutingSpec $routing = new RoutingSpec,
         public array $outlets = [],
+        public array $parts = [],
+        public array $hangers = [],
     ) {}
 
     /**
@@ -36,6 +40,20 @@ final readonly class SetSpec
             $this->designs,
             $this->routing,
             $this->outlets,
+            $this->parts,
+            $this->hangers,
         );
+    }
+
+    /** The part that the end of a run goes into; null where there is none. */
+    public function partAfter(string $letter): ?PartSpec
+    {
+        foreach ($this->parts as $part) {
+            if ($part->inlet === $letter) {
+                return $part;
+            }
+        }
+
+        return null;
     }
 }

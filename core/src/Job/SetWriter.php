@@ -37,7 +37,33 @@ final readonly class SetWriter
                         $set->outlets,
                     ),
                 ],
+            ...$set->parts === [] ? [] : ['parts' => array_map(self::part(...), $set->parts)],
+            ...$set->hangers === [] ? [] : ['hangers' => array_map(static fn (HangerSpec $one): array => [
+                'name' => $one->name,
+                'run' => $one->run,
+                'station' => $one->station->entered(),
+            ], $set->hangers)],
             ...$set->designs === [] ? [] : ['designs' => array_map(self::design(...), $set->designs)],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function part(PartSpec $one): array
+    {
+        return [
+            'name' => $one->name,
+            'kind' => $one->kind->value,
+            'inlet' => $one->inlet,
+            ...array_filter([
+                'mass' => $one->massKg > 0.0 ? "$one->massKg kg" : null,
+                'oneWay' => $one->isOneWay ? true : null,
+                'against' => $one->isAgainst ? true : null,
+                'cast' => $one->isCast,
+                'bore' => $one->bore?->entered(),
+                'seat' => $one->seat?->entered(),
+                'wall' => $one->wall?->entered(),
+                'square' => $one->squareDeg,
+            ], static fn (mixed $value): bool => $value !== null),
         ];
     }
 

@@ -58,7 +58,7 @@ final readonly class Sheets
 
         return new JointSheet(
             $joint,
-            TackPattern::of($joint),
+            $this->fit->tacks[$joint->id] ?? TackPattern::of($joint),
             ['filler' => $filler, 'tungsten' => $overrides->onChoice(Torch::tungsten($pedal, $id))],
             [
                 'amps' => $amps,

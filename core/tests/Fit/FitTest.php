@@ -53,6 +53,25 @@ it('holds a trial fit with two tacks close together on one side', function () {
     expect($other - $one)->toBeGreaterThanOrEqual(60.0)->toBeLessThanOrEqual(90.0);
 });
 
+// Our own reading of common practice: tacks at the top hold what the tube's weight pulls, and its foot stays closed.
+it('puts the trial tacks about the top, and where no torch gets there as near to it as one does', function () {
+    $pattern = TackPattern::forTube(50.8, 1.651);
+    $middle = static function (TackPattern $one): float {
+        [$a, $b] = $one->trialDeg;
+        $spread = $b - $a - 360 * floor(($b - $a) / 360);
+        expect($spread)->toBeClose(75.0, 0, 1.5);
+
+        return fmod($a + $spread / 2, 360.0);
+    };
+    expect($middle($pattern->rocking(90.0, null)))->toBeClose(90.0, 0, 1.0)
+        ->and($middle($pattern->rocking(-120.0, [[0.0, 360.0]])))->toBeClose(240.0, 0, 1.0)
+        ->and($middle($pattern->rocking(0.0, [[60.0, 300.0]])))->toBeClose(97.5, 0, 1.0)
+        ->and($middle($pattern->rocking(350.0, [[60.0, 300.0]])))->toBeClose(262.5, 0, 1.0)
+        ->and($middle($pattern->rocking(0.0, [[330.0, 420.0]])))->toBeClose(7.5, 0, 1.0)
+        ->and($pattern->rocking(null, null)->trialWhy)->toContain('upright')
+        ->and($pattern->rocking(0.0, [[60.0, 300.0]])->trialWhy)->toContain('As near to the top');
+});
+
 it('gives every joint of a run a mark of its own', function () {
     $marks = array_map(static fn (int $n): string => IndexMark::forJoint($n)->text(), range(1, 24));
     expect(array_unique($marks))->toHaveCount(24)

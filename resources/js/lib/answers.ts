@@ -351,6 +351,11 @@ export interface SetDocument {
      * Whole designs kept beside the one that counts.
      */
     designs?: DesignDocument[];
+    /**
+     * Bought and customer's parts.
+     */
+    parts?: PartDocument[];
+    hangers?: HangerDocument[];
     routing?: RoutingDocument | null;
     /**
      * What a class, the road or the vehicle asks of where open ends lie.
@@ -459,6 +464,36 @@ export interface DesignRunDocument {
     at: PointText;
     direction: Triple;
     route: RouteDocument;
+}
+/**
+ * A part at the end of a run, with what was measured of it.
+ */
+export interface PartDocument {
+    name: string;
+    kind: 'muffler' | 'catalyst' | 'flex' | 'tip' | 'turbine' | 'other';
+    /**
+     * The run whose end goes into it.
+     */
+    inlet: string;
+    mass?: string | number;
+    /**
+     * Its louvres let the gas through one way only.
+     */
+    oneWay?: boolean;
+    /**
+     * It lies against that.
+     */
+    against?: boolean;
+    cast?: boolean;
+    bore?: LengthText;
+    seat?: LengthText;
+    wall?: LengthText;
+    square?: AngleText;
+}
+export interface HangerDocument {
+    name: string;
+    run: string;
+    station: LengthText;
 }
 /**
  * What this job asks of its routes otherwise than the shop.
@@ -1177,6 +1212,13 @@ export interface Growth {
         mass: Shown;
         arm: Shown;
         /**
+         * Who carries how much, hangers among them.
+         */
+        carried: {
+            name: string;
+            mass: Shown;
+        }[];
+        /**
          * About the start of the run, in N·m.
          */
         moment: number;
@@ -1202,6 +1244,7 @@ export interface Sheet {
     run: string;
     tacks: {
         trial: number[];
+        trialWhy: string;
         full: number[];
         length: Shown;
     };

@@ -17,7 +17,7 @@ export function stageOf(path: string, document: JobDocument): Stage {
         /^runs\[\d+\]\.(start|end)\.(saddle|slant|plate)/.test(path)
     )
         return 'merge';
-    if (path.startsWith('build.')) return 'fit';
+    if (path.startsWith('build.') || /^set\.(parts|hangers)/.test(path)) return 'fit';
     if (/^runs\[\d+\]\.route/.test(path) || path.startsWith('set.routing')) return 'route';
     return 'survey';
 }

@@ -73,13 +73,15 @@ final readonly class Access
         return $access;
     }
 
-    /** @return list<Stuck> of a run that is the only one */
+    /** @return list<Stuck> of a run that is the only one, but for its branches */
     private static function byItself(Job $job, Layout $layout, Shop $shop): array
     {
-        if (count($layout->runs) !== 1) {
+        // A branch goes in and comes out with what it stands on.
+        $runs = array_values(array_filter($layout->runs, static fn (RoutedRun $one): bool => ! $one->isBranch()));
+        if (count($runs) !== 1) {
             return [];
         }
-        [$routed] = $layout->runs;
+        [$routed] = $runs;
         $tube = new WholeTube(
             $routed->spec->letter,
             $routed->line->chords($routed->tube->odMm, 0.0, Chords::COARSE),

@@ -27,6 +27,9 @@ use UpsweptBead\Core\Units\Quantity;
  */
 final readonly class GrowthPlan
 {
+    /** A tube's own weight is shared out in so many parts. */
+    private const ELEMENTS = 40;
+
     /**
      * @param  list<Loop>  $loops  most growth first
      * @param  list<Weight>  $weights
@@ -50,10 +53,10 @@ final readonly class GrowthPlan
     /** @return list<Notice> */
     public function notices(Job $job, Shop $shop): array
     {
-        $most = $shop->rules->value('growth.most');
         $bad = array_values(array_filter(
             $this->loops,
-            static fn (Loop $one): bool => $one->isRigid() && $one->growthMm > $most,
+            static fn (Loop $one): bool => $one->isRigid()
+                && $one->growthMm > $shop->rules->value(count($one->runs) > 1 ? 'growth.ports' : 'growth.most'),
         ));
 
         return $bad === [] ? [] : [Notice::caution('set', sprintf(
@@ -166,19 +169,45 @@ final readonly class GrowthPlan
         return $end->name === '' ? 'its end' : $end->name;
     }
 
-    /** @return list<Weight> of runs that are not tied to a part at their far end */
+    /** @return list<Weight> of every run that begins at a part */
     private static function weights(Layout $layout, Job $job, Shop $shop): array
     {
         $densityKgM3 = $shop->catalogue->metal($job->metal)->densityKgM3;
         $weights = [];
         foreach ($layout->runs as $routed) {
             if (self::isTied($routed->spec->start)) {
-                $massKg = $routed->tube->metalAreaMm2() * $routed->line->lengthMm * $densityKgM3 * 1e-9;
-                $weights[] = new Weight($routed->spec->letter, $massKg, self::armMm($routed));
+                $tubeKg = $routed->tube->metalAreaMm2() * $routed->line->lengthMm * $densityKgM3 * 1e-9;
+                $weights[] = self::weight($routed, $tubeKg, $job);
             }
         }
 
         return $weights;
+    }
+
+    private static function weight(RoutedRun $routed, float $tubeKg, Job $job): Weight
+    {
+        $lengthMm = $routed->line->lengthMm;
+        $masses = array_map(
+            static fn (int $i): array => [$lengthMm * ($i + 0.5) / self::ELEMENTS, $tubeKg / self::ELEMENTS],
+            range(0, self::ELEMENTS - 1),
+        );
+        $part = $job->set->partAfter($routed->spec->letter);
+        $partKg = $part->massKg ?? 0.0;
+        if ($partKg > 0.0) {
+            $masses[] = [$lengthMm, $partKg];
+        }
+        $supports = [self::named($routed->spec->start) => 0.0];
+        foreach ($job->set->hangers as $hanger) {
+            if ($hanger->run === $routed->spec->letter) {
+                $supports[$hanger->name] = min($lengthMm, $hanger->station->mm);
+            }
+        }
+        asort($supports);
+        $allKg = $tubeKg + $partKg;
+        $end = $routed->line->end->at->minus($routed->line->start->at);
+        $outMm = ($tubeKg * self::armMm($routed) + $partKg * hypot($end->x, $end->y)) / max(1e-9, $allKg);
+
+        return new Weight($routed->spec->letter, $allKg, $outMm, Weight::shared($supports, $masses));
     }
 
     /** How far out, level, the middle of its mass is from its start. */

@@ -82,6 +82,10 @@ final readonly class FitWriter
                 'mass' => $this->figures->plain(Quantity::Mass, $one->massKg),
                 'arm' => $this->figures->length($one->armMm),
                 'moment' => round($one->momentNm(), 1),
+                'carried' => array_map(fn (string $name, float $kg): array => [
+                    'name' => $name,
+                    'mass' => $this->figures->plain(Quantity::Mass, $kg),
+                ], array_keys($one->carried), $one->carried),
             ], $growth->weights),
         ];
     }

@@ -141,6 +141,7 @@ final readonly class StageWriter
             'run' => $sheet->joint->run,
             'tacks' => [
                 'trial' => $sheet->tacks->trialDeg,
+                'trialWhy' => $sheet->tacks->trialWhy,
                 'full' => $sheet->tacks->fullDeg,
                 'length' => $this->figures->length($sheet->tacks->tackMm),
             ],

@@ -12,6 +12,7 @@
     import Growth from './growth.svelte';
     import JointDetail from './joint-detail.svelte';
     import Measured from './measured.svelte';
+    import Parts from './parts.svelte';
     import TrialFit from './trial-fit.svelte';
 
     let { desk, onstage }: StageProps = $props();
@@ -107,6 +108,7 @@
         </div>
     </div>
     <Growth {desk} />
+    <Parts {desk} />
     {#if desk.plan.runs.length > 1 && desk.plan.runs.every((one) => one.run)}
         <InsertionOrder {desk} />
     {/if}

@@ -74,8 +74,15 @@
                     {/each}
                 </tbody>
             </table>
+            {#each weights.filter((one) => one.carried.length > 1) as one (one.run)}
+                <p class="text-sm">
+                    Run {one.run} is carried by {one.carried
+                        .map((who) => `${who.name} ${who.mass.text}`)
+                        .join(', ')}.
+                </p>
+            {/each}
             <p class="text-quiet text-sm">
-                Tube alone, until a hanger or a bracket carries it: the vehicle’s mounts, never the header.
+                Tube and part, until a hanger or a bracket carries it: the vehicle’s mounts, never the header.
                 Strap it while it is tacked.
             </p>
         </div>

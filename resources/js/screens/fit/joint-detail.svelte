@@ -114,7 +114,7 @@
             First tack at the crotch, the end towards the inlets, then down each side; a shim keeps bent
             inlets apart.
         {:else if tacks === 'trial'}
-            Two close together on one side: it holds, and can still be hinged.
+            Two close together on one side: it holds, and can still be hinged. {sheet.tacks.trialWhy}
         {:else}
             Opposite pairs in turn; the last on the side the tube should move towards.
         {/if}

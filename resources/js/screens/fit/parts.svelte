@@ -1,0 +1,190 @@
+<script lang="ts">
+    // Bought and customer's parts as they came, and hangers: what was measured changes the cut at once.
+    import Button from '@/kit/button.svelte';
+    import SelectField from '@/kit/select-field.svelte';
+    import TextField from '@/kit/text-field.svelte';
+    import type { HangerDocument, PartDocument } from '@/lib/answers';
+    import type { JobDesk } from '@/lib/job-desk.svelte';
+
+    type Props = { desk: JobDesk };
+    let { desk }: Props = $props();
+
+    const KINDS = [
+        { id: 'muffler', name: 'Muffler' },
+        { id: 'catalyst', name: 'Catalyst' },
+        { id: 'flex', name: 'Flexible section' },
+        { id: 'tip', name: 'Tip' },
+        { id: 'turbine', name: 'Turbine' },
+        { id: 'other', name: 'Other part' },
+    ] as const;
+    const MEASURED = [
+        { key: 'bore', label: 'Bore of its seat' },
+        { key: 'seat', label: 'Depth of it' },
+        { key: 'wall', label: 'Wall' },
+        { key: 'mass', label: 'Mass' },
+    ] as const;
+
+    const parts = $derived(desk.document.set?.parts ?? []);
+    const hangers = $derived(desk.document.set?.hangers ?? []);
+    const letters = $derived(
+        desk.document.runs.map((run) => ({ id: run.letter, name: `run ${run.letter}` })),
+    );
+    const free = $derived(letters.filter((one) => !parts.some((part) => part.inlet === one.id)));
+    const error = (path: string) => desk.errors[path]?.[0] ?? '';
+    const notices = $derived(desk.plan.notices.filter((one) => one.path.startsWith('set.parts')));
+
+    const change = (edit: (set: { parts: PartDocument[]; hangers: HangerDocument[] }) => void) =>
+        desk.edit((document) => {
+            const set = { parts: document.set?.parts ?? [], hangers: document.set?.hangers ?? [] };
+            edit(set);
+            document.set = { ...(document.set ?? {}), ...set } as typeof document.set;
+        });
+
+    const add = () =>
+        change((set) => {
+            const run = desk.document.runs.find((one) => one.letter === free[0]?.id);
+            if (run) set.parts.push({ name: run.end.name || 'Part', kind: 'muffler', inlet: run.letter });
+        });
+    const hang = () =>
+        change((set) => {
+            const run = desk.plan.runs.find((one) => one.run);
+            if (!run?.run) return;
+            const name = `Hanger ${set.hangers.length + 1}`;
+            set.hangers.push({
+                name,
+                run: run.letter,
+                station: `${Math.round(run.run.length.value / 2)} mm`,
+            });
+        });
+
+    function put(i: number, key: keyof PartDocument, value: unknown): void {
+        void change((set) => {
+            const part = set.parts[i] as Record<string, unknown> | undefined;
+            if (!part) return;
+            if (value === '' || value === false) delete part[key];
+            else part[key] = value;
+        });
+    }
+</script>
+
+<section class="sheet p-3" aria-label="Parts and hangers">
+    <div class="flex flex-wrap items-baseline justify-between gap-2">
+        <h2 class="heading">Bought and customer’s parts</h2>
+        {#if desk.isDraft}
+            <span class="flex gap-2">
+                {#if free.length > 0}<Button onclick={add}>Add a part</Button>{/if}
+                {#if desk.plan.runs.some((run) => run.run)}<Button onclick={hang}>Add a hanger</Button>{/if}
+            </span>
+        {/if}
+    </div>
+    {#each notices as notice (notice.message)}
+        <p class={notice.severity === 'problem' ? 'text-stop' : ''}>
+            {notice.severity === 'problem' ? '✕' : '△'}
+            {notice.message}
+        </p>
+    {/each}
+    {#each parts as part, i (i)}
+        <fieldset
+            class="border-line mt-2 grid grid-cols-2 items-end gap-2 border-t pt-2 sm:grid-cols-4 xl:grid-cols-[1.4fr_1fr_0.8fr_repeat(4,0.9fr)_auto]"
+            disabled={!desk.isDraft}
+            aria-label={part.name}
+        >
+            <TextField
+                label="Name"
+                value={part.name}
+                error={error(`set.parts[${i}].name`)}
+                onchange={(value) => put(i, 'name', value)}
+            />
+            <SelectField
+                label="What it is"
+                value={part.kind}
+                options={[...KINDS]}
+                onchange={(value) => put(i, 'kind', value)}
+            />
+            <SelectField
+                label="At the end of"
+                value={part.inlet}
+                options={letters}
+                onchange={(value) => put(i, 'inlet', value)}
+            />
+            {#each MEASURED as { key, label } (key)}
+                <TextField
+                    {label}
+                    value={String(part[key] ?? '')}
+                    mono
+                    error={error(`set.parts[${i}].${key}`)}
+                    onchange={(value) => put(i, key, value.trim())}
+                />
+            {/each}
+            {#if desk.isDraft}
+                <Button look="quiet" onclick={() => change((set) => set.parts.splice(i, 1))}
+                    >Take it out</Button
+                >
+            {/if}
+            <p class="col-span-full flex flex-wrap gap-x-5 gap-y-1">
+                {#each [['oneWay', 'gas goes through one way only'], ['against', 'it lies against that'], ['cast', 'it is cast']] as const as [key, label] (key)}
+                    {#if key !== 'against' || part.oneWay}
+                        <label class="tap flex items-center gap-2">
+                            <input
+                                type="checkbox"
+                                checked={part[key] === true}
+                                onchange={(event) => put(i, key, event.currentTarget.checked)}
+                            />{label}
+                        </label>
+                    {/if}
+                {/each}
+            </p>
+        </fieldset>
+    {:else}
+        <p class="text-quiet">
+            Mufflers, catalysts, tips: what is measured of them when they come changes the cut, before it is
+            made.
+        </p>
+    {/each}
+    {#each hangers as hanger, i (i)}
+        <fieldset
+            class="border-line mt-2 grid grid-cols-2 items-end gap-2 border-t pt-2 sm:grid-cols-4"
+            disabled={!desk.isDraft}
+            aria-label={hanger.name}
+        >
+            <TextField
+                label="Hanger"
+                value={hanger.name}
+                error={error(`set.hangers[${i}].name`)}
+                onchange={(value) =>
+                    change((set) => {
+                        const one = set.hangers[i];
+                        if (one) one.name = value;
+                    })}
+            />
+            <SelectField
+                label="On"
+                value={hanger.run}
+                options={letters}
+                onchange={(value) =>
+                    change((set) => {
+                        const one = set.hangers[i];
+                        if (one) one.run = value;
+                    })}
+            />
+            <TextField
+                label="Along it"
+                value={String(hanger.station)}
+                mono
+                error={error(`set.hangers[${i}].station`)}
+                onchange={(value) =>
+                    change((set) => {
+                        const one = set.hangers[i];
+                        if (one) one.station = value;
+                    })}
+            />
+            {#if desk.isDraft}
+                <Button
+                    look="quiet"
+                    class="justify-self-start"
+                    onclick={() => change((set) => set.hangers.splice(i, 1))}>Take it out</Button
+                >
+            {/if}
+        </fieldset>
+    {/each}
+</section>

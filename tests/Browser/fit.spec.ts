@@ -45,7 +45,7 @@ test('the order of building says why, is moved by hand, and names the reason tha
     await expect(async () => {
         await order
             .getByRole('button', { name: 'Weld DJ3' })
-            .dragTo(order.getByRole('button', { name: 'Trial fit runs' }));
+            .dragTo(order.getByRole('button', { name: 'Trial fit runs' }).first());
         await expect(order.getByText('✕ reason broken').first()).toBeVisible({ timeout: 4000 });
     }).toPass({ timeout: 40_000 });
 });

@@ -125,7 +125,7 @@ final readonly class FitPlan
             $routed = $layout->run($joint->run);
             if ($routed !== null && $joint->type !== JointType::Bung) {
                 $up = JointFace::of($routed->line, $joint->seam->stationMm)->upDeg;
-                $pattern = $pattern->rocking($up, $access?->joints[$joint->id]->together->arcs ?? null);
+                $pattern = $pattern->rocking($up, $access?->joints[$joint->id]->inPlace->arcs ?? null);
             }
             $tacks[$joint->id] = $pattern;
         }

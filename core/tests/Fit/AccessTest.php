@@ -80,6 +80,19 @@ it('loses the side on which a neighbour stands, and says whose it is', function 
         ->and($access['BJ1']->together->share)->toBeClose($one->together->share, 0, 0.03);
 });
 
+it('gets round less on the vehicle than on the bench, where a frame rail stands beside it', function () {
+    $document = JobWriter::toArray(Planner::sketch(sideBySide(600.0)->job, Shop::bare())->job);
+    $document['set']['keepOuts'] = [[
+        'name' => 'Rail', 'kind' => 'frame', 'shape' => 'box', 'at' => [400, -70, 0], 'size' => [300, 60, 100],
+    ]];
+    $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
+    $one = accessOf(Planner::sketch($job, Shop::bare()))['AJ1'];
+    expect($one->together->isWhole())->toBeTrue()
+        ->and($one->inPlace->share)->toBeLessThan(0.95)
+        // Seen with the flow along x, with up as the mark, the rail at −y lies to the right: a quarter turn on.
+        ->and(array_filter($one->inPlace->arcs, static fn (array $arc): bool => $arc[0] <= 90.0 && $arc[1] >= 90.0))->toBe([]);
+});
+
 it('loses the more, the nearer the neighbour stands', function () {
     $last = 1.0;
     foreach ([200.0, 60.0, 30.0, 10.0] as $gapMm) {

@@ -1164,6 +1164,7 @@ export interface FitReason {
 export interface JointAccess {
     joint: string;
     alone: CupFit;
+    inPlace: CupFit;
     together: CupFit;
     /**
      * What closes it later.

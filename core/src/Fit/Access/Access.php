@@ -60,11 +60,12 @@ final readonly class Access
         $solids = Solids::of($layout);
         $shapes = new SeamShapes($layout, $joints);
         $cups = new Cups($shop);
+        $vehicle = Solids::ofVehicle(Surroundings::goingIn($job, $shop));
         $all = [];
         foreach ($joints->welds() as $joint) {
             $shape = $shapes->of($joint);
             if ($shape !== null) {
-                $all[$joint->id] = self::joint($joint, $shape, $solids, $cups, $layout);
+                $all[$joint->id] = self::joint($joint, $shape, $solids, $vehicle, $cups, $layout);
             }
         }
         $access = new self($all, $insertion->alone ?? self::byItself($job, $layout, $shop));
@@ -92,10 +93,12 @@ final readonly class Access
         return Insertion::of([$tube], Surroundings::goingIn($job, $shop))->alone;
     }
 
+    /** @param  list<Obstacle>  $vehicle */
     private static function joint(
         Joint $joint,
         SeamShape $shape,
         Solids $solids,
+        array $vehicle,
         Cups $cups,
         Layout $layout,
     ): JointAccess {
@@ -111,7 +114,10 @@ final readonly class Access
             }
         }
         $alone = $cups->best($shape, $own);
-        $together = $others === [] ? $alone : $cups->best($shape, [...$own, ...array_merge(...array_values($others))]);
+        $set = [...$own, ...array_merge(...array_values($others))];
+        $together = $others === [] ? $alone : $cups->best($shape, $set);
+        $vehicle = self::near($shape->seam, $vehicle, $cups->reachMm());
+        $inPlace = $vehicle === [] ? $together : $cups->best($shape, [...$set, ...$vehicle]);
         $by = [];
         if ($together->share < min($alone->share - Cups::SAME, JointAccess::ENOUGH)) {
             foreach ($others as $letter => $some) {
@@ -123,7 +129,7 @@ final readonly class Access
         }
         $root = $routed === null ? RootView::none() : RootView::of($routed, $joint->seam->stationMm);
 
-        return new JointAccess($joint->id, $alone, $together, $by, $root);
+        return new JointAccess($joint->id, $alone, $together, $inPlace, $by, $root);
     }
 
     /** @return list<string> letters of what a joint is part of: it is there whenever the joint is */

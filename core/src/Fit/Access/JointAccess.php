@@ -16,6 +16,7 @@ final readonly class JointAccess
     /**
      * @param  CupFit  $alone  on the bench, with only what it belongs to
      * @param  CupFit  $together  with all runs and collectors in place
+     * @param  CupFit  $inPlace  the same on the vehicle, where it is tacked for the trial fit
      * @param  list<string>  $by  letters of runs and collectors that close it; none where it stays open
      * @param  RootView  $root  with its own run or collector whole
      */
@@ -23,6 +24,7 @@ final readonly class JointAccess
         public string $joint,
         public CupFit $alone,
         public CupFit $together,
+        public CupFit $inPlace,
         public array $by,
         public RootView $root,
     ) {}

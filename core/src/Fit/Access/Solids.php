@@ -11,6 +11,8 @@ use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Solid\Box;
 use UpsweptBead\Core\Geometry\Solid\Capsule;
 use UpsweptBead\Core\Geometry\Solid\Cylinder;
+use UpsweptBead\Core\Geometry\Solid\HalfSpace;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\RunEnd;
@@ -21,6 +23,7 @@ use UpsweptBead\Core\Reach\Obstacle\Bar;
 use UpsweptBead\Core\Reach\Obstacle\Block;
 use UpsweptBead\Core\Reach\Obstacle\Drum;
 use UpsweptBead\Core\Reach\Obstacle\Obstacle;
+use UpsweptBead\Core\Reach\Obstacle\Wall;
 
 /**
  * What of a job stands in the way of a torch, by whose it is: every run with its flanges and rings, every collector with
@@ -60,6 +63,23 @@ final readonly class Solids
     public function without(array $letters): array
     {
         return array_diff_key($this->all, array_flip($letters));
+    }
+
+    /**
+     * What was surveyed round the job; scans, which have no simple shape, are left out.
+     *
+     * @param  list<KeepOut>  $solids
+     * @return list<Obstacle>
+     */
+    public static function ofVehicle(array $solids): array
+    {
+        return array_values(array_filter(array_map(static fn (KeepOut $one): ?Obstacle => match (true) {
+            $one instanceof Box => new Block($one),
+            $one instanceof Capsule => new Bar($one),
+            $one instanceof Cylinder => new Drum($one),
+            $one instanceof HalfSpace => new Wall($one),
+            default => null,
+        }, $solids)));
     }
 
     /** @return list<Obstacle> */

@@ -135,6 +135,7 @@ final readonly class FitWriter
             'joint' => $one->joint,
             'alone' => $this->cup($one->alone),
             'together' => $this->cup($one->together),
+            'inPlace' => $this->cup($one->inPlace),
             'by' => $one->by,
             'advice' => $advice,
             'root' => [

@@ -31,14 +31,7 @@ final readonly class Drum implements Obstacle
 
     public function deepest(Barrel $barrel): array
     {
-        $best = INF;
-        $t = $barrel->from;
-        foreach ([$barrel->from, ($barrel->from + $barrel->to) / 2, $barrel->to] as $one) {
-            $distance = $this->solid->distance(...$barrel->at($one));
-            if ($distance < $best) {
-                [$best, $t] = [$distance, $one];
-            }
-        }
+        [$best, $t] = Parting::nearest($this->solid, $barrel);
         $place = $barrel->at($t);
         if ($best < self::INSIDE) {
             return $place;

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Reach\Obstacle;
 
 use Closure;
+use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Reach\Barrel;
 
-/** Whether a barrel keeps a gap from something convex of which the point nearest to any place is known. */
+/** How near a barrel comes to something convex. */
 final readonly class Parting
 {
     /** Turns of the search for the nearest two points; it ends long before unless an edge nearly meets a rim. */
@@ -18,6 +19,25 @@ final readonly class Parting
 
     /** Less than this (mm) is touching. */
     private const TOUCHING = 1e-9;
+
+    /**
+     * Which of three places of a barrel's middle line, its ends and its middle, lies nearest to a solid.
+     *
+     * @return array{float, float} the distance (mm), and the place along the line
+     */
+    public static function nearest(KeepOut $solid, Barrel $barrel): array
+    {
+        $best = INF;
+        $t = $barrel->from;
+        foreach ([$barrel->from, ($barrel->from + $barrel->to) / 2, $barrel->to] as $one) {
+            $distance = $solid->distance(...$barrel->at($one));
+            if ($distance < $best) {
+                [$best, $t] = [$distance, $one];
+            }
+        }
+
+        return [$best, $t];
+    }
 
     /**
      * Goes from a point of the barrel to the nearest of the other and back. The way between them is never shorter than

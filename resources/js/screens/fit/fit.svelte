@@ -43,13 +43,11 @@
     const sheet = $derived(desk.plan.weld.sheets.find((one) => one.joint === joint?.id));
     const access = $derived(fit.access.find((one) => one.joint === joint?.id));
     const pulling = $derived(pulled[0] === joint?.id ? pulled[1] : []);
-    const together = $derived(task?.phase === 'together');
-    const numbers = $derived(new Map(fit.tasks.map((one) => [one.id, one.order])));
-    const seam = $derived(
-        access && joint
-            ? { joint: joint.id, reached: (together ? access.together : access.alone).arcs }
-            : null,
+    const where = $derived(
+        task?.phase === 'together' ? 'together' : task?.phase === 'trial' ? 'inPlace' : 'alone',
     );
+    const numbers = $derived(new Map(fit.tasks.map((one) => [one.id, one.order])));
+    const seam = $derived(access && joint ? { joint: joint.id, reached: access[where].arcs } : null);
 
     function choose(one: FitTask): void {
         picked = one.id;
@@ -87,7 +85,7 @@
         </div>
         <div class="min-h-0 min-w-0 space-y-2 overflow-y-auto max-xl:lg:col-span-2">
             {#if joint}
-                <JointDetail {member} {joint} {sheet} {access} {together} {pulling} />
+                <JointDetail {member} {joint} {sheet} {access} {where} {pulling} />
                 {#if joint.welded}<Measured
                         {desk}
                         {joint}

@@ -12,17 +12,22 @@
         access: JointAccess | undefined;
         /** Where tacks pull it to its place, in degrees. */
         pulling: number[];
-        /** Whether it is looked at with all runs in place. */
-        together: boolean;
+        /** Where it is looked at: on the bench by itself, with all runs in place, on the vehicle. */
+        where: 'alone' | 'together' | 'inPlace';
     };
-    let { member, joint, sheet, access, pulling, together }: Props = $props();
+    let { member, joint, sheet, access, pulling, where }: Props = $props();
 
     let tacks = $state<'trial' | 'full'>('full');
     const fittings = $derived(isRun(member) ? member.fittings : []);
     const bung = $derived(fittings.find((one) => one.joint === joint.id));
     const piece = $derived(member.pieces.find((one) => one.mark === joint.and));
     const last = $derived(member.pieces.at(-1));
-    const fit = $derived(together ? access?.together : access?.alone);
+    const fit = $derived(access?.[where]);
+    const places = {
+        alone: 'by itself on the bench',
+        together: 'with the runs in place',
+        inPlace: 'on the vehicle, with all in place',
+    };
 </script>
 
 {#snippet row(name: string, value: string, isFigure = true)}
@@ -75,7 +80,7 @@
                 >
                 <span
                     >cup <span class="figure">#{fit.cup}</span>{fit.isLong ? ', tungsten far out' : ''},
-                    {together ? 'with the runs in place' : 'by itself on the bench'}</span
+                    {places[where]}</span
                 >
             </p>
             <p class="text-quiet text-sm">{reachText(access)}</p>

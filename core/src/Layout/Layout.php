@@ -6,7 +6,6 @@ namespace UpsweptBead\Core\Layout;
 
 use UpsweptBead\Core\Branching\BranchingChecks;
 use UpsweptBead\Core\Branching\Placement;
-use UpsweptBead\Core\Geometry\Clearance\Chords;
 use UpsweptBead\Core\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Job\Job;
@@ -105,15 +104,9 @@ final readonly class Layout
         if (count($alone) < 2) {
             return null;
         }
-        $tubes = array_map(static fn (RoutedRun $one): WholeTube => new WholeTube(
-            $one->spec->letter,
-            $one->line->chords($one->tube->odMm, 0.0, Chords::COARSE),
-            $one->line->start->forward,
-            $one->line->end->forward,
-        ), $alone);
 
         return Insertion::of(
-            $tubes,
+            array_map(static fn (RoutedRun $one): WholeTube => $one->inOnePiece(), $alone),
             Surroundings::goingIn($job, $shop),
             $withStubs ? $shop->rules->value('fit.stub') : 0.0,
         );

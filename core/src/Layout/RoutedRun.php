@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Layout;
 
+use UpsweptBead\Core\Geometry\Clearance\Chords;
 use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Route\Insertion\WholeTube;
 use UpsweptBead\Core\Run\Centreline;
 use UpsweptBead\Core\Run\FarEnd;
 use UpsweptBead\Core\Run\TubeRun;
@@ -25,6 +27,17 @@ final readonly class RoutedRun
         public FarEnd $farEnd,
     ) {
         $this->line = Centreline::of($run);
+    }
+
+    /** As it goes in among the others: whole, its bends as coarse as that allows. */
+    public function inOnePiece(): WholeTube
+    {
+        return new WholeTube(
+            $this->spec->letter,
+            $this->line->chords($this->tube->odMm, 0.0, Chords::COARSE),
+            $this->line->start->forward,
+            $this->line->end->forward,
+        );
     }
 
     /** Whether one of its ends stands on the side of another run. */

@@ -6,7 +6,11 @@ namespace UpsweptBead\Core\Stock;
 
 use UpsweptBead\Core\Reason\Source;
 
-/** A gas lens cup: its number is its bore in sixteenths of an inch; what it measures, and the gas it takes (CFH). */
+/**
+ * A gas lens cup: its number is its bore in sixteenths of an inch; what it measures, and the gas it takes (CFH).
+ *
+ * Bore and gas are common practice. What a cup measures outside, its length and both stick-outs are our own estimates.
+ */
 final readonly class GasCup
 {
     /**

@@ -6,7 +6,6 @@ namespace UpsweptBead\Core\Fit\Access;
 
 use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Branching\FlangePlan;
-use UpsweptBead\Core\Geometry\Clearance\Chords;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
@@ -17,7 +16,6 @@ use UpsweptBead\Core\Reach\Place;
 use UpsweptBead\Core\Reach\RoundSeam;
 use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Insertion\Stuck;
-use UpsweptBead\Core\Route\Insertion\WholeTube;
 use UpsweptBead\Core\Shop\Rule;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Survey\Surroundings;
@@ -82,15 +80,8 @@ final readonly class Access
         if (count($runs) !== 1) {
             return [];
         }
-        [$routed] = $runs;
-        $tube = new WholeTube(
-            $routed->spec->letter,
-            $routed->line->chords($routed->tube->odMm, 0.0, Chords::COARSE),
-            $routed->line->start->forward,
-            $routed->line->end->forward,
-        );
 
-        return Insertion::of([$tube], Surroundings::goingIn($job, $shop))->alone;
+        return Insertion::of([$runs[0]->inOnePiece()], Surroundings::goingIn($job, $shop))->alone;
     }
 
     /** @param  list<Obstacle>  $vehicle */

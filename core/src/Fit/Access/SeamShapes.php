@@ -29,9 +29,6 @@ final readonly class SeamShapes
     /** Places of a seam with a shape of its own: at so many degrees round its tube. */
     private const EVERY_DEG = 6;
 
-    /** How far a bung stands out of its tube, about (mm). */
-    public const BUNG_MM = 10.0;
-
     public function __construct(private Layout $layout, private JointList $joints) {}
 
     /** Null where no torch comes from outside: a slip, a seam in the bore. */

@@ -35,7 +35,7 @@ final readonly class Solids
     private const SLEEVE_MM = 50.0;
 
     /** The neck of a V-band ring between its seam and its lip (mm); our own figure. */
-    public const NECK_MM = 5.0;
+    private const NECK_MM = 5.0;
 
     /** @param  array<string, list<Obstacle>>  $all  by the letter of the run or collector */
     private function __construct(public array $all) {}

@@ -65,6 +65,13 @@
             else part[key] = value;
         });
     }
+
+    function move(i: number, to: Partial<HangerDocument>): void {
+        void change((set) => {
+            const hanger = set.hangers[i];
+            if (hanger) Object.assign(hanger, to);
+        });
+    }
 </script>
 
 <section class="sheet p-3" aria-label="Parts and hangers">
@@ -151,32 +158,20 @@
                 label="Hanger"
                 value={hanger.name}
                 error={error(`set.hangers[${i}].name`)}
-                onchange={(value) =>
-                    change((set) => {
-                        const one = set.hangers[i];
-                        if (one) one.name = value;
-                    })}
+                onchange={(value) => move(i, { name: value })}
             />
             <SelectField
                 label="On"
                 value={hanger.run}
                 options={letters}
-                onchange={(value) =>
-                    change((set) => {
-                        const one = set.hangers[i];
-                        if (one) one.run = value;
-                    })}
+                onchange={(value) => move(i, { run: value })}
             />
             <TextField
                 label="Along it"
                 value={String(hanger.station)}
                 mono
                 error={error(`set.hangers[${i}].station`)}
-                onchange={(value) =>
-                    change((set) => {
-                        const one = set.hangers[i];
-                        if (one) one.station = value;
-                    })}
+                onchange={(value) => move(i, { station: value })}
             />
             {#if desk.isDraft}
                 <Button

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible } from './support';
+import { api, expectAccessible } from './support';
 
 // Job 5 of the demo: five runs of weld elbows into one turbine flange, every route taken.
 test('cut, fit and weld show the whole job first, and one run as a filter', async ({ page }) => {
@@ -58,4 +58,27 @@ test('a number opens its working, which comes from the server when it is opened'
     const working = page.getByRole('dialog', { name: 'Working of Amps' });
     await expect(working).toContainText('Amps for a full-penetration butt in this wall.');
     await expect(working).toContainText('Source: common practice');
+});
+
+test('the seam inside a piece from a donut has nothing to purge, and its sheet says so', async ({ page }) => {
+    const document = await (await page.request.get('/jobs/2/job.json')).json();
+    document.job.number = 'TB-0595';
+    const job = ((await api(page, 'POST', '/jobs', { document })).body as { id: number }).id;
+    const offer = await api(page, 'POST', `/jobs/${job}/cuts/joint`, {
+        document,
+        mark: 'A1',
+        wish: 'from-donut',
+    });
+    const changed = (offer.body as { document: unknown }).document;
+    expect((await api(page, 'PUT', `/jobs/${job}/draft`, { version: 1, document: changed })).status).toBe(
+        200,
+    );
+    await page.goto(`/jobs/${job}/weld`);
+    const sheet = page.getByRole('region', { name: /^Sheet of joint/ });
+    await page.getByText('Seam of a donut, inside').first().click();
+    await expect(sheet.getByText('with the torch’s own gas in the bore')).toBeVisible();
+    await expect(sheet.getByText('Fill flow')).toHaveCount(0);
+    await page.getByText('Butt', { exact: true }).first().click();
+    await expect(sheet.getByText('Fill flow')).toBeVisible();
+    await expect(sheet.getByText(/^Feed at the/)).toBeVisible();
 });

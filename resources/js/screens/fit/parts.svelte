@@ -134,6 +134,7 @@
                         <label class="tap flex items-center gap-2">
                             <input
                                 type="checkbox"
+                                class="accent-action size-6"
                                 checked={part[key] === true}
                                 onchange={(event) => put(i, key, event.currentTarget.checked)}
                             />{label}

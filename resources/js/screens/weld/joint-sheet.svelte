@@ -20,6 +20,8 @@
         'cool',
     ];
     const purge = ['target', 'fill', 'flow', 'hold', 'vent', 'volume', 'changes', 'argon'];
+    // Where there is nothing to fill by its own nature; an overruled volume stays in view, to be taken back.
+    const isPurged = $derived(sheet.purge['volume']?.value !== 0 || !!sheet.purge['volume'].override);
     const feed = $derived(
         sheet.pose.feedAtStart
             ? 'Feed at the start, vent at the far end'
@@ -67,14 +69,20 @@
         </div>
         <div>
             <h3 class="label">Back-purge</h3>
-            {@render rows(sheet.purge, purge)}
+            {#if isPurged}
+                {@render rows(sheet.purge, purge)}
+            {:else}
+                <p>None: it is welded from inside, with the torch’s own gas in the bore.</p>
+            {/if}
         </div>
     </div>
-    <p class="mt-2">
-        {feed}.{sheet.pose.stoodOnEnd ? ' Stand the run so that the vent is its highest point.' : ''}
-        {#if sheet.pose.trapped.value > 0}△ A high point {sheet.pose.trapped.text} above the vent keeps air: give
-            it a second vent.{/if}
-    </p>
+    {#if isPurged}
+        <p class="mt-2">
+            {feed}.{sheet.pose.stoodOnEnd ? ' Stand the run so that the vent is its highest point.' : ''}
+            {#if sheet.pose.trapped.value > 0}△ A high point {sheet.pose.trapped.text} above the vent keeps air:
+                give it a second vent.{/if}
+        </p>
+    {/if}
     {#each sheet.warnings as warning (warning)}
         <p class="mt-1">△ {warning}</p>
     {/each}

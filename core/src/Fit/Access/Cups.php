@@ -6,9 +6,9 @@ namespace UpsweptBead\Core\Fit\Access;
 
 use UpsweptBead\Core\Reach\Cup;
 use UpsweptBead\Core\Reach\FillerRod;
-use UpsweptBead\Core\Reach\Obstacle\Obstacle;
-use UpsweptBead\Core\Reach\Reach;
-use UpsweptBead\Core\Reach\RoundSeam;
+use UpsweptBead\Core\Reach\Obstacle\InTheWay;
+use UpsweptBead\Core\Reach\StagedSeam;
+use UpsweptBead\Core\Reach\Tools;
 use UpsweptBead\Core\Reach\Torch;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\GasCup;
@@ -17,7 +17,7 @@ use UpsweptBead\Core\Stock\GasCup;
 final readonly class Cups
 {
     /** Places looked at round a seam: every five degrees will do for a hand. */
-    private const PLACES = 72;
+    private const PLACES = 48;
 
     /** Behind the number of a cup whose tungsten stands out far. */
     private const LONG = ' long';
@@ -33,9 +33,7 @@ final readonly class Cups
 
     private const SIDE_DEG = [0.0, -40.0, 40.0];
 
-    private Torch $torch;
-
-    private FillerRod $rod;
+    private Tools $tools;
 
     /** @var non-empty-list<Cup> largest first, each also with its tungsten far out */
     private array $cups;
@@ -43,7 +41,7 @@ final readonly class Cups
     public function __construct(Shop $shop)
     {
         $rules = $shop->rules;
-        $this->torch = new Torch(
+        $torch = new Torch(
             $rules->value('torch.head'),
             $rules->value('torch.length'),
             $rules->value('torch.gap'),
@@ -51,7 +49,7 @@ final readonly class Cups
             self::angles(-$rules->value('torch.lean'), $rules->value('torch.lean')),
             self::angles(0.0, $rules->value('torch.back')),
         );
-        $this->rod = new FillerRod(
+        $rod = new FillerRod(
             $rules->value('rod.fingers'),
             $rules->value('rod.hand'),
             2 * $rules->value('rod.fingers'),
@@ -73,40 +71,44 @@ final readonly class Cups
             }
         }
         $this->cups = $cups;
+        $this->tools = new Tools($torch, $rod, $cups);
     }
 
     /** How far anything can be from a seam and still be in the way, mm. */
     public function reachMm(): float
     {
-        $longest = max(array_map(static fn (Cup $cup): float => $cup->endMm(), $this->cups));
+        return $this->tools->reachMm();
+    }
 
-        return max(
-            $longest + $this->torch->bodyLengthMm + $this->torch->bodyRadiusMm,
-            $this->rod->startMm + $this->rod->lengthMm + $this->rod->radiusMm,
-        );
+    /**
+     * @param  array<string, list<InTheWay>>  $groups  what stands there, by name
+     * @param  list<list<string>>  $stages  names of the groups that come new with each
+     */
+    public function on(SeamShape $shape, array $groups, array $stages): StagedSeam
+    {
+        return new StagedSeam($this->tools, $shape->seam, $groups, $stages, self::PLACES);
     }
 
     /**
      * The largest cup that gets to all of a seam; where none does, that which gets farthest. Only if the smallest does
      * are those between looked at.
-     *
-     * @param  list<Obstacle>  $obstacles
      */
-    public function best(SeamShape $shape, array $obstacles): CupFit
+    public function best(SeamShape $shape, StagedSeam $seam, int $stage): CupFit
     {
-        $best = $this->with($this->cups[0], $shape, $obstacles);
+        $with = fn (Cup $cup): CupFit => self::with($cup, $shape, $seam, $stage);
+        $best = $with($this->cups[0]);
         if ($best->isWhole()) {
             return $best;
         }
-        $smallest = $this->with($this->cups[count($this->cups) - 1], $shape, $obstacles);
+        $smallest = $with($this->cups[count($this->cups) - 1]);
         if (! $smallest->isWhole()) {
-            $long = $this->with($this->cups[1], $shape, $obstacles);
+            $long = $with($this->cups[1]);
             $best = $long->share > $best->share + self::SAME ? $long : $best;
 
             return $smallest->share > $best->share + self::SAME ? $smallest : $best;
         }
         foreach (array_slice($this->cups, 1, -1) as $cup) {
-            $fit = $this->with($cup, $shape, $obstacles);
+            $fit = $with($cup);
             if ($fit->isWhole()) {
                 return $fit;
             }
@@ -115,37 +117,17 @@ final readonly class Cups
         return $smallest;
     }
 
-    /**
-     * With the cup that did best elsewhere.
-     *
-     * @param  list<Obstacle>  $obstacles
-     */
-    public function again(CupFit $fit, SeamShape $shape, array $obstacles): CupFit
+    /** Whether a group alone closes some of what one cup gets to at first and does not at a stage. */
+    public function isClosedBy(string $group, CupFit $fit, StagedSeam $seam, int $stage): bool
     {
-        foreach ($this->cups as $cup) {
-            if ($cup->id === $fit->cup.($fit->isLong ? self::LONG : '')) {
-                return $this->with($cup, $shape, $obstacles);
-            }
-        }
-
-        return $this->best($shape, $obstacles);
+        return $seam->isClosedBy($group, $fit->cup.($fit->isLong ? self::LONG : ''), $stage);
     }
 
-    /**
-     * @param  list<Obstacle>  $obstacles
-     */
-    private function with(Cup $cup, SeamShape $shape, array $obstacles): CupFit
+    private static function with(Cup $cup, SeamShape $shape, StagedSeam $seam, int $stage): CupFit
     {
-        $reach = new Reach($this->torch, $this->rod, $obstacles, self::PLACES);
-        $seam = $shape->seam;
-        [$found] = $seam instanceof RoundSeam ? $reach->round($seam, [$cup]) : $reach->places($seam, [$cup]);
+        [$arcs, $share] = $seam->reached($cup->id, $stage);
 
-        return new CupFit(
-            (int) $cup->id,
-            str_ends_with($cup->id, self::LONG),
-            $shape->arcs($found->rodArcs ?? $found->arcs),
-            $found->share,
-        );
+        return new CupFit((int) $cup->id, str_ends_with($cup->id, self::LONG), $shape->arcs($arcs), $share);
     }
 
     /** @return non-empty-list<float> in radians, both ends among them */

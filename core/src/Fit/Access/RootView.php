@@ -20,6 +20,9 @@ final readonly class RootView
     /** What grazes the wall is not seen: a sight line keeps this off it (mm). */
     private const GRAZE_MM = 0.5;
 
+    /** Rounding (mm). */
+    private const TOUCH_MM = 1e-6;
+
     /**
      * @param  float  $share  of the root that is seen from the better end, 0 to 1
      * @param  string  $from  'start' or 'end'; '' where it is not seen
@@ -49,44 +52,53 @@ final readonly class RootView
 
     private static function seen(RoutedRun $routed, float $stationMm, float $endMm, float $boreMm): float
     {
-        $root = self::ring($routed->line->frameAt($stationMm), $boreMm);
         $end = $routed->line->frameAt($endMm);
         $eyes = [$end->at, ...self::ring($end, 0.6 * $boreMm)];
         $steps = max(1, (int) ceil(abs($stationMm - $endMm) / self::STEP_MM));
         $middles = array_map(
-            static fn (int $i): Vector => $routed->line->frameAt($endMm + ($stationMm - $endMm) * $i / $steps)->at,
+            static fn (int $i): array => $routed->line->frameAt($endMm + ($stationMm - $endMm) * $i / $steps)->at->toArray(),
             range(0, $steps),
         );
-        $seen = array_filter($root, static function (Vector $place) use ($eyes, $middles, $boreMm): bool {
+        $seen = 0;
+        $at = 0;
+        foreach (self::ring($routed->line->frameAt($stationMm), $boreMm) as $place) {
             foreach ($eyes as $eye) {
-                if (self::isFree($eye, $place, $middles, $boreMm)) {
-                    return true;
+                $hidden = self::hiddenAt($eye, $place, $middles, $at, ($boreMm + self::TOUCH_MM) ** 2);
+                if ($hidden === null) {
+                    $seen++;
+                    break;
                 }
-            }
-
-            return false;
-        });
-
-        return count($seen) / self::PLACES;
-    }
-
-    /**
-     * Whether a sight line stays within the bore.
-     *
-     * @param  non-empty-list<Vector>  $middles  from the eye's end to the joint
-     */
-    private static function isFree(Vector $eye, Vector $place, array $middles, float $boreMm): bool
-    {
-        $way = $place->minus($eye);
-        $square = $way->dot($way);
-        foreach ($middles as $middle) {
-            $t = $square > 0.0 ? max(0.0, min(1.0, $middle->minus($eye)->dot($way) / $square)) : 0.0;
-            if ($eye->plus($way->times($t))->distanceTo($middle) > $boreMm + 1e-6) {
-                return false;
+                $at = $hidden;
             }
         }
 
-        return true;
+        return $seen / self::PLACES;
+    }
+
+    /**
+     * Where a sight line runs into the wall of the bore; null where it stays within.
+     *
+     * @param  non-empty-list<array{float, float, float}>  $middles  of the bore, from the eye's end to the joint
+     * @param  int  $first  of them that is asked first: where the wall hid one place it likely hides the next
+     * @param  float  $square  of the bore's radius
+     */
+    private static function hiddenAt(Vector $eye, Vector $place, array $middles, int $first, float $square): ?int
+    {
+        [$ex, $ey, $ez] = [$eye->x, $eye->y, $eye->z];
+        [$wx, $wy, $wz] = [$place->x - $ex, $place->y - $ey, $place->z - $ez];
+        $long = $wx * $wx + $wy * $wy + $wz * $wz;
+        for ($i = -1; $i < count($middles); $i++) {
+            [$x, $y, $z] = $middles[$i < 0 ? $first : $i];
+            [$x, $y, $z] = [$x - $ex, $y - $ey, $z - $ez];
+            $t = $long > 0.0 ? ($x * $wx + $y * $wy + $z * $wz) / $long : 0.0;
+            $t = $t < 0.0 ? 0.0 : ($t > 1.0 ? 1.0 : $t);
+            [$x, $y, $z] = [$x - $t * $wx, $y - $t * $wy, $z - $t * $wz];
+            if ($x * $x + $y * $y + $z * $z > $square) {
+                return $i < 0 ? $first : $i;
+            }
+        }
+
+        return null;
     }
 
     /** @return non-empty-list<Vector> */

@@ -13,6 +13,7 @@ use UpsweptBead\Core\Geometry\Solid\Capsule;
 use UpsweptBead\Core\Geometry\Solid\Cylinder;
 use UpsweptBead\Core\Geometry\Solid\HalfSpace;
 use UpsweptBead\Core\Geometry\Solid\KeepOut;
+use UpsweptBead\Core\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\RunEnd;
@@ -22,7 +23,9 @@ use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Reach\Obstacle\Bar;
 use UpsweptBead\Core\Reach\Obstacle\Block;
 use UpsweptBead\Core\Reach\Obstacle\Drum;
+use UpsweptBead\Core\Reach\Obstacle\InTheWay;
 use UpsweptBead\Core\Reach\Obstacle\Obstacle;
+use UpsweptBead\Core\Reach\Obstacle\Scan;
 use UpsweptBead\Core\Reach\Obstacle\Wall;
 
 /**
@@ -66,18 +69,19 @@ final readonly class Solids
     }
 
     /**
-     * What was surveyed round the job; scans, which have no simple shape, are left out.
+     * What was surveyed round the job.
      *
      * @param  list<KeepOut>  $solids
-     * @return list<Obstacle>
+     * @return list<InTheWay>
      */
     public static function ofVehicle(array $solids): array
     {
-        return array_values(array_filter(array_map(static fn (KeepOut $one): ?Obstacle => match (true) {
+        return array_values(array_filter(array_map(static fn (KeepOut $one): ?InTheWay => match (true) {
             $one instanceof Box => new Block($one),
             $one instanceof Capsule => new Bar($one),
             $one instanceof Cylinder => new Drum($one),
             $one instanceof HalfSpace => new Wall($one),
+            $one instanceof MeshSolid => new Scan($one),
             default => null,
         }, $solids)));
     }

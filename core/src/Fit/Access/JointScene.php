@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Fit\Access;
+
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Reach\Obstacle\InTheWay;
+use UpsweptBead\Core\Reach\Place;
+use UpsweptBead\Core\Reach\RoundSeam;
+
+/** One joint with all that stands near to it: what a torch gets to of it follows from nothing else. */
+final readonly class JointScene
+{
+    /** What stands round a seam, by name: runs and collectors by their letters, which are never so long. */
+    private const OWN = 'its own';
+
+    private const VEHICLE = 'the vehicle';
+
+    /**
+     * @param  list<InTheWay>  $own  run, flange, ring and collector
+     * @param  array<string, list<InTheWay>>  $others  by letter
+     * @param  list<InTheWay>  $vehicle
+     */
+    private function __construct(
+        private Joint $joint,
+        private ?RoutedRun $routed,
+        private SeamShape $shape,
+        private array $own,
+        private array $others,
+        private array $vehicle,
+    ) {}
+
+    /** @param  list<InTheWay>  $vehicle */
+    public static function of(
+        Joint $joint,
+        SeamShape $shape,
+        Solids $solids,
+        array $vehicle,
+        Cups $cups,
+        Layout $layout,
+    ): self {
+        $with = self::belonging($joint, $layout);
+        $own = array_merge(...array_map(static fn (string $one): array => $solids->all[$one] ?? [], $with));
+        $reachMm = $cups->reachMm();
+        $others = [];
+        foreach ($solids->without($with) as $letter => $some) {
+            $others["$letter"] = self::near($shape->seam, $some, $reachMm);
+        }
+
+        return new self(
+            $joint,
+            $layout->run($joint->run),
+            $shape,
+            self::near($shape->seam, $own, $reachMm),
+            array_filter($others),
+            self::near($shape->seam, $vehicle, $reachMm),
+        );
+    }
+
+    /** @param  string  $tools  what else decides it: the torch, and what was surveyed where that is near */
+    public function key(string $tools): string
+    {
+        return 'reach-'.hash('xxh128', serialize([
+            $tools,
+            $this->joint->id,
+            $this->joint->seam->stationMm,
+            $this->routed?->run,
+            $this->routed?->tube->id,
+            $this->shape,
+            $this->own,
+            $this->others,
+            array_map(static fn (InTheWay $one): string => $one->solid()->id, $this->vehicle),
+        ]));
+    }
+
+    public function access(Cups $cups): JointAccess
+    {
+        $letters = array_map(strval(...), array_keys($this->others));
+        $seam = $cups->on(
+            $this->shape,
+            [self::OWN => $this->own, ...$this->others, self::VEHICLE => $this->vehicle],
+            [[self::OWN], $letters, [self::VEHICLE]],
+        );
+        $alone = $cups->best($this->shape, $seam, 0);
+        $together = $letters === [] ? $alone : $cups->best($this->shape, $seam, 1);
+        $inPlace = $this->vehicle === [] ? $together : $cups->best($this->shape, $seam, 2);
+        $by = [];
+        if ($together->share < min($alone->share - Cups::SAME, JointAccess::ENOUGH)) {
+            $by = array_filter($letters, static fn (string $one): bool => $cups->isClosedBy($one, $alone, $seam, 1));
+            $by = $by === [] ? $letters : array_values($by);
+        }
+        $root = $this->routed === null ? RootView::none() : RootView::of($this->routed, $this->joint->seam->stationMm);
+
+        return new JointAccess($this->joint->id, $alone, $together, $inPlace, $by, $root);
+    }
+
+    /** @return list<string> letters of what a joint is part of: it is there whenever the joint is */
+    private static function belonging(Joint $joint, Layout $layout): array
+    {
+        $letters = [$joint->run];
+        $routed = $layout->run($joint->run);
+        $isEnd = $routed !== null && $joint->seam->stationMm > $routed->line->lengthMm / 2;
+        foreach ($layout->placement->collectors->all as $one) {
+            if ($isEnd && $joint->type->isAtPart() && in_array($joint->run, $one->spec->runs, true)) {
+                $letters[] = $one->build->letter;
+            }
+            if (! $isEnd && $one->build->into === $joint->run && $joint->seam->stationMm <= 0.0) {
+                $letters[] = $one->build->letter;
+            }
+        }
+        $branch = $routed === null ? null : $layout->placement->branchAt($joint->run, $joint->seam->stationMm <= 0.0);
+        if ($branch !== null) {
+            $letters[] = $branch->spec->on;
+        }
+
+        return $letters;
+    }
+
+    /**
+     * @param  RoundSeam|non-empty-list<Place>  $seam
+     * @param  list<InTheWay>  $some
+     * @return list<InTheWay>
+     */
+    private static function near(RoundSeam|array $seam, array $some, float $reachMm): array
+    {
+        $places = $seam instanceof RoundSeam ? [$seam->at(0.0), $seam->at(M_PI)] : $seam;
+        [$first, $half] = [$places[0], $places[intdiv(count($places), 2)]];
+        $x = ($first->px + $half->px) / 2;
+        $y = ($first->py + $half->py) / 2;
+        $z = ($first->pz + $half->pz) / 2;
+        $wideMm = max(array_map(
+            static fn (Place $one): float => sqrt(($one->px - $x) ** 2 + ($one->py - $y) ** 2 + ($one->pz - $z) ** 2),
+            $places,
+        ));
+
+        return array_values(array_filter(
+            $some,
+            static fn (InTheWay $one): bool => $one->solid()->atLeast($x, $y, $z) < $reachMm + $wideMm,
+        ));
+    }
+}

@@ -71,6 +71,7 @@ final readonly class FitController
 
         return new JsonResponse([
             'closed' => $built->isClosed(),
+            'otherWay' => $built->isOtherWay,
             'left' => sprintf(
                 '%s and %s',
                 $figures->length($built->left->gapMm)['text'],

@@ -103,7 +103,14 @@ final readonly class BenchSteps
                 ? [$this->fitting->trialTogether($this->work->fit->letters)]
                 : [$this->fitting->trial($task->run, count($this->work->fit->letters) > 1)],
             TaskKind::FullTack => [$this->fitting->fullTack($task->run)],
-            TaskKind::Refit => [$this->fitting->refit($this->work->fit->letters)],
+            TaskKind::Refit => [
+                $task->run === Task::ALL
+                    ? $this->fitting->refit($task, $this->work->fit->letters)
+                    : $this->fitting->goesBack($task),
+            ],
+            TaskKind::Side => $task->joint === null ? [] : [
+                $this->welding->side($task, $this->work->fit->access->joints[$task->joint->id] ?? null),
+            ],
             TaskKind::Weld => [],
         };
     }

@@ -187,12 +187,21 @@ final readonly class FitSteps
     }
 
     /** @param  list<string>  $letters  as they go in */
-    public function refit(array $letters): BenchStep
+    public function refit(Task $task, array $letters): BenchStep
     {
-        return new BenchStep('refit.set', StepKind::FullTack, 'set', 'Fit the runs together again', [
+        return new BenchStep($task->id, StepKind::FullTack, $task->run, $task->title, [
             'Check every run against its mark: joints move in welding, even in jigs.',
             'In this order: '.implode(', ', $letters).'. Flange bolted to a fixture thicker than itself.',
             'Tack to flange and collector, opposite pairs in turn.',
+        ], null, []);
+    }
+
+    /** One run that goes back where a side of its seam is welded before the next does. */
+    public function goesBack(Task $task): BenchStep
+    {
+        return new BenchStep($task->id, StepKind::FullTack, $task->run, $task->title, [
+            $task->why,
+            'Check it against its marks: joints move in welding, even in jigs.',
         ], null, []);
     }
 

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
+use UpsweptBead\Core\Fit\Access\JointAccess;
+use UpsweptBead\Core\Fit\Order\Task;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Reach\Arcs;
 use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\Quantity;
@@ -76,6 +79,38 @@ final readonly class WeldSteps
                 ],
             ),
         ];
+    }
+
+    /** The side of a seam that the next run closes in, welded before that goes in. */
+    public function side(Task $task, ?JointAccess $access): BenchStep
+    {
+        $joint = $task->joint ?? throw new \LogicException("$task->id welds no joint.");
+        [$sheet, $arcs] = [$this->weld->sheets[$joint->id], $access?->sideFirst() ?? []];
+        $places = array_map(static fn (array $arc): string => sprintf(
+            '%.0f° to %.0f°',
+            $arc[0],
+            $arc[1] > 360.0 ? $arc[1] - 360 : $arc[1],
+        ), $arcs);
+        $set = $sheet->settings;
+
+        return new BenchStep(
+            $task->id,
+            StepKind::Weld,
+            $joint->id,
+            $task->title,
+            [
+                $task->why,
+                sprintf('From %s, counted from the index mark.', implode(', and from ', $places)),
+                ...$joint->type->isPurged() ? ['Purge it as for the rest of it:', ...$this->feed($sheet)] : [],
+                'Stop a few millimetres short of both ends and taper them, so that the rest ties in.',
+                'Let it cool before the next run goes in, and check the run against its marks again.',
+            ],
+            $set['arc']->value * Arcs::sum($arcs) / 360,
+            [
+                new Measure('amps', 'Amps used', Quantity::Current, $set['amps']->value),
+                new Measure('flow', 'Torch argon used', Quantity::Flow, $set['flow']->value),
+            ],
+        );
     }
 
     /**

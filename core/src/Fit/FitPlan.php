@@ -23,10 +23,8 @@ use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Layout\NutReach;
-use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Route\Insertion\Insertion;
-use UpsweptBead\Core\Route\Insertion\Step;
 use UpsweptBead\Core\Route\Insertion\Stuck;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Survey\Surroundings;
@@ -82,7 +80,7 @@ final readonly class FitPlan
             $layout->placement->collectors->all,
             static fn (BuiltCollector $one): bool => $joints->ofRun($one->build->letter) !== [],
         ));
-        $letters = self::letters($layout, $joints, $insertion);
+        $letters = BuildOrder::letters($layout, $joints, $insertion);
         $build = BuildOrder::of(
             $joints,
             $collectors,
@@ -169,18 +167,6 @@ final readonly class FitPlan
         $of = array_filter($this->trial, static fn (TrialLine $one): bool => $letter === null || $one->isOf($letter));
 
         return array_values(array_map(static fn (TrialLine $one): string => $one->text, $of));
-    }
-
-    /** @return list<string> as they go in; those that no order gets in come last, where it is not known as in the survey */
-    private static function letters(Layout $layout, JointList $joints, ?Insertion $insertion): array
-    {
-        $built = array_filter(
-            array_map(static fn (RoutedRun $one): string => $one->spec->letter, $layout->runs),
-            static fn (string $letter): bool => $joints->ofRun($letter) !== [],
-        );
-        $order = array_map(static fn (Step $step): string => $step->tube, $insertion->order ?? []);
-
-        return array_values(array_unique([...array_intersect($order, $built), ...$built]));
     }
 
     /** @return list<Notice> of reasons that somebody moved a task past */

@@ -40,7 +40,10 @@ final readonly class AsBuilt
     /** What stands is not farther off than this, or something else is wrong (mm). */
     private const MOST_OFF_MM = 60.0;
 
-    /** @param  Job  $job  with the route as it is built */
+    /**
+     * @param  Job  $job  with the route as it is built
+     * @param  bool  $isOtherWay  whether the rest takes other bends, as those that were planned do not lead there any more
+     */
     private function __construct(
         public Job $job,
         private string $run,
@@ -48,6 +51,7 @@ final readonly class AsBuilt
         private Sketch $after,
         private float $standsMm,
         public FarEnd $left,
+        public bool $isOtherWay,
     ) {}
 
     public function isClosed(): bool
@@ -110,22 +114,43 @@ final readonly class AsBuilt
                 $offMm->length(),
             ));
         }
-        [$closing, $standsMm] = self::closed($routed, $joint, $offMm, $shop, $job);
-        $held = self::held($route->changedTo($closing->run), self::bendsBefore($routed, $joint));
-        $held = $held->cutAs(self::cuts($before, $routed, $closing->run, $joint->seam->stationMm, $standsMm));
+        [$closing, $stands] = self::closed($routed, $joint, $offMm, $shop, $job);
+        $standsMm = $stands->lengthMm();
         $isTilted = $closing->run->start->forward->distanceTo($routed->run->start->forward) > 0.0;
         $start = $isTilted ? $routed->spec->start->facing($closing->run->start->forward) : $routed->spec->start;
-        $with = $job->with(array_map(static fn (RunSpec $run): RunSpec => $run->letter !== $joint->run
-            ? $run
-            : $run->between($start, $run->end)->routed($held), $job->runs), $job->set);
+        $with = static fn (RouteChoice $held): Job => $job->with(
+            array_map(static fn (RunSpec $run): RunSpec => $run->letter !== $joint->run
+                ? $run
+                : $run->between($start, $run->end)->routed($held), $job->runs),
+            $job->set,
+        );
+        $count = count($stands->bends);
+        $cuts = self::cuts($before, $routed, $closing->run, $joint->seam->stationMm, $standsMm);
+        $left = $closing->left;
+        $held = self::held($route->changedTo($closing->run), $count)->cutAs($cuts);
+        $ways = new OtherWays($job, $shop);
+        $other = $left->isClosed() ? null : $ways->best(
+            $routed,
+            $stands,
+            static fn (TubeRun $run): Job => $with(self::held($route->changedTo($run), $count)),
+        );
+        if ($other !== null) {
+            $left = FarEnd::of($other, $routed->spec->end->frame());
+            $kept = array_filter($cuts->jointsMm(), static fn (float $mm): bool => $mm <= $standsMm + self::SAME_MM);
+            $held = self::held($route->changedTo($other), $count)->cutAs(new CutChoice(
+                array_map(Length::ofMm(...), [...array_values($kept), ...$ways->joints($routed, $other, $stands)]),
+                [],
+            ));
+        }
+        $job = $with($held);
 
-        return new self($with, $joint->run, $before, Planner::sketch($with, $shop), $standsMm, $closing->left);
+        return new self($job, $joint->run, $before, Planner::sketch($job, $shop), $standsMm, $left, $other !== null);
     }
 
     /**
      * The whole run with its part as it was measured, and its far end in place if that can be.
      *
-     * @return array{Closing, float} with the length of what stands (mm)
+     * @return array{Closing, TubeRun} with what stands of it
      */
     private static function closed(
         RoutedRun $routed,
@@ -177,7 +202,7 @@ final readonly class AsBuilt
             $closing = Closing::of($whole, $routed->spec->end->frame(), $locks, $bounds);
         }
 
-        return [$closing, $as->lengthMm()];
+        return [$closing, $as];
     }
 
     /** How many bends lie before a joint. */

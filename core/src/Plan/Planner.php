@@ -38,7 +38,7 @@ final readonly class Planner
     {
         $sketch = self::sketch($job, $shop);
 
-        $access = Access::known($sketch->job, $sketch->layout, $sketch->joints, $shop);
+        $access = Access::known($sketch->job, $sketch->layout, $sketch->joints, $shop, $insertion);
 
         return self::of($sketch, $shop, $insertion, $access);
     }

@@ -66,6 +66,62 @@ final readonly class Arcs
         return $arcs;
     }
 
+    /**
+     * What of some arcs is in none of others, round a seam in degrees.
+     *
+     * @param  list<array{float, float}>  $some  each from 0 to 360, its end possibly beyond that
+     * @param  list<array{float, float}>  $others
+     * @return list<array{float, float}>
+     */
+    public static function without(array $some, array $others): array
+    {
+        $left = [];
+        foreach ($some as $arc) {
+            $parts = [$arc];
+            foreach ($others as [$from, $to]) {
+                foreach ([-360.0, 0.0, 360.0] as $turn) {
+                    $parts = self::cutOut($parts, $from + $turn, $to + $turn);
+                }
+            }
+            array_push($left, ...$parts);
+        }
+
+        return array_map(
+            static fn (array $arc): array => $arc[0] < 360.0 ? $arc : [$arc[0] - 360, $arc[1] - 360],
+            $left,
+        );
+    }
+
+    /** @param  list<array{float, float}>  $arcs */
+    public static function sum(array $arcs): float
+    {
+        return array_sum(array_map(static fn (array $arc): float => $arc[1] - $arc[0], $arcs));
+    }
+
+    /**
+     * @param  list<array{float, float}>  $arcs
+     * @return list<array{float, float}>
+     */
+    private static function cutOut(array $arcs, float $from, float $to): array
+    {
+        $left = [];
+        foreach ($arcs as [$start, $end]) {
+            if ($to <= $start || $from >= $end) {
+                $left[] = [$start, $end];
+
+                continue;
+            }
+            if ($from > $start) {
+                $left[] = [$start, $from];
+            }
+            if ($to < $end) {
+                $left[] = [$to, $end];
+            }
+        }
+
+        return $left;
+    }
+
     /** @param  \Closure(float): bool  $at */
     private static function edge(float $fromDeg, float $stepDeg, bool $isOpenBefore, \Closure $at): float
     {

@@ -57,9 +57,8 @@ final readonly class Reach
             );
             $reached = $arcs(self::TORCH);
             $fed = $rod === null ? null : $arcs(self::ROD);
-            $deg = array_sum(array_map(static fn (array $arc): float => $arc[1] - $arc[0], $fed ?? $reached));
 
-            return new CupReach($cup, $reached, $fed, $deg / 360);
+            return new CupReach($cup, $reached, $fed, Arcs::sum($fed ?? $reached) / 360);
         }, $cups);
     }
 

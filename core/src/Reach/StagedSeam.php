@@ -53,7 +53,7 @@ final class StagedSeam
             return $place->isOpen($cup, $stage);
         });
 
-        return [$arcs, array_sum(array_map(static fn (array $arc): float => $arc[1] - $arc[0], $arcs)) / 360];
+        return [$arcs, Arcs::sum($arcs) / 360];
     }
 
     /** Whether one group alone closes a place that is open at first and closed at a stage. */

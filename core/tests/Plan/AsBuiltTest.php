@@ -69,12 +69,31 @@ it('leaves the other runs alone', function () {
     }
 });
 
-it('says how far its end stays off where too little is left to bring it there', function () {
+it('takes other bends from what stands where those that were planned do not lead there any more', function () {
     // Behind the last bend but one only three values are left for what takes five.
     $sketch = Planner::sketch(SomeRoutedSets::eight(), Shop::bare());
     $butts = array_values(array_filter($sketch->joints->ofRun('C'), static fn ($one): bool => $one->type->isButt()));
     $built = standing(end($butts)->id ?? '', new Vector(2.0, -1.0, 1.5));
-    expect($built->isClosed())->toBeFalse()->and($built->left->gapMm)->toBeLessThan(8.0);
+    $run = Planner::sketch($built->job, Shop::bare())->layout->run('C') ?? throw new LogicException('no run');
+    $rows = $run->spec->route->rows ?? [];
+    $planned = $sketch->layout->run('C')->run->bends ?? [];
+    expect($built->isClosed())->toBeTrue()
+        ->and($built->isOtherWay)->toBeTrue()
+        ->and($run->farEnd->isClosed())->toBeTrue()
+        // What stands keeps its bends and is held; what comes new is free, of bends that are stocked, and cut apart.
+        ->and(count($rows))->toBeGreaterThan(count($planned))
+        ->and($rows[2]->angleDeg)->toBeClose($planned[2]->angleDeg, 0, 1.0)
+        ->and($rows[2]->locked)->toBe(RouteRow::LOCKABLE)
+        ->and($rows[3]->locked)->toBe([])
+        ->and(array_column($built->changes(), 'mark'))->not->toBe([])
+        ->and(count(Planner::sketch($built->job, Shop::bare())->cut->piecesOf('C')))->toBeGreaterThan(count($sketch->cut->piecesOf('C')));
+});
+
+it('says how far its end stays off where no way leads there any more', function () {
+    $sketch = Planner::sketch(SomeRoutedSets::eight(), Shop::bare());
+    $butts = array_values(array_filter($sketch->joints->ofRun('C'), static fn ($one): bool => $one->type->isButt()));
+    $built = standing(end($butts)->id ?? '', new Vector(0.0, 0.0, -55.0));
+    expect($built->isClosed())->toBeFalse()->and($built->isOtherWay)->toBeFalse()->and($built->left->gapMm)->toBeGreaterThan(8.0);
 });
 
 it('says what cannot be', function (string $joint, float $mm, string $said) {

@@ -1127,7 +1127,7 @@ export interface FitPlan {
 export interface FitTask {
     id: string;
     order: number;
-    kind: 'fit' | 'put' | 'trial' | 'full-tack' | 'weld' | 'refit';
+    kind: 'fit' | 'put' | 'trial' | 'full-tack' | 'weld' | 'side' | 'refit';
     phase: string;
     phaseLabel: string;
     run: string;
@@ -1164,6 +1164,12 @@ export interface FitReason {
 export interface JointAccess {
     joint: string;
     alone: CupFit;
+    inTurn: CupFit;
+    /**
+     * Arcs that are welded before the next runs go in, in degrees as on the dial.
+     */
+    sideFirst: [number, number][];
+    inTwo: Shown;
     inPlace: CupFit;
     together: CupFit;
     /**
@@ -1715,6 +1721,10 @@ export interface AsBuilt {
      * Whether its far end is in its place again.
      */
     closed: boolean;
+    /**
+     * Whether the rest takes other bends than were planned.
+     */
+    otherWay: boolean;
     /**
      * How far its far end is off then.
      */

@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Fit\Access;
 
 use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Branching\FlangePlan;
+use UpsweptBead\Core\Fit\Order\BuildOrder;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
@@ -33,9 +34,14 @@ final readonly class Access
     }
 
     /** What was worked out before for just these routes and joints; null if nothing was. */
-    public static function known(Job $job, Layout $layout, JointList $joints, Shop $shop): ?self
-    {
-        $key = self::key($job, $layout, $joints, $shop);
+    public static function known(
+        Job $job,
+        Layout $layout,
+        JointList $joints,
+        Shop $shop,
+        ?Insertion $insertion = null,
+    ): ?self {
+        $key = self::key($job, $layout, $joints, $shop, $insertion);
         $known = $shop->memo->recall([$key])[$key] ?? null;
 
         return $known instanceof self ? $known : null;
@@ -49,7 +55,7 @@ final readonly class Access
         Shop $shop,
         ?Insertion $insertion = null,
     ): self {
-        $known = self::known($job, $layout, $joints, $shop);
+        $known = self::known($job, $layout, $joints, $shop, $insertion);
         if ($known !== null) {
             return $known;
         }
@@ -57,11 +63,12 @@ final readonly class Access
         $shapes = new SeamShapes($layout, $joints);
         $cups = new Cups($shop);
         $vehicle = Solids::ofVehicle(Surroundings::goingIn($job, $shop));
+        $goingIn = BuildOrder::letters($layout, $joints, $insertion);
         $scenes = [];
         foreach ($joints->welds() as $joint) {
             $shape = $shapes->of($joint);
             if ($shape !== null) {
-                $scenes[$joint->id] = JointScene::of($joint, $shape, $solids, $vehicle, $cups, $layout);
+                $scenes[$joint->id] = JointScene::of($joint, $shape, $solids, $vehicle, $cups, $layout, $goingIn);
             }
         }
         // What nothing changed round is known: an edit of one run works out anew only what is near to it.
@@ -78,7 +85,7 @@ final readonly class Access
         }
         $shop->memo->keep($new);
         $access = new self($all, $insertion->alone ?? self::byItself($job, $layout, $shop));
-        $shop->memo->keep([self::key($job, $layout, $joints, $shop) => $access]);
+        $shop->memo->keep([self::key($job, $layout, $joints, $shop, $insertion) => $access]);
 
         return $access;
     }
@@ -104,9 +111,14 @@ final readonly class Access
         ]));
     }
 
-    /** What decides it: where everything lies, where it is joined, and the torch. */
-    private static function key(Job $job, Layout $layout, JointList $joints, Shop $shop): string
-    {
+    /** What decides it: where everything lies and is joined, in which order it goes in, and the torch. */
+    private static function key(
+        Job $job,
+        Layout $layout,
+        JointList $joints,
+        Shop $shop,
+        ?Insertion $insertion,
+    ): string {
         $lies = static fn (RoutedRun $one): array => [
             $one->spec->letter, $one->tube->id, $one->run, $one->spec->start->wall, $one->spec->end->wall,
         ];
@@ -114,6 +126,8 @@ final readonly class Access
 
         return 'access-'.hash('xxh128', serialize([
             self::tools($job, $shop),
+            BuildOrder::letters($layout, $joints, $insertion),
+            $insertion !== null,
             array_map($lies, $layout->runs),
             array_map(static fn (Joint $one): array => [$one->id, $one->type, $one->seam], $joints->joints),
             $joints->fittings,

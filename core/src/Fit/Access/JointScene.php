@@ -23,6 +23,7 @@ final readonly class JointScene
      * @param  list<InTheWay>  $own  run, flange, ring and collector
      * @param  array<string, list<InTheWay>>  $others  by letter
      * @param  list<InTheWay>  $vehicle
+     * @param  list<string>  $later  letters of the runs that go in after its own
      */
     private function __construct(
         private Joint $joint,
@@ -31,9 +32,13 @@ final readonly class JointScene
         private array $own,
         private array $others,
         private array $vehicle,
+        private array $later,
     ) {}
 
-    /** @param  list<InTheWay>  $vehicle */
+    /**
+     * @param  list<InTheWay>  $vehicle
+     * @param  list<string>  $goingIn  letters of the runs, as they go in
+     */
     public static function of(
         Joint $joint,
         SeamShape $shape,
@@ -41,6 +46,7 @@ final readonly class JointScene
         array $vehicle,
         Cups $cups,
         Layout $layout,
+        array $goingIn,
     ): self {
         $with = self::belonging($joint, $layout);
         $own = array_merge(...array_map(static fn (string $one): array => $solids->all[$one] ?? [], $with));
@@ -57,6 +63,7 @@ final readonly class JointScene
             self::near($shape->seam, $own, $reachMm),
             array_filter($others),
             self::near($shape->seam, $vehicle, $reachMm),
+            self::later($joint, $goingIn),
         );
     }
 
@@ -72,6 +79,7 @@ final readonly class JointScene
             $this->shape,
             $this->own,
             $this->others,
+            $this->later,
             array_map(static fn (InTheWay $one): string => $one->solid()->id, $this->vehicle),
         ]));
     }
@@ -79,22 +87,35 @@ final readonly class JointScene
     public function access(Cups $cups): JointAccess
     {
         $letters = array_map(strval(...), array_keys($this->others));
+        $later = array_values(array_intersect($letters, $this->later));
         $seam = $cups->on(
             $this->shape,
             [self::OWN => $this->own, ...$this->others, self::VEHICLE => $this->vehicle],
-            [[self::OWN], $letters, [self::VEHICLE]],
+            [[self::OWN], array_values(array_diff($letters, $later)), $later, [self::VEHICLE]],
         );
         $alone = $cups->best($this->shape, $seam, 0);
-        $together = $letters === [] ? $alone : $cups->best($this->shape, $seam, 1);
-        $inPlace = $this->vehicle === [] ? $together : $cups->best($this->shape, $seam, 2);
+        $inTurn = count($later) === count($letters) ? $alone : $cups->best($this->shape, $seam, 1);
+        $together = $later === [] ? $inTurn : $cups->best($this->shape, $seam, 2);
+        $inPlace = $this->vehicle === [] ? $together : $cups->best($this->shape, $seam, 3);
         $by = [];
         if ($together->share < min($alone->share - Cups::SAME, JointAccess::ENOUGH)) {
-            $by = array_filter($letters, static fn (string $one): bool => $cups->isClosedBy($one, $alone, $seam, 1));
+            $by = array_filter($letters, static fn (string $one): bool => $cups->isClosedBy($one, $alone, $seam, 2));
             $by = $by === [] ? $letters : array_values($by);
         }
         $root = $this->routed === null ? RootView::none() : RootView::of($this->routed, $this->joint->seam->stationMm);
 
-        return new JointAccess($this->joint->id, $alone, $together, $inPlace, $by, $root);
+        return new JointAccess($this->joint->id, $alone, $inTurn, $together, $inPlace, $by, $this->later, $root);
+    }
+
+    /**
+     * @param  list<string>  $goingIn
+     * @return list<string>
+     */
+    private static function later(Joint $joint, array $goingIn): array
+    {
+        $place = array_search($joint->run, $goingIn, true);
+
+        return is_int($place) ? array_slice($goingIn, $place + 1) : [];
     }
 
     /** @return list<string> letters of what a joint is part of: it is there whenever the joint is */

@@ -9,8 +9,11 @@ use UpsweptBead\Core\Fit\Access\Access;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Reason\Overrides;
 use UpsweptBead\Core\Route\Insertion\Insertion;
+use UpsweptBead\Core\Route\Insertion\Step;
 
 /** One order of building for the whole job, as reasons and people have it. */
 final readonly class BuildOrder
@@ -32,13 +35,26 @@ final readonly class BuildOrder
         foreach ($collectors as $i => $collector) {
             $making->add($collector, $i);
         }
-        (new RunTasks($graph, $joints, $letters, $insertion))->add();
+        (new RunTasks($graph, $joints, new GoingIn($letters, $insertion)))->add();
         (new WeldTasks($graph, $joints, $letters, $access))->add();
+        (new SideTasks($graph, $joints, $letters, $access))->add();
         foreach ($collectors as $collector) {
             self::whole($graph, $collector, $joints);
         }
 
         return Sequence::of($graph, $overrides);
+    }
+
+    /** @return list<string> of the runs that are built, as they go in; those that no order gets in come last, where it is not known as in the survey */
+    public static function letters(Layout $layout, JointList $joints, ?Insertion $insertion): array
+    {
+        $built = array_filter(
+            array_map(static fn (RoutedRun $one): string => $one->spec->letter, $layout->runs),
+            static fn (string $letter): bool => $joints->ofRun($letter) !== [],
+        );
+        $order = array_map(static fn (Step $step): string => $step->tube, $insertion->order ?? []);
+
+        return array_values(array_unique([...array_intersect($order, $built), ...$built]));
     }
 
     /** A collector is whole before a run goes into it or on behind it. */

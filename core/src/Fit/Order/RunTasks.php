@@ -7,8 +7,6 @@ namespace UpsweptBead\Core\Fit\Order;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
-use UpsweptBead\Core\Route\Insertion\Insertion;
-use UpsweptBead\Core\Route\Insertion\Step;
 
 /** The tasks of putting the runs together: each tacked from its datum outwards and tried, then all tried together. */
 final readonly class RunTasks
@@ -21,13 +19,13 @@ final readonly class RunTasks
 
     private const REFIT = 7.0;
 
-    /** @param  list<string>  $letters  as they go in */
-    public function __construct(
-        private Graph $graph,
-        private JointList $joints,
-        private array $letters,
-        private ?Insertion $insertion,
-    ) {}
+    /** @var list<string> as they go in */
+    private array $letters;
+
+    public function __construct(private Graph $graph, private JointList $joints, private GoingIn $goingIn)
+    {
+        $this->letters = $goingIn->letters;
+    }
 
     public function add(): void
     {
@@ -47,7 +45,8 @@ final readonly class RunTasks
         $joints = $this->fitted($letter);
         $last = null;
         foreach ($joints as $i => $joint) {
-            $why = $this->goingIn($letter, $i).$this->why($joint, $i, count($joints));
+            $how = $i === 0 && count($this->letters) > 1 ? $this->goingIn->how($letter) : '';
+            $why = $how.$this->why($joint, $i, count($joints));
             $task = self::fit($joint, $why, [self::RANK, $number, $i]);
             $this->graph->add($task);
             if ($joint->type === JointType::Slip) {
@@ -60,13 +59,10 @@ final readonly class RunTasks
                     'Built outwards from the datum.',
                     'An error is only seen at the far end, when every piece is cut to its line.',
                 );
-            } elseif ($number > 0) {
-                $this->graph->before(
-                    "trial.{$this->letters[$number - 1]}",
-                    $task->id,
-                    "Run {$this->letters[$number - 1]} goes in first.",
-                    "Run {$this->letters[$number - 1]} may not get past it any more.",
-                );
+            } else {
+                foreach ($this->goingIn->waits($letter) as $before => [$reason, $otherwise]) {
+                    $this->graph->before("trial.$before", $task->id, $reason, $otherwise);
+                }
             }
             $last = $task->id;
         }
@@ -192,35 +188,5 @@ final readonly class RunTasks
             $i === $count - 1 => 'The closing joint: the last piece was cut long and is trimmed to meet the part here.',
             default => 'Built outwards from the datum, so that every error shows before the next piece is cut to its line.',
         };
-    }
-
-    /** How the run gets past those that are there already; said once, at its first joint. */
-    private function goingIn(string $letter, int $i): string
-    {
-        if ($i > 0 || count($this->letters) < 2) {
-            return '';
-        }
-        foreach ($this->insertion->order ?? [] as $place => $step) {
-            if ($step->tube === $letter) {
-                return sprintf('Run %s goes in %s, %s. ', $letter, $this->place($place), self::how($step));
-            }
-        }
-
-        return '';
-    }
-
-    private function place(int $place): string
-    {
-        return match (true) {
-            $place === 0 => 'first',
-            $place === count($this->letters) - 1 => 'last',
-            default => 'after '.implode(', ', array_slice($this->letters, 0, $place)),
-        };
-    }
-
-    private static function how(Step $step): string
-    {
-        return $step->along->value.
-            ($step->tip === null ? '' : sprintf(', tipped by %.0f° on the way', $step->tip->deg));
     }
 }

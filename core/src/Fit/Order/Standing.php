@@ -22,13 +22,23 @@ final readonly class Standing
     public function all(array $tasks): array
     {
         $there = $standing = [];
+        // Runs that go back one by one stand there once they do; collectors do from the first of them on.
+        $away = [];
         foreach ($tasks as $task) {
+            if ($task->kind === TaskKind::Refit && $task->run !== Task::ALL) {
+                $away[$task->run] = true;
+            }
+        }
+        foreach ($tasks as $task) {
+            if ($task->kind === TaskKind::Refit) {
+                unset($away[$task->run]);
+            }
             if ($task->kind === TaskKind::Fit) {
                 foreach ([$task->brings, $task->to] as $mark) {
                     $there[$task->run][$mark] = true;
                 }
             }
-            $standing[$task->id] = $this->after($task, $there);
+            $standing[$task->id] = $this->after($task, $there, array_keys($away));
         }
 
         return $standing;
@@ -36,9 +46,10 @@ final readonly class Standing
 
     /**
      * @param  array<string, array<string, true>>  $there  marks that were fitted so far, by run
+     * @param  list<string>  $away  runs that do not stand in their place yet
      * @return list<string>
      */
-    private function after(Task $task, array $there): array
+    private function after(Task $task, array $there, array $away): array
     {
         $joint = $task->joint;
         $isLoose = $task->kind === TaskKind::Weld
@@ -52,7 +63,9 @@ final readonly class Standing
             $task->phase === Phase::Alone, $task->phase === Phase::Bench, $task->kind === TaskKind::FullTack => [
                 $task->run,
             ],
-            $task->phase === Phase::Together => array_map(strval(...), array_keys($this->marks)),
+            $task->phase === Phase::Together => array_values(
+                array_diff(array_map(strval(...), array_keys($this->marks)), $away),
+            ),
             default => $this->soFar($there),
         };
     }

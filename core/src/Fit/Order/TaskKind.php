@@ -15,6 +15,8 @@ enum TaskKind: string
     /** The joints of a run are tacked all round. */
     case FullTack = 'full-tack';
     case Weld = 'weld';
+    /** A seam is welded on the side that is closed in by what goes in next. */
+    case Side = 'side';
     /** What was welded by itself is fitted together again. */
     case Refit = 'refit';
 }

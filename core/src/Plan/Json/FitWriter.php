@@ -134,9 +134,12 @@ final readonly class FitWriter
         return [
             'joint' => $one->joint,
             'alone' => $this->cup($one->alone),
+            'inTurn' => $this->cup($one->inTurn),
             'together' => $this->cup($one->together),
             'inPlace' => $this->cup($one->inPlace),
             'by' => $one->by,
+            'sideFirst' => self::arcs($one->sideFirst()),
+            'inTwo' => $this->share($one->shareInTwo()),
             'advice' => $advice,
             'root' => [
                 'share' => $this->share($one->root->share),
@@ -154,11 +157,17 @@ final readonly class FitWriter
             'isLong' => $fit->isLong,
             'isWhole' => $fit->isWhole(),
             'share' => $this->share($fit->share),
-            'arcs' => array_map(
-                static fn (array $arc): array => [round($arc[0], 1), round($arc[1], 1)],
-                $fit->arcs,
-            ),
+            'arcs' => self::arcs($fit->arcs),
         ];
+    }
+
+    /**
+     * @param  list<array{float, float}>  $arcs
+     * @return list<array{float, float}>
+     */
+    private static function arcs(array $arcs): array
+    {
+        return array_map(static fn (array $arc): array => [round($arc[0], 1), round($arc[1], 1)], $arcs);
     }
 
     /** @return array<string, mixed> */

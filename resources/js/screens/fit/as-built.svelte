@@ -57,8 +57,10 @@
     {#if isFor && answer}
         <p class="mt-2 font-medium {answer.closed ? '' : 'text-stop'}">
             {answer.closed
-                ? '✓ The far end is in its place again.'
-                : `✕ Its end stays ${answer.left} off: dress the next cut, move the joint, or look for another route.`}
+                ? answer.otherWay
+                    ? '△ With the bends it had the end is not met any more. With others it is:'
+                    : '✓ The far end is in its place again.'
+                : `✕ Its end stays ${answer.left} off, and no other way leads there from what stands: dress the next cut, or take the joint apart.`}
         </p>
         {#if answer.changes.length > 0}
             <table class="table-plain">

@@ -8,6 +8,9 @@
     type Props = { desk: JobDesk; chosen: string | undefined; onchoose: (task: FitTask) => void };
     let { desk, chosen, onchoose }: Props = $props();
 
+    /** From so many hundredths on a hand finds a way that was not tried. */
+    const ENOUGH = 95;
+
     let setUp = $state('');
     let dragged = $state('');
     const ofRuns = $derived(
@@ -18,11 +21,14 @@
     const access = $derived(new Map(desk.plan.fit.access.map((one) => [one.joint, one])));
     const shut = (task: FitTask) => {
         const one = task.kind === 'weld' && task.joint ? access.get(task.joint) : undefined;
-        const fit = task.phase === 'together' ? one?.together : one?.alone;
-        return fit && !fit.isWhole ? fit.share.text : '';
+        if (!one) return '';
+        if (task.phase === 'together' && one.sideFirst.length > 0)
+            return one.inTwo.value > ENOUGH ? '' : one.inTwo.text;
+        const fit = task.phase === 'together' ? one.together : one.alone;
+        return fit.isWhole ? '' : fit.share.text;
     };
     const mark = (task: FitTask) =>
-        ({ fit: '⌐', put: '○', trial: '◇', 'full-tack': '⁘', weld: '⌇', refit: '◇' })[task.kind];
+        ({ fit: '⌐', put: '○', trial: '◇', 'full-tack': '⁘', weld: '⌇', side: '⌇', refit: '◇' })[task.kind];
     const opens = (task: FitTask, i: number) => tasks[i - 1]?.phase !== task.phase;
     /** Whose several tasks begin here, where there is more than one it could be. */
     const whose = (task: FitTask, i: number) => {

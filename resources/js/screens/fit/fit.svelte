@@ -44,7 +44,13 @@
     const access = $derived(fit.access.find((one) => one.joint === joint?.id));
     const pulling = $derived(pulled[0] === joint?.id ? pulled[1] : []);
     const where = $derived(
-        task?.phase === 'together' ? 'together' : task?.phase === 'trial' ? 'inPlace' : 'alone',
+        task?.kind === 'side'
+            ? 'inTurn'
+            : task?.phase === 'together'
+              ? 'together'
+              : task?.phase === 'trial'
+                ? 'inPlace'
+                : 'alone',
     );
     const numbers = $derived(new Map(fit.tasks.map((one) => [one.id, one.order])));
     const seam = $derived(access && joint ? { joint: joint.id, reached: access[where].arcs } : null);

@@ -12,8 +12,8 @@
         access: JointAccess | undefined;
         /** Where tacks pull it to its place, in degrees. */
         pulling: number[];
-        /** Where it is looked at: on the bench by itself, with all runs in place, on the vehicle. */
-        where: 'alone' | 'together' | 'inPlace';
+        /** Where it is looked at: on the bench, as the runs go in, with all of them in place, on the vehicle. */
+        where: 'alone' | 'inTurn' | 'together' | 'inPlace';
     };
     let { member, joint, sheet, access, pulling, where }: Props = $props();
 
@@ -25,6 +25,7 @@
     const fit = $derived(access?.[where]);
     const places = {
         alone: 'by itself on the bench',
+        inTurn: 'with the runs that went in before',
         together: 'with the runs in place',
         inPlace: 'on the vehicle, with all in place',
     };

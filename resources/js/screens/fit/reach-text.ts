@@ -4,10 +4,10 @@ import type { JointAccess } from '@/lib/answers';
 /** At an opening: nearer than this (mm) it is simply looked at. */
 const AT_HAND_MM = 8;
 
-export function reachText({ together, by, root }: JointAccess): string {
+export function reachText({ together, by, root, sideFirst, inTwo }: JointAccess): string {
     const later =
         by.length > 0
-            ? `With ${by.join(', ')} beside it a torch gets round ${together.share.text}.`
+            ? `With ${by.join(', ')} beside it a torch gets round ${together.share.text}${sideFirst.length > 0 ? `; with its side welded as the runs go in, ${inTwo.text}` : ''}.`
             : 'It stays open when the others stand beside it.';
     const seen =
         root.from === ''

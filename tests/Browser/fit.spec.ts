@@ -20,14 +20,18 @@ test('the order of building says why, is moved by hand, and names the reason tha
     await expect(joint.getByText('✓ all round')).toBeVisible();
     await expect(joint.getByText(/With .*C?.* beside it a torch gets round \d+ %/)).toBeVisible();
 
+    // The side of a slip that is closed in by the next run is welded before that goes in, and the dial shows which.
+    await order.getByRole('button', { name: 'Weld CJ7 on the side' }).click();
+    await expect(page.getByRole('img', { name: /Joint CJ7 .* Welded now from \d+° to \d+°/ })).toBeVisible();
+
     // With all runs in place a slip fillet shows where no torch gets to.
-    await order.getByRole('button', { name: 'Weld CJ7' }).click();
+    await order.getByRole('button', { name: /Weld CJ7 △/ }).click();
     await expect(page.getByRole('img', { name: /Joint CJ7 .* No torch from \d+° to \d+°/ })).toBeVisible();
     await expectAccessible(page);
 
     // Only one set-up.
     await order.getByLabel('Set-up').selectOption({ label: 'on the bench' });
-    await expect(order.getByRole('button', { name: 'Weld CJ7' })).toHaveCount(0);
+    await expect(order.getByRole('button', { name: /Weld CJ7/ })).toHaveCount(0);
     await order.getByLabel('Set-up').selectOption({ label: 'all of them' });
 
     // A butt before its run is tacked all round: the plan does it, and says what that breaks.
@@ -93,7 +97,9 @@ test('what stands a little off is held as it stands, and the rest is brought to 
     await off.getByLabel('Rearward').fill('1 mm');
     await off.getByLabel('Up').fill('-1 mm');
     await off.getByRole('button', { name: 'What changes' }).click();
-    await expect(off.getByText(/far end is in its place again|Its end stays .* off/)).toBeVisible();
+    // Behind its last bend too little is left to bring it back: other bends do.
+    await expect(off.getByText(/With others it is/)).toBeVisible();
+    await expect(off.getByRole('row', { name: /B3/ })).toBeVisible();
     await off.getByLabel('Up').fill('900 mm');
     await off.getByRole('button', { name: 'What changes' }).click();
     await expect(off.getByRole('alert')).toContainText('measure it again');

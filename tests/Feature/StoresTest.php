@@ -47,7 +47,7 @@ it('knows tube and bends by the catalogue, and parts by what they are called', f
         ->and(stored($this, 'B3.000x.065-R4.5-90', '2')->kind)->toBe(ItemKind::Bend)
         ->and(stored($this, 'cup-12', '4', ['kind' => 'disc', 'name' => 'Cup 12'])->on_hand)->toBe(4.0);
     $this->postJson('/stores/items', ['key' => 'T9', 'count' => '1'])->assertUnprocessable()
-        ->assertJsonPath('errors.key.0', '"T9" is in no catalogue and not in the stores; a new part needs a kind (flange, band, bung, wire, gas, disc, blade) and a name');
+        ->assertJsonPath('errors.key.0', '"T9" is in no catalogue and not in the stores; a new part needs a kind (flange, band, bung, part, wire, gas, disc, blade) and a name');
 });
 
 it('changes a quantity by entries only, each of them once, and shows who made them', function () {

@@ -22,6 +22,11 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** What to do where something was measured otherwise than it was planned. */
 final readonly class FitController
 {
+    /** The rod that shows which way an end points: 300 mm, or a foot. */
+    private const ROD_MM = 300.0;
+
+    private const ROD_IN = 304.8;
+
     public function __construct(private Workshop $workshop) {}
 
     public function measured(ChangeRequest $request): JsonResponse
@@ -53,16 +58,17 @@ final readonly class FitController
     public function asBuilt(ChangeRequest $request): JsonResponse
     {
         $document = $request->document();
-        $off = array_map(
-            static fn (string $key): float => self::read($request, $key, Quantity::Length, $document->units, true),
-            ['rearward', 'right', 'up'],
-        );
+        $off = self::place($request, ['rearward', 'right', 'up'], $document->units);
+        $rodKeys = ['rodRearward', 'rodRight', 'rodUp'];
+        $isAimed = implode('', array_map(static fn (string $key): string => trim($request->written($key)), $rodKeys)) !== '';
         try {
             $built = AsBuilt::of(
                 $document,
                 $this->workshop->shopFor($document),
                 $request->written('joint'),
-                new Vector($off[0], $off[1], $off[2]),
+                $off,
+                $isAimed ? self::place($request, $rodKeys, $document->units) : null,
+                $document->units === UnitSystem::Inch ? self::ROD_IN : self::ROD_MM,
             );
         } catch (\DomainException $error) {
             throw ValidationException::withMessages(['joint' => $error->getMessage()]);
@@ -85,6 +91,21 @@ final readonly class FitController
             ], $built->changes()),
             'document' => JobWriter::toArray($built->job),
         ]);
+    }
+
+    /**
+     * @param  array{string, string, string}  $keys
+     *
+     * @throws ValidationException if one cannot be read
+     */
+    private static function place(ChangeRequest $request, array $keys, UnitSystem $units): Vector
+    {
+        [$x, $y, $z] = array_map(
+            static fn (string $key): float => self::read($request, $key, Quantity::Length, $units, true),
+            $keys,
+        );
+
+        return new Vector($x, $y, $z);
     }
 
     /** @throws ValidationException if it cannot be read, or is less than nothing where that means nothing */

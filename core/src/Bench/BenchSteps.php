@@ -99,6 +99,8 @@ final readonly class BenchSteps
         return match ($task->kind) {
             TaskKind::Fit => [$this->fitting->tack($task)],
             TaskKind::Put => [$this->fitting->put($task)],
+            TaskKind::Form => [$this->fitting->form($task)],
+            TaskKind::Polish => [$this->fitting->polish($task)],
             TaskKind::Trial => $task->run === Task::ALL
                 ? [$this->fitting->trialTogether($this->work->fit->letters)]
                 : [$this->fitting->trial($task->run, count($this->work->fit->letters) > 1)],

@@ -86,6 +86,13 @@ final readonly class FitSteps
     public function tack(Task $step): BenchStep
     {
         $joint = $step->joint ?? throw new \LogicException("$step->id fits no joint.");
+        if ($joint->type === JointType::Tab) {
+            return new BenchStep($step->id, StepKind::Tack, $joint->id, $step->title, [
+                $step->why,
+                'No light under its foot: ground to the curve of the tube before it is tacked.',
+                'Mind what hangs above and the wiring beside it; cover glass and paint.',
+            ], null, [new Measure('gap', 'Widest gap', Quantity::Wall, 0.0)]);
+        }
         $do = [
             "Fit $step->brings to $step->to. $step->why",
             "Index mark across the joint: {$joint->seam->index->text()}.",
@@ -94,8 +101,11 @@ final readonly class FitSteps
         if ($turn !== null) {
             $do[] = $turn;
         }
-        if ($joint->type === JointType::Slip) {
+        if (! $joint->type->isWelded()) {
             $do[] = 'No tack: a strap or the clamp holds it.';
+            if ($joint->type === JointType::Flare) {
+                return new BenchStep($step->id, StepKind::Tack, $joint->id, $step->title, $do, null, []);
+            }
 
             return new BenchStep(
                 "tack.$joint->id",
@@ -129,10 +139,34 @@ final readonly class FitSteps
     /** A loose ring, nut or clamp goes on before an end is closed. */
     public function put(Task $task): BenchStep
     {
-        return new BenchStep($task->id, StepKind::Prepare, $task->joint->id ?? $task->run, $task->title, [
-            $task->why,
-            'Before the joint is slid together: it does not go on afterwards.',
-        ], null, []);
+        return self::plain($task, 'Before the end is closed or formed: it does not go on afterwards.');
+    }
+
+    public function form(Task $task): BenchStep
+    {
+        return self::plain($task, 'Deburr first: a nick in the edge runs into a split. Hands clear of the press.');
+    }
+
+    public function polish(Task $task): BenchStep
+    {
+        return self::plain(
+            $task,
+            'Coarse compound, then fine. Beads that are still to be welded stay as they are.',
+            'Respirator and eye protection; loose clothing and gloves stay off a spinning wheel.',
+        );
+    }
+
+    private static function plain(Task $task, string ...$lines): BenchStep
+    {
+        return new BenchStep(
+            $task->id,
+            StepKind::Prepare,
+            $task->joint->id ?? $task->run,
+            $task->title,
+            [$task->why, ...array_values($lines)],
+            null,
+            [],
+        );
     }
 
     /** @param  bool  $isInSet  whether other runs come to stand beside it; then they are tried together later */
@@ -183,7 +217,26 @@ final readonly class FitSteps
             sprintf('%d tacks a joint, opposite pairs in turn: %s.', count($tacks->fullDeg), $places),
             "Each about {$this->length($tacks->tackMm)} long, fused without wire on a tight joint.",
             'The last tacks go on the side the tube should move towards.',
+            ...$this->shielded($joints),
         ], null, []);
+    }
+
+    /**
+     * @param  list<Joint>  $joints
+     * @return list<string> which tacks keep the root they have
+     */
+    private function shielded(array $joints): array
+    {
+        $lines = [];
+        foreach ($joints as $joint) {
+            $degrees = $this->tacks($joint)->shieldedDeg;
+            if ($degrees !== []) {
+                $places = implode(', ', array_map(static fn (float $deg): string => $deg.'°', $degrees));
+                $lines[] = "$joint->id: the weld does not melt the tacks at $places again. Argon behind them while they are made.";
+            }
+        }
+
+        return $lines;
     }
 
     /** @param  list<string>  $letters  as they go in */

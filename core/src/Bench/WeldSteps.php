@@ -44,7 +44,7 @@ final readonly class WeldSteps
         [$purge, $set] = [$sheet->purge, $sheet->settings];
 
         return [
-            ...$joint->type->isPurged() ? [new BenchStep(
+            ...$joint->isPurged() ? [new BenchStep(
                 "purge.$joint->id",
                 StepKind::Purge,
                 $joint->id,
@@ -101,7 +101,7 @@ final readonly class WeldSteps
             [
                 $task->why,
                 sprintf('From %s, counted from the index mark.', implode(', and from ', $places)),
-                ...$joint->type->isPurged() ? ['Purge it as for the rest of it:', ...$this->feed($sheet)] : [],
+                ...$joint->isPurged() ? ['Purge it as for the rest of it:', ...$this->feed($sheet)] : [],
                 'Stop a few millimetres short of both ends and taper them, so that the rest ties in.',
                 'Let it cool before the next run goes in, and check the run against its marks again.',
             ],

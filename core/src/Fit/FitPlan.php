@@ -20,9 +20,9 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointFace;
 use UpsweptBead\Core\Joint\JointList;
-use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Layout\NutReach;
+use UpsweptBead\Core\Layout\PlacedPart;
 use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Insertion\Stuck;
@@ -42,6 +42,7 @@ final readonly class FitPlan
      * @param  array<string, list<string>>  $standing  what stands together behind each task
      * @param  array<string, TackPattern>  $tacks  by joint
      * @param  ?Access  $access  what can be got to; null where it is not known
+     * @param  list<PlacedPart>  $parts  bought ones where they stand, as far as they were measured
      * @param  list<NutReach>  $nuts
      * @param  list<TrialLine>  $trial  what is looked at in the trial fit
      * @param  list<ServiceCheck>  $service  runs with a clamp joint
@@ -55,6 +56,7 @@ final readonly class FitPlan
         public array $standing,
         public array $tacks,
         public ?Access $access,
+        public array $parts,
         public array $nuts,
         public array $trial,
         public GrowthPlan $growth,
@@ -87,7 +89,9 @@ final readonly class FitPlan
             $letters,
             $insertion,
             $access ?? Access::none(),
-            $job->overrides,
+            $job,
+            $layout,
+            $shop,
         );
         $growth = GrowthPlan::of($job, $layout, $shop);
         $nuts = NutReach::of($job, $layout->runs, Surroundings::goingIn($job, $shop), $shop->rules);
@@ -97,8 +101,9 @@ final readonly class FitPlan
             $letters,
             $build,
             (new Standing(self::marks($cut)))->all($build->tasks),
-            self::tacks($layout, $joints, $access),
+            self::tacks($layout, $joints, $access, $build),
             $access,
+            PlacedPart::all($job, $layout),
             $nuts,
             TrialFit::of($job, $layout, $nuts, $joints->fittings, $shop->rules->value('clear.spanner_swing')),
             $growth,
@@ -110,20 +115,26 @@ final readonly class FitPlan
                 ...self::broken($build),
                 ...$growth->notices($job, $shop),
                 ...IncomingCheck::of($job, $layout, $shop->rules),
+                ...PartPlaces::notices($job, $layout),
             ],
         );
     }
 
     /** @return array<string, TackPattern> by joint */
-    private static function tacks(Layout $layout, JointList $joints, ?Access $access): array
+    private static function tacks(Layout $layout, JointList $joints, ?Access $access, Sequence $build): array
     {
         $tacks = [];
         foreach ($joints->welds() as $joint) {
             $pattern = TackPattern::of($joint);
             $routed = $layout->run($joint->run);
-            if ($routed !== null && $joint->type !== JointType::Bung) {
+            if ($routed !== null && ! $joint->type->isOnSide()) {
                 $up = JointFace::of($routed->line, $joint->seam->stationMm)->upDeg;
                 $pattern = $pattern->rocking($up, $access?->joints[$joint->id]->inPlace->arcs ?? null);
+            }
+            $one = $access?->joints[$joint->id] ?? null;
+            if ($one !== null && $joint->type->isButt()) {
+                $isTogether = $build->find("weld.$joint->id")?->phase === Phase::Together;
+                $pattern = $pattern->shielding(($isTogether ? $one->together : $one->alone)->arcs);
             }
             $tacks[$joint->id] = $pattern;
         }

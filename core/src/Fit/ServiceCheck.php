@@ -54,7 +54,7 @@ final readonly class ServiceCheck
     {
         $clamps = [];
         foreach ([$spec->start, $spec->end] as $end) {
-            if (in_array($end->kind, [EndKind::VBand, EndKind::Slip], true)) {
+            if (in_array($end->kind, [EndKind::VBand, EndKind::Slip, EndKind::Flare], true)) {
                 $clamps[] = $end->name === '' ? 'its end' : $end->name;
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Fit;
 
 use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Units\Length;
 
 /**
@@ -33,17 +34,26 @@ final readonly class TackPattern
      * @param  list<float>  $trialDeg
      * @param  list<float>  $fullDeg
      * @param  string  $trialWhy  why the trial tacks are where they are
+     * @param  list<float>  $shieldedDeg  those of the full pattern that no weld melts again, so that their root is shielded
      */
     private function __construct(
         public array $trialDeg,
         public array $fullDeg,
         public float $tackMm,
         public string $trialWhy = '',
+        public array $shieldedDeg = [],
     ) {}
 
     /** Round a tube; along a merge seam, which has two ends, there are no angles to give. */
     public static function of(Joint $joint): self
     {
+        if ($joint->type === JointType::Tab) {
+            // Held by its own bolt, three tacks at its edge are enough: common practice.
+            $edge = [0.0, 120.0, 240.0];
+
+            return new self($edge, $edge, self::TACK_WALLS * $joint->thinnerMm(), 'At its edge, with its bolt in.');
+        }
+
         return $joint->type->isRound()
             ? self::forTube($joint->seam->odMm, $joint->thinnerMm())
             : new self([], [], self::TACK_WALLS * $joint->thinnerMm());
@@ -73,8 +83,37 @@ final readonly class TackPattern
             match (true) {
                 $isAside => 'As near to the top as a torch gets with the rest in place: lift the tube, and it opens.',
                 $upDeg === null => 'The tube stands upright; any side does. Tip it away from them, and it opens.',
+                $reached === [] => 'At the top, as far as a hand gets there: no torch was found to get to it.',
                 default => 'At the top: the tube’s own weight keeps it closed, and lifting it opens it.',
             },
+            $this->shieldedDeg,
+        );
+    }
+
+    /**
+     * With those of its tacks marked that the weld does not reach: what it does not melt again keeps the root it has.
+     * Common practice.
+     *
+     * @param  list<array{float, float}>  $welded  arcs that a torch gets to when the joint is welded, in degrees
+     */
+    public function shielding(array $welded): self
+    {
+        $isLeft = static function (float $deg) use ($welded): bool {
+            foreach ($welded as [$from, $to]) {
+                if (($deg >= $from && $deg <= $to) || $deg + 360 <= $to) {
+                    return false;
+                }
+            }
+
+            return true;
+        };
+
+        return new self(
+            $this->trialDeg,
+            $this->fullDeg,
+            $this->tackMm,
+            $this->trialWhy,
+            array_values(array_filter($this->fullDeg, $isLeft)),
         );
     }
 

@@ -58,6 +58,7 @@ final readonly class TrialFit
             EndKind::Flange->value => 'Gasket in, flange drawn up with every bolt: %s.',
             EndKind::VBand->value => 'V-band closed with a plain nut, not the locking one: %s.',
             EndKind::Slip->value => 'In to the depth mark, and turned to its line: %s.',
+            EndKind::Flare->value => 'Flare on its ball, drawn up by its loose flange: %s.',
             EndKind::Socket->value => 'In to the depth mark: %s.',
             EndKind::Saddle->value => 'Seats without light on the side of its main; the hole is not cut yet: %s.',
         ];

@@ -10,6 +10,7 @@ enum EndKind: string
     case VBand = 'v-band';
     case Flange = 'flange';
     case Slip = 'slip';
+    case Flare = 'flare';
     case Socket = 'socket';
     case Saddle = 'saddle';
     case Open = 'open';
@@ -26,6 +27,7 @@ enum EndKind: string
             self::VBand => 'V-band ring',
             self::Flange => 'Flange',
             self::Slip => 'Slip, clamped',
+            self::Flare => 'Ball flare, clamped',
             self::Socket => 'Slip, welded',
             self::Saddle => 'On the side of another run',
             self::Open => 'Open end',

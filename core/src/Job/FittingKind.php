@@ -9,21 +9,38 @@ enum FittingKind: string
 {
     case OxygenSensorBung = 'oxygen-sensor-bung';
     case TemperatureProbe = 'temperature-probe';
+    case Bracket = 'bracket';
+    case Hanger = 'hanger';
 
     public function label(): string
     {
         return match ($this) {
             self::OxygenSensorBung => 'Oxygen-sensor bung M18 × 1.5',
             self::TemperatureProbe => 'Exhaust temperature probe',
+            self::Bracket => 'Tab or bracket',
+            self::Hanger => 'Hanger',
         };
     }
 
-    /** Outside diameter of its bung (mm): for an M18 × 1.5 sensor common practice, for a probe's ⅛ NPT from memory. */
+    /** As it is called in a sentence. */
+    public function short(): string
+    {
+        return $this->isDrilled() ? 'bung' : $this->value;
+    }
+
+    /** Whether the tube is drilled for it; what is not is only welded on. */
+    public function isDrilled(): bool
+    {
+        return $this === self::OxygenSensorBung || $this === self::TemperatureProbe;
+    }
+
+    /** Outside of its foot (mm): for an M18 × 1.5 sensor common practice, for a probe's ⅛ NPT from memory, else ours. */
     public function odMm(): float
     {
         return match ($this) {
             self::OxygenSensorBung => 28.0,
             self::TemperatureProbe => 16.0,
+            self::Bracket, self::Hanger => 25.0,
         };
     }
 
@@ -33,11 +50,13 @@ enum FittingKind: string
         return match ($this) {
             self::OxygenSensorBung => 18.0,
             self::TemperatureProbe => 8.7,
+            self::Bracket, self::Hanger => 0.0,
         };
     }
 
+    /** The metal that is welded to the tube (mm): of a tab ⅛ in sheet, as is common. */
     public function wallMm(): float
     {
-        return ($this->odMm() - $this->holeMm()) / 2;
+        return $this->isDrilled() ? ($this->odMm() - $this->holeMm()) / 2 : 3.2;
     }
 }

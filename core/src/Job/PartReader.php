@@ -12,12 +12,17 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** Reads the bought parts and the hangers of a job. */
 final readonly class PartReader
 {
+    private const MEMBERS = [
+        'name', 'kind', 'inlet', 'outlet', 'mass', 'brought', 'oneWay', 'against', 'cast',
+        'bore', 'seat', 'wall', 'square', 'length', 'width',
+    ];
+
     /** @param  list<string>  $letters  of the runs there are */
     public function __construct(private UnitSystem $units, private array $letters) {}
 
     public function part(Node $node): PartSpec
     {
-        $node->only(['name', 'kind', 'inlet', 'mass', 'oneWay', 'against', 'cast', 'bore', 'seat', 'wall', 'square']);
+        $node->only(self::MEMBERS);
         $isOneWay = ! $node->at('oneWay')->isMissing() && $node->at('oneWay')->boolean();
 
         return new PartSpec(
@@ -32,6 +37,10 @@ final readonly class PartReader
             $this->measured($node->at('seat')),
             $this->measured($node->at('wall')),
             $node->at('square')->isMissing() ? null : $this->notNegative($node->at('square'), Quantity::Angle),
+            ! $node->at('brought')->isMissing() && $node->at('brought')->boolean(),
+            $this->measured($node->at('length')),
+            $this->measured($node->at('width')),
+            $node->at('outlet')->isMissing() ? '' : $this->letter($node->at('outlet')),
         );
     }
 
@@ -46,7 +55,8 @@ final readonly class PartReader
         );
     }
 
-    private function letter(Node $node): string
+    /** The letter of a run that there is. */
+    public function letter(Node $node): string
     {
         $letter = $node->required(2);
         if (! in_array($letter, $this->letters, true)) {

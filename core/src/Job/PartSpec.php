@@ -19,6 +19,10 @@ final readonly class PartSpec
      * @param  Length|null  $seat  depth of it
      * @param  Length|null  $wall  of its neck
      * @param  float|null  $squareDeg  by which its neck is off square
+     * @param  bool  $isBrought  whether the customer brought it, so that nothing is bought
+     * @param  Length|null  $length  from the end of the run that goes into it to its own far end
+     * @param  Length|null  $width  outside, at its widest
+     * @param  string  $outlet  letter of the run that begins behind it; '' where none does
      */
     public function __construct(
         public string $name,
@@ -32,5 +36,9 @@ final readonly class PartSpec
         public ?Length $seat,
         public ?Length $wall,
         public ?float $squareDeg,
+        public bool $isBrought = false,
+        public ?Length $length = null,
+        public ?Length $width = null,
+        public string $outlet = '',
     ) {}
 }

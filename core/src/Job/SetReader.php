@@ -34,7 +34,9 @@ final readonly class SetReader
         if ($node->isMissing()) {
             return new SetSpec;
         }
-        $node->only(['collectors', 'keepOuts', 'lengths', 'designs', 'routing', 'outlets', 'parts', 'hangers']);
+        $node->only([
+            'collectors', 'keepOuts', 'lengths', 'designs', 'routing', 'outlets', 'parts', 'hangers', 'polished',
+        ]);
         $list = static fn (string $key, int $most): array => $node->at($key)->isMissing()
             ? []
             : $node->at($key)->items($most);
@@ -69,6 +71,7 @@ final readonly class SetReader
             array_map($this->outlet(...), $list('outlets', self::MOST_GROUPS)),
             $parts,
             array_map($reader->hanger(...), $list('hangers', self::MOST_PARTS)),
+            array_values(array_unique(array_map($reader->letter(...), $list('polished', self::MOST_PARTS)))),
         );
     }
 

@@ -15,6 +15,7 @@ final readonly class SetSpec
      * @param  list<OutletLimit>  $outlets  what is asked of every open end
      * @param  list<PartSpec>  $parts  bought, or brought by the customer
      * @param  list<HangerSpec>  $hangers
+     * @param  list<string>  $polished  letters of the runs that are polished
      */
     public function __construct(
         public array $collectors = [],
@@ -25,6 +26,7 @@ final readonly class SetSpec
         public array $outlets = [],
         public array $parts = [],
         public array $hangers = [],
+        public array $polished = [],
     ) {}
 
     /**
@@ -42,6 +44,7 @@ final readonly class SetSpec
             $this->outlets,
             $this->parts,
             $this->hangers,
+            $this->polished,
         );
     }
 

@@ -37,6 +37,7 @@ final readonly class SetWriter
                         $set->outlets,
                     ),
                 ],
+            ...$set->polished === [] ? [] : ['polished' => $set->polished],
             ...$set->parts === [] ? [] : ['parts' => array_map(self::part(...), $set->parts)],
             ...$set->hangers === [] ? [] : ['hangers' => array_map(static fn (HangerSpec $one): array => [
                 'name' => $one->name,
@@ -63,6 +64,10 @@ final readonly class SetWriter
                 'seat' => $one->seat?->entered(),
                 'wall' => $one->wall?->entered(),
                 'square' => $one->squareDeg,
+                'brought' => $one->isBrought ? true : null,
+                'length' => $one->length?->entered(),
+                'width' => $one->width?->entered(),
+                'outlet' => $one->outlet === '' ? null : $one->outlet,
             ], static fn (mixed $value): bool => $value !== null),
         ];
     }

@@ -42,9 +42,11 @@ final readonly class Bung
                 $notices,
                 ...$bungs->along($fitting, "$path.station"),
                 ...$bungs->upright($fitting, "$path.fromTop"),
-                ...$fitting->kind === FittingKind::TemperatureProbe
-                    ? $bungs->probe($fitting, "$path.station")
-                    : $bungs->lean($fitting, "$path.fromTop"),
+                ...match ($fitting->kind) {
+                    FittingKind::TemperatureProbe => $bungs->probe($fitting, "$path.station"),
+                    FittingKind::OxygenSensorBung => $bungs->lean($fitting, "$path.fromTop"),
+                    FittingKind::Bracket, FittingKind::Hanger => [],
+                },
             );
         }
 
@@ -62,14 +64,14 @@ final readonly class Bung
             if ($off < $clear) {
                 $notices[] = Notice::problem(
                     $path,
-                    "The bung sits {$this->show($off)} from a joint; it needs {$this->show($clear)}.",
+                    "The {$fitting->kind->short()} sits {$this->show($off)} from a joint; it needs {$this->show($clear)}.",
                 );
             }
         }
         $beyond = $station - $this->routed->run->lengthMm();
 
         return $beyond > 0.0
-            ? [...$notices, Notice::problem($path, "The bung lies {$this->show($beyond)} beyond the end of the run.")]
+            ? [...$notices, Notice::problem($path, "The {$fitting->kind->short()} lies {$this->show($beyond)} beyond the end of the run.")]
             : $notices;
     }
 

@@ -7,6 +7,8 @@ namespace UpsweptBead\Core\Joint;
 /** One joint of a job: of which run it is, what kind, which two parts meet there, with the flow, and where. */
 final readonly class Joint
 {
+    private const HEAVY_MM = 3.0;
+
     /** @param  string  $run  letter */
     public function __construct(
         public string $id,
@@ -16,6 +18,17 @@ final readonly class Joint
         public Side $and,
         public Seam $seam,
     ) {}
+
+    /**
+     * Whether its root lies in a bore that has to be filled with argon. A tab on a heavy wall is not meant to penetrate,
+     * common practice from .120 in on.
+     */
+    public function isPurged(): bool
+    {
+        $isOnHeavy = $this->type === JointType::Tab && $this->between->wallMm >= self::HEAVY_MM;
+
+        return $this->type->isPurged() && ! $isOnHeavy;
+    }
 
     public function thinnerMm(): float
     {

@@ -13,11 +13,13 @@ enum JointType: string
     case FlangeFillet = 'flange-fillet';
     case SlipFillet = 'slip-fillet';
     case Slip = 'slip';
+    case Flare = 'flare';
     case Bung = 'bung';
     case PieCut = 'pie-cut';
     case MergeSeam = 'merge-seam';
     case Saddle = 'saddle';
     case DonutSeam = 'donut-seam';
+    case Tab = 'tab';
 
     public function label(): string
     {
@@ -28,11 +30,13 @@ enum JointType: string
             self::FlangeFillet => 'Flange, outside fillet',
             self::SlipFillet => 'Slip fillet',
             self::Slip => 'Slip joint, not welded',
+            self::Flare => 'Ball flare, not welded',
             self::Bung => 'Bung fillet',
             self::PieCut => 'Pie-cut butt',
             self::MergeSeam => 'Merge seam',
             self::Saddle => 'Saddle',
             self::DonutSeam => 'Seam of a donut, inside',
+            self::Tab => 'Tab fillet',
         };
     }
 
@@ -41,10 +45,10 @@ enum JointType: string
         return in_array($this, [self::FlangeSeal, self::FlangeFillet, self::SlipFillet, self::Bung], true);
     }
 
-    /** A slip joint only slides together; everything else is a seam. */
+    /** A slip slides together and a flare is drawn together; everything else is a seam. */
     public function isWelded(): bool
     {
-        return $this !== self::Slip;
+        return $this !== self::Slip && $this !== self::Flare;
     }
 
     /** A fused seam inside needs no wire. */
@@ -57,6 +61,12 @@ enum JointType: string
     public function isPurged(): bool
     {
         return $this !== self::DonutSeam;
+    }
+
+    /** Whether it stands on the side of a tube: a bung, a tab. */
+    public function isOnSide(): bool
+    {
+        return $this === self::Bung || $this === self::Tab;
     }
 
     /** Whether it joins two pieces of tube end to end. */
@@ -74,6 +84,7 @@ enum JointType: string
     /** Whether it joins a run to a part that stays: a flange, a ring, a collector. */
     public function isAtPart(): bool
     {
-        return ! in_array($this, [self::Butt, self::PieCut, self::Bung, self::MergeSeam, self::DonutSeam], true);
+        return ! $this->isOnSide()
+            && ! in_array($this, [self::Butt, self::PieCut, self::MergeSeam, self::DonutSeam], true);
     }
 }

@@ -65,7 +65,7 @@ final readonly class RunJoints
             $joints[] = new Joint(
                 $this->fittingId($i),
                 $spec->letter,
-                JointType::Bung,
+                $fitting->kind->isDrilled() ? JointType::Bung : JointType::Tab,
                 $this->tube($piece),
                 new Side($fitting->kind->label(), '304L', $fitting->kind->wallMm()),
                 Seam::round(
@@ -109,6 +109,7 @@ final readonly class RunJoints
             EndKind::VBand => [JointType::VBandButt],
             EndKind::Flange => [JointType::FlangeSeal, JointType::FlangeFillet],
             EndKind::Slip => [JointType::Slip],
+            EndKind::Flare => [JointType::Flare],
             EndKind::Socket => [JointType::SlipFillet],
             EndKind::Saddle => [JointType::Saddle],
             EndKind::Open => [],

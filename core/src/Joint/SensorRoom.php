@@ -42,6 +42,9 @@ final readonly class SensorRoom
                 continue;
             }
             $k = $index[$placed->run] = ($index[$placed->run] ?? -1) + 1;
+            if (! $placed->fitting->kind->isDrilled()) {
+                continue;
+            }
             foreach ($this->inTheWay($routed, $placed, $long) as $what => $reach) {
                 $notices[] = Notice::caution("$routed->path.fittings[$k].fromTop", sprintf(
                     '%s needs about %s of room for its body and lead; %s is in the way after %s.',

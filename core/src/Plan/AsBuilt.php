@@ -40,6 +40,9 @@ final readonly class AsBuilt
     /** What stands is not farther off than this, or something else is wrong (mm). */
     private const MOST_OFF_MM = 60.0;
 
+    /** Nor does it point farther off: the sine of 15°. */
+    private const MOST_TURNED = 0.26;
+
     /**
      * @param  Job  $job  with the route as it is built
      * @param  bool  $isOtherWay  whether the rest takes other bends, as those that were planned do not lead there any more
@@ -95,11 +98,19 @@ final readonly class AsBuilt
     /**
      * @param  string  $jointId  up to which it stands
      * @param  Vector  $offMm  by which it stands off there, in the job's own directions
+     * @param  ?Vector  $rodOffMm  by which the end of a rod is off that is held in it; null where that was not measured
+     * @param  float  $rodMm  how long the rod is
      *
      * @throws \DomainException if there is no such joint, or what is measured cannot be
      */
-    public static function of(Job $job, Shop $shop, string $jointId, Vector $offMm): self
-    {
+    public static function of(
+        Job $job,
+        Shop $shop,
+        string $jointId,
+        Vector $offMm,
+        ?Vector $rodOffMm = null,
+        float $rodMm = 300.0,
+    ): self {
         $before = Planner::sketch($job, $shop);
         $joint = $before->joints->find($jointId)
             ?? throw new \DomainException(sprintf('The job has no joint %s.', mb_substr($jointId, 0, 20)));
@@ -108,13 +119,19 @@ final readonly class AsBuilt
         if ($routed === null || $route === null || ! $joint->type->isButt()) {
             throw new \DomainException("$jointId is no butt between two pieces of a run: behind it nothing can be moved.");
         }
+        $turned = $rodOffMm === null ? new Vector(0, 0, 0) : $rodOffMm->minus($offMm)->times(1 / $rodMm);
+        if ($turned->length() > self::MOST_TURNED) {
+            throw new \DomainException(
+                'Its end points more than 15° off, more than a run is bent to: measure it again, or look for another route.',
+            );
+        }
         if ($offMm->length() > self::MOST_OFF_MM) {
             throw new \DomainException(sprintf(
                 'That is %.0f mm off, more than a run is bent to: measure it again, or look for another route.',
                 $offMm->length(),
             ));
         }
-        [$closing, $stands] = self::closed($routed, $joint, $offMm, $shop, $job);
+        [$closing, $stands] = self::closed($routed, $joint, [$offMm, $rodOffMm === null ? null : $turned], $shop, $job);
         $standsMm = $stands->lengthMm();
         $isTilted = $closing->run->start->forward->distanceTo($routed->run->start->forward) > 0.0;
         $start = $isTilted ? $routed->spec->start->facing($closing->run->start->forward) : $routed->spec->start;
@@ -150,12 +167,13 @@ final readonly class AsBuilt
     /**
      * The whole run with its part as it was measured, and its far end in place if that can be.
      *
+     * @param  array{Vector, ?Vector}  $off  by which it stands off (mm), and by which the way it points is
      * @return array{Closing, TubeRun} with what stands of it
      */
     private static function closed(
         RoutedRun $routed,
         Joint $joint,
-        Vector $offMm,
+        array $off,
         Shop $shop,
         Job $job,
     ): array {
@@ -174,11 +192,13 @@ final readonly class AsBuilt
         $part = new TubeRun($run->start, array_slice($run->bends, 0, $count), $standsMm);
         $mayTilt = in_array($routed->spec->start->kind, [EndKind::Flange, EndKind::VBand], true)
             && $job->collectorInto($routed->spec->letter) === null;
-        $at = $part->end()->at->plus($offMm);
-        $tilted = AsMeasured::of($part, $at, $mayTilt);
+        $end = $part->end();
+        $at = $end->at->plus($off[0]);
+        $forward = $off[1] === null ? null : $end->forward->plus($off[1])->unit();
+        $tilted = AsMeasured::of($part, $at, $forward, $mayTilt);
         // The start as the job keeps it; the little that its rounding leaves is taken up by the rest.
         $start = $mayTilt ? $routed->spec->start->facing($tilted->start->forward)->frame() : $run->start;
-        $as = AsMeasured::of(new TubeRun($start, $tilted->bends, $tilted->endStraightMm), $at, false);
+        $as = AsMeasured::of(new TubeRun($start, $tilted->bends, $tilted->endStraightMm), $at, $forward, false);
         $next = $run->bends[$count] ?? null;
         $straightMm = ($next->straightMm ?? $run->endStraightMm) - $standsMm + $as->endStraightMm;
         $rest = array_slice($run->bends, $count);

@@ -14,6 +14,7 @@ enum ItemKind: string
     case Flange = 'flange';
     case Band = 'band';
     case Bung = 'bung';
+    case Part = 'part';
     case Wire = 'wire';
     case Gas = 'gas';
     case Disc = 'disc';
@@ -29,6 +30,7 @@ enum ItemKind: string
             self::Flange => 'Flanges',
             self::Band => 'V-bands',
             self::Bung => 'Bungs',
+            self::Part => 'Bought parts',
             self::Wire => 'Wire',
             self::Gas => 'Gas',
             self::Disc => 'Discs',

@@ -102,6 +102,11 @@ final readonly class Needs
                         ItemKind::Band,
                         "Band clamp over {$routed->tube->name}",
                     ),
+                    EndKind::Flare => $add(
+                        "flare-{$routed->tube->id}",
+                        ItemKind::Flange,
+                        "Loose flange for a flare on {$routed->tube->name}",
+                    ),
                     EndKind::Socket, EndKind::Saddle, EndKind::Open => null,
                 };
             }
@@ -116,7 +121,12 @@ final readonly class Needs
         }
         foreach ($this->plan->joints->fittings as $placed) {
             $kind = $placed->fitting->kind;
-            $add($kind->value, ItemKind::Bung, $kind->label());
+            $add($kind->value, $kind->isDrilled() ? ItemKind::Bung : ItemKind::Part, $kind->label());
+        }
+        foreach ($this->plan->job->set->parts as $part) {
+            if (! $part->isBrought) {
+                $add("part-{$part->kind->value}-{$part->name}", ItemKind::Part, $part->name);
+            }
         }
 
         return array_values($needs);

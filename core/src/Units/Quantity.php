@@ -27,12 +27,20 @@ enum Quantity: string
     case Oxygen = 'oxygen';
     case Travel = 'travel';
     case Heat = 'heat';
+    case Moment = 'moment';
+    case Force = 'force';
     case Percent = 'percent';
     case Count = 'count';
     case Ratio = 'ratio';
 
     /** 1 ft³ in litres and 1 ft³/h in L/min; both exact from 1 ft = 304.8 mm. */
     private const L_PER_FT3 = 28.316846592;
+
+    /** A pound's weight at standard gravity [NIST SP 811, from memory]. */
+    private const N_PER_LBF = 4.4482216153;
+
+    /** The same on a foot of arm [NIST SP 811, from memory]. */
+    private const NM_PER_LBFFT = 1.3558179483;
 
     private const KPA_PER_PSI = 6.894757293168;
 
@@ -90,6 +98,12 @@ enum Quantity: string
                 ? self::trimmed($value / Length::MM_PER_INCH, 1).' in/min'
                 : self::decimals($value, 0).' mm/min',
             self::Heat => self::decimals($value, 2).' kJ/mm',
+            self::Force => $inch
+                ? self::decimals($value / self::N_PER_LBF, 0).' lbf'
+                : self::decimals($value, 0).' N',
+            self::Moment => $inch
+                ? self::decimals($value / self::NM_PER_LBFFT, 1).' lb·ft'
+                : self::decimals($value, 1).' N·m',
             self::Percent => self::trimmed($value, 1).' %',
             self::Count => self::decimals($value, 0),
             self::Ratio => self::trimmed($value, 2),
@@ -130,6 +144,16 @@ enum Quantity: string
                 '3 in/min or 80 mm/min',
             ],
             self::Heat => [['kj/mm' => 1.0], 'kj/mm', '0.4 kJ/mm'],
+            self::Force => [
+                ['n' => 1.0, 'lbf' => self::N_PER_LBF],
+                $bare === UnitSystem::Inch ? 'lbf' : 'n',
+                '50 lbf or 220 N',
+            ],
+            self::Moment => [
+                ['nm' => 1.0, 'n·m' => 1.0, 'lbft' => self::NM_PER_LBFFT, 'lb·ft' => self::NM_PER_LBFFT],
+                $bare === UnitSystem::Inch ? 'lb·ft' : 'n·m',
+                '30 lb·ft or 40 N·m',
+            ],
             self::Percent => [['%' => 1.0], '%', '5 or 5 %'],
             default => [['' => 1.0], '', 'a plain number such as 4'],
         };

@@ -41,7 +41,7 @@ final readonly class Amperage
 
     public static function factor(JointType $type, float $wallMm, float $otherWallMm): float
     {
-        if ($type->isAutogenous()) {
+        if ($type->isAutogenous() || $type === JointType::Tab) {
             return 1.0;
         }
         $ratio = max($wallMm, $otherWallMm) / min($wallMm, $otherWallMm);
@@ -74,6 +74,7 @@ final readonly class Amperage
             new Reason(
                 match (true) {
                     $joint->type->isAutogenous() => 'Amps for the tube’s wall alone: the seal is fused with little heat.',
+                    $joint->type === JointType::Tab => 'Amps for the thinner wall and no more: a tab is washed onto the tube, not through it.',
                     $factor === 1.0 => 'Amps for a full-penetration butt in this wall.',
                     $factor === self::EQUAL_FILLET => 'Amps for the wall, and 15 % more for a fillet.',
                     default => 'Amps for the thinner wall, more because the thicker side draws heat: 1 + 0.25·ln(thick/thin), at most 1.5.',

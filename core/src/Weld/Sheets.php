@@ -87,7 +87,7 @@ final readonly class Sheets
     {
         $isHot = $this->job->purpose->isUpstreamOfTurbine();
         // Welded from inside, with the torch's own gas in the bore, nothing is left to purge.
-        [$volumeL, $holdS] = $joint->type->isPurged() ? [$this->inside->volumeL, $holdS] : [0.0, 0.0];
+        [$volumeL, $holdS] = $joint->isPurged() ? [$this->inside->volumeL, $holdS] : [0.0, 0.0];
         $purge = new JointPurge($joint->id, $volumeL, $holdS, $isHot, $this->shop->rules, $this->job->overrides);
 
         return $purge->plan($this->inside->pose);

@@ -56,6 +56,23 @@ it('brings the rest to its end again, and holds what stands from then on', funct
     expect($marks($after))->toBe($marks(Planner::sketch(SomeRoutedSets::eight(), Shop::bare())));
 });
 
+it('points at its end the way a rod was found to, where that was measured', function (float $x, float $y, float $z) {
+    $id = buttBehindABend('C');
+    $before = Planner::sketch(SomeRoutedSets::eight(), Shop::bare());
+    $joint = $before->joints->find($id) ?? throw new LogicException('no joint');
+    $frame = $before->layout->run('C')?->line->frameAt($joint->seam->stationMm) ?? throw new LogicException('no run');
+    $off = new Vector(1.0, -1.0, 0.5);
+    $rod = new Vector($x, $y, $z);
+    $built = AsBuilt::of(SomeRoutedSets::eight(), Shop::bare(), $id, $off, $rod, 250.0);
+    $after = Planner::sketch($built->job, Shop::bare());
+    $now = $after->joints->find($id) ?? throw new LogicException('the joint is gone');
+    $there = $after->layout->run('C')?->line->frameAt($now->seam->stationMm) ?? throw new LogicException('no run');
+    $wanted = $frame->at->plus($frame->forward->times(250.0))->plus($rod)->minus($frame->at->plus($off))->unit();
+    expect($there->at->distanceTo($frame->at->plus($off)))->toBeLessThan(0.1)
+        ->and($there->forward->distanceTo($wanted))->toBeLessThan(deg2rad(0.05))
+        ->and($built->isClosed())->toBeTrue();
+})->with([[1.0, -1.0, 0.5], [6.0, -1.0, 0.5], [1.0, 4.0, -5.0]]);
+
 it('changes nothing where nothing is off', function () {
     expect(standing(buttBehindABend('C'), new Vector(0, 0, 0))->changes())->toBe([]);
 });

@@ -11,7 +11,7 @@ export type Metal = string;
  * Millimetres as a number, or a text with a unit such as "1 5/8 in", "41.3mm", "16ga".
  */
 export type LengthText = number | string;
-export type EndKind = 'v-band' | 'flange' | 'slip' | 'socket' | 'saddle' | 'open';
+export type EndKind = 'v-band' | 'flange' | 'slip' | 'flare' | 'socket' | 'saddle' | 'open';
 /**
  * Rearward, right and up.
  */
@@ -27,7 +27,7 @@ export type BoreShape = 'round' | 'oval' | 'd' | 'rectangle';
 export type AngleText = number | string;
 export type Seat = 'set-on' | 'set-in';
 export type Lockable = 'straight' | 'rotation' | 'angle';
-export type FittingKind = 'oxygen-sensor-bung' | 'temperature-probe';
+export type FittingKind = 'oxygen-sensor-bung' | 'temperature-probe' | 'bracket' | 'hanger';
 export type AssignmentMode = 'fixed' | 'any' | 'cyclic';
 export type CollectorEntry = 'welded' | 'slip';
 export type CollectorMake = 'straight' | 'bent' | 'quarters' | 'bought';
@@ -51,7 +51,18 @@ export type Preference = 'few-bends' | 'whole-angles' | 'little-turning' | 'shor
 export type BendPlane = 'level' | 'lengthwise' | 'crosswise';
 export type OutletAxis = 'rearward' | 'right' | 'up';
 export type ItemKind =
-    'tube' | 'bend' | 'elbow' | 'offcut' | 'flange' | 'band' | 'bung' | 'wire' | 'gas' | 'disc' | 'blade';
+    | 'tube'
+    | 'bend'
+    | 'elbow'
+    | 'offcut'
+    | 'flange'
+    | 'band'
+    | 'bung'
+    | 'part'
+    | 'wire'
+    | 'gas'
+    | 'disc'
+    | 'blade';
 export type ProblemAssignment =
     | {
           mode: 'fixed';
@@ -356,6 +367,10 @@ export interface SetDocument {
      */
     parts?: PartDocument[];
     hangers?: HangerDocument[];
+    /**
+     * Letters of the runs that are polished.
+     */
+    polished?: string[];
     routing?: RoutingDocument | null;
     /**
      * What a class, the road or the vehicle asks of where open ends lie.
@@ -489,6 +504,16 @@ export interface PartDocument {
     seat?: LengthText;
     wall?: LengthText;
     square?: AngleText;
+    /**
+     * The customer brought it: nothing is bought.
+     */
+    brought?: boolean;
+    length?: LengthText;
+    width?: LengthText;
+    /**
+     * The run that begins behind it.
+     */
+    outlet?: string;
 }
 export interface HangerDocument {
     name: string;
@@ -1109,6 +1134,10 @@ export interface FitPlan {
         by: string[];
         share: Shown;
     }[];
+    /**
+     * Bought parts where they stand, as far as they were measured.
+     */
+    parts: PlacedPart[];
     growth: Growth;
     /**
      * Runs with a clamp joint: whether they come out with the rest in place; null where that is not known.
@@ -1127,7 +1156,7 @@ export interface FitPlan {
 export interface FitTask {
     id: string;
     order: number;
-    kind: 'fit' | 'put' | 'trial' | 'full-tack' | 'weld' | 'side' | 'refit';
+    kind: 'fit' | 'put' | 'trial' | 'full-tack' | 'weld' | 'side' | 'form' | 'polish' | 'refit';
     phase: string;
     phaseLabel: string;
     run: string;
@@ -1199,10 +1228,26 @@ export interface CupFit {
     share: Shown;
     arcs: [number, number][];
 }
+export interface PlacedPart {
+    name: string;
+    run: string;
+    from: Triple;
+    to: Triple;
+    radius: number;
+}
 /**
  * What grows between two fixed places when it is hot, most first; what hangs on the start of each run.
  */
 export interface Growth {
+    /**
+     * Parts that nothing but their tubes carries, and what a bracket under each would.
+     */
+    hung: {
+        name: string;
+        sag: Shown;
+        load: Shown;
+        bump: Shown;
+    }[];
     temperature: Figure;
     loops: {
         name: string;
@@ -1225,10 +1270,7 @@ export interface Growth {
             name: string;
             mass: Shown;
         }[];
-        /**
-         * About the start of the run, in N·m.
-         */
-        moment: number;
+        moment: Shown;
     }[];
 }
 /**
@@ -1252,6 +1294,10 @@ export interface Sheet {
     tacks: {
         trial: number[];
         trialWhy: string;
+        /**
+         * Those that no weld melts again: their root is shielded.
+         */
+        shielded: number[];
         full: number[];
         length: Shown;
     };

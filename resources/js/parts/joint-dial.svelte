@@ -10,6 +10,8 @@
         tacks?: 'trial' | 'full';
         /** Where a torch gets to, in degrees; null where that is not known. */
         reached?: [number, number][] | null;
+        /** What is welded before the next run goes in, in degrees. */
+        first?: [number, number][];
         /** Tacks that pull it to its place. */
         pulling?: number[];
         size?: number;
@@ -20,6 +22,7 @@
         fittings = [],
         tacks = 'full',
         reached = null,
+        first = [],
         pulling = [],
         size = 300,
     }: Props = $props();
@@ -34,6 +37,9 @@
                 : 'It is not tacked.') +
             shut
                 .map(([from, to]) => ` No torch from ${Math.round(from)}° to ${Math.round(to % 360)}°.`)
+                .join('') +
+            first
+                .map(([from, to]) => ` Welded now from ${Math.round(from)}° to ${Math.round(to % 360)}°.`)
                 .join(''),
     );
 </script>
@@ -50,6 +56,9 @@
             stroke-width="12"
             stroke-dasharray="2.2 1.6"
         />
+    {/each}
+    {#each first as [from, to] (from)}
+        <path d={arcPath(from, to, 80.5)} fill="none" stroke="var(--action)" stroke-width="6" />
     {/each}
     {#each [0, 90, 180, 270] as degrees (degrees)}
         {@const inner = spot(degrees, 60)}
@@ -105,7 +114,7 @@
             fill="var(--ink)"
             font-family="var(--font-label)">up</text
         >
-        {@const low = spot(joint.up + 180, 84)}
+        {@const low = spot(joint.up + 180, first.length > 0 ? 93 : 84)}
         <text
             x={low.x}
             y={low.y + 3}

@@ -11,7 +11,7 @@ export function span(fromMm: number, toMm: number, lengthMm: number): Span {
 /** Joints that share a station (a flange's two passes) stand together. */
 export function joinedByStation(joints: Joint[]): { station: number; joints: Joint[] }[] {
     const groups: { station: number; joints: Joint[] }[] = [];
-    for (const joint of joints.filter((one) => one.type !== 'bung')) {
+    for (const joint of joints.filter((one) => one.type !== 'bung' && one.type !== 'tab')) {
         const group = groups.find((one) => Math.abs(one.station - joint.station) < 0.5);
         if (group) group.joints.push(joint);
         else groups.push({ station: joint.station, joints: [joint] });

@@ -11,6 +11,7 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Layout\PlacedPart;
 use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Reach\Place;
 use UpsweptBead\Core\Route\Insertion\Insertion;
@@ -59,7 +60,7 @@ final readonly class Access
         if ($known !== null) {
             return $known;
         }
-        $solids = Solids::of($layout);
+        $solids = Solids::of($layout, PlacedPart::all($job, $layout));
         $shapes = new SeamShapes($layout, $joints);
         $cups = new Cups($shop);
         $vehicle = Solids::ofVehicle(Surroundings::goingIn($job, $shop));
@@ -68,7 +69,9 @@ final readonly class Access
         foreach ($joints->welds() as $joint) {
             $shape = $shapes->of($joint);
             if ($shape !== null) {
-                $scenes[$joint->id] = JointScene::of($joint, $shape, $solids, $vehicle, $cups, $layout, $goingIn);
+                $scenes[$joint->id] = JointScene::of(
+                    $joint, $shape, $solids, $vehicle, $cups, $layout, $goingIn, $job->set->parts,
+                );
             }
         }
         // What nothing changed round is known: an edit of one run works out anew only what is near to it.
@@ -129,6 +132,7 @@ final readonly class Access
             BuildOrder::letters($layout, $joints, $insertion),
             $insertion !== null,
             array_map($lies, $layout->runs),
+            $job->set->parts,
             array_map(static fn (Joint $one): array => [$one->id, $one->type, $one->seam], $joints->joints),
             $joints->fittings,
             array_map(static fn (FlangePlan $one): array => [$one->id, $one->flange->outline], $placement->flanges),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Fit\Access;
 
+use UpsweptBead\Core\Job\PartSpec;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Layout\RoutedRun;
@@ -38,6 +39,7 @@ final readonly class JointScene
     /**
      * @param  list<InTheWay>  $vehicle
      * @param  list<string>  $goingIn  letters of the runs, as they go in
+     * @param  list<PartSpec>  $parts  bought ones
      */
     public static function of(
         Joint $joint,
@@ -47,8 +49,9 @@ final readonly class JointScene
         Cups $cups,
         Layout $layout,
         array $goingIn,
+        array $parts,
     ): self {
-        $with = self::belonging($joint, $layout);
+        $with = self::belonging($joint, $layout, $parts);
         $own = array_merge(...array_map(static fn (string $one): array => $solids->all[$one] ?? [], $with));
         $reachMm = $cups->reachMm();
         $others = [];
@@ -118,12 +121,21 @@ final readonly class JointScene
         return is_int($place) ? array_slice($goingIn, $place + 1) : [];
     }
 
-    /** @return list<string> letters of what a joint is part of: it is there whenever the joint is */
-    private static function belonging(Joint $joint, Layout $layout): array
+    /**
+     * @param  list<PartSpec>  $parts
+     * @return list<string> letters or names of what a joint is part of: it is there whenever the joint is
+     */
+    private static function belonging(Joint $joint, Layout $layout, array $parts): array
     {
         $letters = [$joint->run];
         $routed = $layout->run($joint->run);
         $isEnd = $routed !== null && $joint->seam->stationMm > $routed->line->lengthMm / 2;
+        foreach ($parts as $part) {
+            $isBehind = ! $isEnd && $part->outlet === $joint->run;
+            if ($joint->type->isAtPart() && ($isBehind || ($isEnd && $part->inlet === $joint->run))) {
+                $letters[] = $part->name;
+            }
+        }
         foreach ($layout->placement->collectors->all as $one) {
             if ($isEnd && $joint->type->isAtPart() && in_array($joint->run, $one->spec->runs, true)) {
                 $letters[] = $one->build->letter;

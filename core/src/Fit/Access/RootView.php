@@ -56,7 +56,9 @@ final readonly class RootView
         $eyes = [$end->at, ...self::ring($end, 0.6 * $boreMm)];
         $steps = max(1, (int) ceil(abs($stationMm - $endMm) / self::STEP_MM));
         $middles = array_map(
-            static fn (int $i): array => $routed->line->frameAt($endMm + ($stationMm - $endMm) * $i / $steps)->at->toArray(),
+            static function (int $i) use ($routed, $endMm, $stationMm, $steps): array {
+                return $routed->line->frameAt($endMm + ($stationMm - $endMm) * $i / $steps)->at->toArray();
+            },
             range(0, $steps),
         );
         $seen = 0;

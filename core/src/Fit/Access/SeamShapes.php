@@ -45,12 +45,13 @@ final readonly class SeamShapes
             JointType::PieCut => self::mitred($frame, $routed, $joint),
             JointType::FlangeFillet => $this->flange($routed, $joint),
             JointType::SlipFillet => self::round($frame, $joint->seam->odMm / 2, -self::FILLET),
-            JointType::Bung => $this->bung($routed, $joint),
+            JointType::Bung, JointType::Tab => $this->onSide($routed, $joint),
             JointType::Saddle => self::saddle(
                 $this->layout->placement->branchAt($joint->run, $joint->seam->stationMm <= 0.0),
                 $frame,
             ),
-            JointType::FlangeSeal, JointType::DonutSeam, JointType::Slip, JointType::MergeSeam => null,
+            JointType::FlangeSeal, JointType::DonutSeam, JointType::Slip, JointType::Flare,
+            JointType::MergeSeam => null,
         };
     }
 
@@ -69,8 +70,8 @@ final readonly class SeamShapes
         return self::round($frame, $joint->seam->odMm / 2, $isStart ? self::FILLET : -self::FILLET);
     }
 
-    /** Round the foot of a bung; its own angles begin towards the flow. */
-    private function bung(RoutedRun $routed, Joint $joint): ?SeamShape
+    /** Round the foot of a bung or a tab; its own angles begin towards the flow. */
+    private function onSide(RoutedRun $routed, Joint $joint): ?SeamShape
     {
         foreach ($this->joints->fittings as $placed) {
             if ($placed->jointId === $joint->id) {

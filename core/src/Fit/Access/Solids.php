@@ -19,6 +19,7 @@ use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\RunEnd;
 use UpsweptBead\Core\Layout\CollectorLegs;
 use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Layout\PlacedPart;
 use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Reach\Obstacle\Bar;
 use UpsweptBead\Core\Reach\Obstacle\Block;
@@ -40,10 +41,11 @@ final readonly class Solids
     /** The neck of a V-band ring between its seam and its lip (mm); our own figure. */
     private const NECK_MM = 5.0;
 
-    /** @param  array<string, list<Obstacle>>  $all  by the letter of the run or collector */
+    /** @param  array<string, list<Obstacle>>  $all  by the letter of the run or collector, or the name of the part */
     private function __construct(public array $all) {}
 
-    public static function of(Layout $layout): self
+    /** @param  list<PlacedPart>  $parts  bought ones, by their names */
+    public static function of(Layout $layout, array $parts = []): self
     {
         $all = [];
         foreach ($layout->runs as $routed) {
@@ -52,6 +54,11 @@ final readonly class Solids
         $legs = CollectorLegs::of($layout->placement)->all;
         foreach ($layout->placement->collectors->all as $one) {
             $all[$one->build->letter] = self::ofCollector($one, $legs);
+        }
+
+        foreach ($parts as $part) {
+            $name = $part->spec->name;
+            $all[$name][] = new Drum(new Cylinder($name, $part->start->at, $part->end->at, $part->radiusMm));
         }
 
         return new self($all);

@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Fit\Growth;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\CollectorEntry;
 use UpsweptBead\Core\Job\EndKind;
+use UpsweptBead\Core\Job\FittingKind;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\Purpose;
 use UpsweptBead\Core\Job\RunEnd;
@@ -33,8 +34,14 @@ final readonly class GrowthPlan
     /**
      * @param  list<Loop>  $loops  most growth first
      * @param  list<Weight>  $weights
+     * @param  list<Hung>  $hung  parts that nothing but their tubes carries
      */
-    private function __construct(public Figure $temperature, public array $loops, public array $weights) {}
+    private function __construct(
+        public Figure $temperature,
+        public array $loops,
+        public array $weights,
+        public array $hung,
+    ) {}
 
     public static function of(Job $job, Layout $layout, Shop $shop): self
     {
@@ -47,7 +54,12 @@ final readonly class GrowthPlan
         usort($loops, static fn (Loop $a, Loop $b): int => [$a->taken !== '', $b->growthMm]
             <=> [$b->taken !== '', $a->growthMm]);
 
-        return new self($temperature, $loops, self::weights($layout, $job, $shop));
+        return new self(
+            $temperature,
+            $loops,
+            self::weights($layout, $job, $shop),
+            Hung::all($job, $layout, $temperature->value, $shop->rules),
+        );
     }
 
     /** @return list<Notice> */
@@ -59,12 +71,35 @@ final readonly class GrowthPlan
                 && $one->growthMm > $shop->rules->value(count($one->runs) > 1 ? 'growth.ports' : 'growth.most'),
         ));
 
-        return $bad === [] ? [] : [Notice::caution('set', sprintf(
+        $notices = $this->sags($job, $shop);
+
+        return $bad === [] ? $notices : [...$notices, Notice::caution('set', sprintf(
             '%s wants to grow by %s when it is hot, and nothing gives way. %s',
             ucfirst($bad[0]->name),
             Quantity::Length->show($bad[0]->growthMm, $job->units),
             $bad[0]->advice,
         ))];
+    }
+
+    /** @return list<Notice> of parts that want a bracket */
+    private function sags(Job $job, Shop $shop): array
+    {
+        $notices = [];
+        foreach ($this->hung as $one) {
+            if ($one->sagMm > $shop->rules->value('growth.sag')) {
+                $notices[] = Notice::caution(
+                    sprintf('set.parts[%d].mass', array_search($one->part, $job->set->parts, true)),
+                    sprintf(
+                        '%s sags %s on its tubes alone when they are hot: put a bracket under it for %s, bumps counted in.',
+                        $one->part->name,
+                        Quantity::Length->show($one->sagMm, $job->units),
+                        Quantity::Force->show($one->bumpN, $job->units),
+                    ),
+                );
+            }
+        }
+
+        return $notices;
     }
 
     private static function temperature(Job $job, Shop $shop): Figure
@@ -200,6 +235,12 @@ final readonly class GrowthPlan
         foreach ($job->set->hangers as $hanger) {
             if ($hanger->run === $routed->spec->letter) {
                 $supports[$hanger->name] = min($lengthMm, $hanger->station->mm);
+            }
+        }
+        foreach ($routed->spec->fittings as $i => $fitting) {
+            if ($fitting->kind === FittingKind::Hanger) {
+                $name = sprintf('hanger %sB%d', $routed->spec->letter, $i + 1);
+                $supports[$name] = min($lengthMm, $fitting->station->mm);
             }
         }
         asort($supports);

@@ -6,14 +6,16 @@ namespace UpsweptBead\Core\Fit\Order;
 
 use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Fit\Access\Access;
+use UpsweptBead\Core\Fit\Twins;
+use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Layout\RoutedRun;
-use UpsweptBead\Core\Reason\Overrides;
 use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Insertion\Step;
+use UpsweptBead\Core\Shop\Shop;
 
 /** One order of building for the whole job, as reasons and people have it. */
 final readonly class BuildOrder
@@ -28,21 +30,25 @@ final readonly class BuildOrder
         array $letters,
         ?Insertion $insertion,
         Access $access,
-        Overrides $overrides,
+        Job $job,
+        Layout $layout,
+        Shop $shop,
     ): Sequence {
         $graph = new Graph;
         $making = new CollectorTasks($graph, $joints);
         foreach ($collectors as $i => $collector) {
             $making->add($collector, $i);
         }
-        (new RunTasks($graph, $joints, new GoingIn($letters, $insertion)))->add();
+        (new RunTasks($graph, $joints, new GoingIn($letters, $insertion), Twins::of($layout->runs)))->add();
         (new WeldTasks($graph, $joints, $letters, $access))->add();
         (new SideTasks($graph, $joints, $letters, $access))->add();
+        $wheelMm = $shop->rules->value('finish.wheel');
+        (new PolishTasks($graph, $joints, $letters, $layout->gaps, $wheelMm))->add($job->set->polished);
         foreach ($collectors as $collector) {
             self::whole($graph, $collector, $joints);
         }
 
-        return Sequence::of($graph, $overrides);
+        return Sequence::of($graph, $job->overrides);
     }
 
     /** @return list<string> of the runs that are built, as they go in; those that no order gets in come last, where it is not known as in the survey */

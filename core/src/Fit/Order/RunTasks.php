@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Fit\Order;
 
+use UpsweptBead\Core\Fit\Twins;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
@@ -22,8 +23,12 @@ final readonly class RunTasks
     /** @var list<string> as they go in */
     private array $letters;
 
-    public function __construct(private Graph $graph, private JointList $joints, private GoingIn $goingIn)
-    {
+    public function __construct(
+        private Graph $graph,
+        private JointList $joints,
+        private GoingIn $goingIn,
+        private Twins $twins,
+    ) {
         $this->letters = $goingIn->letters;
     }
 
@@ -46,11 +51,14 @@ final readonly class RunTasks
         $last = null;
         foreach ($joints as $i => $joint) {
             $how = $i === 0 && count($this->letters) > 1 ? $this->goingIn->how($letter) : '';
-            $why = $how.$this->why($joint, $i, count($joints));
+            $why = $how.$this->why($joint, $i, count($joints)).($i === 0 ? $this->twin($letter) : '');
             $task = self::fit($joint, $why, [self::RANK, $number, $i]);
             $this->graph->add($task);
             if ($joint->type === JointType::Slip) {
                 $this->clamp($joint, [self::RANK, $number, $i - 0.5]);
+            }
+            if ($joint->type === JointType::Flare) {
+                $this->flare($joint, $number, $i);
             }
             if ($last !== null) {
                 $this->graph->before(
@@ -83,6 +91,18 @@ final readonly class RunTasks
         }
     }
 
+    /** Alike pieces are cut from one setting; said where the second of two runs begins. */
+    private function twin(string $letter): string
+    {
+        $twin = $this->twins->twinOf($letter);
+
+        return match ($twin[1] ?? null) {
+            null => '',
+            true => " Run $letter is the mirror image of run $twin[0]: the same cuts, turned the other way; hold each piece against its twin before it is tacked.",
+            false => " Run $letter is the same as run $twin[0]: the same cuts, and a piece of one does for the other.",
+        };
+    }
+
     /**
      * What holds a slip is loose until it is drawn up, and has to be on the tube first.
      *
@@ -100,6 +120,36 @@ final readonly class RunTasks
             "tack.$joint->id",
             "It goes over the open end of $piece.",
             'The joint is drawn apart again to get it on, or cut where its end is formed by then.',
+        );
+    }
+
+    /** The loose flange of a flare goes on before the end is pressed; then it stays on. Common practice. */
+    private function flare(Joint $joint, int $number, int $i): void
+    {
+        $isStart = $joint->seam->stationMm <= 0.0;
+        $piece = ($isStart ? $joint->and : $joint->between)->name;
+        $this->graph->add(new Task(
+            "put.$joint->id", TaskKind::Put, Phase::Trial, $joint->run, $joint, '', '',
+            "Put the loose flange over $piece", 'Its hollow side to the flare; it cannot go on afterwards.',
+            [self::RANK, $number, $i - 0.6],
+        ));
+        $this->graph->add(new Task(
+            "form.$joint->id", TaskKind::Form, Phase::Trial, $joint->run, $joint, '', '',
+            "Press the flare of $piece",
+            'With a ball a sixth larger than the tube in a press, square to the tube; then its lip is flattened.',
+            [self::RANK, $number, $i - 0.5],
+        ));
+        $this->graph->before(
+            "put.$joint->id",
+            "form.$joint->id",
+            'The flange goes over the plain end.',
+            'It does not go over the flare: the end is cut off and flared again, or the tube is too short.',
+        );
+        $this->graph->before(
+            "form.$joint->id",
+            "tack.$joint->id",
+            'The flare seats on its ball.',
+            'Its length and its angle are only seen when it seats.',
         );
     }
 
@@ -154,7 +204,7 @@ final readonly class RunTasks
     /** @return list<Joint> as they are fitted; a flange is fitted once, its outside fillet is a second pass */
     private function fitted(string $letter): array
     {
-        $apart = [JointType::Bung, JointType::FlangeFillet, JointType::DonutSeam];
+        $apart = [JointType::Bung, JointType::Tab, JointType::FlangeFillet, JointType::DonutSeam];
 
         return array_values(array_filter(
             $this->joints->ofRun($letter),
@@ -171,7 +221,11 @@ final readonly class RunTasks
 
         return new Task(
             "tack.$joint->id", TaskKind::Fit, Phase::Trial, $joint->run, $joint, $brings->name, $to->name,
-            ($joint->type === JointType::Slip ? 'Slide ' : 'Tack ')."$brings->name to $to->name", $why, $rank,
+            match ($joint->type) {
+                JointType::Slip => 'Slide ',
+                JointType::Flare => 'Seat ',
+                default => 'Tack ',
+            }."$brings->name to $to->name", $why, $rank,
         );
     }
 
@@ -184,6 +238,7 @@ final readonly class RunTasks
             $joint->type === JointType::Saddle => 'Ground until it seats without a gap and marked on the fitted branch; only then is the hole cut. Root and edge of the hole are dressed while a hand still gets there.',
             $i === 0 => 'The datum: everything else is measured from it. Bevelled, faced and clean before it is fixed.',
             $joint->type === JointType::Slip => 'Slides in to its depth mark and turns to its line; it is not welded.',
+            $joint->type === JointType::Flare => 'Its ball lets it turn and tip until the far end agrees; it is drawn up, not welded.',
             $joint->type === JointType::SlipFillet => 'Slides in to its depth mark; tacked there, it holds the run and its part together.',
             $i === $count - 1 => 'The closing joint: the last piece was cut long and is trimmed to meet the part here.',
             default => 'Built outwards from the datum, so that every error shows before the next piece is cut to its line.',

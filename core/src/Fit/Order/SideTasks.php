@@ -51,7 +51,8 @@ final readonly class SideTasks
     {
         $before = $this->letters[$number - 1] ?? null;
         $this->graph->add(new Task(
-            "refit.$letter", TaskKind::Refit, Phase::Together, $letter, null, '', '', "Put run $letter back in its place",
+            "refit.$letter", TaskKind::Refit, Phase::Together, $letter, null, '', '',
+            "Put run $letter back in its place",
             $before === null
                 ? 'The flange is bolted down. Against its marks, and tacked to flange and collector.'
                 : 'Past the runs that are there already, against its marks, and tacked to flange and collector.',

@@ -25,6 +25,9 @@ final readonly class WeldTasks
 
     private const BENCH = 6.5;
 
+    /** Tabs behind the butts of their run. */
+    private const TAB = 100.0;
+
     private const AT_PARTS_RANK = 8.0;
 
     /** What ties a run to a part, in the order it is done. */
@@ -71,6 +74,9 @@ final readonly class WeldTasks
             if ($joint->type === JointType::Bung) {
                 $this->fitting($joint, $letter, [self::DRILLED, $number, $i]);
             }
+            if ($joint->type === JointType::Tab) {
+                $this->tab($joint, $letter, $number, $i);
+            }
         }
     }
 
@@ -90,6 +96,48 @@ final readonly class WeldTasks
             "full.$letter",
             "$piece is loose and open at both ends: the root is reached, dressed and looked at.",
             'Its root stays as it falls, and swarf stays in the tube.',
+        );
+    }
+
+    /** A tab, a bracket, a hanger: it is placed by what it is bolted to, so that holes meet. */
+    private function tab(Joint $joint, string $letter, int $number, int $i): void
+    {
+        $name = lcfirst($joint->and->name);
+        $this->graph->add(new Task(
+            "tack.$joint->id", TaskKind::Fit, Phase::Trial, $letter, $joint, $joint->and->name, $joint->between->name,
+            "Tack the $name to {$joint->between->name}",
+            'Bolted where it goes with its own bolt, the body panels hung: three tacks at its edge, then the bolt comes out.',
+            [self::DRILLED, $number, $i],
+        ));
+        $this->graph->before(
+            count($this->letters) > 1 ? 'trial.set' : "trial.$letter",
+            "tack.$joint->id",
+            'The run stands where it goes, with all round it.',
+            'Its hole does not meet what it is bolted to.',
+        );
+        $this->weld(
+            $joint,
+            Phase::Bench,
+            'On the bench, a short run at a time on opposite sides; the heat goes on the tab and is washed onto the tube.',
+            [self::BENCH, $number, self::TAB + $i],
+        );
+        $this->graph->before(
+            "tack.$joint->id",
+            "weld.$joint->id",
+            'Placed by its own bolt.',
+            'It is welded where the drawing has it, and the vehicle has not.',
+        );
+        $this->graph->before(
+            "tack.$joint->id",
+            "full.$letter",
+            'The run still stands on the vehicle.',
+            'It has to go back onto the vehicle for it.',
+        );
+        $this->graph->before(
+            "weld.$joint->id",
+            'refit.set',
+            'On the bench it can be turned to where it is welded best.',
+            'It is welded overhead.',
         );
     }
 
@@ -218,10 +266,16 @@ final readonly class WeldTasks
         );
     }
 
-    /** @param  list<string>  $letters */
+    /** @param  list<string>  $letters  of runs and collectors, names of parts */
     private static function named(array $letters): string
     {
-        return (count($letters) === 1 ? 'run ' : 'runs ').implode(', ', $letters);
+        $parts = array_filter($letters, static fn (string $one): bool => strlen($one) > 2);
+        $runs = array_diff($letters, $parts);
+
+        return implode(' and ', array_filter([
+            $runs === [] ? '' : (count($runs) === 1 ? 'run ' : 'runs ').implode(', ', $runs),
+            implode(', ', $parts),
+        ], static fn (string $one): bool => $one !== ''));
     }
 
     private static function why(JointType $type, bool $isSet): string

@@ -9,6 +9,7 @@ use UpsweptBead\Core\Fit\Access\CupFit;
 use UpsweptBead\Core\Fit\Access\JointAccess;
 use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Fit\Growth\GrowthPlan;
+use UpsweptBead\Core\Fit\Growth\Hung;
 use UpsweptBead\Core\Fit\Growth\Loop;
 use UpsweptBead\Core\Fit\Growth\Weight;
 use UpsweptBead\Core\Fit\Order\Before;
@@ -17,6 +18,7 @@ use UpsweptBead\Core\Fit\Order\Task;
 use UpsweptBead\Core\Fit\ServiceCheck;
 use UpsweptBead\Core\Fit\TrialLine;
 use UpsweptBead\Core\Layout\NutReach;
+use UpsweptBead\Core\Layout\PlacedPart;
 use UpsweptBead\Core\Units\Quantity;
 
 /** Writes the order of building with its reasons, and what a torch, a look and a spanner get to. */
@@ -50,6 +52,7 @@ final readonly class FitWriter
                 'by' => $one->by,
                 'share' => $this->share($one->together->share),
             ], $fit->closed()),
+            'parts' => array_map(self::part(...), $fit->parts),
             'growth' => $this->growth($fit->growth),
             'service' => array_map(static fn (ServiceCheck $one): array => [
                 'run' => $one->run,
@@ -62,6 +65,18 @@ final readonly class FitWriter
                 'swing' => $this->figures->plain(Quantity::Angle, $nut->swingDeg),
                 'inTheWay' => $nut->inTheWay,
             ], $fit->nuts),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function part(PlacedPart $one): array
+    {
+        return [
+            'name' => $one->spec->name,
+            'run' => $one->spec->inlet,
+            'from' => $one->start->at->toArray(),
+            'to' => $one->end->at->toArray(),
+            'radius' => $one->radiusMm,
         ];
     }
 
@@ -81,12 +96,18 @@ final readonly class FitWriter
                 'run' => $one->run,
                 'mass' => $this->figures->plain(Quantity::Mass, $one->massKg),
                 'arm' => $this->figures->length($one->armMm),
-                'moment' => round($one->momentNm(), 1),
+                'moment' => $this->figures->plain(Quantity::Moment, $one->momentNm()),
                 'carried' => array_map(fn (string $name, float $kg): array => [
                     'name' => $name,
                     'mass' => $this->figures->plain(Quantity::Mass, $kg),
                 ], array_keys($one->carried), $one->carried),
             ], $growth->weights),
+            'hung' => array_map(fn (Hung $one): array => [
+                'name' => $one->part->name,
+                'sag' => $this->figures->length($one->sagMm),
+                'load' => $this->figures->plain(Quantity::Force, $one->loadN),
+                'bump' => $this->figures->plain(Quantity::Force, $one->bumpN),
+            ], $growth->hung),
         ];
     }
 

@@ -142,6 +142,7 @@ final readonly class StageWriter
             'tacks' => [
                 'trial' => $sheet->tacks->trialDeg,
                 'trialWhy' => $sheet->tacks->trialWhy,
+                'shielded' => $sheet->tacks->shieldedDeg,
                 'full' => $sheet->tacks->fullDeg,
                 'length' => $this->figures->length($sheet->tacks->tackMm),
             ],

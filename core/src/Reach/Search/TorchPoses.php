@@ -43,7 +43,9 @@ final class TorchPoses
         $poses = [];
         foreach ([1, -1] as $sense) {
             $poses[$sense] = array_map(static fn (array $one): array => [
-                cos($one[1]) * cos($one[0]), cos($one[1]) * sin($one[0]), $one[1] === 0.0 ? 0.0 : -$sense * sin($one[1]),
+                cos($one[1]) * cos($one[0]),
+                cos($one[1]) * sin($one[0]),
+                $one[1] === 0.0 ? 0.0 : -$sense * sin($one[1]),
             ], $angles);
         }
         $this->poses = $poses;

@@ -12,8 +12,8 @@ use UpsweptBead\Core\Run\TubeRun;
 
 /**
  * The beginning of a run as it was measured: its end at the place where it was found, with as little as possible
- * otherwise than planned: how it leaves its start, its straights, turns and angles. Which way it points at its end was
- * not measured, and follows.
+ * otherwise than planned: how it leaves its start, its straights, turns and angles. Which way it points at its end is
+ * met where it was measured, and follows otherwise.
  */
 final readonly class AsMeasured
 {
@@ -21,6 +21,9 @@ final readonly class AsMeasured
 
     /** Slopes are taken over this, mm or °. */
     private const SLOPE = 1e-4;
+
+    /** The way it points is weighed as the end of a rod so long (mm). */
+    private const ROD_MM = 300.0;
 
     /** It is there within this (mm). */
     private const THERE_MM = 1e-4;
@@ -34,9 +37,14 @@ final readonly class AsMeasured
     /** Keeps a step from a place that hardly moves anything from running away. */
     private const DAMPING = 1e-6;
 
-    /** @param  bool  $mayTilt  whether it can leave its start at another angle */
-    public static function of(TubeRun $run, Vector $at, bool $mayTilt): TubeRun
+    /**
+     * @param  ?Vector  $forward  the way it points there, of length 1; null where that was not measured
+     * @param  bool  $mayTilt  whether it can leave its start at another angle
+     */
+    public static function of(TubeRun $run, Vector $at, ?Vector $forward, bool $mayTilt): TubeRun
     {
+        $isAimed = $forward !== null;
+        $wanted = [...$at->toArray(), ...$forward === null ? [] : $forward->times(self::ROD_MM)->toArray()];
         $values = [];
         foreach ($run->bends as $bend) {
             array_push($values, $bend->straightMm, $bend->rotationDeg, $bend->angleDeg);
@@ -47,24 +55,29 @@ final readonly class AsMeasured
             array_push($values, 0.0, 0.0);
         }
         for ($step = 0; $step < self::STEPS; $step++) {
-            $now = self::end($run, array_values($values));
-            $left = $at->minus($now);
-            if ($left->length() < self::THERE_MM) {
+            $now = self::end($run, array_values($values), $isAimed);
+            $left = self::minus($wanted, $now);
+            if (sqrt(array_sum(array_map(static fn (float $mm): float => $mm * $mm, $left))) < self::THERE_MM) {
                 break;
             }
             $slopes = [];
             foreach ($values as $k => $value) {
-                $moved = self::end($run, array_values(array_replace($values, [$k => $value + self::SLOPE])));
+                $moved = self::end($run, array_values(array_replace($values, [$k => $value + self::SLOPE])), $isAimed);
                 $weight = match (true) {
                     $k >= $first => self::TILT,
                     $k % 3 === 0 => self::MM_PER_DEG,
                     default => 1.0,
                 };
-                $slopes[$k] = [$moved->minus($now)->times($weight / self::SLOPE)->toArray(), $weight];
+                $slopes[$k] = [array_map(
+                    static fn (float $mm): float => $mm * $weight / self::SLOPE,
+                    self::minus($moved, $now),
+                ), $weight];
             }
-            $pull = DampedStep::of(self::square($slopes), $left->toArray(), self::DAMPING, 1.0);
+            $pull = DampedStep::of(self::square($slopes, count($wanted)), $left, self::DAMPING, 1.0);
             foreach ($slopes as $k => [$slope, $weight]) {
-                $values[$k] += $weight * ($slope[0] * $pull[0] + $slope[1] * $pull[1] + $slope[2] * $pull[2]);
+                foreach ($slope as $i => $one) {
+                    $values[$k] += $weight * $one * $pull[$i];
+                }
             }
         }
 
@@ -72,15 +85,15 @@ final readonly class AsMeasured
     }
 
     /**
-     * @param  array<int, array{array{float, float, float}, float}>  $slopes
+     * @param  array<int, array{list<float>, float}>  $slopes
      * @return array<int, array<int, float>> the sum of each slope by itself
      */
-    private static function square(array $slopes): array
+    private static function square(array $slopes, int $count): array
     {
-        $normal = array_fill(0, 3, array_fill(0, 3, 0.0));
+        $normal = array_fill(0, $count, array_fill(0, $count, 0.0));
         foreach ($slopes as [$slope]) {
-            for ($i = 0; $i < 3; $i++) {
-                for ($j = 0; $j < 3; $j++) {
+            for ($i = 0; $i < $count; $i++) {
+                for ($j = 0; $j < $count; $j++) {
                     $normal[$i][$j] += $slope[$i] * $slope[$j];
                 }
             }
@@ -89,10 +102,25 @@ final readonly class AsMeasured
         return $normal;
     }
 
-    /** @param  list<float>  $values */
-    private static function end(TubeRun $run, array $values): Vector
+    /**
+     * @param  list<float>  $values
+     * @return list<float> the place of its end, and of a rod's from there
+     */
+    private static function end(TubeRun $run, array $values, bool $isAimed): array
     {
-        return self::built($run, $values)->end()->at;
+        $end = self::built($run, $values)->end();
+
+        return [...$end->at->toArray(), ...$isAimed ? $end->forward->times(self::ROD_MM)->toArray() : []];
+    }
+
+    /**
+     * @param  list<float>  $some
+     * @param  list<float>  $other
+     * @return list<float>
+     */
+    private static function minus(array $some, array $other): array
+    {
+        return array_map(static fn (float $a, float $b): float => $a - $b, $some, $other);
     }
 
     /** @param  list<float>  $values */

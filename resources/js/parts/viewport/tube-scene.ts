@@ -9,11 +9,21 @@ import {
     type Object3D,
 } from 'three';
 import type { Selection } from '@/lib/job-desk.svelte';
-import type { Insertion, KeepOut, MergeShape, RunPlan, SetPlan, Triple, TubeRun } from '@/lib/answers';
+import type {
+    Insertion,
+    KeepOut,
+    MergeShape,
+    PlacedPart,
+    RunPlan,
+    SetPlan,
+    Triple,
+    TubeRun,
+} from '@/lib/answers';
 import { collectorModel, holeLine } from './branching';
 import { Handles, type Grip } from './handles';
 import { Labels, type Label } from './labels';
 import { Motion } from './motion';
+import { partModel } from './part-model';
 import { colour, discard } from './palette';
 import { endModel, runModel, type Picked } from './run-model';
 import { Stage, type View } from './stage';
@@ -39,6 +49,7 @@ export type Scenery = {
     selection: Selection;
     set: SetPlan;
     merge: MergeShape;
+    parts: PlacedPart[];
     /** The collector that is worked on, if one is. */
     collector: string | null;
     /** The run or collector that is looked at; null for everything. */
@@ -165,6 +176,10 @@ export class TubeScene {
                 look: collector.letter === scenery.collector ? 'current' : 'run',
             });
         }
+        for (const part of scenery.parts) {
+            content.add(partModel(part));
+            labels.push({ text: part.name, at: new Vector3(...part.to), look: 'run' });
+        }
         for (const branch of scenery.merge.branches)
             if (branch.hole.length > 0) content.add(holeLine(branch));
         for (const gap of scenery.set.gaps.filter((one) => !one.kept)) {
@@ -229,6 +244,10 @@ export class TubeScene {
                 labels.push({ text: collector.letter, at: new Vector3(...collector.outlet.at), look: 'run' });
             }
         }
+        for (const part of scenery.parts.filter((one) => standing.includes(one.run))) {
+            extent.expandByPoint(new Vector3(...part.to));
+            content.add(partModel(part));
+        }
         this.#stage.extent = extent.expandByScalar(40);
         content.add(floorGrid(this.#stage.extent, scenery.gridMm));
         this.#labels.show(labels);
@@ -237,7 +256,10 @@ export class TubeScene {
 
     #addSeam(plan: RunPlan, run: TubeRun, seam: SeamShown): void {
         const joint = plan.joints.find((one) => one.id === seam.joint);
-        const frame = joint && joint.round && joint.type !== 'bung' ? frameAt(run, joint.station) : null;
+        const frame =
+            joint && joint.round && joint.type !== 'bung' && joint.type !== 'tab'
+                ? frameAt(run, joint.station)
+                : null;
         if (frame) this.#stage.content.add(seamModel(frame, (plan.tube?.od.value ?? 50) / 2, seam.reached));
     }
 

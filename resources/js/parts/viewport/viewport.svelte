@@ -56,6 +56,7 @@
         selection: desk.selection,
         set: desk.plan.set,
         merge: desk.plan.merge,
+        parts: desk.plan.fit.parts,
         collector,
         near,
         standing,

@@ -10,12 +10,15 @@
     type Props = { desk: JobDesk; joint: Joint };
     let { desk, joint }: Props = $props();
 
-    let off = $state({ rearward: '', right: '', up: '' });
+    let off = $state({ rearward: '', right: '', up: '', rodRearward: '', rodRight: '', rodUp: '' });
+    let isAimed = $state(false);
     let answer = $state.raw<AsBuilt | null>(null);
     let failure = $state('');
     let asked = $state.raw<[string, unknown]>(['', null]);
     const isFor = $derived(asked[0] === joint.id && asked[1] === desk.document);
     const ways = ['rearward', 'right', 'up'] as const;
+    const rods = ['rodRearward', 'rodRight', 'rodUp'] as const;
+    const rod = $derived(desk.view.units === 'inch' ? '12 in' : '300 mm');
 
     async function look(): Promise<void> {
         const document = desk.document;
@@ -23,6 +26,7 @@
             document,
             joint: joint.id,
             ...$state.snapshot(off),
+            ...(isAimed ? {} : { rodRearward: '', rodRight: '', rodUp: '' }),
         });
         asked = [joint.id, document];
         answer = reply.ok ? reply.data : null;
@@ -51,6 +55,25 @@
                 oninput={(event) => (off[way] = event.currentTarget.value)}
             />
         {/each}
+        {#if isAimed}
+            <p class="col-span-3 text-sm">
+                A straight rod held in its end, {rod} long from there: its far end is off by
+            </p>
+            {#each rods as way (way)}
+                <TextField
+                    label={way.slice('rod'.length)}
+                    value={off[way]}
+                    mono
+                    oninput={(event) => (off[way] = event.currentTarget.value)}
+                />
+            {/each}
+        {:else}
+            <button
+                type="button"
+                class="text-action col-span-3 min-h-[var(--tap)] justify-self-start text-sm underline"
+                onclick={() => (isAimed = true)}>It also points another way</button
+            >
+        {/if}
         <Button type="submit" class="col-span-3 justify-self-start">What changes</Button>
     </form>
     {#if isFor && failure}<p class="text-stop mt-1" role="alert">✕ {failure}</p>{/if}

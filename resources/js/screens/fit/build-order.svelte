@@ -28,7 +28,17 @@
         return fit.isWhole ? '' : fit.share.text;
     };
     const mark = (task: FitTask) =>
-        ({ fit: '⌐', put: '○', trial: '◇', 'full-tack': '⁘', weld: '⌇', side: '⌇', refit: '◇' })[task.kind];
+        ({
+            fit: '⌐',
+            put: '○',
+            trial: '◇',
+            'full-tack': '⁘',
+            weld: '⌇',
+            side: '⌇',
+            form: '○',
+            polish: '✦',
+            refit: '◇',
+        })[task.kind];
     const opens = (task: FitTask, i: number) => tasks[i - 1]?.phase !== task.phase;
     /** Whose several tasks begin here, where there is more than one it could be. */
     const whose = (task: FitTask, i: number) => {

@@ -10,6 +10,7 @@
     const loops = $derived(growth.loops.filter((one) => one.runs.some((run) => desk.isShown(run))));
     const service = $derived(desk.plan.fit.service.filter((one) => desk.isShown(one.run)));
     const weights = $derived(growth.weights.filter((one) => desk.isShown(one.run)));
+    const hung = $derived(growth.hung);
 </script>
 
 {#if loops.length > 0 || weights.length > 0}
@@ -60,7 +61,7 @@
                 <thead
                     ><tr
                         ><th>Run</th><th class="num">Mass</th><th class="num">Out by</th><th class="num"
-                            >N·m</th
+                            >Moment</th
                         ></tr
                     ></thead
                 >
@@ -69,7 +70,7 @@
                         <tr
                             ><td>{one.run}</td><td class="figure num">{one.mass.text}</td><td
                                 class="figure num">{one.arm.text}</td
-                            ><td class="figure num">{one.moment.toFixed(1)}</td></tr
+                            ><td class="figure num">{one.moment.text}</td></tr
                         >
                     {/each}
                 </tbody>
@@ -79,6 +80,14 @@
                     Run {one.run} is carried by {one.carried
                         .map((who) => `${who.name} ${who.mass.text}`)
                         .join(', ')}.
+                </p>
+            {/each}
+            {#each hung as one (one.name)}
+                <p class="text-sm">
+                    {one.name} sags <span class="figure">{one.sag.text}</span> at most on its tubes alone when
+                    they are hot. A bracket under it carries <span class="figure">{one.load.text}</span>, with
+                    bumps
+                    <span class="figure">{one.bump.text}</span>.
                 </p>
             {/each}
             <p class="text-quiet text-sm">

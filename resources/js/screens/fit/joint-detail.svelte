@@ -63,9 +63,19 @@
     </div>
     {#if joint.round}
         <div class="flex justify-center">
-            <JointDial {joint} {sheet} {fittings} {tacks} reached={fit?.arcs ?? null} {pulling} size={264} />
+            <JointDial
+                {joint}
+                {sheet}
+                {fittings}
+                {tacks}
+                reached={fit?.arcs ?? null}
+                first={where === 'inTurn' ? (access?.sideFirst ?? []) : []}
+                {pulling}
+                size={264}
+            />
         </div>
         <p class="label text-center">
+            {#if where === 'inTurn'}<strong class="text-action">Outer arc: welded now.</strong>{/if}
             looking with the flow, {joint.between} → {joint.and} · strokes: index mark, on the throat line before
         </p>
     {:else}
@@ -123,6 +133,10 @@
             Two close together on one side: it holds, and can still be hinged. {sheet.tacks.trialWhy}
         {:else}
             Opposite pairs in turn; the last on the side the tube should move towards.
+            {#if sheet.tacks.shielded.length > 0}
+                The weld does not melt {sheet.tacks.shielded.map((deg) => `${Math.round(deg)}°`).join(', ')} again:
+                shield the root there while it is tacked.
+            {/if}
         {/if}
     </p>
 </section>

@@ -22,6 +22,8 @@
         { key: 'seat', label: 'Depth of it' },
         { key: 'wall', label: 'Wall' },
         { key: 'mass', label: 'Mass' },
+        { key: 'length', label: 'Length from there' },
+        { key: 'width', label: 'Width' },
     ] as const;
 
     const parts = $derived(desk.document.set?.parts ?? []);
@@ -33,9 +35,13 @@
     const error = (path: string) => desk.errors[path]?.[0] ?? '';
     const notices = $derived(desk.plan.notices.filter((one) => one.path.startsWith('set.parts')));
 
-    const change = (edit: (set: { parts: PartDocument[]; hangers: HangerDocument[] }) => void) =>
+    const polished = $derived(desk.document.set?.polished ?? []);
+
+    type Set = { parts: PartDocument[]; hangers: HangerDocument[]; polished: string[] };
+    const change = (edit: (set: Set) => void) =>
         desk.edit((document) => {
-            const set = { parts: document.set?.parts ?? [], hangers: document.set?.hangers ?? [] };
+            const { parts = [], hangers = [], polished = [] } = document.set ?? {};
+            const set = { parts, hangers, polished };
             edit(set);
             document.set = { ...(document.set ?? {}), ...set } as typeof document.set;
         });
@@ -92,7 +98,7 @@
     {/each}
     {#each parts as part, i (i)}
         <fieldset
-            class="border-line mt-2 grid grid-cols-2 items-end gap-2 border-t pt-2 sm:grid-cols-4 xl:grid-cols-[1.4fr_1fr_0.8fr_repeat(4,0.9fr)_auto]"
+            class="border-line mt-2 grid grid-cols-2 items-end gap-2 border-t pt-2 sm:grid-cols-4 xl:grid-cols-[1.4fr_1fr_0.8fr_0.8fr_repeat(6,0.8fr)]"
             disabled={!desk.isDraft}
             aria-label={part.name}
         >
@@ -114,6 +120,12 @@
                 options={letters}
                 onchange={(value) => put(i, 'inlet', value)}
             />
+            <SelectField
+                label="Behind it"
+                value={part.outlet ?? ''}
+                options={[{ id: '', name: 'nothing' }, ...letters.filter((one) => one.id !== part.inlet)]}
+                onchange={(value) => put(i, 'outlet', value)}
+            />
             {#each MEASURED as { key, label } (key)}
                 <TextField
                     {label}
@@ -123,13 +135,8 @@
                     onchange={(value) => put(i, key, value.trim())}
                 />
             {/each}
-            {#if desk.isDraft}
-                <Button look="quiet" onclick={() => change((set) => set.parts.splice(i, 1))}
-                    >Take it out</Button
-                >
-            {/if}
             <p class="col-span-full flex flex-wrap gap-x-5 gap-y-1">
-                {#each [['oneWay', 'gas goes through one way only'], ['against', 'it lies against that'], ['cast', 'it is cast']] as const as [key, label] (key)}
+                {#each [['oneWay', 'gas goes through one way only'], ['against', 'it lies against that'], ['cast', 'it is cast'], ['brought', 'the customer brought it']] as const as [key, label] (key)}
                     {#if key !== 'against' || part.oneWay}
                         <label class="tap flex items-center gap-2">
                             <input
@@ -141,6 +148,13 @@
                         </label>
                     {/if}
                 {/each}
+                {#if desk.isDraft}
+                    <Button
+                        look="quiet"
+                        class="ml-auto"
+                        onclick={() => change((set) => set.parts.splice(i, 1))}>Take it out</Button
+                    >
+                {/if}
             </p>
         </fieldset>
     {:else}
@@ -183,4 +197,24 @@
             {/if}
         </fieldset>
     {/each}
+    <p class="border-line mt-2 flex flex-wrap items-center gap-x-5 gap-y-1 border-t pt-2">
+        <span class="label">Polished</span>
+        {#each letters as { id, name } (id)}
+            <label class="tap flex items-center gap-2">
+                <input
+                    type="checkbox"
+                    class="accent-action size-6"
+                    disabled={!desk.isDraft}
+                    checked={polished.includes(id)}
+                    onchange={(event) => {
+                        const isOn = event.currentTarget.checked;
+                        void change((set) => {
+                            set.polished = set.polished.filter((one) => one !== id);
+                            if (isOn) set.polished.push(id);
+                        });
+                    }}
+                />{name}
+            </label>
+        {/each}
+    </p>
 </section>

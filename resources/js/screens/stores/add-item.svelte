@@ -13,6 +13,7 @@
         { id: 'flange', name: 'Flange' },
         { id: 'band', name: 'V-band' },
         { id: 'bung', name: 'Bung' },
+        { id: 'part', name: 'Bought part' },
         { id: 'wire', name: 'Wire' },
         { id: 'gas', name: 'Gas' },
         { id: 'disc', name: 'Disc' },

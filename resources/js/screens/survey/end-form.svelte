@@ -21,6 +21,7 @@
         { id: 'v-band', name: 'V-band ring', atStart: true },
         { id: 'flange', name: 'Flange', atStart: true },
         { id: 'slip', name: 'Slip, clamped', atStart: false },
+        { id: 'flare', name: 'Ball flare, clamped', atStart: true },
         { id: 'socket', name: 'Slip, welded', atStart: false },
         { id: 'open', name: 'Open end', atStart: true },
     ];

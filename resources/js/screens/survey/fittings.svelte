@@ -23,6 +23,8 @@
     const kinds: { id: FittingKind; name: string }[] = [
         { id: 'oxygen-sensor-bung', name: 'Oxygen-sensor bung' },
         { id: 'temperature-probe', name: 'Temperature probe' },
+        { id: 'bracket', name: 'Tab or bracket' },
+        { id: 'hanger', name: 'Hanger' },
     ];
     const remove = (i: number) => desk.editRun((run) => run.fittings.splice(i, 1));
 </script>

@@ -2,9 +2,12 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Reach;
+namespace UpsweptBead\Core\Reach\Search;
 
+use UpsweptBead\Core\Reach\Arcs;
 use UpsweptBead\Core\Reach\Obstacle\InTheWay;
+use UpsweptBead\Core\Reach\Place;
+use UpsweptBead\Core\Reach\RoundSeam;
 
 /**
  * Where round a seam a torch and a rod get to, stage by stage, as ever more stands there: alone on the bench, with its

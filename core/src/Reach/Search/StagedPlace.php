@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Reach;
+namespace UpsweptBead\Core\Reach\Search;
 
 use UpsweptBead\Core\Reach\Obstacle\InTheWay;
+use UpsweptBead\Core\Reach\Place;
 
 /**
  * One place of a seam that more and more is put up round. What was closed stays closed; a pose that was free is only
@@ -82,7 +83,9 @@ final class StagedPlace
                     $isOtherClosed,
                 ),
                 $before === null => null,
-                default => $this->torchPast($cup, $before, $this->stages[$stage], $this->until($stage), $sense, $isOtherClosed),
+                default => $this->torchPast(
+                    $cup, $before, $this->stages[$stage], $this->until($stage), $sense, $isOtherClosed,
+                ),
             };
         }
 
@@ -112,8 +115,14 @@ final class StagedPlace
      * @param  list<string>  $new  groups
      * @param  list<string>  $all
      */
-    private function torchPast(string $cup, int $pose, array $new, array $all, int $sense, bool $isOtherClosed = false): ?int
-    {
+    private function torchPast(
+        string $cup,
+        int $pose,
+        array $new,
+        array $all,
+        int $sense,
+        bool $isOtherClosed = false,
+    ): ?int {
         $came = self::of($this->besideTorch, $new);
         $torch = $this->tools->torches[$cup];
 

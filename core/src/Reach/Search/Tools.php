@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Reach;
+namespace UpsweptBead\Core\Reach\Search;
 
+use UpsweptBead\Core\Reach\Cup;
+use UpsweptBead\Core\Reach\FillerRod;
 use UpsweptBead\Core\Reach\Obstacle\InTheWay;
-use UpsweptBead\Core\Reach\Search\RodPoses;
-use UpsweptBead\Core\Reach\Search\TorchPoses;
+use UpsweptBead\Core\Reach\Place;
+use UpsweptBead\Core\Reach\Torch;
 
 /** A torch with some cups, and a rod, as they are tried on many seams one after the other. */
 final readonly class Tools

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cut;
 
+use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Layout\RoutedRun;
@@ -13,6 +14,7 @@ use UpsweptBead\Core\Run\PieceSpan;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Stock\BendStock;
+use UpsweptBead\Core\Units\Quantity;
 
 /**
  * The second stage: the pieces of every run, which bars and bends all of them together are cut from, and what of that
@@ -55,7 +57,16 @@ final readonly class CutPlan
                     "The joints chosen for run {$routed->spec->letter} do not suit its route and stock any more; they are worked out again.",
                 );
             }
-            $spans ??= self::worked($routed, $stock, $slipMm);
+            $worked = self::worked($routed, $stock, $slipMm);
+            $stubbed = self::stubbed($routed, $worked, $stock, $job, $shop);
+            if ($spans === null && $stubbed === null && in_array($routed->spec->letter, $job->set->stubs, true)) {
+                $notices[] = Notice::caution("$routed->path.route", sprintf(
+                    'Run %s has no room for a stub of %s on its flange: the first bend, or its stock, begins before.',
+                    $routed->spec->letter,
+                    Quantity::Length->show($shop->rules->value('fit.stub'), $job->units),
+                ));
+            }
+            $spans ??= $stubbed ?? $worked;
             if ($spans !== null && $routed->run->lengthMm() >= self::SHORTEST_MM) {
                 $bends[$routed->tube->id] ??= Bends::of($routed->tube, $shop, $chosen);
                 $ofRun = Pieces::of($routed, $spans, $job, $shop, $bends[$routed->tube->id]);
@@ -131,6 +142,29 @@ final readonly class CutPlan
         $zones = KeepAway::zones($routed);
 
         return $spans === null || $zones === [] ? $spans : Jointing::clearOf($zones, $spans, $routed->run, $stock);
+    }
+
+    /**
+     * The same with a stub on its flange as a piece of its own; null where none is wanted, or there is no room for it.
+     *
+     * @param  list<PieceSpan>|null  $spans
+     * @param  list<BendStock>  $stock
+     * @return list<PieceSpan>|null
+     */
+    private static function stubbed(RoutedRun $routed, ?array $spans, array $stock, Job $job, Shop $shop): ?array
+    {
+        $start = $routed->spec->start;
+        if ($spans === null || $start->kind !== EndKind::Flange
+            || ! in_array($routed->spec->letter, $job->set->stubs, true)) {
+            return null;
+        }
+        $atMm = $start->wall->mm + $shop->rules->value('fit.stub');
+        $joints = array_map(static fn (PieceSpan $span): float => $span->fromMm, array_slice($spans, 1));
+        if (($joints[0] ?? INF) <= $atMm) {
+            return $spans;
+        }
+
+        return Jointing::at($routed->run, $stock, [$atMm, ...$joints]);
     }
 
     /** @return list<Piece> of a run or a collector */

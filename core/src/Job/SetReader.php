@@ -36,6 +36,7 @@ final readonly class SetReader
         }
         $node->only([
             'collectors', 'keepOuts', 'lengths', 'designs', 'routing', 'outlets', 'parts', 'hangers', 'polished',
+            'stubs',
         ]);
         $list = static fn (string $key, int $most): array => $node->at($key)->isMissing()
             ? []
@@ -72,6 +73,7 @@ final readonly class SetReader
             $parts,
             array_map($reader->hanger(...), $list('hangers', self::MOST_PARTS)),
             array_values(array_unique(array_map($reader->letter(...), $list('polished', self::MOST_PARTS)))),
+            array_values(array_unique(array_map($reader->letter(...), $list('stubs', self::MOST_PARTS)))),
         );
     }
 

@@ -16,6 +16,7 @@ final readonly class SetSpec
      * @param  list<PartSpec>  $parts  bought, or brought by the customer
      * @param  list<HangerSpec>  $hangers
      * @param  list<string>  $polished  letters of the runs that are polished
+     * @param  list<string>  $stubs  letters of the runs that begin with a stub on their flange
      */
     public function __construct(
         public array $collectors = [],
@@ -27,6 +28,7 @@ final readonly class SetSpec
         public array $parts = [],
         public array $hangers = [],
         public array $polished = [],
+        public array $stubs = [],
     ) {}
 
     /**
@@ -45,6 +47,7 @@ final readonly class SetSpec
             $this->parts,
             $this->hangers,
             $this->polished,
+            $this->stubs,
         );
     }
 

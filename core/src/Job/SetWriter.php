@@ -38,6 +38,7 @@ final readonly class SetWriter
                     ),
                 ],
             ...$set->polished === [] ? [] : ['polished' => $set->polished],
+            ...$set->stubs === [] ? [] : ['stubs' => $set->stubs],
             ...$set->parts === [] ? [] : ['parts' => array_map(self::part(...), $set->parts)],
             ...$set->hangers === [] ? [] : ['hangers' => array_map(static fn (HangerSpec $one): array => [
                 'name' => $one->name,

@@ -120,6 +120,44 @@ it('polishes a run before the others stand beside it, and one that stands free w
     expect(array_key_last(turns($free)))->toBe('polish.A');
 });
 
+// Common practice: the datum flange first, with stubs of an inch, welded flat and by itself.
+it('makes a flange with its stubs whole before anything stands on it', function () {
+    $plain = Planner::plan(SomeRoutedSets::header(), Shop::bare());
+    $plan = Planner::plan(SomeRoutedSets::header(['set' => ['stubs' => ['E', 'F', 'G', 'H']]]), Shop::bare());
+    $turns = turns($plan);
+    $stubbed = 0;
+    foreach (['E', 'F', 'G', 'H'] as $letter) {
+        [$first] = $plan->cut->piecesOf($letter);
+        $start = $plan->job->run($letter)->start ?? throw new LogicException('no run');
+        if (count($plan->cut->piecesOf($letter)) === count($plain->cut->piecesOf($letter))) {
+            continue;
+        }
+        $stubbed++;
+        expect($first->span->toMm)->toBeClose($start->wall->mm + 25.4)
+            ->and($plan->fit->build->find("weld.{$letter}J1")?->phase)->toBe(Phase::Stub)
+            // Inside, outside, and only then the next piece.
+            ->and($turns["tack.{$letter}J1"])->toBeLessThan($turns["weld.{$letter}J1"])
+            ->and($turns["weld.{$letter}J1"])->toBeLessThan($turns["weld.{$letter}J2"])
+            ->and($turns["weld.{$letter}J2"])->toBeLessThan($turns["tack.{$letter}J3"]);
+    }
+    expect($stubbed)->toBeGreaterThan(0);
+    // All stubs are tacked before the first of them is welded.
+    $tacked = array_filter($turns, static fn (string $id): bool => preg_match('/^tack\.[EFGH]J1$/', $id) === 1, ARRAY_FILTER_USE_KEY);
+    $sealed = array_filter($plan->fit->build->tasks, static fn (Task $one): bool => $one->phase === Phase::Stub && str_starts_with($one->id, 'weld.'));
+    $ofStubs = array_filter($tacked, static fn (int $at, string $id): bool => $plan->fit->build->find($id)?->phase === Phase::Stub, ARRAY_FILTER_USE_BOTH);
+    expect(max($ofStubs))->toBeLessThan(min(array_map(static fn (Task $one): int => $turns[$one->id], $sealed)));
+});
+
+it('says where there is no room for a stub', function () {
+    $document = JobWriter::toArray(Some::routedJob());
+    $document['runs'][0]['start']['kind'] = 'flange';
+    $document['runs'][0]['route']['bends'][0]['straight'] = '0.5 in';
+    $document['set']['stubs'] = ['A'];
+    $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
+    expect(implode(' ', saidAt($job, 'runs[0].route')))->toContain('no room for a stub')
+        ->and(Planner::plan($job, Shop::bare())->fit->build->find('weld.AJ1')?->phase)->toBe(Phase::Together);
+});
+
 it('stands a part that was measured behind its run, in the way of the torch', function () {
     $part = ['name' => 'Muffler', 'kind' => 'muffler', 'inlet' => 'A', 'length' => '400 mm', 'width' => '180 mm'];
     $job = changedPipe(['runs' => [['end' => ['kind' => 'socket', 'name' => 'Muffler']]], 'set' => ['parts' => [$part]]]);

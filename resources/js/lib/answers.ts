@@ -371,6 +371,10 @@ export interface SetDocument {
      * Letters of the runs that are polished.
      */
     polished?: string[];
+    /**
+     * Letters of the runs that begin with a stub on their flange.
+     */
+    stubs?: string[];
     routing?: RoutingDocument | null;
     /**
      * What a class, the road or the vehicle asks of where open ends lie.

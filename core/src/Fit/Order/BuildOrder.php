@@ -20,6 +20,8 @@ use UpsweptBead\Core\Shop\Shop;
 /** One order of building for the whole job, as reasons and people have it. */
 final readonly class BuildOrder
 {
+    private const SAME_MM = 0.5;
+
     /**
      * @param  list<BuiltCollector>  $collectors
      * @param  list<string>  $letters  of the runs, as they go in
@@ -40,7 +42,9 @@ final readonly class BuildOrder
             $making->add($collector, $i);
         }
         (new RunTasks($graph, $joints, new GoingIn($letters, $insertion), Twins::of($layout->runs)))->add();
-        (new WeldTasks($graph, $joints, $letters, $access))->add();
+        $stubs = self::stubs($joints, $job, $shop);
+        (new WeldTasks($graph, $joints, $letters, $access, $stubs))->add();
+        (new StubTasks($graph, $joints))->add($letters, $stubs);
         (new SideTasks($graph, $joints, $letters, $access))->add();
         $wheelMm = $shop->rules->value('finish.wheel');
         (new PolishTasks($graph, $joints, $letters, $layout->gaps, $wheelMm))->add($job->set->polished);
@@ -61,6 +65,23 @@ final readonly class BuildOrder
         $order = array_map(static fn (Step $step): string => $step->tube, $insertion->order ?? []);
 
         return array_values(array_unique([...array_intersect($order, $built), ...$built]));
+    }
+
+    /** @return list<string> letters of the runs that begin with a stub, where there was room for one */
+    private static function stubs(JointList $joints, Job $job, Shop $shop): array
+    {
+        $isThere = static function (string $letter) use ($joints, $job, $shop): bool {
+            $atMm = ($job->run($letter)->start->wall->mm ?? 0.0) + $shop->rules->value('fit.stub');
+            foreach ($joints->ofRun($letter) as $joint) {
+                if ($joint->type->isButt()) {
+                    return $joint->seam->stationMm <= $atMm + self::SAME_MM;
+                }
+            }
+
+            return false;
+        };
+
+        return array_values(array_filter($job->set->stubs, $isThere));
     }
 
     /** A collector is whole before a run goes into it or on behind it. */

@@ -9,6 +9,7 @@ enum Phase: string
 {
     case Merge = 'merge';
     case Outlet = 'outlet';
+    case Stub = 'stub';
     case Open = 'open';
     case Trial = 'trial';
     case Drilled = 'drilled';
@@ -19,7 +20,7 @@ enum Phase: string
     /** Whether hands and rulers go everywhere once it is done, before the next is begun. */
     public function isFollowedByHands(): bool
     {
-        return in_array($this, [self::Merge, self::Outlet, self::Open, self::Drilled], true);
+        return in_array($this, [self::Merge, self::Outlet, self::Stub, self::Open, self::Drilled], true);
     }
 
     public function label(): string
@@ -27,6 +28,7 @@ enum Phase: string
         return match ($this) {
             self::Merge => 'the collector, before any run goes on',
             self::Outlet => 'to the collector, before any run goes on',
+            self::Stub => 'the flange with its stubs, before any run stands on it',
             self::Open => 'while its piece is open',
             self::Trial => 'tacked and tried',
             self::Drilled => 'tried, and its piece still open',

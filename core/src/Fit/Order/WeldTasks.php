@@ -39,12 +39,16 @@ final readonly class WeldTasks
         JointType::Saddle,
     ];
 
-    /** @param  list<string>  $letters  as they go in */
+    /**
+     * @param  list<string>  $letters  as they go in
+     * @param  list<string>  $stubs  letters of those that begin with a stub, whose flange is welded before
+     */
     public function __construct(
         private Graph $graph,
         private JointList $joints,
         private array $letters,
         private Access $access,
+        private array $stubs,
     ) {}
 
     public function add(): void
@@ -180,10 +184,11 @@ final readonly class WeldTasks
             foreach ($this->letters as $letter) {
                 array_push($joints, ...array_filter(
                     $this->joints->ofRun($letter),
-                    static fn (Joint $joint): bool => $joint->type === $type,
+                    fn (Joint $joint): bool => $joint->type === $type
+                        && ! StubTasks::isOfStub($joint, $this->stubs),
                 ));
             }
-            foreach (self::hopping($joints) as $i => $joint) {
+            foreach (Hopping::over($joints) as $i => $joint) {
                 $this->weld(
                     $joint,
                     Phase::Together,
@@ -301,24 +306,6 @@ final readonly class WeldTasks
             for ($i = $offset; $i < count($joints); $i += 2) {
                 $order[] = $joints[$i];
             }
-        }
-
-        return $order;
-    }
-
-    /**
-     * One side, then the other, as bolts of a flange are drawn up.
-     *
-     * @param  list<Joint>  $joints
-     * @return list<Joint>
-     */
-    private static function hopping(array $joints): array
-    {
-        usort($joints, static fn (Joint $a, Joint $b): int => strnatcmp($a->id, $b->id));
-        $half = intdiv(count($joints) + 1, 2);
-        $order = [];
-        for ($i = 0; $i < $half; $i++) {
-            array_push($order, $joints[$i], ...array_slice($joints, $half + $i, $half + $i < count($joints) ? 1 : 0));
         }
 
         return $order;

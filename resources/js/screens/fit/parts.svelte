@@ -35,16 +35,32 @@
     const error = (path: string) => desk.errors[path]?.[0] ?? '';
     const notices = $derived(desk.plan.notices.filter((one) => one.path.startsWith('set.parts')));
 
-    const polished = $derived(desk.document.set?.polished ?? []);
+    const ticked = $derived({
+        polished: { label: 'Polished', of: letters, on: desk.document.set?.polished ?? [] },
+        stubs: {
+            label: 'Begins with a stub on its flange',
+            of: letters.filter(({ id }) =>
+                desk.document.runs.some((run) => run.letter === id && run.start.kind === 'flange'),
+            ),
+            on: desk.document.set?.stubs ?? [],
+        },
+    });
 
-    type Set = { parts: PartDocument[]; hangers: HangerDocument[]; polished: string[] };
+    type Set = { parts: PartDocument[]; hangers: HangerDocument[]; polished: string[]; stubs: string[] };
     const change = (edit: (set: Set) => void) =>
         desk.edit((document) => {
-            const { parts = [], hangers = [], polished = [] } = document.set ?? {};
-            const set = { parts, hangers, polished };
+            const { parts = [], hangers = [], polished = [], stubs = [] } = document.set ?? {};
+            const set = { parts, hangers, polished, stubs };
             edit(set);
             document.set = { ...(document.set ?? {}), ...set } as typeof document.set;
         });
+
+    function tick(key: 'polished' | 'stubs', id: string, isOn: boolean): void {
+        void change((set) => {
+            set[key] = set[key].filter((one) => one !== id);
+            if (isOn) set[key].push(id);
+        });
+    }
 
     const add = () =>
         change((set) => {
@@ -197,24 +213,23 @@
             {/if}
         </fieldset>
     {/each}
-    <p class="border-line mt-2 flex flex-wrap items-center gap-x-5 gap-y-1 border-t pt-2">
-        <span class="label">Polished</span>
-        {#each letters as { id, name } (id)}
-            <label class="tap flex items-center gap-2">
-                <input
-                    type="checkbox"
-                    class="accent-action size-6"
-                    disabled={!desk.isDraft}
-                    checked={polished.includes(id)}
-                    onchange={(event) => {
-                        const isOn = event.currentTarget.checked;
-                        void change((set) => {
-                            set.polished = set.polished.filter((one) => one !== id);
-                            if (isOn) set.polished.push(id);
-                        });
-                    }}
-                />{name}
-            </label>
-        {/each}
-    </p>
+    {#each ['polished', 'stubs'] as const as key (key)}
+        {@const { label, of, on } = ticked[key]}
+        {#if of.length > 0}
+            <p class="border-line mt-2 flex flex-wrap items-center gap-x-5 gap-y-1 border-t pt-2">
+                <span class="label">{label}</span>
+                {#each of as { id, name } (id)}
+                    <label class="tap flex items-center gap-2">
+                        <input
+                            type="checkbox"
+                            class="accent-action size-6"
+                            disabled={!desk.isDraft}
+                            checked={on.includes(id)}
+                            onchange={(event) => tick(key, id, event.currentTarget.checked)}
+                        />{name}
+                    </label>
+                {/each}
+            </p>
+        {/if}
+    {/each}
 </section>

@@ -15,7 +15,7 @@ final readonly class Reach
     private const PLACES = 180;
 
     /** Places looked at together. */
-    private const STRETCH = 15;
+    private const STRETCH = 12;
 
     private const TORCH = 1;
 

@@ -32,9 +32,10 @@ final class TorchReach
     private ?array $last = null;
 
     /**
-     * Cup and body: from, to, radius; their middle along the torch, and how far from it they want to be alone.
+     * Cup and body: from, to, radius; their middle along the torch, how far from it they want to be alone, and how near
+     * to it something is within them for certain.
      *
-     * @var list<array{float, float, float, float, float}>
+     * @var list<array{float, float, float, float, float, float}>
      */
     private readonly array $parts;
 
@@ -60,6 +61,7 @@ final class TorchReach
             $radius,
             ($from + $to) / 2,
             hypot(($to - $from) / 2, $radius) + $torch->gapMm,
+            min(($to - $from) / 2, $radius) + $torch->gapMm,
         ], [$cup->stickOutMm, $end], [$end, $end + $torch->bodyLengthMm], [$cup->radiusMm, $torch->bodyRadiusMm]);
     }
 
@@ -163,11 +165,11 @@ final class TorchReach
         [$px, $py, $pz, $gap] = [$place->px, $place->py, $place->pz, $this->torch->gapMm];
         foreach ($this->near as $k => $one) {
             $solid = $one->solid();
-            foreach ($this->parts as [$from, $to, $radius, $mid, $ball]) {
-                if ($solid->distance($px + $mid * $ax, $py + $mid * $ay, $pz + $mid * $az) >= $ball) {
-                    continue;
-                }
-                if (! $one->clears(new Barrel($px, $py, $pz, $ax, $ay, $az, $from, $to, $radius), $gap)) {
+            foreach ($this->parts as [$from, $to, $radius, $mid, $ball, $within]) {
+                $distance = $solid->distance($px + $mid * $ax, $py + $mid * $ay, $pz + $mid * $az);
+                $isClear = $distance >= $ball || ($distance >= $within
+                    && $one->clears(new Barrel($px, $py, $pz, $ax, $ay, $az, $from, $to, $radius), $gap));
+                if (! $isClear) {
                     $this->remember($k);
 
                     return false;

@@ -97,9 +97,11 @@
                 <tbody>
                     {#each answer.changes as one (one.mark)}
                         <tr
-                            ><td>{one.mark}</td><td class="figure num">{one.was.text}</td><td
-                                class="figure num font-medium">{one.is.text}</td
-                            ><td class="figure num">{one.turn.text}</td></tr
+                            ><td>{one.mark}</td><td class="figure num"
+                                >{one.was.value > 0 ? one.was.text : 'new'}</td
+                            ><td class="figure num font-medium">{one.is.text}</td><td class="figure num"
+                                >{one.turn.text}</td
+                            ></tr
                         >
                     {/each}
                 </tbody>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Symfony\Component\Console\Application;
 use UpsweptBead\Cli\CheckCommand;
+use UpsweptBead\Cli\CoolCommand;
 use UpsweptBead\Cli\CutCommand;
 use UpsweptBead\Cli\MergeCommand;
 use UpsweptBead\Cli\PlanCommand;
@@ -14,5 +15,5 @@ use UpsweptBead\Cli\TemplateCommand;
 require dirname(__DIR__).'/vendor/autoload.php';
 
 $application = new Application('bead', '1');
-$application->addCommands([new CheckCommand, new CutCommand, new MergeCommand, new PlanCommand, new ReachCommand, new RouteCommand, new TemplateCommand]);
+$application->addCommands([new CheckCommand, new CoolCommand, new CutCommand, new MergeCommand, new PlanCommand, new ReachCommand, new RouteCommand, new TemplateCommand]);
 $application->run();

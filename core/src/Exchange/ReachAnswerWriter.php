@@ -54,12 +54,7 @@ final readonly class ReachAnswerWriter
      */
     public static function refused(string $case, array $reasons): array
     {
-        return [
-            'format' => self::FORMAT,
-            'case' => $case,
-            'status' => 'refused',
-            'reasons' => array_map(static fn (WeldRefusal $one): array => $one->toArray(), $reasons),
-        ];
+        return WeldRefusal::answer(self::FORMAT, $case, $reasons);
     }
 
     /** @return array<string, mixed> */

@@ -28,6 +28,20 @@ final readonly class WeldRefusal
         return new self($fault->message, $fault->path, $by);
     }
 
+    /**
+     * @param  list<self>  $reasons
+     * @return array<string, mixed> the whole answer
+     */
+    public static function answer(string $format, string $case, array $reasons): array
+    {
+        return [
+            'format' => $format,
+            'case' => $case,
+            'status' => 'refused',
+            'reasons' => array_map(static fn (self $one): array => $one->toArray(), $reasons),
+        ];
+    }
+
     /** @return array{what: string, field: string, by: int|float|string|bool|list<mixed>|null} */
     public function toArray(): array
     {

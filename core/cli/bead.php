@@ -10,10 +10,11 @@ use UpsweptBead\Cli\MergeCommand;
 use UpsweptBead\Cli\PlanCommand;
 use UpsweptBead\Cli\ReachCommand;
 use UpsweptBead\Cli\RouteCommand;
+use UpsweptBead\Cli\ScheduleCommand;
 use UpsweptBead\Cli\TemplateCommand;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
 $application = new Application('bead', '1');
-$application->addCommands([new CheckCommand, new CoolCommand, new CutCommand, new MergeCommand, new PlanCommand, new ReachCommand, new RouteCommand, new TemplateCommand]);
+$application->addCommands([new CheckCommand, new CoolCommand, new CutCommand, new MergeCommand, new PlanCommand, new ReachCommand, new RouteCommand, new ScheduleCommand, new TemplateCommand]);
 $application->run();

@@ -15,6 +15,7 @@ use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Weld\JointSheet;
+use UpsweptBead\Core\Weld\Preheat;
 use UpsweptBead\Core\Weld\WeldPlan;
 
 /** Bench steps of purging, welding and letting cool. */
@@ -62,6 +63,7 @@ final readonly class WeldSteps
                     : "Weld $joint->id: {$joint->between->name} to {$joint->and->name}",
                 [
                     $slot->why,
+                    ...Preheat::lines($joint),
                     ...$joint->type === JointType::DonutSeam ? self::INSIDE : [
                         "Turn the purge down to {$this->show(Quantity::Flow, $purge->value('hold'))}. Peel the tape where the torch goes.",
                         'Opposite quarters in turn, runs of about an inch, hold the post-flow.',
@@ -130,7 +132,7 @@ final readonly class WeldSteps
                 $id,
                 "Let $id cool",
                 [
-                    "Measure it: go on below {$this->show(Quantity::Temperature, $touch)}, when a bare hand can rest on it.",
+                    "Measure it with a thermometer or a crayon before a hand touches it: go on below {$this->show(Quantity::Temperature, $touch)}.",
                     'Check the fit again before the next joint is tacked or welded.',
                 ],
                 $seconds > 0.0 ? $seconds : null,

@@ -14,11 +14,15 @@ use UpsweptBead\Core\Cool\Internal\Gauges;
  */
 final readonly class SeamCooling
 {
+    /** A rough answer lets a step be off by so much more. */
+    private const ROUGH = 6.0;
+
     /**
      * @param  float  $nearMm  the seam is the mean of the tube within so much of it
      * @param  list<float>  $limitsC
      * @param  list<float>  $timesMin  from the last moment of the arc
      * @param  list<array{int, float}>  $distances  side, 0 or 1, and mm from the seam
+     * @param  bool  $isRough  within a few hundredths, in a fraction of the time
      */
     public static function of(
         HotTube $tube,
@@ -27,6 +31,7 @@ final readonly class SeamCooling
         array $limitsC,
         array $timesMin = [],
         array $distances = [],
+        bool $isRough = false,
     ): CoolingCurve {
         if ($tube->isAlike()) {
             // The same on both sides: half of it with half the heat says all.
@@ -34,9 +39,9 @@ final readonly class SeamCooling
             $heat = $heat->halved();
             $distances = array_map(static fn (array $one): array => [1, $one[1]], $distances);
         }
-        $fin = new Fin($tube, $heat->beadMm);
+        $fin = new Fin($tube, $heat->beadMm, $isRough);
         $gauges = new Gauges($fin, $tube, $nearMm, $limitsC, $distances);
-        $course = new Course($fin, $gauges);
+        $course = new Course($fin, $gauges, $isRough ? self::ROUGH : 1.0);
         $onS = $heat->arcS / $heat->runs;
         for ($run = 0; $run < $heat->runs; $run++) {
             if ($run > 0) {

@@ -6,7 +6,6 @@ namespace UpsweptBead\Core\Schedule;
 
 use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Schedule\Internal\Hot;
-use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Weld\JointSheet;
 use UpsweptBead\Core\Weld\WeldPlan;
 
@@ -30,26 +29,25 @@ final readonly class Schedule
         public float $oneByOneS,
     ) {}
 
-    public static function of(FitPlan $fit, WeldPlan $weld, ShopRules $rules): self
+    public static function of(FitPlan $fit, WeldPlan $weld): self
     {
         $waiting = array_values(array_filter(
             WeldOrder::of($fit->build),
             static fn (Weld $one): bool => isset($weld->sheets[$one->joint->id]),
         ));
-        $apartMm = $rules->value('schedule.apart');
         $hot = new Hot;
         $slots = [];
         $nowS = 0.0;
         while ($waiting !== []) {
-            $next = self::next($waiting, $hot, $apartMm, $nowS);
+            $next = self::next($waiting, $hot, $nowS);
             $one = $waiting[$next];
             array_splice($waiting, $next, 1);
-            $checks = $hot->measure($hot->before($one, $apartMm), $nowS);
+            $checks = $hot->measure($hot->before($one), $nowS);
             $nowS += array_sum($checks);
             $slots[] = new Slot(count($slots) + 1, $one->joint, $one->phase, $one->batch, $one->why, $nowS, $checks);
             $times = $weld->sheets[$one->joint->id]->times;
             $nowS += $times->attendedS();
-            $hot->add($one, $nowS - $times->keepS + $times->coolS);
+            $hot->add($one, $nowS - $times->keepS + $times->coolS, $times->apartMm);
         }
         $last = $hot->measure($hot->all(), $nowS);
 
@@ -72,7 +70,7 @@ final readonly class Schedule
      *
      * @param  non-empty-list<Weld>  $waiting
      */
-    private static function next(array $waiting, Hot $hot, float $apartMm, float $nowS): int
+    private static function next(array $waiting, Hot $hot, float $nowS): int
     {
         $best = 0;
         $leastS = INF;
@@ -80,7 +78,7 @@ final readonly class Schedule
             if (! $one->isBeside($waiting[0])) {
                 continue;
             }
-            $waitS = $hot->waitS($hot->before($one, $apartMm), $nowS);
+            $waitS = $hot->waitS($hot->before($one), $nowS);
             if ($waitS < $leastS) {
                 [$best, $leastS] = [$i, $waitS];
             }

@@ -35,12 +35,18 @@ final readonly class Amperage
     /** Walls count as equal within a tenth. */
     private const EQUAL_WITHIN = 1.1;
 
+    /** Of a butt's amps in the same wall, for a seal inside a flange; from memory. */
+    private const SEAL = 0.65;
+
     public const WORKING_SPREAD = 0.15;
 
     public const PEDAL = 1.10;
 
     public static function factor(JointType $type, float $wallMm, float $otherWallMm): float
     {
+        if ($type === JointType::FlangeSeal) {
+            return self::SEAL;
+        }
         if ($type->isAutogenous() || $type === JointType::Tab) {
             return 1.0;
         }
@@ -63,7 +69,8 @@ final readonly class Amperage
     public static function figure(Joint $joint, ShopRules $rules): Figure
     {
         $rule = $rules->get('weld.amps_per_thou');
-        $exactA = self::workingA($joint->type, $joint->between->wallMm, $joint->and->wallMm, $rule->value);
+        $exactA = self::workingA($joint->type, $joint->between->wallMm, $joint->and->wallMm, $rule->value)
+            * (Preheat::isNeeded($joint) ? Preheat::AMPS : 1.0);
         $factor = self::factor($joint->type, $joint->between->wallMm, $joint->and->wallMm);
 
         return Figure::of(
@@ -73,7 +80,8 @@ final readonly class Amperage
             self::onDial($exactA),
             new Reason(
                 match (true) {
-                    $joint->type->isAutogenous() => 'Amps for the tube’s wall alone: the seal is fused with little heat.',
+                    $joint->type === JointType::FlangeSeal => 'Two thirds of a butt’s amps in the tube’s wall: the seal is fused with little heat.',
+                    $joint->type->isAutogenous() => 'Amps for the tube’s wall alone: the seam is fused with little heat.',
                     $joint->type === JointType::Tab => 'Amps for the thinner wall and no more: a tab is washed onto the tube, not through it.',
                     $factor === 1.0 => 'Amps for a full-penetration butt in this wall.',
                     $factor === self::EQUAL_FILLET => 'Amps for the wall, and 15 % more for a fillet.',
@@ -87,7 +95,9 @@ final readonly class Amperage
                     Input::word('Before rounding to 5 A', sprintf('%.1f A', $exactA)),
                 ],
                 $rule->source,
-                'The shop’s amps per thousandth, the walls, or a preheated side (5 % less).',
+                Preheat::isNeeded($joint)
+                    ? 'The shop’s amps per thousandth, or the walls; 5 % less already, as the cast side is preheated.'
+                    : 'The shop’s amps per thousandth, the walls, or a preheated side (5 % less).',
             ),
         );
     }

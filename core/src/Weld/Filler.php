@@ -39,7 +39,6 @@ final readonly class Filler
         'titanium' => 'Titanium never joins steel, and titanium to titanium needs a procedure of its own; none is proposed here.',
         '303' => '303 carries sulphur and cracks when welded; turn the part from 304L.',
         'unknown-casting' => 'Cast steel and cast iron need different wire: identify the casting by spark, file or chip first.',
-        'cast-iron' => 'Cast iron takes nickel rod (AWS A5.15) and a procedure of its own; none is proposed here.',
     ];
 
     public static function alloy(Joint $joint, Catalogue $catalogue): Choice
@@ -48,7 +47,17 @@ final readonly class Filler
         $metals = [Input::word('Metals', "$metal to $other")];
         $label = 'Filler';
         $key = "weld.$joint->id.filler";
-        if ($joint->type->isAutogenous()) {
+        $held = self::heldBack($joint);
+        if ($held !== null) {
+            return Choice::of(
+                $key,
+                $label,
+                self::NONE,
+                new Reason($held, $metals, Source::trade(), 'Another metal for the part.'),
+            );
+        }
+        $row = $catalogue->fillerFor($metal, $other);
+        if ($joint->type->isAutogenous() && $metal === $other) {
             return Choice::of(
                 $key,
                 $label,
@@ -60,17 +69,14 @@ final readonly class Filler
                 ),
             );
         }
-        foreach (self::HELD_BACK as $held => $why) {
-            if (in_array((string) $held, [$metal, $other], true)) {
-                return Choice::of(
-                    $key,
-                    $label,
-                    self::NONE,
-                    new Reason($why, $metals, Source::trade(), 'Another metal for the part.'),
-                );
-            }
+        if ($joint->type->isAutogenous() && $row !== null) {
+            return Choice::of($key, $label, $row->alloy, new Reason(
+                'A seal between unlike metals is never fused dry: what melts together of both is hard and cracks. Feed a little of this.',
+                $metals,
+                $row->source,
+                'The same metal on both sides: then it is fused.',
+            ));
         }
-        $row = $catalogue->fillerFor($metal, $other);
         if ($row !== null) {
             $note = $row->note === '' ? '' : " ($row->note)";
 
@@ -93,6 +99,18 @@ final readonly class Filler
                 'A written procedure for this pair.',
             ),
         );
+    }
+
+    /** Why nothing is proposed for a pair; null where something is. */
+    public static function heldBack(Joint $joint): ?string
+    {
+        foreach (self::HELD_BACK as $held => $why) {
+            if (in_array((string) $held, [$joint->between->metal, $joint->and->metal], true)) {
+                return $why;
+            }
+        }
+
+        return null;
     }
 
     /** The wire's diameter by the thinner wall; never thicker than the wall except to bridge a gap. */

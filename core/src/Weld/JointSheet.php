@@ -9,6 +9,7 @@ use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Purge\PurgePlan;
 use UpsweptBead\Core\Reason\Choice;
 use UpsweptBead\Core\Reason\Figure;
+use UpsweptBead\Core\Stock\GasCup;
 
 /** Everything to set and watch at one joint. */
 final readonly class JointSheet
@@ -26,11 +27,20 @@ final readonly class JointSheet
         public array $workingA,
         public PurgePlan $purge,
         public JointTimes $times,
+        private GasCup $gasCup,
     ) {}
 
     /** @return list<string> what to mind with these settings */
     public function warnings(): array
     {
-        return Torch::warnings($this->settings['cup'], $this->settings['flow'], $this->settings['pedal']);
+        return [
+            ...Preheat::lines($this->joint),
+            ...Torch::warnings(
+                $this->gasCup,
+                $this->settings['flow'],
+                $this->settings['pedal'],
+                $this->choices['tungsten'],
+            ),
+        ];
     }
 }

@@ -6,11 +6,18 @@ namespace UpsweptBead\Core\Weld;
 
 /**
  * How long one joint takes, in seconds: filling it with argon, welding it with all stops, keeping the purge on until
- * its root may see air, and cooling from the end of the weld until it can be gone on with.
+ * its root may see air, and cooling from the end of the weld until it can be gone on with. From `apartMm` on along its tube
+ * another seam need not wait for that.
  */
 final readonly class JointTimes
 {
-    public function __construct(public float $fillS, public float $weldS, public float $keepS, public float $coolS) {}
+    public function __construct(
+        public float $fillS,
+        public float $weldS,
+        public float $keepS,
+        public float $coolS,
+        public float $apartMm,
+    ) {}
 
     /** How long somebody stands at it; the rest of the cooling needs nobody. */
     public function attendedS(): float

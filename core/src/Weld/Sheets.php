@@ -29,6 +29,7 @@ final readonly class Sheets
         private Job $job,
         private Shop $shop,
         private FitPlan $fit,
+        private JointCooling $cooling,
     ) {
         $this->metal = $shop->catalogue->metal($job->metal);
     }
@@ -49,10 +50,12 @@ final readonly class Sheets
         $stops = (int) ceil($joint->seam->lengthMm / $rules->value('weld.run_length'));
         $heat = $this->heat($joint, $amps, $travel);
         $weldS = $arc->value + $stops * $postflow->value;
-        $cooling = new Cooling($this->metal, $tube->metalAreaMm2(), $tube->wallMm, $rules->value('cool.ambient'));
         $heatJ = $heat->value * 1000 * $joint->seam->lengthMm;
-        $keepS = $cooling->secondsTo($rules->value('purge.keep_until'), $heatJ);
-        $cool = $overrides->on($this->cool($id, $cooling->secondsTo($rules->value('cool.touch'), $heatJ), $heatJ));
+        $cooling = $this->cooling->times(
+            $joint, $tube, $this->metal, $heatJ, $arc->value, $stops, $postflow->value,
+        );
+        $keepS = $cooling->keepS;
+        $cool = $overrides->on($this->cool($id, $cooling, $heatJ));
         $filler = $overrides->onChoice(Filler::alloy($joint, $this->shop->catalogue));
         $purge = $this->purge($joint, $weldS + $keepS);
 
@@ -79,7 +82,8 @@ final readonly class Sheets
             ],
             Amperage::working($amps),
             $purge,
-            new JointTimes($purge->value('fill'), $weldS, $keepS, $cool->value),
+            new JointTimes($purge->value('fill'), $weldS, $keepS, $cool->value, $cooling->apartMm),
+            $gasCup,
         );
     }
 
@@ -152,7 +156,7 @@ final readonly class Sheets
         );
     }
 
-    private function cool(string $id, float $seconds, float $heatJ): Figure
+    private function cool(string $id, CoolTimes $times, float $heatJ): Figure
     {
         $touch = $this->shop->rules->get('cool.touch');
 
@@ -160,16 +164,19 @@ final readonly class Sheets
             "weld.$id.cool",
             'Cool for about',
             Quantity::Duration,
-            $seconds,
+            $times->touchS,
             new Reason(
-                'The seam’s heat spreads along the tube and leaves to still air; until a bare hand can rest on it: best colour, least pull.',
+                'Heat runs along the tube and into what stands at its end, and leaves to the air and by radiation. Until it is this cool, measured: best colour, least pull.',
                 [
                     Input::word('Heat in', sprintf('%.0f kJ', $heatJ / 1000)),
                     Input::of('Wall', Quantity::Wall, $this->inside->tube->wallMm),
+                    ...$times->beside === '' ? [] : [Input::word('At the seam', $times->beside)],
+                    Input::of('Another seam waits for it within', Quantity::Length, $times->apartMm),
+                    $this->shop->rules->get('cool.emissivity')->asInput(),
                     $touch->asInput(),
                 ],
-                Source::memory('Carslaw & Jaeger, Conduction of Heat in Solids'),
-                'A heat sink, a fan, or the shop’s logged temperatures. Below 175 °C is the code-type limit.',
+                Source::memory('Churchill & Chu 1975; Carslaw & Jaeger, Conduction of Heat in Solids'),
+                'A heat sink, a fan (rule cool.fan), or the shop’s logged temperatures. Below 175 °C is the code-type limit.',
             ),
         );
     }

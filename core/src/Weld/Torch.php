@@ -19,14 +19,15 @@ final readonly class Torch
 {
     private const L_MIN_PER_CFH = 28.316846592 / 60;
 
-    /** A cup's number is its bore in so many millimetres: sixteenths of an inch. */
-    private const BORE_MM = 25.4 / 16;
-
     /** Amps to which a 1/16 in lanthanated tungsten is used. */
     private const SIXTEENTH_TO_A = 110.0;
 
-    /** Amps above which it melts: upper end of its range [AWS A5.12, from memory]. */
-    private const SIXTEENTH_MOST_A = 150.0;
+    private const SIXTEENTH = '1/16 in, 2 % lanthanated';
+
+    private const THREE_32 = '3/32 in, 2 % lanthanated';
+
+    /** Amps above which they melt: upper ends of their ranges [AWS A5.12, from memory]. */
+    private const MOST_A = [self::SIXTEENTH => 150.0, self::THREE_32 => 250.0];
 
     /** Kinematic viscosity of argon at 20 °C (m²/s), from memory; flow above Re ≈ 2000 stirs air in. */
     private const ARGON_NU = 1.3e-5;
@@ -38,7 +39,7 @@ final readonly class Torch
         return Choice::of(
             "weld.$jointId.tungsten",
             'Tungsten',
-            $pedal->value <= self::SIXTEENTH_TO_A ? '1/16 in, 2 % lanthanated' : '3/32 in, 2 % lanthanated',
+            $pedal->value <= self::SIXTEENTH_TO_A ? self::SIXTEENTH : self::THREE_32,
             new Reason(
                 'A sixteenth carries up to about 110 A; a sharp lanthanated point runs well far below its range. Ground lengthwise, 20–30° included.',
                 [Input::of('Pedal maximum', Quantity::Current, $pedal->value)],
@@ -129,11 +130,6 @@ final readonly class Torch
         return 4 * ($flowLMin / 60_000) / (M_PI * $boreMm / 1000 * self::ARGON_NU);
     }
 
-    public static function boreMm(float $cup): float
-    {
-        return $cup * self::BORE_MM;
-    }
-
     public static function postflow(Figure $amps, ShopRules $rules, string $jointId): Figure
     {
         [$perAmp, $least] = [$rules->get('weld.postflow_per_amp'), $rules->get('weld.postflow_least')];
@@ -152,14 +148,14 @@ final readonly class Torch
     }
 
     /** @return list<string> what to mind: gas that stirs air in, more current than the tungsten carries */
-    public static function warnings(Figure $cup, Figure $flow, Figure $pedal): array
+    public static function warnings(GasCup $cup, Figure $flow, Figure $pedal, Choice $tungsten): array
     {
         $warnings = [];
-        if (self::reynolds($flow->value, self::boreMm($cup->value)) > self::TURBULENT_RE) {
+        if (self::reynolds($flow->value, $cup->boreMm) > self::TURBULENT_RE) {
             $warnings[] = 'This much gas through this cup stirs air in: less flow or a larger cup.';
         }
-        if ($pedal->value > self::SIXTEENTH_MOST_A) {
-            $warnings[] = 'More than a 1/16 in tungsten carries.';
+        if ($pedal->value > (self::MOST_A[$tungsten->value] ?? INF)) {
+            $warnings[] = "More than the tungsten carries: $tungsten->value.";
         }
 
         return $warnings;

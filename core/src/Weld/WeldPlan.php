@@ -12,6 +12,7 @@ use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Purge\Enclosure;
 use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Weld\Internal\Curves;
 
 /** The fifth stage: the sheet of every joint that is welded, and the argon that all of them take. */
 final readonly class WeldPlan
@@ -25,16 +26,17 @@ final readonly class WeldPlan
     public static function of(Job $job, Layout $layout, JointList $joints, Shop $shop, FitPlan $fit): self
     {
         $sheets = $notices = [];
+        $cooling = new JointCooling($layout, $shop, new Curves($shop->memo));
         foreach (self::enclosures($layout) as $letter => [$path, $inside]) {
             $ofOne = null;
             foreach ($joints->ofRun("$letter") as $joint) {
                 if (! $joint->type->isWelded()) {
                     continue;
                 }
-                $ofOne ??= new Sheets($inside(), $job, $shop, $fit);
+                $ofOne ??= new Sheets($inside(), $job, $shop, $fit, $cooling);
                 $sheets[$joint->id] = $ofOne->sheet($joint);
                 $filler = $sheets[$joint->id]->choices['filler'];
-                if ($filler->value === Filler::NONE && ! $joint->type->isAutogenous()) {
+                if ($filler->value === Filler::NONE && Filler::heldBack($joint) !== null) {
                     $notices[] = Notice::problem($path, "Joint $joint->id: {$filler->reason->rule}");
                 }
             }

@@ -71,7 +71,7 @@ it('welds seams that a neighbour would cover before the runs stand together', fu
     expect($tight)->not->toBe([])->and($alone)->toEqualCanonicalizing($tight);
 });
 
-// Common practice: a seam within about 200 mm of a hot one waits; further off it rises by a few kelvin only.
+// A seam waits for another of its run as far as that warms the tube beyond the limit, and nowhere else.
 it('never welds beside a seam of the same run that has not been measured cool', function () {
     $hot = [];
     foreach (veeEight()->schedule->slots as $slot) {
@@ -81,7 +81,7 @@ it('never welds beside a seam of the same run that has not been measured cool', 
         foreach ($hot as $joint) {
             expect(
                 $joint->run === $slot->joint->run &&
-                    abs($joint->seam->stationMm - $slot->joint->seam->stationMm) <= 200.0,
+                    abs($joint->seam->stationMm - $slot->joint->seam->stationMm) < veeEight()->weld->sheets[$joint->id]->times->apartMm,
             )->toBeFalse();
         }
         $hot[$slot->joint->id] = $slot->joint;

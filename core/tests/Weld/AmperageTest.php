@@ -31,7 +31,7 @@ it('takes one factor, never two', function (JointType $type, float $other, float
     'equal fillet' => [JointType::FlangeFillet, 1.651, 1.15],
     'unequal fillet' => [JointType::FlangeFillet, 3.302, 1 + 0.25 * log(2)],
     'very unequal' => [JointType::VBandButt, 165.1, 1.5],
-    'inside seal' => [JointType::FlangeSeal, 9.525, 1.0],
+    'inside seal' => [JointType::FlangeSeal, 9.525, 0.65],
 ]);
 
 it('goes by the thinner wall whichever side it is on', function () {

@@ -6,9 +6,12 @@ use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Joint\Seam;
 use UpsweptBead\Core\Joint\Side;
+use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Stock\Catalogue;
 use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Weld\Amperage;
 use UpsweptBead\Core\Weld\Filler;
+use UpsweptBead\Core\Weld\Preheat;
 
 function seam(string $metal, string $other, float $wallMm = 1.651, JointType $type = JointType::Butt): Joint
 {
@@ -39,6 +42,10 @@ it('chooses the wire by both base metals, in either order', function (string $on
     ['304L', '409', 'ER309L'],
     ['304L', 'mild', 'ER309L'],
     ['304L', 'cast-steel', 'ER309L'],
+    ['321', 'cast-steel', 'ER309L'],
+    ['409', 'cast-steel', 'ER309L'],
+    ['304L', 'cast-iron', 'ERNiFeMn-CI'],
+    ['321', '625', 'ERNiCrMo-3'],
     ['mild', 'mild', 'ER70S-2'],
 ]);
 
@@ -49,13 +56,24 @@ it('proposes nothing where nothing should be proposed, and says why', function (
     ['titanium', 'never joins steel'],
     ['303', 'cracks when welded'],
     ['unknown-casting', 'identify the casting'],
-    ['cast-iron', 'nickel rod'],
 ]);
 
 it('says so when a pair is not in the table', function () {
     expect(Filler::alloy(seam('310', '409'), Catalogue::shipped())->value)->toBe('ER309L')
         ->and(Filler::alloy(seam('310', '409'), Catalogue::shipped())->reason->rule)->toContain('not in the table');
 });
+
+// Undiluted stainless and mild steel melt to a hard, crack-prone mix: common practice is ER309L, never dry.
+it('feeds a seal between unlike metals, and holds back what is never welded', function (string $other, string $filler) {
+    expect(Filler::alloy(seam('304L', $other, type: JointType::FlangeSeal), Catalogue::shipped())->value)->toBe($filler);
+})->with([['mild', 'ER309L'], ['409', 'ER309L'], ['cast-iron', 'ERNiFeMn-CI'], ['titanium', Filler::NONE], ['303', Filler::NONE]]);
+
+it('asks for preheat and slow cooling wherever one side is cast, and takes 5 % less current there', function (string $metal) {
+    $joint = seam($metal, 'cast-steel');
+    expect(implode(' ', Preheat::lines($joint)))->toContain('200–300 °C')->toContain('cool slowly')
+        ->and(Preheat::lines(seam($metal, $metal)))->toBe([])
+        ->and(Amperage::figure($joint, ShopRules::shipped())->value)->toBe(50.0);
+})->with(['304L', '321', '347', '409', 'mild']);
 
 it('fuses the inside seal without wire', function () {
     expect(Filler::alloy(seam('304L', '304L', type: JointType::FlangeSeal), Catalogue::shipped())->value)->toBe(

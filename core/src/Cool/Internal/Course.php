@@ -33,7 +33,12 @@ final class Course
 
     private float $powerW = 0.0;
 
-    public function __construct(private readonly Fin $fin, private readonly Gauges $gauges) {}
+    /** @param  float  $care  what a step may be off is so much more */
+    public function __construct(
+        private readonly Fin $fin,
+        private readonly Gauges $gauges,
+        private readonly float $care = 1.0,
+    ) {}
 
     /** So many seconds, with so much heat going in. */
     public function go(float $seconds, float $powerW): void
@@ -70,7 +75,7 @@ final class Course
     private function once(float $seconds, float $longestS = self::LONGEST_S): float
     {
         while (true) {
-            $allowed = self::OFF_K + self::OFF_SHARE * $this->fin->spreadK();
+            $allowed = $this->care * (self::OFF_K + self::OFF_SHARE * $this->fin->spreadK());
             $share = $allowed / max(1e-9, $this->fin->step($seconds, $this->powerW));
             $next = $seconds * max(self::SHRINKS, min(self::GROWS, self::CAREFUL * sqrt($share)));
             if ($share >= 1.0 || $seconds < 1e-3) {

@@ -74,9 +74,10 @@ final class Fin
     /** @var array<int, float> by how much each node's warming grows with its own temperature, 1/s */
     private array $slope = [];
 
-    public function __construct(private readonly HotTube $tube, float $beadMm)
+    /** @param  bool  $isRough  with fewer cells, for within a few hundredths */
+    public function __construct(private readonly HotTube $tube, float $beadMm, bool $isRough = false)
     {
-        $this->grid = Grid::of($tube->sides, $beadMm);
+        $this->grid = Grid::of($tube->sides, $beadMm, $isRough);
         $plates = array_map(static fn ($side): float => $side->end->plateC ?? $tube->airC, $tube->sides);
         $this->firstC = min($tube->airC, $tube->startC, ...$plates) - self::BELOW_K;
         // k in W/mK times an area over a length in mm, both in mm: W/K.

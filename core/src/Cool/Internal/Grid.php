@@ -11,6 +11,11 @@ final readonly class Grid
 {
     private const FINE_MM = 0.75;
 
+    /** So much wider all cells are, and grow, where a rough answer will do. */
+    private const ROUGH = 2.5;
+
+    private const ROUGH_GROWTH = 1.3;
+
     /** So far from the seam they stay fine; beyond they grow by a share each, up to the widest. */
     private const FINE_UNTIL_MM = 12.0;
 
@@ -28,11 +33,11 @@ final readonly class Grid
     private function __construct(public array $widthMm, public array $atMm) {}
 
     /** @param  array{TubeSide, TubeSide}  $sides */
-    public static function of(array $sides, float $beadMm): self
+    public static function of(array $sides, float $beadMm, bool $isRough): self
     {
         $width = $at = [];
         foreach ($sides as $i => $side) {
-            $cells = self::side($side, $beadMm);
+            $cells = self::side($side, $beadMm, $isRough);
             $middle = 0.0;
             $places = [];
             foreach ($cells as $wide) {
@@ -48,21 +53,24 @@ final readonly class Grid
     }
 
     /** @return list<float> from the seam outwards */
-    private static function side(TubeSide $side, float $beadMm): array
+    private static function side(TubeSide $side, float $beadMm, bool $isRough): array
     {
+        $fineMm = self::FINE_MM * ($isRough ? self::ROUGH : 1.0);
+        $growth = $isRough ? self::ROUGH_GROWTH : self::GROWTH;
+        $widestMm = self::WIDEST_MM * ($isRough ? self::ROUGH : 1.0);
         if ($side->lengthMm <= 0.0) {
             return [];
         }
         $cells = [];
         $left = $side->lengthMm;
-        $wide = self::FINE_MM;
-        $fine = max(self::FINE_UNTIL_MM, $beadMm / 2 + self::FINE_MM);
+        $wide = $fineMm;
+        $fine = max(self::FINE_UNTIL_MM, $beadMm / 2 + $fineMm);
         while ($left > 1e-9) {
             $gone = $side->lengthMm - $left;
-            $wide = $gone < $fine ? self::FINE_MM : min(self::WIDEST_MM, $wide * self::GROWTH);
+            $wide = $gone < $fine ? $fineMm : min($widestMm, $wide * $growth);
             // The last of them narrow again where something takes heat at the end.
             $most = $side->end->isMass() || $side->end->isPlate()
-                ? max(self::FINE_MM, min($wide, self::AT_END_MM + ($left - self::AT_END_MM) / 3))
+                ? max($fineMm, min($wide, self::AT_END_MM + ($left - self::AT_END_MM) / 3))
                 : $wide;
             $cells[] = $now = $left < 1.5 * $most ? $left : $most;
             $left -= $now;

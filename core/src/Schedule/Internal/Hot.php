@@ -10,12 +10,12 @@ use UpsweptBead\Core\Schedule\Weld;
 /** Welded joints that nobody has measured yet, each with the moment, in s, from which it is cool enough. */
 final class Hot
 {
-    /** @var array<string, array{Weld, float}> */
+    /** @var array<string, array{Weld, float, float}> with the time from which it is cool, and how far it is felt (mm) */
     private array $joints = [];
 
-    public function add(Weld $weld, float $coolAtS): void
+    public function add(Weld $weld, float $coolAtS, float $apartMm): void
     {
-        $this->joints[$weld->joint->id] = [$weld, $coolAtS];
+        $this->joints[$weld->joint->id] = [$weld, $coolAtS, $apartMm];
     }
 
     /**
@@ -24,12 +24,12 @@ final class Hot
      *
      * @return list<string>
      */
-    public function before(Weld $weld, float $apartMm): array
+    public function before(Weld $weld): array
     {
         $ids = [];
-        foreach ($this->joints as $id => [$hot]) {
+        foreach ($this->joints as $id => [$hot, , $apartMm]) {
             $isBeside = $hot->joint->run === $weld->joint->run
-                && abs($hot->joint->seam->stationMm - $weld->joint->seam->stationMm) <= $apartMm;
+                && abs($hot->joint->seam->stationMm - $weld->joint->seam->stationMm) < $apartMm;
             if ($isBeside || self::isHandledBetween($hot, $weld)) {
                 $ids[] = $id;
             }
@@ -40,7 +40,8 @@ final class Hot
 
     private static function isHandledBetween(Weld $earlier, Weld $later): bool
     {
-        return ! $earlier->isBeside($later)
+        // Where nothing is done between two welds, no hand goes there.
+        return $earlier->batch !== $later->batch
             && ($earlier->phase->isFollowedByHands() || $later->phase === Phase::Together);
     }
 

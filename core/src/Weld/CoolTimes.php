@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Weld;
+
+/** How long a joint takes to cool, in seconds from the last of the arc, and how far along its tube it is felt. */
+final readonly class CoolTimes
+{
+    /**
+     * @param  float  $keepS  until its root may see air
+     * @param  float  $touchS  until it can be gone on with
+     * @param  float  $apartMm  from here on the tube never gets too warm to be welded
+     * @param  string  $beside  what stands at it and takes heat, in words; '' for nothing
+     */
+    public function __construct(
+        public float $keepS,
+        public float $touchS,
+        public float $apartMm,
+        public string $beside,
+    ) {}
+}

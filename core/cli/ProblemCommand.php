@@ -49,7 +49,7 @@ abstract class ProblemCommand extends Command
         $answer = $this->answer($file, $input);
         JobCommand::json($output, $answer);
 
-        return ($answer['status'] ?? '') === 'solved' ? JobCommand::FINE : JobCommand::PROBLEMS;
+        return in_array($answer['status'] ?? '', ['solved', 'planned'], true) ? JobCommand::FINE : JobCommand::PROBLEMS;
     }
 
     /** @return array<string, mixed> */

@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Gas;
+
+use UpsweptBead\Core\Gas\Internal\Roofs;
+use UpsweptBead\Core\Gas\Internal\Slices;
+
+/** The inside of an assembly: how much it holds, and where to feed and vent it so that least air stays. */
+final readonly class Inside
+{
+    /** A vent more is worth so much air (mL). */
+    private const VENT_ML = 10.0;
+
+    /** Choices so near to each other are equal: mL, and mm of the feed's height. */
+    private const SAME_ML = 1.0;
+
+    private const SAME_MM = 2.0;
+
+    private Slices $slices;
+
+    /**
+     * @param  list<Opening>  $openings
+     * @param  list<GasJoint>  $leaks  open joints
+     */
+    public function __construct(Assembly $assembly, private array $openings, private array $leaks)
+    {
+        $this->slices = new Slices($assembly);
+    }
+
+    public function volumeMl(): float
+    {
+        return $this->slices->volumeMl;
+    }
+
+    /**
+     * Null where nothing can be fed while something is vented.
+     *
+     * @param  non-empty-list<Pose>  $poses
+     */
+    public function best(array $poses, int $mostVents): ?Held
+    {
+        $sets = $this->sets($mostVents);
+        if ($sets === []) {
+            return null;
+        }
+        $known = [];
+        $costs = [];
+        $best = null;
+        foreach ($poses as $k => $pose) {
+            $key = sprintf('%.6f %.6f %.6f', $pose->up->x, $pose->up->y, $pose->up->z);
+            $known[$key] ??= $this->costs($pose, $sets);
+            $costs[$k] = $known[$key];
+            $least = min($costs[$k]);
+            if ($best === null || $least < min($costs[$best]) - 1e-6) {
+                $best = $k;
+            }
+        }
+        // Of poses that are equal the first.
+        foreach ($costs as $k => $ofOne) {
+            if (min($ofOne) <= min($costs[$best]) + self::SAME_ML) {
+                $best = $k;
+                break;
+            }
+        }
+
+        return $this->held($poses[$best], $sets, $costs[$best]);
+    }
+
+    /**
+     * @param  list<list<Opening>>  $sets
+     * @param  non-empty-array<int, float>  $costs
+     */
+    private function held(Pose $pose, array $sets, array $costs): Held
+    {
+        $roofs = new Roofs($this->slices, $pose->up);
+        $least = min($costs);
+        $chosen = null;
+        foreach ($sets as $i => $vents) {
+            if ($costs[$i] > $least + self::SAME_ML) {
+                continue;
+            }
+            foreach ($this->feeds($vents) as $feed) {
+                $lowMm = $this->lowestMm($feed, $pose);
+                if ($chosen === null || $lowMm < $chosen[2] - self::SAME_MM) {
+                    $chosen = [$vents, $feed, $lowMm];
+                }
+            }
+        }
+        [$vents, $feed] = $chosen ?? [$sets[0], $this->openings[0]];
+        $level = $this->level($roofs, $vents);
+
+        return new Held($pose, $feed, $vents, $roofs->trappedMl($level), $this->traps($roofs, $level));
+    }
+
+    /**
+     * @param  list<list<Opening>>  $sets
+     * @return non-empty-array<int, float> by set, mL with what its vents are worth
+     */
+    private function costs(Pose $pose, array $sets): array
+    {
+        $roofs = new Roofs($this->slices, $pose->up);
+        $known = [];
+        $costs = [];
+        foreach ($sets as $i => $vents) {
+            $costs[$i] = $roofs->trappedMl($this->level($roofs, $vents, $known)) + self::VENT_ML * (count($vents) - 1);
+        }
+
+        return $costs === [] ? [INF] : $costs;
+    }
+
+    /**
+     * From how high air finds out by some vents and all open joints.
+     *
+     * @param  list<Opening>  $vents
+     * @param  array<string, list<float>>  $known  by what lets it out
+     * @return list<float>
+     */
+    private function level(Roofs $roofs, array $vents, array &$known = []): array
+    {
+        $level = null;
+        $outlets = [];
+        foreach ($vents as $vent) {
+            $outlets[$vent->id] = $this->slices->ofEnd($vent->tube, $vent->isStart);
+        }
+        foreach ($this->leaks as $joint) {
+            $outlets["joint $joint->id"] = $this->slices->at($joint->tube, $joint->stationMm);
+        }
+        foreach ($outlets as $name => $slice) {
+            $known["$name"] ??= $roofs->from($slice);
+            $level = $level === null ? $known["$name"] : self::higher($level, $known["$name"]);
+        }
+
+        return $level ?? array_fill(0, count($roofs->roof), -INF);
+    }
+
+    /**
+     * @param  list<float>  $some
+     * @param  list<float>  $other
+     * @return list<float>
+     */
+    private static function higher(array $some, array $other): array
+    {
+        return array_map(static fn (float $one, float $two): float => $one > $two ? $one : $two, $some, $other);
+    }
+
+    /**
+     * Sets of vents that leave an opening to feed.
+     *
+     * @return list<list<Opening>>
+     */
+    private function sets(int $most): array
+    {
+        $may = array_values(array_filter($this->openings, static fn (Opening $one): bool => $one->holesMm !== []));
+        $sets = $all = array_map(static fn (Opening $one): array => [$one], $may);
+        for ($size = 2; $size <= $most; $size++) {
+            $larger = [];
+            foreach ($sets as $set) {
+                $last = (int) array_search($set[count($set) - 1], $may, true);
+                foreach (array_slice($may, $last + 1) as $one) {
+                    $larger[] = [...$set, $one];
+                }
+            }
+            array_push($all, ...$larger);
+            $sets = $larger;
+        }
+
+        return array_values(array_filter($all, fn (array $set): bool => $this->feeds($set) !== []));
+    }
+
+    /**
+     * @param  list<Opening>  $vents
+     * @return list<Opening>
+     */
+    private function feeds(array $vents): array
+    {
+        return array_values(array_filter(
+            $this->openings,
+            static fn (Opening $one): bool => $one->mayFeed && ! in_array($one, $vents, true),
+        ));
+    }
+
+    private function lowestMm(Opening $opening, Pose $pose): float
+    {
+        [$x, $y, $z, $tx, $ty, $tz, , , , $radius] = $this->slices->slices[
+            $this->slices->ofEnd($opening->tube, $opening->isStart)
+        ];
+        $lean = $tx * $pose->up->x + $ty * $pose->up->y + $tz * $pose->up->z;
+
+        return $x * $pose->up->x + $y * $pose->up->y + $z * $pose->up->z - $radius * sqrt(max(0.0, 1 - $lean ** 2));
+    }
+
+    /**
+     * @param  list<float>  $level
+     * @return list<array{float, array{float, float, float}}>
+     */
+    private function traps(Roofs $roofs, array $level): array
+    {
+        $traps = [];
+        foreach ($roofs->trapped($level) as $members) {
+            $ml = 0.0;
+            $top = $members[0];
+            foreach ($members as $i) {
+                $ml += $roofs->aboveMl($i, $level[$i]);
+                $top = $roofs->roof[$i] > $roofs->roof[$top] ? $i : $top;
+            }
+            if ($ml > 0.0) {
+                $traps[] = [$ml, $roofs->topOf($top)];
+            }
+        }
+        usort($traps, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return $traps;
+    }
+}

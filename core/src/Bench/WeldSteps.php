@@ -10,6 +10,7 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Purge\PurgePose;
 use UpsweptBead\Core\Reach\Arcs;
 use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\ShopRules;
@@ -149,13 +150,12 @@ final readonly class WeldSteps
         [$purge, $pose] = [$sheet->purge, $sheet->purge->pose];
         [$feed, $vent] = $pose->feedAtStart ? ['start', 'far'] : ['far', 'start'];
         $ventMm = $this->show($purge->figures['vent']->quantity, $purge->value('vent'));
-        $trapped = $this->show(Quantity::Length, $pose->trappedMm);
 
         return [
             "Dam the openings. Feed at the $feed end, vent at the $vent end, vent at least $ventMm.",
-            ...$pose->stoodOnEnd ? ['Stand the run on end so that the vent is its highest point.'] : [],
-            ...$pose->trappedMm > 0
-                ? ["A high point $trapped above the vent keeps air: give it a second vent, or turn the run."]
+            ...$pose->hold === '' ? [] : [$pose->hold],
+            ...$pose->trappedMl >= PurgePose::WORTH_ML
+                ? [sprintf('About %.0f mL of air stay above the vent, however long it is filled: give it a second vent at the top.', $pose->trappedMl)]
                 : [],
             "Tape every open joint. {$this->show(Quantity::Flow, $purge->value('flow'))} until the meter reads below "."{$this->show(Quantity::Oxygen, $purge->value('target'))}.",
         ];

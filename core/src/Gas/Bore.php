@@ -18,7 +18,7 @@ final readonly class Bore
     public float $lengthMm;
 
     /**
-     * @param  list<array{float, float, Vector, Vector, ?Vector}>  $parts  where each begins and how long it is (mm), its
+     * @param  non-empty-list<array{float, float, Vector, Vector, ?Vector}>  $parts  where each begins and how long it is (mm), its
      *                                                                     first point and direction, and the middle of its bend
      */
     private function __construct(public string $id, public float $radiusMm, private array $parts)
@@ -69,6 +69,23 @@ final readonly class Bore
         }
 
         return $parts === [] ? null : new self($id, $boreMm / 2, $parts);
+    }
+
+    /**
+     * Of straights and bends as they follow each other.
+     *
+     * @param  list<array{float, Vector, Vector, ?Vector}>  $parts  length (mm), first point and direction, middle of a bend
+     */
+    public static function ofParts(string $id, float $boreMm, array $parts): self
+    {
+        $placed = [];
+        $gone = 0.0;
+        foreach ($parts as [$long, $at, $way, $centre]) {
+            $placed[] = [$gone, $long, $at, $way, $centre];
+            $gone += $long;
+        }
+
+        return $placed === [] ? self::straight($id, $boreMm) : new self($id, $boreMm / 2, $placed);
     }
 
     /** A straight one of no account, in place of one that cannot be. */

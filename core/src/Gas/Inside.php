@@ -18,15 +18,22 @@ final readonly class Inside
 
     private const SAME_MM = 2.0;
 
+    private const STEP_MM = 1.5;
+
     private Slices $slices;
 
     /**
      * @param  list<Opening>  $openings
      * @param  list<GasJoint>  $leaks  open joints
+     * @param  float  $stepMm  from slice to slice
      */
-    public function __construct(Assembly $assembly, private array $openings, private array $leaks)
-    {
-        $this->slices = new Slices($assembly);
+    public function __construct(
+        Assembly $assembly,
+        private array $openings,
+        private array $leaks,
+        float $stepMm = self::STEP_MM,
+    ) {
+        $this->slices = new Slices($assembly, $stepMm);
     }
 
     public function volumeMl(): float

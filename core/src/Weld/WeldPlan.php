@@ -27,7 +27,7 @@ final readonly class WeldPlan
     {
         $sheets = $notices = [];
         $cooling = new JointCooling($layout, $shop, new Curves($shop->memo));
-        foreach (self::enclosures($layout) as $letter => [$path, $inside]) {
+        foreach (self::enclosures($layout, $shop) as $letter => [$path, $inside]) {
             $ofOne = null;
             foreach ($joints->ofRun("$letter") as $joint) {
                 if (! $joint->type->isWelded()) {
@@ -53,11 +53,12 @@ final readonly class WeldPlan
     }
 
     /** @return array<array-key, array{string, Closure(): Enclosure}> by the letter of each run and collector */
-    private static function enclosures(Layout $layout): array
+    private static function enclosures(Layout $layout, Shop $shop): array
     {
         $all = [];
         foreach ($layout->runs as $routed) {
-            $all[$routed->spec->letter] = [$routed->path, static fn (): Enclosure => Enclosure::ofRun($routed)];
+            $inside = static fn (): Enclosure => Enclosure::ofRun($routed, $shop->memo);
+            $all[$routed->spec->letter] = [$routed->path, $inside];
         }
         foreach ($layout->placement->collectors->all as $one) {
             $all[$one->build->letter] = [$one->path, static fn (): Enclosure => Enclosure::ofCollector($one)];

@@ -1314,8 +1314,14 @@ export interface Sheet {
     };
     pose: {
         feedAtStart: boolean;
-        trapped: Shown;
-        stoodOnEnd: boolean;
+        /**
+         * How much air stays, where that is worth saying.
+         */
+        trapped: string;
+        /**
+         * How it is held; empty as on the vehicle.
+         */
+        hold: string;
     };
     warnings: string[];
 }

@@ -16,8 +16,6 @@ use UpsweptBead\Core\Geometry\Vector;
  */
 final class Slices
 {
-    private const STEP_MM = 1.5;
-
     /** Cells of a section where tubes share room. */
     private const RINGS = 6;
 
@@ -58,7 +56,7 @@ final class Slices
 
     public float $volumeMl = 0.0;
 
-    public function __construct(private readonly Assembly $assembly)
+    public function __construct(private readonly Assembly $assembly, private readonly float $stepMm)
     {
         foreach ($assembly->tubes as $tube) {
             $this->cut($tube);
@@ -112,7 +110,7 @@ final class Slices
 
     private function cut(Bore $tube): void
     {
-        $steps = max(2, (int) min(self::MOST_STEPS, ceil($tube->lengthMm / self::STEP_MM)));
+        $steps = max(2, (int) min(self::MOST_STEPS, ceil($tube->lengthMm / $this->stepMm)));
         $this->first[$tube->id] = count($this->slices);
         $this->steps[$tube->id] = $steps;
         for ($k = 0; $k <= $steps; $k++) {

@@ -11,6 +11,7 @@ use UpsweptBead\Core\Cut\CutPlan;
 use UpsweptBead\Core\Cut\Nesting;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Cut\StockNeed;
+use UpsweptBead\Core\Purge\PurgePose;
 use UpsweptBead\Core\Schedule\Schedule;
 use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\Shop;
@@ -154,8 +155,8 @@ final readonly class StageWriter
             'purge' => $this->figures->each($sheet->purge->figures),
             'pose' => [
                 'feedAtStart' => $pose->feedAtStart,
-                'trapped' => $this->figures->length($pose->trappedMm),
-                'stoodOnEnd' => $pose->stoodOnEnd,
+                'trapped' => $pose->trappedMl >= PurgePose::WORTH_ML ? sprintf('%.0f mL', $pose->trappedMl) : '',
+                'hold' => $pose->hold,
             ],
             'warnings' => $sheet->warnings(),
         ];

@@ -78,9 +78,9 @@
     </div>
     {#if isPurged}
         <p class="mt-2">
-            {feed}.{sheet.pose.stoodOnEnd ? ' Stand the run so that the vent is its highest point.' : ''}
-            {#if sheet.pose.trapped.value > 0}△ A high point {sheet.pose.trapped.text} above the vent keeps air:
-                give it a second vent.{/if}
+            {feed}. {sheet.pose.hold}
+            {#if sheet.pose.trapped}△ About {sheet.pose.trapped} of air stay above the vent: give it a second vent
+                at the top.{/if}
         </p>
     {/if}
     {#each sheet.warnings as warning (warning)}

@@ -34,12 +34,12 @@ enum StepKind: string
     public function caution(): string
     {
         return match ($this) {
-            self::Prepare => 'Rotating saw and disc: eyes and ears covered, no loose gloves at the blade. Grinding dust holds chromium. Acetone dry before any arc; never chlorinated cleaner.',
+            self::Prepare => 'Rotating saw and disc: eyes and ears covered, no loose gloves at the blade. Grinding dust holds chromium. Acetone dry before any arc; never chlorinated cleaner. Oily or fuel-wet parts are cleaned out first.',
             self::Tack,
-            self::FullTack => 'Arc: eyes and skin covered, fume drawn off at the arc. Welding on a vehicle: battery off, fire watch and extinguisher at hand.',
-            self::TrialFit => 'Tacks are not a support: strap the piece, and never be under it. Vehicle on stands, not on a jack.',
+            self::FullTack => 'Arc: eyes and skin covered, fume drawn off at the arc. Plated bolts and clamps give off poison when they are heated: take them off. Welding on a vehicle: battery off, electronics earthed away from the weld, fire watch and extinguisher at hand.',
+            self::TrialFit => 'Tacks are not a support: strap the piece, and never be under it. Vehicle on stands or a locked lift, not on a jack.',
             self::Purge => 'Argon suffocates without warning and pools low: air the room, and never lean into a purged vessel or a pit.',
-            self::Weld => 'Arc and hot metal. Chromium(VI) and nickel in the fume: draw it off at the arc.',
+            self::Weld => 'Arc and hot metal. Chromium(VI) and nickel in the fume: draw it off at the arc. Nothing plated, and nothing wet with solvent, in the heat.',
             self::Cool => 'Hot metal looks like cold metal. Do not quench. Purge stays on until the root is cool.',
             self::Inspect => 'Leak test with low-pressure air only. Local codes, emissions and noise law, and licensed practice come first.',
         };

@@ -74,11 +74,11 @@ final readonly class WeldSteps
                         ? ["While it cools: {$next->joint->id}."]
                         : [],
                 ],
-                $set['arc']->value,
+                $sheet->times->weldS,
                 [
                     new Measure('amps', 'Amps used', Quantity::Current, $set['amps']->value),
                     new Measure('flow', 'Torch argon used', Quantity::Flow, $set['flow']->value),
-                    new Measure('seconds', 'Time at the joint', Quantity::Duration, $set['arc']->value),
+                    new Measure('seconds', 'Time at the joint', Quantity::Duration, $sheet->times->weldS),
                 ],
             ),
         ];

@@ -9,10 +9,15 @@ use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Shop\Memo;
 use UpsweptBead\Core\Stock\TubeSize;
 
-/** What is closed off and filled for the joints of a run or of a collector: its tube, its volume in L, its pose. */
+/** What is closed off and filled for the joints of a run or of a collector: its tube, its volume in L, its pose, its length. */
 final readonly class Enclosure
 {
-    private function __construct(public TubeSize $tube, public float $volumeL, public PurgePose $pose) {}
+    private function __construct(
+        public TubeSize $tube,
+        public float $volumeL,
+        public PurgePose $pose,
+        public float $lengthMm,
+    ) {}
 
     public static function ofRun(RoutedRun $routed, Memo $memo): self
     {
@@ -27,12 +32,13 @@ final readonly class Enclosure
             $routed->tube,
             $routed->tube->boreAreaMm2() * $routed->run->lengthMm() * 1e-6,
             $pose,
+            $routed->run->lengthMm(),
         );
     }
 
     /** A collector stands on its inlets, which are dammed, with its outlet up. */
     public static function ofCollector(BuiltCollector $collector): self
     {
-        return new self($collector->tube(), $collector->volumeL(), PurgePose::onItsInlets());
+        return new self($collector->tube(), $collector->volumeL(), PurgePose::onItsInlets(), $collector->lengthMm());
     }
 }

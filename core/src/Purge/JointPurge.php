@@ -25,7 +25,7 @@ final readonly class JointPurge
         string $jointId,
         private float $volumeL,
         private float $holdSeconds,
-        private bool $isUpstreamOfTurbine,
+        private PurgeCare $care,
         private ShopRules $rules,
         private Overrides $overrides,
     ) {
@@ -57,13 +57,15 @@ final readonly class JointPurge
 
     private function target(): Figure
     {
-        $rule = $this->rules->get($this->isUpstreamOfTurbine ? 'purge.target_hot' : 'purge.target');
+        $rule = $this->rules->get($this->care === PurgeCare::Downstream ? 'purge.target' : 'purge.target_hot');
         $stop = number_format($this->rules->value('purge.stop'));
 
         return $this->figure('target', 'Oxygen at most', Quantity::Oxygen, $rule->value, new Reason(
-            $this->isUpstreamOfTurbine
-                ? 'Upstream of a turbine: a crumb of burnt root would be swallowed.'
-                : 'Downstream of the turbine or engine, the shop’s general target.',
+            match ($this->care) {
+                PurgeCare::Upstream => 'Upstream of a turbine: a crumb of burnt root would be swallowed.',
+                PurgeCare::Unknown => 'A repair may lie upstream of a turbine: as careful as there, unless it is known not to.',
+                PurgeCare::Downstream => 'Downstream of the turbine or engine, the shop’s general target.',
+            },
             [$rule->asInput()],
             $rule->source,
             "The job’s purpose, or a written procedure. Above $stop ppm stop welding.",

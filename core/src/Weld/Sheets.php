@@ -8,8 +8,10 @@ use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Fit\TackPattern;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Purge\Enclosure;
 use UpsweptBead\Core\Purge\JointPurge;
+use UpsweptBead\Core\Purge\PurgeCare;
 use UpsweptBead\Core\Purge\PurgePlan;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
@@ -24,12 +26,14 @@ final readonly class Sheets
 {
     private Metal $metal;
 
+    /** @param  list<Joint>  $joints  of the same run or collector */
     public function __construct(
         private Enclosure $inside,
         private Job $job,
         private Shop $shop,
         private FitPlan $fit,
         private JointCooling $cooling,
+        private array $joints,
     ) {
         $this->metal = $shop->catalogue->metal($job->metal);
     }
@@ -89,12 +93,31 @@ final readonly class Sheets
 
     private function purge(Joint $joint, float $holdS): PurgePlan
     {
-        $isHot = $this->job->purpose->isUpstreamOfTurbine();
         // Welded from inside, with the torch's own gas in the bore, nothing is left to purge.
-        [$volumeL, $holdS] = $joint->isPurged() ? [$this->inside->volumeL, $holdS] : [0.0, 0.0];
-        $purge = new JointPurge($joint->id, $volumeL, $holdS, $isHot, $this->shop->rules, $this->job->overrides);
+        [$volumeL, $holdS] = $joint->isPurged() ? [$this->volumeL($joint), $holdS] : [0.0, 0.0];
+        $care = PurgeCare::of($this->job->purpose);
+        $purge = new JointPurge($joint->id, $volumeL, $holdS, $care, $this->shop->rules, $this->job->overrides);
 
         return $purge->plan($this->inside->pose);
+    }
+
+    /** A bung is welded while its piece lies loose on the bench: only that is filled. */
+    private function volumeL(Joint $joint): float
+    {
+        if ($joint->type !== JointType::Bung) {
+            return $this->inside->volumeL;
+        }
+        [$fromMm, $untilMm] = [0.0, $this->inside->lengthMm];
+        foreach ($this->joints as $one) {
+            $at = $one->seam->stationMm;
+            if ($one->type->isButt() && $at <= $joint->seam->stationMm) {
+                $fromMm = max($fromMm, $at);
+            } elseif ($one->type->isButt()) {
+                $untilMm = min($untilMm, $at);
+            }
+        }
+
+        return $this->inside->tube->boreAreaMm2() * ($untilMm - $fromMm) * 1e-6;
     }
 
     private function preflow(string $id): Figure

@@ -29,11 +29,12 @@ final readonly class WeldPlan
         $cooling = new JointCooling($layout, $shop, new Curves($shop->memo));
         foreach (self::enclosures($layout, $shop) as $letter => [$path, $inside]) {
             $ofOne = null;
-            foreach ($joints->ofRun("$letter") as $joint) {
+            $all = $joints->ofRun("$letter");
+            foreach ($all as $joint) {
                 if (! $joint->type->isWelded()) {
                     continue;
                 }
-                $ofOne ??= new Sheets($inside(), $job, $shop, $fit, $cooling);
+                $ofOne ??= new Sheets($inside(), $job, $shop, $fit, $cooling, $all);
                 $sheets[$joint->id] = $ofOne->sheet($joint);
                 $filler = $sheets[$joint->id]->choices['filler'];
                 if ($filler->value === Filler::NONE && Filler::heldBack($joint) !== null) {

@@ -52,3 +52,24 @@ it('waits the longer the more heat went in, and until it may see air less than u
     expect($hot->times->coolS)->toBeGreaterThan($cold->times->coolS)
         ->and($cold->times->keepS)->toBeLessThan($cold->times->coolS);
 });
+
+// Common practice: a bung is drilled and welded while its piece lies loose; only that is dammed and filled.
+it('fills only the piece that a bung is welded to', function () {
+    $sheets = cooled(['runs' => [['fittings' => [['kind' => 'oxygen-sensor-bung', 'station' => '14 in', 'fromTop' => 20]]]]]);
+    $whole = $sheets['AJ3']->purge->value('volume');
+    $piece = $sheets['AB1']->purge->value('volume');
+    expect($piece)->toBeLessThan(0.8 * $whole)->toBeGreaterThan(0.05 * $whole)
+        ->and($sheets['AB1']->purge->value('fill') / $sheets['AJ3']->purge->value('fill'))->toBeClose($piece / $whole, 1e-6, 0);
+});
+
+it('is as careful with a repair as upstream of a turbine, as nobody says where it lies', function (string $purpose, float $ppm) {
+    expect(cooled(['job' => ['purpose' => $purpose]])['AJ3']->purge->value('target'))->toBe($ppm);
+})->with([['repair', 50.0], ['turbo-manifold', 50.0], ['turbo-downpipe', 200.0], ['system', 200.0]]);
+
+it('counts stops and post-flow into the time at a joint', function () {
+    $document = JobWriter::toArray(Some::routedJob());
+    $plan = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    [$step] = array_values(array_filter($plan->steps, static fn ($one): bool => $one->id === 'weld.AJ3'));
+    expect($step->seconds)->toBe($plan->weld->sheets['AJ3']->times->weldS)
+        ->and($step->seconds)->toBeGreaterThan($plan->weld->sheets['AJ3']->settings['arc']->value);
+});

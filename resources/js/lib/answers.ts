@@ -1323,6 +1323,10 @@ export interface Sheet {
          */
         hold: string;
     };
+    /**
+     * What to set by how the machine is worked.
+     */
+    machine: string[];
     warnings: string[];
 }
 export interface Argon {

@@ -18,6 +18,7 @@ use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Weld\ArgonAccount;
 use UpsweptBead\Core\Weld\JointSheet;
+use UpsweptBead\Core\Weld\Machine;
 use UpsweptBead\Core\Weld\WeldPlan;
 
 /** Writes the stages behind the routes, each over the whole job: cut, weld and purge, schedule. */
@@ -158,6 +159,7 @@ final readonly class StageWriter
                 'trapped' => $pose->trappedMl >= PurgePose::WORTH_ML ? sprintf('%.0f mL', $pose->trappedMl) : '',
                 'hold' => $pose->hold,
             ],
+            'machine' => Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value),
             'warnings' => $sheet->warnings(),
         ];
     }

@@ -83,6 +83,9 @@
                 at the top.{/if}
         </p>
     {/if}
+    <ul class="border-line mt-2 border-t pt-1.5 text-sm" aria-label="By machine">
+        {#each sheet.machine as line (line)}<li>{line}</li>{/each}
+    </ul>
     {#each sheet.warnings as warning (warning)}
         <p class="mt-1">△ {warning}</p>
     {/each}

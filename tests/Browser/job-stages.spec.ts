@@ -45,6 +45,17 @@ test('cut, fit and weld show the whole job first, and one run as a filter', asyn
     await expect(page.getByRole('region', { name: 'Time at the torch' })).toContainText(
         'if every joint were waited for',
     );
+    const inTurn = await page
+        .getByRole('img', { name: /^In this order: / })
+        .locator('div')
+        .nth(0)
+        .boundingBox();
+    const waitedFor = await page
+        .getByRole('img', { name: /^Each waited for: / })
+        .locator('div')
+        .nth(0)
+        .boundingBox();
+    expect(inTurn?.width).toBeLessThan(0.75 * (waitedFor?.width ?? 0));
     await expectAccessible(page);
 });
 

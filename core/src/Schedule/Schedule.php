@@ -44,8 +44,9 @@ final readonly class Schedule
             array_splice($waiting, $next, 1);
             $checks = $hot->measure($hot->before($one), $nowS);
             $nowS += array_sum($checks);
-            $slots[] = new Slot(count($slots) + 1, $one->joint, $one->phase, $one->batch, $one->why, $nowS, $checks);
             $times = $weld->sheets[$one->joint->id]->times;
+            $order = count($slots) + 1;
+            $slots[] = new Slot($order, $one->joint, $one->phase, $one->batch, $one->why, $nowS, $checks, $times);
             $nowS += $times->attendedS();
             $hot->add($one, $nowS - $times->keepS + $times->coolS, $times->apartMm);
         }

@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Schedule;
 
 use UpsweptBead\Core\Fit\Order\Phase;
 use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Weld\JointTimes;
 
 /**
  * One weld in its turn. `startS` is when it is begun and `waitS` how long nobody can go on before it, in seconds;
@@ -23,6 +24,7 @@ final readonly class Slot
         public string $why,
         public float $startS,
         public array $checks,
+        public JointTimes $times,
     ) {}
 
     public function waitS(): float

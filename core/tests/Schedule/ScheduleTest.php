@@ -109,6 +109,14 @@ it('begins each weld no earlier than the one before is done with, and what it wa
     }
 });
 
+it('is made of the time somebody stands at a joint and the time nobody can go on, and of nothing else', function () {
+    $schedule = veeEight()->schedule;
+    $attendedS = array_sum(array_map(static fn (Slot $slot): float => $slot->times->attendedS(), $schedule->slots));
+    $onTheirOwnS = array_sum(array_map(static fn (Slot $slot): float => $slot->times->oneByOneS(), $schedule->slots));
+    expect($attendedS + $schedule->waitingS())->toEqualWithDelta($schedule->totalS, 1e-6)
+        ->and($onTheirOwnS)->toEqualWithDelta($schedule->oneByOneS, 1e-6);
+});
+
 it('hops from port to port like a bolt pattern', function () {
     $seals = array_values(
         array_filter(

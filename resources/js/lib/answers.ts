@@ -1360,6 +1360,8 @@ export interface Slot {
     why: string;
     start: Shown;
     wait: Shown;
+    attended: Shown;
+    onItsOwn: Shown;
 }
 /**
  * Something wrong or to be careful of; path is the place in the job document.

@@ -84,6 +84,8 @@ final readonly class StageWriter
                 'why' => $slot->why,
                 'start' => $duration($slot->startS),
                 'wait' => $duration($slot->waitS()),
+                'attended' => $duration($slot->times->attendedS()),
+                'onItsOwn' => $duration($slot->times->oneByOneS()),
             ], $schedule->slots),
             'total' => $duration($schedule->totalS),
             'waiting' => $duration($schedule->waitingS()),

@@ -5,6 +5,7 @@
     import Nowhere from '../job/nowhere.svelte';
     import Argon from './argon.svelte';
     import JointSheet from './joint-sheet.svelte';
+    import Timeline from './timeline.svelte';
     import WeldTable from './weld-table.svelte';
 
     let { desk, onstage }: StageProps = $props();
@@ -33,21 +34,21 @@
     />
     <div class="grid gap-2 xl:grid-cols-[1fr_29rem]">
         <div class="min-w-0 space-y-2">
-            <section
-                class="sheet flex flex-wrap items-baseline gap-x-6 gap-y-1 p-3"
-                aria-label="Time at the torch"
-            >
-                <p>
-                    <span class="label block">At the torch, whole job</span>
-                    <span class="figure text-xl font-medium">{schedule.total.text}</span>
-                </p>
-                <p>
-                    <span class="label block">Of that waiting</span>
-                    <span class="figure text-xl font-medium">{schedule.waiting.text}</span>
-                </p>
-                <p class="text-quiet">
-                    {schedule.oneByOne.text} if every joint were waited for: one cools while another is welded.
-                </p>
+            <section class="sheet p-3" aria-label="Time at the torch">
+                <div class="flex flex-wrap items-baseline gap-x-6 gap-y-1">
+                    <p>
+                        <span class="label block">At the torch, whole job</span>
+                        <span class="figure text-xl font-medium">{schedule.total.text}</span>
+                    </p>
+                    <p>
+                        <span class="label block">Of that waiting</span>
+                        <span class="figure text-xl font-medium">{schedule.waiting.text}</span>
+                    </p>
+                    <p class="text-quiet">
+                        {schedule.oneByOne.text} if every joint were waited for: one cools while another is welded.
+                    </p>
+                </div>
+                <Timeline {schedule} chosen={slot.joint} />
             </section>
             <WeldTable {desk} {slots} {sheets} chosen={slot.joint} />
             <Argon argon={desk.plan.weld.argon} />

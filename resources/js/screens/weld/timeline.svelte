@@ -1,0 +1,77 @@
+<script lang="ts">
+    // The schedule drawn to time: as planned, and below it what the same welds take if each is waited for.
+    import type { Schedule } from '@/lib/answers';
+
+    type Props = { schedule: Schedule; chosen: string };
+    let { schedule, chosen }: Props = $props();
+
+    type Block = { joint: string; from: number; seconds: number; says: string };
+
+    const inTurn = $derived(
+        schedule.slots.map((slot): Block => ({
+            joint: slot.joint,
+            from: slot.start.value,
+            seconds: slot.attended.value,
+            says: `${slot.joint}, begun after ${slot.start.text}, ${slot.attended.text} at it`,
+        })),
+    );
+
+    /** The same welds in the same order, each cool before the next is begun. */
+    const waitedFor = $derived.by(() => {
+        let from = 0;
+        return schedule.slots.map((slot): Block => {
+            const block = {
+                joint: slot.joint,
+                from,
+                seconds: slot.attended.value,
+                says: `${slot.joint}, ${slot.onItsOwn.text} with its cooling`,
+            };
+            from += slot.onItsOwn.value;
+            return block;
+        });
+    });
+
+    const scale = $derived(Math.max(schedule.total.value, schedule.oneByOne.value, 1));
+    const rows = $derived([
+        { name: 'In this order', blocks: inTurn, end: schedule.total },
+        { name: 'Each waited for', blocks: waitedFor, end: schedule.oneByOne },
+    ]);
+    const percent = (seconds: number): string => `${(100 * seconds) / scale}%`;
+    /** Narrower than this a name would be cut: a share of the longest row. */
+    const NAMED = 0.035;
+</script>
+
+<div class="mt-2 space-y-1.5">
+    {#each rows as row (row.name)}
+        <div>
+            <p class="flex justify-between gap-x-3">
+                <span class="label">{row.name}</span><span class="figure text-sm">{row.end.text}</span>
+            </p>
+            <div class="relative h-7" role="img" aria-label="{row.name}: {row.end.text}">
+                <div class="waiting absolute inset-y-0 left-0" style:width={percent(row.end.value)}></div>
+                {#each row.blocks as block (block.joint)}
+                    <div
+                        class="figure border-sheet absolute inset-y-0 overflow-hidden border-r text-center text-xs leading-7
+                            {block.joint === chosen ? 'bg-action text-on-action' : 'bg-ink text-sheet'}"
+                        style:left={percent(block.from)}
+                        style:width={percent(block.seconds)}
+                        title={block.says}
+                    >
+                        {#if block.seconds / scale > NAMED}<span class="max-md:hidden">{block.joint}</span
+                            >{/if}
+                    </div>
+                {/each}
+            </div>
+        </div>
+    {/each}
+    <p class="text-quiet text-sm">
+        Filled: somebody is at the joint. Striped: nothing but waiting for it to cool.
+    </p>
+</div>
+
+<style>
+    .waiting {
+        background: repeating-linear-gradient(-45deg, var(--line) 0 2px, transparent 2px 7px);
+        border: 1px solid var(--strong);
+    }
+</style>

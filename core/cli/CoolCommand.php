@@ -12,7 +12,7 @@ use UpsweptBead\Core\Exchange\CoolProblemReader;
 
 /** `bead cool --problem FILE`: how a seam cools, and what is warm beside it, in the open format. */
 #[AsCommand('cool', 'Works out how a seam round a tube cools')]
-final class CoolCommand extends ProblemCommand
+final class CoolCommand extends WeldProblemCommand
 {
     protected function page(): string
     {

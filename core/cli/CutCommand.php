@@ -28,26 +28,22 @@ final class CutCommand extends Command
     protected function configure(): void
     {
         $this->addOption('problem', null, InputOption::VALUE_REQUIRED, 'A cut problem (docs/cut-problem.md)');
-        $this->addOption('seconds', null, InputOption::VALUE_REQUIRED, 'How long to look for better answers', '2');
-        $this->addOption('seed', null, InputOption::VALUE_REQUIRED, 'The same seed does the same work', '1');
+        SearchOptions::addTo($this, '2');
         $this->addOption('json', null, InputOption::VALUE_NONE, 'The answer in the open format');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $file = $input->getOption('problem');
-        $seconds = filter_var($input->getOption('seconds'), FILTER_VALIDATE_FLOAT, [
-            'options' => ['min_range' => 0.0, 'max_range' => 3600.0],
-        ]);
-        $seed = filter_var($input->getOption('seed'), FILTER_VALIDATE_INT);
-        if (! is_string($file) || $seconds === false || $seed === false) {
+        $search = SearchOptions::in($input);
+        if (! is_string($file) || $search === null) {
             JobCommand::errors($output)->writeln(
                 '--problem takes a file, --seconds a number from 0 to 3600, --seed a whole number.',
             );
 
             return JobCommand::UNUSABLE;
         }
-        [$name, $answer] = self::answer($file, $seconds, $seed);
+        [$name, $answer] = self::answer($file, $search->seconds, $search->seed);
         if ($input->getOption('json') === true) {
             JobCommand::json($output, $answer instanceof CutAnswer
                 ? CutAnswerWriter::toArray($name, $answer)

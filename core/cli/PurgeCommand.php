@@ -13,7 +13,7 @@ use UpsweptBead\Core\Exchange\PurgeProblemReader;
 
 /** `bead purge --problem FILE`: where to feed and vent an assembly, and how to hold it, in the open format. */
 #[AsCommand('purge', 'Finds where to feed and vent an assembly, how to hold it, and what argon it takes')]
-final class PurgeCommand extends ProblemCommand
+final class PurgeCommand extends WeldProblemCommand
 {
     protected function page(): string
     {

@@ -12,7 +12,7 @@ use UpsweptBead\Core\Exchange\ReachProblemReader;
 
 /** `bead reach --problem FILE`: which arcs of a seam each cup gets to, in the open format. */
 #[AsCommand('reach', 'Finds where round a seam a torch and a filler rod get to, with each cup')]
-final class ReachCommand extends ProblemCommand
+final class ReachCommand extends WeldProblemCommand
 {
     protected function page(): string
     {

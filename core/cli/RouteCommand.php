@@ -44,14 +44,7 @@ final class RouteCommand extends JobCommand
             InputOption::VALUE_REQUIRED,
             'A route problem (docs/route-problem.md) instead of a job',
         );
-        $this->addOption(
-            'seconds',
-            null,
-            InputOption::VALUE_REQUIRED,
-            'How long to look for better answers to a problem',
-            '3',
-        );
-        $this->addOption('seed', null, InputOption::VALUE_REQUIRED, 'The same seed does the same work', '1');
+        SearchOptions::addTo($this, '3');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -60,12 +53,9 @@ final class RouteCommand extends JobCommand
         if ($file === null) {
             return parent::execute($input, $output);
         }
-        $seconds = filter_var($input->getOption('seconds'), FILTER_VALIDATE_FLOAT, [
-            'options' => ['min_range' => 0.0, 'max_range' => 3600.0],
-        ]);
-        $seed = filter_var($input->getOption('seed'), FILTER_VALIDATE_INT);
-        if ($seconds === false || $seed === false) {
-            self::errors($output)->writeln('--seconds takes a number from 0 to 3600, --seed a whole number.');
+        $options = SearchOptions::in($input);
+        if ($options === null) {
+            self::errors($output)->writeln(SearchOptions::TAKES);
 
             return self::UNUSABLE;
         }
@@ -84,7 +74,7 @@ final class RouteCommand extends JobCommand
             return self::PROBLEMS;
         }
         $began = hrtime(true);
-        $search = TwinSearch::solve($problem, $seconds, $seed);
+        $search = TwinSearch::solve($problem, $options->seconds, $options->seed);
         if ($input->getOption('json') === true) {
             self::json($output, ProblemRoute::toArray($problem, $search, (hrtime(true) - $began) / 1e9));
         } else {

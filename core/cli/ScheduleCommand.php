@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Cli;
 
+use LogicException;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputInterface;
-use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
 use UpsweptBead\Core\Exchange\ScheduleAnswerWriter;
 use UpsweptBead\Core\Exchange\ScheduleProblem;
 use UpsweptBead\Core\Exchange\ScheduleProblemReader;
@@ -15,15 +16,23 @@ use UpsweptBead\Core\Timing\TimetableSolver;
 
 /** `bead schedule --problem FILE`: in which order one welder is done soonest, in the open format. */
 #[AsCommand('schedule', 'Finds in which order one welder is done soonest')]
-final class ScheduleCommand extends ProblemCommand
+final class ScheduleCommand extends WeldProblemCommand
 {
-    private const MOST_S = 3600.0;
-
     protected function configure(): void
     {
         parent::configure();
-        $this->addOption('seconds', null, InputOption::VALUE_REQUIRED, 'How long to look for better orders', '2');
-        $this->addOption('seed', null, InputOption::VALUE_REQUIRED, 'The same seed does the same work', '1');
+        SearchOptions::addTo($this, '2');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        if (SearchOptions::in($input) === null) {
+            JobCommand::errors($output)->writeln(SearchOptions::TAKES);
+
+            return JobCommand::UNUSABLE;
+        }
+
+        return parent::execute($input, $output);
     }
 
     protected function page(): string
@@ -46,16 +55,14 @@ final class ScheduleCommand extends ProblemCommand
         if ($impossible !== []) {
             return ScheduleAnswerWriter::refused($problem->name, $impossible);
         }
-        $seconds = filter_var($input->getOption('seconds'), FILTER_VALIDATE_FLOAT);
-        $seconds = min(self::MOST_S, max(0.0, is_float($seconds) ? $seconds : 2.0));
-        $seed = filter_var($input->getOption('seed'), FILTER_VALIDATE_INT);
+        $search = SearchOptions::in($input) ?? throw new LogicException('looked at before');
         $twins = Twins::of(
             static fn (int $seed): TimetableAnswer => (new TimetableSolver(
                 $problem->work,
                 $seed,
                 static fn (): float => hrtime(true) / 1e9,
-            ))->solve($seconds),
-            is_int($seed) ? $seed : 1,
+            ))->solve($search->seconds),
+            $search->seed,
             static fn (TimetableAnswer $answer): bool => $answer->isBest || $answer->late !== null,
         );
 

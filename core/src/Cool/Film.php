@@ -11,7 +11,8 @@ namespace UpsweptBead\Core\Cool;
  */
 final readonly class Film
 {
-    private const KELVIN = 273.15;
+    /** 0 °C in K. */
+    public const KELVIN = 273.15;
 
     private const G = 9.81;
 

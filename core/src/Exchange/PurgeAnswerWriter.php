@@ -8,6 +8,7 @@ use UpsweptBead\Core\Gas\Assembly;
 use UpsweptBead\Core\Gas\Bottle;
 use UpsweptBead\Core\Gas\DeadLeg;
 use UpsweptBead\Core\Gas\Drawn;
+use UpsweptBead\Core\Gas\Filling;
 use UpsweptBead\Core\Gas\GasJoint;
 use UpsweptBead\Core\Gas\Held;
 use UpsweptBead\Core\Gas\Holes;
@@ -23,11 +24,6 @@ final readonly class PurgeAnswerWriter
 
     /** More air than this (mL) that stays is warned of. */
     private const TRAPPED_ML = 5.0;
-
-    /** Oxygen of air, and the least that is breathed (%). */
-    private const AIR_PCT = 20.95;
-
-    private const LEAST_PCT = 19.5;
 
     /** @return array<string, mixed> */
     public static function toArray(PurgeProblem $problem): array
@@ -168,7 +164,7 @@ final readonly class PurgeAnswerWriter
         $rules = $problem->rules;
 
         return [
-            'min_vent_diameter' => self::rounded(Holes::leastMm($rules->fillFlow, $rules->pressurePa)),
+            'min_vent_diameter' => self::rounded(Filling::ventMm($rules->fillFlow, $rules->pressurePa)),
             'pressure_pa' => self::rounded($holes->pressurePa($rules->fillFlow)),
             'max_flow' => self::rounded($holes->mostFlow($rules->pressurePa)),
             'hold_flow' => self::rounded(self::holdFlow($problem, $holes)),
@@ -222,7 +218,7 @@ final readonly class PurgeAnswerWriter
             ...$problem->bottles === []
                 ? ['bottles' => [], 'runs_out' => [], 'enough' => true, 'short_l' => ['purge' => 0, 'torch' => 0]]
                 : self::bottles($problem, $phases),
-            'room_m3' => self::rounded(($purgeL + $torchL) / 1000 * self::AIR_PCT / (self::AIR_PCT - self::LEAST_PCT)),
+            'room_m3' => self::rounded(Filling::roomL($purgeL + $torchL) / 1000),
         ];
     }
 

@@ -10,6 +10,7 @@ use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Gas\Assembly;
 use UpsweptBead\Core\Gas\Bottle;
+use UpsweptBead\Core\Gas\Filling;
 use UpsweptBead\Core\Gas\GasJoint;
 use UpsweptBead\Core\Gas\Pose;
 use UpsweptBead\Core\Gas\PurgeRules;
@@ -28,9 +29,6 @@ final readonly class PurgeProblemReader
     private const MOST_VENTS = 4;
 
     private const MOST_POSES = 2000;
-
-    /** What air holds of oxygen, ppm. */
-    private const AIR_PPM = 209500.0;
 
     /** Lists whose entries are told by their ids. */
     private const BY_ID = ['tubes', 'nodes', 'saddles', 'openings', 'joints', 'bottles'];
@@ -136,7 +134,7 @@ final readonly class PurgeProblemReader
             max(0, (int) $starts),
             ProblemNumbers::within($node->at('amps'), 0, self::MOST),
             ProblemNumbers::within($node->at('cool_s'), 0, self::MOST),
-            $node->at('start_ppm')->isMissing() ? self::AIR_PPM : self::positive($node->at('start_ppm')),
+            $node->at('start_ppm')->isMissing() ? Filling::AIR_PPM : self::positive($node->at('start_ppm')),
         );
     }
 

@@ -4,16 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Gas;
 
-/**
- * The holes that argon goes out by: Δp = ½ρ(Q/(C_d·A))², argon of 1.661 kg/m³ at 20 °C by the ideal gas law, C_d 0.61 for
- * a sharp hole [any textbook of fluid mechanics].
- */
+/** The holes that argon goes out by: vents, and joints that are open still. */
 final readonly class Holes
 {
-    private const DENSITY = 1.661;
-
-    private const DISCHARGE = 0.61;
-
     /**
      * @param  list<float>  $mm  of each vent
      * @param  float  $leaksMm2  open joints
@@ -59,18 +52,12 @@ final readonly class Holes
 
     public function pressurePa(float $flowLMin): float
     {
-        return self::DENSITY / 2 * ($flowLMin / 60000 / (self::DISCHARGE * $this->areaMm2() * 1e-6)) ** 2;
+        return Filling::pressurePa($flowLMin, $this->areaMm2());
     }
 
     /** L/min at which the pressure comes to a limit. */
     public function mostFlow(float $pressurePa): float
     {
-        return sqrt(2 * $pressurePa / self::DENSITY) * self::DISCHARGE * $this->areaMm2() * 1e-6 * 60000;
-    }
-
-    /** The single hole (mm) that keeps a limit at a flow. */
-    public static function leastMm(float $flowLMin, float $pressurePa): float
-    {
-        return sqrt(4 / M_PI * $flowLMin / 60000 / (self::DISCHARGE * sqrt(2 * $pressurePa / self::DENSITY))) * 1000;
+        return Filling::flowLMin($pressurePa, $this->areaMm2());
     }
 }

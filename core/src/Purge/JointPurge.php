@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Purge;
 
+use UpsweptBead\Core\Gas\Filling;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
 use UpsweptBead\Core\Reason\Overrides;
@@ -74,7 +75,7 @@ final readonly class JointPurge
 
     private function changes(Figure $target): Figure
     {
-        $changes = Purge::changes($target->value);
+        $changes = Filling::changes($target->value);
 
         return $this->figure('changes', 'Volume changes', Quantity::Ratio, $changes, new Reason(
             'Well mixed, oxygen falls as 209 500·e^(−n) ppm after n volume changes, so n = ln(209 500/target). Filling from below does better; dead ends do worse.',
@@ -106,7 +107,7 @@ final readonly class JointPurge
 
     private function fill(Figure $changes, Figure $flow): Figure
     {
-        $seconds = Purge::fillSeconds($this->volumeL, $changes->value, $flow->value);
+        $seconds = Filling::fillSeconds($this->volumeL, $changes->value, $flow->value);
 
         return $this->figure('fill', 'Purge for', Quantity::Duration, $seconds, new Reason(
             'Volume changes × enclosed volume ÷ flow. Only a hint without an oxygen meter: wait for the reading.',
@@ -134,7 +135,7 @@ final readonly class JointPurge
     private function vent(Figure $flow): Figure
     {
         $pressurePa = $this->rules->value('purge.vent_pressure');
-        $vent = Purge::ventMm($flow->value, $pressurePa);
+        $vent = Filling::ventMm($flow->value, $pressurePa);
 
         return $this->figure('vent', 'Vent at least', Quantity::Length, $vent, new Reason(
             "Wide enough that the flow holds back no more than $pressurePa Pa: Δp = ½ρ(Q/(0.61·A))².",

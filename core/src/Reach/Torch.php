@@ -21,4 +21,28 @@ final readonly class Torch
         public array $workRad,
         public array $travelRad,
     ) {}
+
+    /**
+     * Cup and body: from, to, radius; their middle along the torch, how far from it they want to be alone, and how near
+     * to it something is within them for certain.
+     *
+     * @return non-empty-list<array{float, float, float, float, float, float}>
+     */
+    public function parts(Cup $cup): array
+    {
+        $endMm = $cup->endMm();
+        $part = fn (float $from, float $to, float $radius): array => [
+            $from,
+            $to,
+            $radius,
+            ($from + $to) / 2,
+            hypot(($to - $from) / 2, $radius) + $this->gapMm,
+            min(($to - $from) / 2, $radius) + $this->gapMm,
+        ];
+
+        return [
+            $part($cup->stickOutMm, $endMm, $cup->radiusMm),
+            $part($endMm, $endMm + $this->bodyLengthMm, $this->bodyRadiusMm),
+        ];
+    }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Weld;
 
-use UpsweptBead\Core\Purge\Purge;
+use UpsweptBead\Core\Gas\Filling;
 use UpsweptBead\Core\Shop\Bottle;
 use UpsweptBead\Core\Shop\BottleUse;
 use UpsweptBead\Core\Units\Quantity;
@@ -41,7 +41,7 @@ final readonly class ArgonAccount
             $purge,
             $left(BottleUse::Torch),
             $left(BottleUse::Purge),
-            Purge::roomL($torch + $purge),
+            Filling::roomL($torch + $purge),
         );
     }
 
@@ -52,7 +52,7 @@ final readonly class ArgonAccount
             'Argon suffocates without warning and pools low. All of this let into a closed room of %s would take it below '
                 .'%s %% oxygen, and less in a pit. Air the room.',
             Quantity::Volume->show($this->roomL, $units),
-            Purge::SAFE_PERCENT,
+            Filling::SAFE_PERCENT,
         );
     }
 

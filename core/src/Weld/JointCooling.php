@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Weld;
 
+use LogicException;
 use UpsweptBead\Core\Branching\FlangePlan;
 use UpsweptBead\Core\Cool\ArcHeat;
 use UpsweptBead\Core\Cool\Film;
@@ -85,7 +86,9 @@ final readonly class JointCooling
             }
         }
 
-        return new CoolTimes(60 * ($curve->belowMin[0] ?? 0.0), 60 * ($curve->belowMin[1] ?? 0.0), $apartMm, $what);
+        [$keepS, $touchS] = array_map(self::seconds(...), $curve->belowMin);
+
+        return new CoolTimes($keepS, $touchS, $apartMm, $what);
     }
 
     /** @return array{array{TubeSide, TubeSide}, string} and what stands at the seam, in words; '' for nothing */
@@ -154,6 +157,12 @@ final readonly class JointCooling
             ),
             sprintf('a flange of %.2f kg, bolted to the fixture plate', $massKg),
         ];
+    }
+
+    /** All that stands beside a seam of a job is as cold as the air in the end, and the limits are above that. */
+    private static function seconds(?float $minutes): float
+    {
+        return 60 * ($minutes ?? throw new LogicException('A seam does not cool to a limit above the air.'));
     }
 
     private static function side(float $mm): TubeSide

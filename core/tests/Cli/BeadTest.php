@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Tests\Support\Some;
+use UpsweptBead\Core\Tests\Support\SomeSchedules;
 
 /** @return array{int, string, string} exit code, output, errors */
 function bead(string ...$arguments): array
@@ -77,6 +78,15 @@ it('refuses a cut problem with every fault at its field', function () {
     expect($refused('{"format": ')['reasons'][0]['field'])->toBe('');
     expect(bead('cut', '--problem', jobFile($text), '--seconds', 'soon')[0])->toBe(2);
 });
+
+it('wants to be told how long it may look for an order in numbers', function (string ...$options) {
+    $problem = jobFile(json_encode(SomeSchedules::shipped('s02-downpipe-five'), JSON_THROW_ON_ERROR));
+    expect(bead('schedule', '--problem', $problem, ...$options))->toBe([
+        2,
+        '',
+        "--seconds takes a number from 0 to 3600, --seed a whole number.\n",
+    ]);
+})->with([['--seconds', 'soon'], ['--seconds=-1'], ['--seconds', '3601'], ['--seed', '1.5']]);
 
 it('finds ways for the runs that have none, and an honest no', function () {
     $answers = json_decode(bead('route', jobFile(Some::exampleJson()), '--json')[1], true);

@@ -11,6 +11,7 @@ use UpsweptBead\Core\Gas\Bore;
 use UpsweptBead\Core\Gas\Bottle;
 use UpsweptBead\Core\Gas\Branch;
 use UpsweptBead\Core\Gas\Drawn;
+use UpsweptBead\Core\Gas\Filling;
 use UpsweptBead\Core\Gas\GasJoint;
 use UpsweptBead\Core\Gas\Holes;
 use UpsweptBead\Core\Gas\Inside;
@@ -192,7 +193,7 @@ it('knows what a vent holds back', function () {
     expect($through(6.35)->pressurePa($rules->fillFlow))->toBeClose(31.0, 0.02, 0)
         ->and($through(2.4)->pressurePa($rules->fillFlow))->toBeClose(1500.0, 0.03, 0)
         ->and($through(2.4)->mostFlow(30.0))->toBeClose(0.995, 0.005, 0)
-        ->and(Holes::leastMm($rules->fillFlow, 30.0))->toBeClose(6.4, 0.01, 0)
+        ->and(Filling::ventMm($rules->fillFlow, 30.0))->toBeClose(6.4, 0.01, 0)
         // The least that keeps the pressure; where none does, the largest.
         ->and(Holes::of([[3.0, 6.5, 10.0]], 0.0, $rules)->mm)->toBe([6.5])
         ->and(Holes::of([[2.4, 3.0]], 0.0, $rules)->mm)->toBe([3.0])

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cool\Internal;
 
+use UpsweptBead\Core\Cool\Film;
 use UpsweptBead\Core\Cool\HotTube;
 
 /**
@@ -14,8 +15,6 @@ use UpsweptBead\Core\Cool\HotTube;
 final class Fin
 {
     private const GAMMA = 0.29289321881345254;
-
-    private const KELVIN = 273.15;
 
     private const BOLTZMANN = 5.670374e-8;
 
@@ -270,7 +269,7 @@ final class Fin
         $film = $this->tube->film->wM2K($this->tube->odMm, $celsius, $this->tube->airC);
 
         return $film * ($celsius - $this->tube->airC) + $emissivity * self::BOLTZMANN
-            * (($celsius + self::KELVIN) ** 4 - ($this->tube->airC + self::KELVIN) ** 4);
+            * (($celsius + Film::KELVIN) ** 4 - ($this->tube->airC + Film::KELVIN) ** 4);
     }
 
     /**

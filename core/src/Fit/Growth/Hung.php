@@ -32,8 +32,6 @@ final readonly class Hung
 
     private const POISSON = 0.3;
 
-    private const G = 9.81;
-
     private const ELEMENTS = 120;
 
     /**
@@ -64,7 +62,7 @@ final readonly class Hung
                 static fn (RoutedRun $one): float => 1 / max(1e-12, self::mmPerN($one, $temperatureC)),
                 $runs,
             ));
-            $loadN = $part->massKg * self::G;
+            $loadN = $part->massKg * Weight::G;
             $all[] = new self($part, $loadN / $stiffness, $loadN, $loadN * $rules->value('growth.bump'));
         }
 

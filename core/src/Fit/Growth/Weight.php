@@ -7,7 +7,8 @@ namespace UpsweptBead\Core\Fit\Growth;
 /** What hangs on the start of a run and on its hangers: its mass, how far out that is (mm), and who carries how much. */
 final readonly class Weight
 {
-    private const G = 9.81;
+    /** What the ground pulls at, m/s². */
+    public const G = 9.81;
 
     /** @param  array<string, float>  $carried  kg by the name of what carries it; less than 0 where it is pulled up */
     public function __construct(

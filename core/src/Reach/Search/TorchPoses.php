@@ -23,12 +23,7 @@ final class TorchPoses
     /** @var array<int, int> by sense, the number of the pose that was free last */
     private array $last = [1 => 0, -1 => 0];
 
-    /**
-     * Cup and body: from, to, radius; their middle along the torch, how far from it they want to be alone, and how near
-     * to it something is within them for certain.
-     *
-     * @var list<array{float, float, float, float, float, float}>
-     */
+    /** @var non-empty-list<array{float, float, float, float, float, float}> of the torch with its cup */
     private readonly array $parts;
 
     public function __construct(private readonly Torch $torch, Cup $cup)
@@ -49,15 +44,7 @@ final class TorchPoses
             ], $angles);
         }
         $this->poses = $poses;
-        $end = $cup->endMm();
-        $this->parts = array_map(static fn (float $from, float $to, float $radius): array => [
-            $from,
-            $to,
-            $radius,
-            ($from + $to) / 2,
-            hypot(($to - $from) / 2, $radius) + $torch->gapMm,
-            min(($to - $from) / 2, $radius) + $torch->gapMm,
-        ], [$cup->stickOutMm, $end], [$end, $end + $torch->bodyLengthMm], [$cup->radiusMm, $torch->bodyRadiusMm]);
+        $this->parts = $torch->parts($cup);
     }
 
     /**

@@ -31,12 +31,7 @@ final class TorchReach
     /** @var array{float, float, int}|null work, travel and sense of the last pose that was free */
     private ?array $last = null;
 
-    /**
-     * Cup and body: from, to, radius; their middle along the torch, how far from it they want to be alone, and how near
-     * to it something is within them for certain.
-     *
-     * @var list<array{float, float, float, float, float, float}>
-     */
+    /** @var non-empty-list<array{float, float, float, float, float, float}> of the torch with its cup */
     private readonly array $parts;
 
     /** @var list<array{float, float}> cosine and sine of each work angle */
@@ -54,15 +49,7 @@ final class TorchReach
         $turn = static fn (float $rad): array => [cos($rad), sin($rad)];
         $this->works = array_map($turn, $torch->workRad);
         $this->travels = array_map($turn, $torch->travelRad);
-        $end = $cup->endMm();
-        $this->parts = array_map(static fn (float $from, float $to, float $radius): array => [
-            $from,
-            $to,
-            $radius,
-            ($from + $to) / 2,
-            hypot(($to - $from) / 2, $radius) + $torch->gapMm,
-            min(($to - $from) / 2, $radius) + $torch->gapMm,
-        ], [$cup->stickOutMm, $end], [$end, $end + $torch->bodyLengthMm], [$cup->radiusMm, $torch->bodyRadiusMm]);
+        $this->parts = $torch->parts($cup);
     }
 
     /**

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Purge;
+namespace UpsweptBead\Core\Gas;
 
 /** The sums of filling a tube with argon. */
-final readonly class Purge
+final readonly class Filling
 {
     /** Oxygen in air (ppm by volume). */
     public const AIR_PPM = 209_500.0;
@@ -13,7 +13,7 @@ final readonly class Purge
     /** Density of argon at 20 °C and 101.3 kPa (kg/m³), ideal gas. */
     private const ARGON_KG_M3 = 1.661;
 
-    /** Discharge coefficient of a sharp-edged hole. */
+    /** Discharge coefficient of a sharp-edged hole [any textbook of fluid mechanics]. */
     private const DISCHARGE = 0.61;
 
     /** Oxygen in air (% by volume). */
@@ -40,20 +40,28 @@ final readonly class Purge
         return (60 * $changes * $volumeL) / $flowLMin;
     }
 
-    /** Least vent diameter in mm that passes a flow (L/min) at no more than a pressure (Pa): Δp = ½ρ(Q/(Cd·A))². */
+    /** Pressure in Pa held back by holes of an area at a flow (L/min): Δp = ½ρ(Q/(Cd·A))². */
+    public static function pressurePa(float $flowLMin, float $areaMm2): float
+    {
+        return (self::ARGON_KG_M3 / 2) * ($flowLMin / 60_000 / (self::DISCHARGE * $areaMm2 * 1e-6)) ** 2;
+    }
+
+    /** The flow in L/min at which holes of an area hold back a pressure (Pa). */
+    public static function flowLMin(float $pressurePa, float $areaMm2): float
+    {
+        return sqrt((2 * $pressurePa) / self::ARGON_KG_M3) * self::DISCHARGE * $areaMm2 * 1e-6 * 60_000;
+    }
+
+    /** Least vent diameter in mm that passes a flow (L/min) at no more than a pressure (Pa). */
     public static function ventMm(float $flowLMin, float $pressurePa): float
     {
-        $areaM2 = $flowLMin / 60_000 / (self::DISCHARGE * sqrt((2 * $pressurePa) / self::ARGON_KG_M3));
-
-        return 1000 * sqrt((4 * $areaM2) / M_PI);
+        return sqrt((4 / M_PI) * ($flowLMin / self::flowLMin($pressurePa, 1.0)));
     }
 
     /** Pressure in Pa held back by a vent of a diameter (mm) at a flow (L/min). */
     public static function ventPressurePa(float $flowLMin, float $ventMm): float
     {
-        $areaM2 = (M_PI / 4) * ($ventMm / 1000) ** 2;
-
-        return (self::ARGON_KG_M3 / 2) * ($flowLMin / 60_000 / (self::DISCHARGE * $areaM2)) ** 2;
+        return self::pressurePa($flowLMin, (M_PI / 4) * $ventMm ** 2);
     }
 
     /** The closed room, in L, that this much argon (L) would take below 19.5 % oxygen if it mixed. */

@@ -46,8 +46,9 @@ final readonly class ScheduleProblemReader
         );
         $nodes = $root->at('tasks')->items(self::MOST_TASKS);
         $ofTasks = new self(self::ids($nodes));
+        $holdMin = self::minutes($root->at('hold_min'), 0.0);
         $tasks = array_map(
-            static fn (Node $one): BenchTask => self::task($one, $ofPieces, $ofTasks),
+            static fn (Node $one): BenchTask => self::task($one, $ofPieces, $ofTasks, $holdMin),
             $nodes,
         );
         if ($tasks === []) {
@@ -58,14 +59,13 @@ final readonly class ScheduleProblemReader
             $tasks,
             $ofTasks->waits($root->at('waits')),
             self::lines($root->at('purge_lines')),
-            self::minutes($root->at('hold_min'), 0.0),
         );
         $wrong = $faults->onePerPlace();
 
         return $wrong !== [] ? $wrong : new ScheduleProblem($root->at('name')->text('', 200), $work);
     }
 
-    private static function task(Node $node, self $pieces, self $tasks): BenchTask
+    private static function task(Node $node, self $pieces, self $tasks, float $holdMin): BenchTask
     {
         $after = $node->at('after')->isMissing()
             ? []
@@ -77,6 +77,7 @@ final readonly class ScheduleProblemReader
             self::minutes($node->at('setup_min'), 0.0),
             self::minutes($node->at('fill_min'), 0.0),
             self::minutes($node->at('arc_min')),
+            $holdMin,
             array_values(array_unique($after)),
             $node->at('due_min')->isMissing() ? null : $node->at('due_min')->number(self::MOST_MIN),
         );

@@ -64,7 +64,7 @@ final readonly class Planner
         [$layout, $cut, $joints] = [$sketch->layout, $sketch->cut, $sketch->joints];
         $fit = FitPlan::of($job, $layout, $cut, $joints, $shop, $insertion, $access);
         $weld = WeldPlan::of($job, $layout, $joints, $shop, $fit);
-        $schedule = Schedule::of($fit, $weld);
+        $schedule = Schedule::of($fit, $weld, $shop);
         $steps = BenchSteps::of(new WorkPlan($cut, $joints, $fit, $weld, $schedule), $job, $shop->rules);
 
         return new Plan(SurveyReport::of($job, $shop), $sketch, $fit, $weld, $schedule, $steps);

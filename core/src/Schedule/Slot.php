@@ -9,9 +9,9 @@ use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Weld\JointTimes;
 
 /**
- * One weld in its turn. `startS` is when it is begun and `waitS` how long nobody can go on before it, in seconds;
- * `checks` are welded joints whose temperature is measured first, each with the seconds it still has to cool when it
- * comes up.
+ * One weld in its turn, in seconds from the beginning: what is welded on is put up for `changeS`, nobody can go on for
+ * `waitS`, then it is begun at `startS`, with what is left of its filling, and done at `endS`. `checks` are welded joints
+ * whose temperature is measured first, each with the seconds it still has to cool when it comes up.
  */
 final readonly class Slot
 {
@@ -22,13 +22,17 @@ final readonly class Slot
         public Phase $phase,
         public int $batch,
         public string $why,
+        public float $changeS,
+        public float $waitS,
         public float $startS,
+        public float $endS,
         public array $checks,
         public JointTimes $times,
     ) {}
 
-    public function waitS(): float
+    /** How long somebody is at it; the rest of its purge and of its cooling needs nobody. */
+    public function attendedS(): float
     {
-        return array_sum($this->checks);
+        return $this->endS - $this->startS;
     }
 }

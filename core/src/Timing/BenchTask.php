@@ -12,6 +12,7 @@ final readonly class BenchTask
 {
     /**
      * @param  float  $fillMin  0 where nothing is purged
+     * @param  float  $holdMin  its purge line stays with it so long after its end
      * @param  list<int>  $after  tasks that come before it
      * @param  ?float  $dueMin  by when it has to be done
      */
@@ -21,6 +22,7 @@ final readonly class BenchTask
         public float $setupMin,
         public float $fillMin,
         public float $arcMin,
+        public float $holdMin,
         public array $after,
         public ?float $dueMin,
     ) {}
@@ -28,5 +30,13 @@ final readonly class BenchTask
     public function handsMin(): float
     {
         return $this->setupMin + $this->arcMin;
+    }
+
+    /** The same, due at no time. */
+    public function whenever(): self
+    {
+        return new self(
+            $this->id, $this->piece, $this->setupMin, $this->fillMin, $this->arcMin, $this->holdMin, $this->after, null,
+        );
     }
 }

@@ -12,20 +12,18 @@ final readonly class BenchWork
      * @param  list<BenchTask>  $tasks
      * @param  array<int, array<int, float>>  $waits  by the task that waits and the one it waits for: minutes from its end
      * @param  int  $lines  purge lines, 1 or more
-     * @param  float  $holdMin  a line stays with a task so long after its end
      */
     public function __construct(
         public array $pieces,
         public array $tasks,
         public array $waits,
         public int $lines,
-        public float $holdMin,
     ) {}
 
     /** @param  list<BenchTask>  $tasks  in place of its own, as many and in the same order */
     public function with(array $tasks): self
     {
-        return new self($this->pieces, $tasks, $this->waits, $this->lines, $this->holdMin);
+        return new self($this->pieces, $tasks, $this->waits, $this->lines);
     }
 
     /** @return list<int> the listed order: each time the first task whose forerunners are done; empty if they go round */

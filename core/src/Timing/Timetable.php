@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Timing;
 
+use UpsweptBead\Core\Timing\Internal\PurgeLines;
+
 /**
  * The tasks of a bench in one order, each as early as the rules allow; earlier is never worse, as every rule only pushes
  * later. The argon is turned on as late as its arc allows.
@@ -16,7 +18,8 @@ final readonly class Timetable
     /** @param  list<int>  $order  of all tasks, none before what it comes after */
     public static function of(BenchWork $work, array $order): self
     {
-        $ends = $pieceEnds = $purged = $timed = [];
+        $ends = $pieceEnds = $timed = [];
+        $lines = new PurgeLines($work->lines);
         $clock = 0.0;
         $piece = null;
         $changes = 0;
@@ -34,10 +37,9 @@ final readonly class Timetable
             }
             $arc = $start + $task->setupMin;
             if ($task->fillMin > 0.0) {
-                $line = count($purged) - $work->lines;
                 $fill = max(
                     $pieceEnds[$task->piece] ?? 0.0,
-                    $line >= 0 ? $purged[$line] + $work->holdMin : 0.0,
+                    $lines->freeMin(),
                     ...array_map(static fn (int $one): float => $ends[$one] ?? 0.0, $task->after),
                 );
                 $arc = max($arc, $fill + $task->fillMin);
@@ -45,7 +47,7 @@ final readonly class Timetable
             $clock = $arc + $task->arcMin;
             $ends[$i] = $pieceEnds[$task->piece] = $clock;
             if ($task->fillMin > 0.0) {
-                $purged[] = $clock;
+                $lines->take($clock + $task->holdMin);
             }
             $piece = $task->piece;
             $timed[] = new TimedTask($task, $start, $task->fillMin > 0.0 ? $arc - $task->fillMin : null, $arc, $clock);

@@ -21,8 +21,16 @@ final readonly class TimetableSolver
     /** So much of the time goes into a good order to begin with. */
     private const FIRST_SHARE = 0.05;
 
-    /** @param  \Closure(): float  $clock  seconds from any moment on */
-    public function __construct(private BenchWork $work, private int $seed, private \Closure $clock) {}
+    /**
+     * @param  \Closure(): float  $clock  seconds from any moment on
+     * @param  int  $movesEach  from warm to cold, for each task: fewer where there is less time
+     */
+    public function __construct(
+        private BenchWork $work,
+        private int $seed,
+        private \Closure $clock,
+        private int $movesEach = Annealing::MOVES_EACH,
+    ) {}
 
     /** The work has no ring in what comes after what. */
     public function solve(float $seconds): TimetableAnswer
@@ -38,7 +46,7 @@ final readonly class TimetableSolver
         $began = ($this->clock)();
         $until = fn (float $share): \Closure => fn (): bool => ($this->clock)() - $began >= $share * $seconds;
         $isFew = count($listed) <= self::FEW;
-        $annealing = new Annealing($this->work, $listed, new Randomizer(new Mt19937($this->seed)));
+        $annealing = new Annealing($this->work, $listed, new Randomizer(new Mt19937($this->seed)), $this->movesEach);
         $annealing->run($until($isFew ? self::FIRST_SHARE : 1.0));
         $found = Timetable::of($this->work, $annealing->best);
         if (! $isFew) {
@@ -95,9 +103,7 @@ final readonly class TimetableSolver
         foreach (array_reverse($dues) as $late) {
             $tasks = [];
             foreach ($this->work->tasks as $i => $task) {
-                $tasks[] = $i !== $late ? $task : new BenchTask(
-                    $task->id, $task->piece, $task->setupMin, $task->fillMin, $task->arcMin, $task->after, null,
-                );
+                $tasks[] = $i === $late ? $task->whenever() : $task;
             }
             $eased = $this->work->with($tasks);
             $turns = new ByTurns($eased, static fn (): bool => false);

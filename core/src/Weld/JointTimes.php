@@ -19,12 +19,6 @@ final readonly class JointTimes
         public float $apartMm,
     ) {}
 
-    /** How long somebody stands at it; the rest of the cooling needs nobody. */
-    public function attendedS(): float
-    {
-        return $this->fillS + $this->weldS + $this->keepS;
-    }
-
     /** How long it takes if nothing else is done meanwhile. */
     public function oneByOneS(): float
     {

@@ -53,7 +53,7 @@ function brokenRules(BenchWork $work, Timetable $table): array
             $broken[] = "$id is late";
         }
         if ($task->fillMin > 0.0) {
-            $free = count($purged) >= $work->lines ? $purged[count($purged) - $work->lines] + $work->holdMin : 0.0;
+            $free = 0.0;
             foreach ($seen as $from => $earlier) {
                 if ($earlier->task->piece === $task->piece || in_array($from, $task->after, true)) {
                     $free = max($free, $earlier->endMin);
@@ -62,7 +62,12 @@ function brokenRules(BenchWork $work, Timetable $table): array
             if ($one->fillMin === null || $one->fillMin < $free - 0.01 || $one->arcMin < $one->fillMin + $task->fillMin - 0.01) {
                 $broken[] = "$id is filled too early";
             }
-            $purged[] = $one->endMin;
+            // A line is taken from the moment the argon is on until the root may see air.
+            $taken = array_filter($purged, static fn (float $until): bool => $until > ($one->fillMin ?? INF) + 0.01);
+            if (count($taken) >= $work->lines) {
+                $broken[] = "$id has no line";
+            }
+            $purged[] = $one->endMin + $task->holdMin;
         }
         $seen[$number] = $one;
     }

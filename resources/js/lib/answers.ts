@@ -1350,6 +1350,7 @@ export interface Schedule {
     total: Shown;
     waiting: Shown;
     oneByOne: Shown;
+    anotherLine: Shown;
 }
 export interface Slot {
     order: number;

@@ -158,7 +158,7 @@ final readonly class WeldTasks
                 $by === [] ? Phase::Bench : Phase::Alone,
                 match (true) {
                     $by !== [] => 'Before '.self::named($by).' beside it: no torch gets all round it afterwards.',
-                    count($butts) > 2 => 'Every other joint, so that its neighbours can cool.',
+                    count($butts) > 2 => 'On the bench, in reach all round: while one cools, another is welded.',
                     default => 'Welded on the bench, in reach all round.',
                 },
                 [$by === [] ? self::BENCH : self::ALONE, $number, $i],

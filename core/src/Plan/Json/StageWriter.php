@@ -11,6 +11,7 @@ use UpsweptBead\Core\Cut\CutPlan;
 use UpsweptBead\Core\Cut\Nesting;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Cut\StockNeed;
+use UpsweptBead\Core\Fit\Order\Phase;
 use UpsweptBead\Core\Purge\PurgePose;
 use UpsweptBead\Core\Schedule\Schedule;
 use UpsweptBead\Core\Schedule\Slot;
@@ -80,16 +81,17 @@ final readonly class StageWriter
                 'joint' => $slot->joint->id,
                 'run' => $slot->joint->run,
                 'phase' => $slot->phase->value,
-                'phaseLabel' => $slot->phase->label(),
+                'phaseLabel' => ($slot->phase === Phase::Alone ? Phase::Bench : $slot->phase)->label(),
                 'why' => $slot->why,
                 'start' => $duration($slot->startS),
-                'wait' => $duration($slot->waitS()),
-                'attended' => $duration($slot->times->attendedS()),
+                'wait' => $duration($slot->waitS),
+                'attended' => $duration($slot->attendedS()),
                 'onItsOwn' => $duration($slot->times->oneByOneS()),
             ], $schedule->slots),
             'total' => $duration($schedule->totalS),
             'waiting' => $duration($schedule->waitingS()),
             'oneByOne' => $duration($schedule->oneByOneS),
+            'anotherLine' => $duration($schedule->anotherLineS),
         ];
     }
 

@@ -26,7 +26,7 @@ final class Annealing
     private const COLD_MIN = 0.02;
 
     /** So many moves from warm to cold, for each task. */
-    private const MOVES_EACH = 500;
+    public const MOVES_EACH = 500;
 
     private const LOOK_EVERY = 64;
 
@@ -38,8 +38,12 @@ final class Annealing
     private readonly int $count;
 
     /** @param  list<int>  $start  an order that can be */
-    public function __construct(private readonly BenchWork $work, array $start, private readonly Randomizer $dice)
-    {
+    public function __construct(
+        private readonly BenchWork $work,
+        array $start,
+        private readonly Randomizer $dice,
+        private readonly int $movesEach = self::MOVES_EACH,
+    ) {
         $this->count = count($start);
         $this->best = $start;
         $this->bestCost = INF;
@@ -57,7 +61,7 @@ final class Annealing
         while (true) {
             $walk->begin($this->best);
             $warm = max(self::COLD_MIN * 2, self::WARM * $walk->cost);
-            $moves = self::MOVES_EACH * $this->count;
+            $moves = $this->movesEach * $this->count;
             $cooler = (self::COLD_MIN / $warm) ** (1 / $moves);
             for ($move = 0; $move < $moves; $move++) {
                 if ($move % self::LOOK_EVERY === 0 && $isOver()) {

@@ -40,11 +40,14 @@ final class ByTurns
     /** @var array<int, float> */
     private array $ends = [];
 
-    /** @var list<float> */
-    private array $purged = [];
+    /** @var list<float> from when on each purge line is free, ascending */
+    private array $free;
 
     /** @param  \Closure(): bool  $isOver */
-    public function __construct(private readonly BenchWork $work, private readonly \Closure $isOver) {}
+    public function __construct(private readonly BenchWork $work, private readonly \Closure $isOver)
+    {
+        $this->free = array_fill(0, $work->lines, 0.0);
+    }
 
     /**
      * @param  list<int>  $known  an order that is good already; empty for none
@@ -84,8 +87,10 @@ final class ByTurns
             $end = $next[$i];
             $this->order[] = $i;
             $this->ends[$i] = $end;
+            $free = $this->free;
             if ($task->fillMin > 0.0) {
-                $this->purged[] = $end;
+                $this->free[0] = $end + $task->holdMin;
+                sort($this->free);
             }
             $isAll = $this->go(
                 $done | 1 << $i,
@@ -94,9 +99,7 @@ final class ByTurns
                 $changes + ($piece !== null && $piece !== $task->piece ? 1 : 0),
                 $isFirstEnough,
             );
-            if ($task->fillMin > 0.0) {
-                array_pop($this->purged);
-            }
+            $this->free = $free;
             unset($this->ends[$i]);
             array_pop($this->order);
             if (! $isAll) {
@@ -122,8 +125,7 @@ final class ByTurns
         $next = $state = $pieces = [];
         $hands = 0.0;
         $bound = $clock;
-        $line = count($this->purged) - $work->lines;
-        $freeAt = $line >= 0 ? $this->purged[$line] + $work->holdMin : 0.0;
+        $freeAt = $this->free[0];
         foreach ($work->tasks as $i => $task) {
             if (($done & 1 << $i) !== 0) {
                 continue;
@@ -179,7 +181,7 @@ final class ByTurns
             $next,
             max($bound, $clock + $hands),
             count($pieces) - ($piece === null ? 1 : 0),
-            [...$state, ...array_slice($this->purged, -$work->lines)],
+            [...$state, ...$this->free],
         ];
     }
 

@@ -26,6 +26,9 @@ final class Walk
     /** @var list<float> */
     private array $arc = [];
 
+    /** @var list<float> */
+    private array $hold = [];
+
     /** @var list<float> INF where none is due */
     private array $due = [];
 
@@ -65,6 +68,7 @@ final class Walk
             $this->setup[] = $task->setupMin;
             $this->fill[] = $task->fillMin;
             $this->arc[] = $task->arcMin;
+            $this->hold[] = $task->holdMin;
             $this->due[] = $task->dueMin ?? INF;
             $this->piece[] = $task->piece;
             $this->after[] = $task->after;
@@ -94,7 +98,8 @@ final class Walk
      */
     public function costOf(array $order, int $from): float
     {
-        $ends = $pieceEnds = $purged = [];
+        $ends = $pieceEnds = [];
+        $free = array_fill(0, $this->work->lines, 0.0);
         $late = 0.0;
         $changes = 0;
         $clock = 0.0;
@@ -105,7 +110,7 @@ final class Walk
             $last = $this->piece[$i];
             $pieceEnds[$last] = $clock;
             if ($this->fill[$i] > 0.0) {
-                $purged[] = $clock;
+                $free[self::first($free)] = $clock + $this->hold[$i];
             }
         }
         $lateUntil = array_slice($this->lateUntil, 0, $from);
@@ -114,7 +119,6 @@ final class Walk
             $late = $lateUntil[$from - 1];
             $changes = $changesUntil[$from - 1];
         }
-        [$lines, $hold] = [$this->work->lines, $this->work->holdMin];
         for ($k = $from; $k < $this->count; $k++) {
             $i = $order[$k];
             $piece = $this->piece[$i];
@@ -139,10 +143,11 @@ final class Walk
             }
             $arc = $start + $this->setup[$i];
             $filling = $this->fill[$i];
+            $line = 0;
             if ($filling > 0.0) {
-                $line = count($purged) - $lines;
-                if ($line >= 0 && $fill < $purged[$line] + $hold) {
-                    $fill = $purged[$line] + $hold;
+                $line = self::first($free);
+                if ($fill < $free[$line]) {
+                    $fill = $free[$line];
                 }
                 if ($fill + $filling > $arc) {
                     $arc = $fill + $filling;
@@ -154,7 +159,7 @@ final class Walk
             }
             $ends[$i] = $pieceEnds[$piece] = $clock;
             if ($filling > 0.0) {
-                $purged[] = $clock;
+                $free[$line] = $clock + $this->hold[$i];
             }
             $last = $piece;
             $lateUntil[] = $late;
@@ -163,6 +168,23 @@ final class Walk
         $this->tried = [$ends, $lateUntil, $changesUntil];
 
         return $clock + self::LATE * $late + self::CHANGE_MIN * $changes;
+    }
+
+    /**
+     * The line that is free first.
+     *
+     * @param  array<int, float>  $free
+     */
+    private static function first(array $free): int
+    {
+        $first = 0;
+        foreach ($free as $line => $minutes) {
+            if ($minutes < $free[$first]) {
+                $first = $line;
+            }
+        }
+
+        return $first;
     }
 
     /**

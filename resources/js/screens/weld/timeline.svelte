@@ -65,7 +65,8 @@
         </div>
     {/each}
     <p class="text-quiet text-sm">
-        Filled: somebody is at the joint. Striped: nothing but waiting for it to cool.
+        Filled: somebody is at the joint. Striped: a piece is put up, or nothing but waiting, for a seam to
+        cool or for the purge line.
     </p>
 </div>
 

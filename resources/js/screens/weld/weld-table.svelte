@@ -17,7 +17,7 @@
     const labels = $derived(
         new Map(desk.members.flatMap((one) => one.joints).map((joint) => [joint.id, joint.typeLabel])),
     );
-    const opens = (i: number) => slots[i]?.phase !== slots[i - 1]?.phase;
+    const opens = (i: number) => slots[i]?.phaseLabel !== slots[i - 1]?.phaseLabel;
 </script>
 
 <section class="sheet" aria-label="Welds in order">

@@ -19,6 +19,9 @@
     const sheet = $derived(slot ? sheets.get(slot.joint) : undefined);
     const joint = $derived(member?.joints.find((one) => one.id === slot?.joint));
     const schedule = $derived(desk.plan.schedule);
+    /** A few minutes are not worth another regulator and hose. */
+    const WORTH_S = 600;
+    const isSlowedByLine = $derived(schedule.total.value - schedule.anotherLine.value >= WORTH_S);
 
     // Which cup gets to a seam, and its turn, follow from what takes longer than a plan.
     const order = new OrderOfRuns();
@@ -44,6 +47,12 @@
                         <span class="label block">Of that waiting</span>
                         <span class="figure text-xl font-medium">{schedule.waiting.text}</span>
                     </p>
+                    {#if isSlowedByLine}
+                        <p>
+                            <span class="label block">With one purge line more</span>
+                            <span class="figure text-xl font-medium">{schedule.anotherLine.text}</span>
+                        </p>
+                    {/if}
                     <p class="text-quiet">
                         {schedule.oneByOne.text} if every joint were waited for: one cools while another is welded.
                     </p>

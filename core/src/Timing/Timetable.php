@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Timing;
 
-use UpsweptBead\Core\Timing\Internal\PurgeLines;
+use UpsweptBead\Core\Timing\Search\PurgeLines;
 
 /**
  * The tasks of a bench in one order, each as early as the rules allow; earlier is never worse, as every rule only pushes

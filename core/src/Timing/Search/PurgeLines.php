@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Timing\Internal;
+namespace UpsweptBead\Core\Timing\Search;
 
 /** The purge lines of a bench, each with the minute from which it is free; whoever fills next takes the one free first. */
 final class PurgeLines

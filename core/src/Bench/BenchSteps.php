@@ -236,7 +236,11 @@ final readonly class BenchSteps
             array_push(
                 $steps,
                 ...$this->welding->cooled(array_diff_key($slot->checks, $settled)),
-                ...$this->welding->weld($slot, $slots[$i + 1] ?? null),
+                ...$this->welding->weld(
+                    $slot,
+                    $slots[$i + 1] ?? null,
+                    $this->work->schedule->taped($slot, $this->work->weld),
+                ),
             );
         }
 

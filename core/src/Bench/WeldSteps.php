@@ -10,7 +10,6 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
-use UpsweptBead\Core\Purge\PurgePose;
 use UpsweptBead\Core\Reach\Arcs;
 use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\ShopRules;
@@ -37,9 +36,10 @@ final readonly class WeldSteps
 
     /**
      * @param  ?Slot  $next  what is welded after it
+     * @param  list<string>  $taped  joints of what is filled that are welded later
      * @return list<BenchStep> purge, weld
      */
-    public function weld(Slot $slot, ?Slot $next): array
+    public function weld(Slot $slot, ?Slot $next, array $taped): array
     {
         $joint = $slot->joint;
         $sheet = $this->weld->sheets[$joint->id];
@@ -51,7 +51,7 @@ final readonly class WeldSteps
                 StepKind::Purge,
                 $joint->id,
                 "Purge for $joint->id",
-                [...$joint->type === JointType::Bung ? $this->drill($joint) : [], ...$this->feed($sheet)],
+                [...$joint->type === JointType::Bung ? $this->drill($joint) : [], ...$this->feed($sheet, $taped)],
                 $purge->value('fill'),
                 [new Measure('oxygen', 'Oxygen at the vent', Quantity::Oxygen, $purge->value('target'))],
             )] : [],
@@ -66,7 +66,7 @@ final readonly class WeldSteps
                     $slot->why,
                     ...Preheat::lines($joint),
                     ...$joint->type === JointType::DonutSeam ? self::INSIDE : [
-                        "Turn the purge down to {$this->show(Quantity::Flow, $purge->value('hold'))}. Peel the tape where the torch goes.",
+                        "Turn the purge down to {$this->show(Quantity::Flow, $purge->value('hold'))}. Peel the tape of $joint->id a quarter at a time, where the torch goes; the vent stays open for the closing tie-in.",
                         'Opposite quarters in turn, runs of about an inch, hold the post-flow.',
                         "Purge on until below {$this->show(Quantity::Temperature, $this->rules->value('purge.keep_until'))}.",
                     ],
@@ -104,7 +104,7 @@ final readonly class WeldSteps
             [
                 $task->why,
                 sprintf('From %s, counted from the index mark.', implode(', and from ', $places)),
-                ...$joint->isPurged() ? ['Purge it as for the rest of it:', ...$this->feed($sheet)] : [],
+                ...$joint->isPurged() ? ['Purge it as for the rest of it:', ...$this->feed($sheet, [])] : [],
                 'Stop a few millimetres short of both ends and taper them, so that the rest ties in.',
                 'Let it cool before the next run goes in, and check the run against its marks again.',
             ],
@@ -144,20 +144,19 @@ final readonly class WeldSteps
         );
     }
 
-    /** @return list<string> */
-    private function feed(JointSheet $sheet): array
+    /**
+     * @param  list<string>  $taped
+     * @return list<string>
+     */
+    private function feed(JointSheet $sheet, array $taped): array
     {
-        [$purge, $pose] = [$sheet->purge, $sheet->purge->pose];
-        [$feed, $vent] = $pose->feedAtStart ? ['start', 'far'] : ['far', 'start'];
-        $ventMm = $this->show($purge->figures['vent']->quantity, $purge->value('vent'));
+        $purge = $sheet->purge;
 
         return [
-            "Dam the openings. Feed at the $feed end, vent at the $vent end, vent at least $ventMm.",
-            ...$pose->hold === '' ? [] : [$pose->hold],
-            ...$pose->trappedMl >= PurgePose::WORTH_ML
-                ? [sprintf('About %.0f mL of air stay above the vent, however long it is filled: give it a second vent at the top.', $pose->trappedMl)]
-                : [],
-            "Tape every open joint. {$this->show(Quantity::Flow, $purge->value('flow'))} until the meter reads below "."{$this->show(Quantity::Oxygen, $purge->value('target'))}.",
+            ...$purge->pose->lines(fn (float $mm): string => $this->show(Quantity::Length, $mm), $purge->value('vent')),
+            'Tape '.implode(', ', [$sheet->joint->id, ...$taped]).'.',
+            "{$this->show(Quantity::Flow, $purge->value('flow'))} until the meter reads below "
+                ."{$this->show(Quantity::Oxygen, $purge->value('target'))}.",
         ];
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Gas;
 
+use UpsweptBead\Core\Gas\Internal\HeldWays;
+use UpsweptBead\Core\Gas\Internal\Levels;
 use UpsweptBead\Core\Gas\Internal\Roofs;
 use UpsweptBead\Core\Gas\Internal\Slices;
 
@@ -22,6 +24,8 @@ final readonly class Inside
 
     private Slices $slices;
 
+    private HeldWays $ways;
+
     /**
      * @param  list<Opening>  $openings
      * @param  list<GasJoint>  $leaks  open joints
@@ -34,6 +38,7 @@ final readonly class Inside
         float $stepMm = self::STEP_MM,
     ) {
         $this->slices = new Slices($assembly, $stepMm);
+        $this->ways = new HeldWays($this->slices);
     }
 
     public function volumeMl(): float
@@ -45,10 +50,11 @@ final readonly class Inside
      * Null where nothing can be fed while something is vented.
      *
      * @param  non-empty-list<Pose>  $poses
+     * @param  ?Through  $through  an opening by which argon has to go; null where it may go by any
      */
-    public function best(array $poses, int $mostVents): ?Held
+    public function best(array $poses, int $mostVents, ?Through $through = null): ?Held
     {
-        $sets = $this->sets($mostVents);
+        $sets = $this->sets($mostVents, $through);
         if ($sets === []) {
             return null;
         }
@@ -56,7 +62,7 @@ final readonly class Inside
         $costs = [];
         $best = null;
         foreach ($poses as $k => $pose) {
-            $key = sprintf('%.6f %.6f %.6f', $pose->up->x, $pose->up->y, $pose->up->z);
+            $key = HeldWays::key($pose->up);
             $known[$key] ??= $this->costs($pose, $sets);
             $costs[$k] = $known[$key];
             $least = min($costs[$k]);
@@ -72,23 +78,24 @@ final readonly class Inside
             }
         }
 
-        return $this->held($poses[$best], $sets, $costs[$best]);
+        return $this->held($poses[$best], $sets, $costs[$best], $through);
     }
 
     /**
      * @param  list<list<Opening>>  $sets
      * @param  non-empty-array<int, float>  $costs
      */
-    private function held(Pose $pose, array $sets, array $costs): Held
+    private function held(Pose $pose, array $sets, array $costs, ?Through $through): Held
     {
-        $roofs = new Roofs($this->slices, $pose->up);
+        $levels = $this->ways->of($pose->up);
+        $roofs = $levels->roofs;
         $least = min($costs);
         $chosen = null;
         foreach ($sets as $i => $vents) {
             if ($costs[$i] > $least + self::SAME_ML) {
                 continue;
             }
-            foreach ($this->feeds($vents) as $feed) {
+            foreach ($this->feeds($vents, $through) as $feed) {
                 $lowMm = $this->lowestMm($feed, $pose);
                 if ($chosen === null || $lowMm < $chosen[2] - self::SAME_MM) {
                     $chosen = [$vents, $feed, $lowMm];
@@ -96,7 +103,7 @@ final readonly class Inside
             }
         }
         [$vents, $feed] = $chosen ?? [$sets[0], $this->openings[0]];
-        $level = $this->level($roofs, $vents);
+        $level = $this->level($levels, $vents);
 
         return new Held($pose, $feed, $vents, $roofs->trappedMl($level), $this->traps($roofs, $level));
     }
@@ -107,11 +114,11 @@ final readonly class Inside
      */
     private function costs(Pose $pose, array $sets): array
     {
-        $roofs = new Roofs($this->slices, $pose->up);
-        $known = [];
+        $levels = $this->ways->of($pose->up);
         $costs = [];
         foreach ($sets as $i => $vents) {
-            $costs[$i] = $roofs->trappedMl($this->level($roofs, $vents, $known)) + self::VENT_ML * (count($vents) - 1);
+            $trappedMl = $levels->roofs->trappedMl($this->level($levels, $vents));
+            $costs[$i] = $trappedMl + self::VENT_ML * (count($vents) - 1);
         }
 
         return $costs === [] ? [INF] : $costs;
@@ -121,25 +128,23 @@ final readonly class Inside
      * From how high air finds out by some vents and all open joints.
      *
      * @param  list<Opening>  $vents
-     * @param  array<string, list<float>>  $known  by what lets it out
      * @return list<float>
      */
-    private function level(Roofs $roofs, array $vents, array &$known = []): array
+    private function level(Levels $levels, array $vents): array
     {
         $level = null;
-        $outlets = [];
-        foreach ($vents as $vent) {
-            $outlets[$vent->id] = $this->slices->ofEnd($vent->tube, $vent->isStart);
-        }
-        foreach ($this->leaks as $joint) {
-            $outlets["joint $joint->id"] = $this->slices->at($joint->tube, $joint->stationMm);
-        }
-        foreach ($outlets as $name => $slice) {
-            $known["$name"] ??= $roofs->from($slice);
-            $level = $level === null ? $known["$name"] : self::higher($level, $known["$name"]);
+        $outlets = [
+            ...array_map(static fn (Opening $one): array => $levels->ofEnd($one->tube, $one->isStart), $vents),
+            ...array_map(
+                static fn (GasJoint $one): array => $levels->ofJoint($one->tube, $one->stationMm),
+                $this->leaks,
+            ),
+        ];
+        foreach ($outlets as $one) {
+            $level = $level === null ? $one : self::higher($level, $one);
         }
 
-        return $level ?? array_fill(0, count($roofs->roof), -INF);
+        return $level ?? array_fill(0, count($levels->roofs->roof), -INF);
     }
 
     /**
@@ -157,7 +162,7 @@ final readonly class Inside
      *
      * @return list<list<Opening>>
      */
-    private function sets(int $most): array
+    private function sets(int $most, ?Through $through): array
     {
         $may = array_values(array_filter($this->openings, static fn (Opening $one): bool => $one->holesMm !== []));
         $sets = $all = array_map(static fn (Opening $one): array => [$one], $may);
@@ -173,18 +178,23 @@ final readonly class Inside
             $sets = $larger;
         }
 
-        return array_values(array_filter($all, fn (array $set): bool => $this->feeds($set) !== []));
+        return array_values(array_filter($all, fn (array $set): bool => $this->feeds($set, $through) !== []));
     }
 
     /**
+     * Which may be fed while some are vented.
+     *
      * @param  list<Opening>  $vents
      * @return list<Opening>
      */
-    private function feeds(array $vents): array
+    private function feeds(array $vents, ?Through $through): array
     {
+        $isPassed = $through === null || in_array($through->opening, array_column($vents, 'id'), true);
+
         return array_values(array_filter(
             $this->openings,
-            static fn (Opening $one): bool => $one->mayFeed && ! in_array($one, $vents, true),
+            static fn (Opening $one): bool => $one->mayFeed && ! in_array($one, $vents, true)
+                && ($isPassed || ($through->mayFeed && $one->id === $through->opening)),
         ));
     }
 

@@ -63,6 +63,15 @@ enum JointType: string
         return $this !== self::DonutSeam;
     }
 
+    /**
+     * Whether argon gets out by it until it is welded: a fitting's hole is drilled only then, a tab has none, and what ends
+     * a run lies in its dam.
+     */
+    public function isTaped(): bool
+    {
+        return in_array($this, [self::Butt, self::PieCut, self::MergeSeam, self::SlipFillet, self::Saddle], true);
+    }
+
     /** Whether it stands on the side of a tube: a bung, a tab. */
     public function isOnSide(): bool
     {

@@ -63,7 +63,7 @@ final readonly class Planner
         $job = $sketch->job;
         [$layout, $cut, $joints] = [$sketch->layout, $sketch->cut, $sketch->joints];
         $fit = FitPlan::of($job, $layout, $cut, $joints, $shop, $insertion, $access);
-        $weld = WeldPlan::of($job, $layout, $joints, $shop, $fit);
+        $weld = WeldPlan::of($job, $layout, $cut, $joints, $shop, $fit);
         $schedule = Schedule::of($fit, $weld, $shop);
         $steps = BenchSteps::of(new WorkPlan($cut, $joints, $fit, $weld, $schedule), $job, $shop->rules);
 

@@ -4,41 +4,45 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Purge;
 
-use UpsweptBead\Core\Branching\BuiltCollector;
-use UpsweptBead\Core\Layout\RoutedRun;
-use UpsweptBead\Core\Shop\Memo;
+use UpsweptBead\Core\Gas\Assembly;
+use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Stock\TubeSize;
 
-/** What is closed off and filled for the joints of a run or of a collector: its tube, its volume in L, its pose, its length. */
+/** What is closed off and filled for a joint as it lies on the bench, and how it may be held there. */
 final readonly class Enclosure
 {
-    private function __construct(
+    /**
+     * @param  list<string>  $standing  whole runs and collectors by letter, pieces by mark
+     * @param  array<string, Mouth>  $mouths  by their ids
+     * @param  array<string, Vector>  $ways  which way up is, by how it is held, the easiest first; '' as on the vehicle
+     * @param  ?string  $through  a mouth that the argon goes in or out by, so that it passes the joint
+     * @param  bool  $isEntered  whether the torch goes in there, so that it stays open
+     */
+    public function __construct(
+        public array $standing,
         public TubeSize $tube,
-        public float $volumeL,
-        public PurgePose $pose,
-        public float $lengthMm,
+        public Assembly $assembly,
+        public array $mouths,
+        public array $ways,
+        public ?string $through,
+        public bool $isEntered,
     ) {}
 
-    public static function ofRun(RoutedRun $routed, Memo $memo): self
+    /** Whether it is one tube by itself. */
+    public function isOne(): bool
     {
-        $key = 'pose-'.hash('xxh128', serialize([$routed->run, $routed->tube->idMm()]));
-        $pose = $memo->recall([$key])[$key] ?? null;
-        if (! $pose instanceof PurgePose) {
-            $pose = PurgePose::of($routed->run, $routed->tube->idMm());
-            $memo->keep([$key => $pose]);
-        }
-
-        return new self(
-            $routed->tube,
-            $routed->tube->boreAreaMm2() * $routed->run->lengthMm() * 1e-6,
-            $pose,
-            $routed->run->lengthMm(),
-        );
+        return count($this->assembly->tubes) === 1;
     }
 
-    /** A collector stands on its inlets, which are dammed, with its outlet up. */
-    public static function ofCollector(BuiltCollector $collector): self
+    /** The same for whatever has the same inside. */
+    public function insideKey(): string
     {
-        return new self($collector->tube(), $collector->volumeL(), PurgePose::onItsInlets(), $collector->lengthMm());
+        return 'inside-'.hash('xxh128', serialize([$this->assembly, array_keys($this->mouths)]));
+    }
+
+    /** The same for whatever is filled and held alike. */
+    public function key(): string
+    {
+        return 'pose-'.hash('xxh128', serialize($this));
     }
 }

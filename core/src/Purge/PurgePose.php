@@ -4,104 +4,159 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Purge;
 
-use UpsweptBead\Core\Gas\Assembly;
-use UpsweptBead\Core\Gas\Bore;
+use UpsweptBead\Core\Gas\Held;
 use UpsweptBead\Core\Gas\Inside;
 use UpsweptBead\Core\Gas\Opening;
 use UpsweptBead\Core\Gas\Pose;
+use UpsweptBead\Core\Gas\Through;
 use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Run\Segment;
-use UpsweptBead\Core\Run\TubeRun;
 
 /**
- * Which end to feed and which to vent, and how to hold the piece: argon is heavier than air (1.661 against 1.204 kg/m³ at
- * 20 °C), so it fills from the lowest opening and drives the air out of the highest. Air that would have to go down first
- * stays; held as on the vehicle if little does, else the way a vise allows that leaves least.
+ * Which opening to feed, which to vent and which to dam, and how to hold the piece: argon is heavier than air (1.661
+ * against 1.204 kg/m³ at 20 °C), so it fills from the lowest opening and drives the air out of the highest. Air that would
+ * have to go down first stays; held as on the vehicle if little does, else the way a vise allows that leaves least.
  */
 final readonly class PurgePose
 {
     /** So much air (mL) is not worth holding a piece another way for. */
     public const WORTH_ML = 5.0;
 
-    /** In a vise it is turned by steps of this about its first straight, held level. */
-    private const TURN_DEG = 30;
-
     /** Slices along the tube (mm); a plan can do with wide ones. */
     private const STEP_MM = 4.0;
+
+    /** Where several tubes are filled at once there is more to go through. */
+    private const WIDE_STEP_MM = 8.0;
 
     /** Any hole in the dam of an end will do to find the way. */
     private const HOLE_MM = 10.0;
 
-    /** @param  string  $hold  how it is held, in words; '' as on the vehicle */
-    private function __construct(public bool $feedAtStart, public float $trappedMl, public string $hold) {}
+    /** Two vents at most; a third is one more that leaks. */
+    private const MOST_VENTS = 2;
 
-    public static function of(TubeRun $run, float $boreMm): self
+    private const MOST_OPEN = 4;
+
+    /**
+     * @param  float  $volumeL  of all that is filled
+     * @param  Vector  $up  which way up is, in the axes of the vehicle
+     * @param  string  $hold  how it is held, in words; '' as on the vehicle
+     * @param  list<Mouth>  $vents
+     * @param  list<Mouth>  $dams
+     * @param  list<array{float, Vector}>  $traps  mL of air that stays and a place in it, the largest first
+     * @param  list<string>  $standing  what is filled: whole runs and collectors by letter, pieces by mark
+     * @param  string  $entry  by which vent the torch goes in; '' where it does not
+     */
+    private function __construct(
+        public float $volumeL,
+        public Vector $up,
+        public string $hold,
+        public Mouth $feed,
+        public array $vents,
+        public array $dams,
+        public float $trappedMl,
+        public array $traps,
+        public array $standing,
+        private string $entry,
+    ) {}
+
+    /** What is enclosed, to be held one way after the other. */
+    public static function inside(Enclosure $enclosed): Inside
     {
-        $bore = Bore::ofParts('run', $boreMm, array_map(static fn (Segment $one): array => [
-            $one->lengthMm,
-            $one->start->at,
-            $one->start->forward,
-            $one->bendIndex === null ? null : $one->start->at->plus($one->start->reference->times($one->clrMm)),
-        ], $run->segments()));
-        $ends = [
-            new Opening('start', 'run', true, true, [self::HOLE_MM]),
-            new Opening('end', 'run', false, true, [self::HOLE_MM]),
-        ];
-        $inside = new Inside(new Assembly(['run' => $bore], [], []), $ends, [], self::STEP_MM);
-        $best = self::held($inside, new Vector(0, 0, 1), '');
-        if ($best->trappedMl <= self::WORTH_ML) {
-            return $best;
-        }
-        foreach (self::ways($run) as $hold => $up) {
-            $one = self::held($inside, $up, "$hold");
+        $openings = array_values(array_map(
+            static fn (Mouth $one): Opening => new Opening($one->id, $one->tube, $one->isStart, true, [self::HOLE_MM]),
+            $enclosed->mouths,
+        ));
+
+        return new Inside($enclosed->assembly, $openings, [], $enclosed->isOne() ? self::STEP_MM : self::WIDE_STEP_MM);
+    }
+
+    /** @param  Inside  $inside  of the same, or of what is enclosed and open alike */
+    public static function of(Enclosure $enclosed, Inside $inside): self
+    {
+        $through = $enclosed->through === null ? null : new Through($enclosed->through, ! $enclosed->isEntered);
+        // Where the torch goes in the other ends stay as they are, and each may let air out.
+        $mostVents = $enclosed->isEntered ? self::MOST_OPEN : self::MOST_VENTS;
+        $best = null;
+        $bestHold = '';
+        foreach ($enclosed->ways as $hold => $up) {
+            $held = $inside->best([new Pose($up)], $mostVents, $through);
             // Of ways that leave about the same the first: standing before clamped.
-            $best = $one->trappedMl < $best->trappedMl - self::WORTH_ML ? $one : $best;
-            if ($best->trappedMl <= self::WORTH_ML) {
+            if ($held !== null && ($best === null || $held->trappedMl < $best->trappedMl - self::WORTH_ML)) {
+                [$best, $bestHold] = [$held, "$hold"];
+            }
+            if ($best !== null && $best->trappedMl <= self::WORTH_ML) {
                 break;
             }
         }
+        if ($best === null) {
+            throw new \LogicException('What is filled has no two openings.');
+        }
+        $volumeL = $enclosed->isOne()
+            ? array_sum(array_map(
+                static fn ($tube): float => M_PI * $tube->radiusMm ** 2 * $tube->lengthMm * 1e-6,
+                $enclosed->assembly->tubes,
+            ))
+            : $inside->volumeMl() / 1000;
 
-        return $best;
+        return self::told($enclosed, $best, $bestHold, $volumeL);
     }
 
-    /** Stood on its inlets with the outlet up, where the air leaves. */
-    public static function onItsInlets(): self
+    /**
+     * What goes where, and how it is held, in words.
+     *
+     * @param  \Closure(float): string  $length  shows a length in mm
+     * @param  float  $ventMm  its least diameter
+     * @return list<string>
+     */
+    public function lines(\Closure $length, float $ventMm): array
     {
-        return new self(true, 0.0, 'Stand it on its inlets, the outlet up.');
-    }
+        $dams = array_map(
+            static fn (Mouth $one): string => "$one->name ({$length($one->boreMm)})",
+            $this->dams,
+        );
 
-    /** @return array<string, Vector> which way up is, by how it is held */
-    private static function ways(TubeRun $run): array
-    {
-        $end = $run->end();
-        $ways = [
-            'Stand it with its far end straight up.' => $end->forward,
-            'Stand it with its start straight up.' => $run->start->forward->times(-1),
+        return [
+            ...$this->hold === '' ? [] : [$this->hold],
+            "Feed at {$this->feed->name}. {$this->wayOut($length($ventMm))}",
+            ...$dams === [] ? [] : ['Dam '.implode(', ', $dams).'.'],
+            ...$this->trappedMl < self::WORTH_ML ? [] : [sprintf(
+                '△ About %.0f mL of air stay above the vent, however long it is filled: give it another vent at the top of them.',
+                $this->trappedMl,
+            )],
         ];
-        $along = $end->at->minus($run->start->at);
-        if ($along->length() > 1e-6) {
-            $ways['Stand it so that its far end is right over its start.'] = $along->unit();
-        }
-        $toEnds = $run->start->at->plus($end->at)->times(0.5)->minus($run->frameAt($run->lengthMm() / 2)->at);
-        if ($toEnds->length() > 1e-6) {
-            $ways['Hang it with its middle down and both ends up.'] = $toEnds->unit();
-        }
-        for ($deg = 0; $deg < 360; $deg += self::TURN_DEG) {
-            // Looking with the flow, the index mark of the start goes round clockwise.
-            $up = $run->start->reference->turnedAbout($run->start->forward, -$deg);
-            $ways[sprintf(
-                'Clamp it level by its first straight, the index mark of the start %d° clockwise from the top, looking with the flow.',
-                $deg,
-            )] = $up;
-        }
-
-        return $ways;
     }
 
-    private static function held(Inside $inside, Vector $up, string $hold): self
+    private function wayOut(string $atLeast): string
     {
-        $held = $inside->best([new Pose($up)], 1);
+        $names = array_map(static fn (Mouth $one): string => $one->name, $this->vents);
+        if ($this->entry === '') {
+            return sprintf('Vent at %s, %s at least.', implode(' and ', $names), $atLeast);
+        }
+        $others = array_values(array_diff($names, [$this->entry]));
 
-        return new self($held?->feed->isStart ?? true, $held->trappedMl ?? 0.0, $hold);
+        return "Leave $this->entry open: the torch goes in there, and the argon comes out."
+            .($others === [] ? '' : ' A vent at '.implode(', ', $others).' too.');
+    }
+
+    private static function told(Enclosure $enclosed, Held $held, string $hold, float $volumeL): self
+    {
+        $mouths = $enclosed->mouths;
+        $vents = array_map(static fn (Opening $one): Mouth => $mouths[$one->id], $held->vents);
+        $feed = $mouths[$held->feed->id];
+
+        return new self(
+            $volumeL,
+            $held->pose->up,
+            $hold,
+            $feed,
+            $vents,
+            array_values(array_filter(
+                $mouths,
+                static fn (Mouth $one): bool => $one !== $feed && ! in_array($one, $vents, true),
+            )),
+            $held->trappedMl,
+            array_map(static fn (array $one): array => [$one[0], new Vector(...$one[1])], $held->traps),
+            $enclosed->standing,
+            $enclosed->isEntered ? $mouths[$enclosed->through ?? '']->name ?? '' : '',
+        );
     }
 }

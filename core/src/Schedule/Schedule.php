@@ -56,6 +56,32 @@ final readonly class Schedule
             array_sum(array_map(static fn (Slot $slot): float => $slot->waitS, $this->slots));
     }
 
+    /**
+     * Joints of what is filled for a weld that are not welded yet when its turn comes: they stay taped. Their own tape is
+     * peeled in the order of the slots.
+     *
+     * @return list<string>
+     */
+    public function taped(Slot $slot, WeldPlan $weld): array
+    {
+        $filled = $weld->sheets[$slot->joint->id]->purge->pose->standing;
+        $later = array_filter($this->slots, static fn (Slot $one): bool => $one->order > $slot->order
+            && $one->joint->type->isTaped()
+            && self::isOf($one->joint->between->name, $filled) && self::isOf($one->joint->and->name, $filled));
+
+        return array_values(array_map(static fn (Slot $one): string => $one->joint->id, $later));
+    }
+
+    /**
+     * Whether a piece is among what is filled: by itself, or by the letter of what it is of.
+     *
+     * @param  list<string>  $filled
+     */
+    private static function isOf(string $mark, array $filled): bool
+    {
+        return in_array($mark, $filled, true) || in_array(rtrim($mark, '0123456789'), $filled, true);
+    }
+
     /** @return list<Stretch> welds between two times at which all has to be cold */
     private static function stretches(FitPlan $fit, WeldPlan $weld): array
     {

@@ -8,40 +8,38 @@ use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Fit\TackPattern;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
-use UpsweptBead\Core\Joint\JointType;
-use UpsweptBead\Core\Purge\Enclosure;
 use UpsweptBead\Core\Purge\JointPurge;
 use UpsweptBead\Core\Purge\PurgeCare;
 use UpsweptBead\Core\Purge\PurgePlan;
+use UpsweptBead\Core\Purge\PurgePose;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
 use UpsweptBead\Core\Reason\Reason;
 use UpsweptBead\Core\Reason\Source;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Metal;
+use UpsweptBead\Core\Stock\TubeSize;
 use UpsweptBead\Core\Units\Quantity;
 
-/** Fills in the weld and purge sheet of every joint of one run or one collector. */
+/** Fills in the weld and purge sheet of every joint. */
 final readonly class Sheets
 {
     private Metal $metal;
 
-    /** @param  list<Joint>  $joints  of the same run or collector */
     public function __construct(
-        private Enclosure $inside,
         private Job $job,
         private Shop $shop,
         private FitPlan $fit,
         private JointCooling $cooling,
-        private array $joints,
     ) {
         $this->metal = $shop->catalogue->metal($job->metal);
     }
 
-    public function sheet(Joint $joint): JointSheet
+    /** @param  PurgePose  $pose  how what it is a joint of is filled */
+    public function sheet(Joint $joint, TubeSize $tube, PurgePose $pose): JointSheet
     {
         $id = $joint->id;
-        [$overrides, $rules, $tube] = [$this->job->overrides, $this->shop->rules, $this->inside->tube];
+        [$overrides, $rules] = [$this->job->overrides, $this->shop->rules];
         $amps = $overrides->on(Amperage::figure($joint, $rules));
         $pedal = $overrides->on(Amperage::pedal($amps, $id));
         $fit = $this->fit->cupFor($joint);
@@ -59,9 +57,9 @@ final readonly class Sheets
             $joint, $tube, $this->metal, $heatJ, $arc->value, $stops, $postflow->value,
         );
         $keepS = $cooling->keepS;
-        $cool = $overrides->on($this->cool($id, $cooling, $heatJ));
+        $cool = $overrides->on($this->cool($id, $cooling, $heatJ, $tube));
         $filler = $overrides->onChoice(Filler::alloy($joint, $this->shop->catalogue));
-        $purge = $this->purge($joint, $weldS + $keepS);
+        $purge = $this->purge($joint, $pose, $weldS + $keepS);
 
         return new JointSheet(
             $joint,
@@ -91,33 +89,14 @@ final readonly class Sheets
         );
     }
 
-    private function purge(Joint $joint, float $holdS): PurgePlan
+    private function purge(Joint $joint, PurgePose $pose, float $holdS): PurgePlan
     {
         // Welded from inside, with the torch's own gas in the bore, nothing is left to purge.
-        [$volumeL, $holdS] = $joint->isPurged() ? [$this->volumeL($joint), $holdS] : [0.0, 0.0];
+        [$volumeL, $holdS] = $joint->isPurged() ? [$pose->volumeL, $holdS] : [0.0, 0.0];
         $care = PurgeCare::of($this->job->purpose);
         $purge = new JointPurge($joint->id, $volumeL, $holdS, $care, $this->shop->rules, $this->job->overrides);
 
-        return $purge->plan($this->inside->pose);
-    }
-
-    /** A bung is welded while its piece lies loose on the bench: only that is filled. */
-    private function volumeL(Joint $joint): float
-    {
-        if ($joint->type !== JointType::Bung) {
-            return $this->inside->volumeL;
-        }
-        [$fromMm, $untilMm] = [0.0, $this->inside->lengthMm];
-        foreach ($this->joints as $one) {
-            $at = $one->seam->stationMm;
-            if ($one->type->isButt() && $at <= $joint->seam->stationMm) {
-                $fromMm = max($fromMm, $at);
-            } elseif ($one->type->isButt()) {
-                $untilMm = min($untilMm, $at);
-            }
-        }
-
-        return $this->inside->tube->boreAreaMm2() * ($untilMm - $fromMm) * 1e-6;
+        return $purge->plan($pose);
     }
 
     private function preflow(string $id): Figure
@@ -179,7 +158,7 @@ final readonly class Sheets
         );
     }
 
-    private function cool(string $id, CoolTimes $times, float $heatJ): Figure
+    private function cool(string $id, CoolTimes $times, float $heatJ, TubeSize $tube): Figure
     {
         $touch = $this->shop->rules->get('cool.touch');
 
@@ -192,7 +171,7 @@ final readonly class Sheets
                 'Heat runs along the tube and into what stands at its end, and leaves to the air and by radiation. Until it is this cool, measured: best colour, least pull.',
                 [
                     Input::word('Heat in', sprintf('%.0f kJ', $heatJ / 1000)),
-                    Input::of('Wall', Quantity::Wall, $this->inside->tube->wallMm),
+                    Input::of('Wall', Quantity::Wall, $tube->wallMm),
                     ...$times->beside === '' ? [] : [Input::word('At the seam', $times->beside)],
                     Input::of('Another seam waits for it within', Quantity::Length, $times->apartMm),
                     $this->shop->rules->get('cool.emissivity')->asInput(),

@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Tests\Support;
 
+use UpsweptBead\Core\Geometry\Frame;
+use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Shop\Shop;
 
 /** Whole jobs of several runs with every route taken. */
 final class SomeRoutedSets
@@ -37,6 +42,34 @@ final class SomeRoutedSets
 
         return $reading->job ??
             throw new \LogicException($reading->faults[0]->path.' '.$reading->faults[0]->message);
+    }
+
+    /** The same bank into a bought collector whose mouths stand where the runs end. */
+    public static function joined(): Job
+    {
+        $job = self::header();
+        $ends = array_map(static fn (RoutedRun $one): Frame => $one->run->end(), Layout::of($job, Shop::bare())->runs);
+        $middle = $along = new Vector(0, 0, 0);
+        foreach ($ends as $end) {
+            $middle = $middle->plus($end->at->times(1 / count($ends)));
+            $along = $along->plus($end->forward);
+        }
+        $axis = $along->unit();
+        $frame = Frame::facing($middle, $axis, new Vector(0, 0, 1));
+        $own = static fn (Vector $one): array => [
+            $one->dot($frame->reference),
+            $one->dot($frame->forward->cross($frame->reference)),
+            $one->dot($frame->forward),
+        ];
+
+        return self::header(['set' => ['collectors' => [['build' => [
+            'letter' => 'K', 'make' => 'bought', 'inlets' => count($ends), 'tube' => $job->runs[0]->tubeId,
+            'at' => $middle->toArray(), 'axis' => $axis->toArray(), 'turn' => 0,
+            'poses' => array_map(static fn (Frame $end): array => [
+                'at' => array_map(static fn (float $mm): string => sprintf('%.6f mm', $mm), $own($end->at->minus($middle))),
+                'direction' => $own($end->forward),
+            ], $ends),
+        ]]]]]);
     }
 
     public static function eight(): Job

@@ -1312,22 +1312,36 @@ export interface Sheet {
     purge: {
         [k: string]: Figure;
     };
-    pose: {
-        feedAtStart: boolean;
-        /**
-         * How much air stays, where that is worth saying.
-         */
-        trapped: string;
-        /**
-         * How it is held; empty as on the vehicle.
-         */
-        hold: string;
-    };
+    pose: BenchPose;
     /**
      * What to set by how the machine is worked.
      */
     machine: string[];
     warnings: string[];
+}
+/**
+ * How what a joint is of is held and filled.
+ */
+export interface BenchPose {
+    standing: string[];
+    up: Triple;
+    lines: string[];
+    feed: Mouth;
+    vents: Mouth[];
+    dams: Mouth[];
+    traps: {
+        at: Triple;
+        text: string;
+    }[];
+}
+/**
+ * An open end: where it is, the way into it, its bore in mm.
+ */
+export interface Mouth {
+    name: string;
+    at: Triple;
+    inward: Triple;
+    bore: number;
 }
 export interface Argon {
     lines: {
@@ -1359,6 +1373,10 @@ export interface Slot {
     phase: string;
     phaseLabel: string;
     why: string;
+    /**
+     * Joints of what is filled that stay taped meanwhile.
+     */
+    taped: string[];
     start: Shown;
     wait: Shown;
     attended: Shown;

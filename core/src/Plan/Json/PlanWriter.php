@@ -65,7 +65,7 @@ final readonly class PlanWriter
             'cut' => $stages->cut($plan->cut),
             'fit' => (new FitWriter($figures))->fit($plan->fit),
             'weld' => $stages->weld($plan->weld),
-            'schedule' => $stages->schedule($plan->schedule),
+            'schedule' => $stages->schedule($plan->schedule, $plan->weld),
             'notices' => self::notices($plan->notices()),
         ];
     }
@@ -83,7 +83,7 @@ final readonly class PlanWriter
         return [
             'fit' => (new FitWriter($figures))->fit($plan->fit),
             'weld' => $stages->weld($plan->weld),
-            'schedule' => $stages->schedule($plan->schedule),
+            'schedule' => $stages->schedule($plan->schedule, $plan->weld),
             'notices' => self::notices($plan->notices()),
         ];
     }

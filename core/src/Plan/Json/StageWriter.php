@@ -12,6 +12,8 @@ use UpsweptBead\Core\Cut\Nesting;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Cut\StockNeed;
 use UpsweptBead\Core\Fit\Order\Phase;
+use UpsweptBead\Core\Purge\Mouth;
+use UpsweptBead\Core\Purge\PurgePlan;
 use UpsweptBead\Core\Purge\PurgePose;
 use UpsweptBead\Core\Schedule\Schedule;
 use UpsweptBead\Core\Schedule\Slot;
@@ -71,7 +73,7 @@ final readonly class StageWriter
     }
 
     /** @return array<string, mixed> */
-    public function schedule(Schedule $schedule): array
+    public function schedule(Schedule $schedule, WeldPlan $weld): array
     {
         $duration = fn (float $seconds): array => $this->figures->plain(Quantity::Duration, $seconds);
 
@@ -83,6 +85,7 @@ final readonly class StageWriter
                 'phase' => $slot->phase->value,
                 'phaseLabel' => ($slot->phase === Phase::Alone ? Phase::Bench : $slot->phase)->label(),
                 'why' => $slot->why,
+                'taped' => $schedule->taped($slot, $weld),
                 'start' => $duration($slot->startS),
                 'wait' => $duration($slot->waitS),
                 'attended' => $duration($slot->attendedS()),
@@ -140,8 +143,6 @@ final readonly class StageWriter
     /** @return array<string, mixed> */
     private function sheet(JointSheet $sheet): array
     {
-        $pose = $sheet->purge->pose;
-
         return [
             'joint' => $sheet->joint->id,
             'run' => $sheet->joint->run,
@@ -158,13 +159,38 @@ final readonly class StageWriter
                 $sheet->workingA,
             ),
             'purge' => $this->figures->each($sheet->purge->figures),
-            'pose' => [
-                'feedAtStart' => $pose->feedAtStart,
-                'trapped' => $pose->trappedMl >= PurgePose::WORTH_ML ? sprintf('%.0f mL', $pose->trappedMl) : '',
-                'hold' => $pose->hold,
-            ],
+            'pose' => $this->pose($sheet->purge),
             'machine' => Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value),
             'warnings' => $sheet->warnings(),
+        ];
+    }
+
+    /** @return array<string, mixed> how it is held, where it is fed, vented and dammed, and the air that stays */
+    private function pose(PurgePlan $purge): array
+    {
+        $pose = $purge->pose;
+        $length = fn (float $mm): string => $this->figures->length($mm)['text'];
+        $mouth = static fn (Mouth $one): array => [
+            'name' => $one->name,
+            'at' => $one->at->toArray(),
+            'inward' => $one->flow->times($one->isStart ? 1 : -1)->toArray(),
+            'bore' => $one->boreMm,
+        ];
+
+        return [
+            'standing' => $pose->standing,
+            'up' => $pose->up->toArray(),
+            'lines' => $pose->lines($length, $purge->value('vent')),
+            'feed' => $mouth($pose->feed),
+            'vents' => array_map($mouth, $pose->vents),
+            'dams' => array_map($mouth, $pose->dams),
+            'traps' => array_map(static fn (array $one): array => [
+                'at' => $one[1]->toArray(),
+                'text' => sprintf('%.0f mL of air', $one[0]),
+            ], array_values(array_filter(
+                $pose->traps,
+                static fn (array $one): bool => $one[0] >= PurgePose::WORTH_ML,
+            ))),
         ];
     }
 

@@ -10,6 +10,7 @@ import {
 } from 'three';
 import type { Selection } from '@/lib/job-desk.svelte';
 import type {
+    BenchPose,
     Insertion,
     KeepOut,
     MergeShape,
@@ -20,6 +21,7 @@ import type {
     TubeRun,
 } from '@/lib/answers';
 import { collectorModel, holeLine } from './branching';
+import { buildScene, letterLabel } from './build-scene';
 import { Handles, type Grip } from './handles';
 import { Labels, type Label } from './labels';
 import { Motion } from './motion';
@@ -37,8 +39,6 @@ import {
     meshTriangles,
     openingLine,
 } from './surroundings';
-import { seamModel } from './seam';
-import { frameAt, stretchOf } from './tube-mesh';
 
 export type { View };
 
@@ -60,6 +60,8 @@ export type Scenery = {
     fresh: string;
     /** The seam that is looked at. */
     seam: SeamShown | null;
+    /** How what stands there is held on the bench and filled, with the joints that stay taped; null as on the vehicle. */
+    held: Held | null;
     grip: Grip | null;
     withDatum: boolean;
     gridMm: number;
@@ -68,6 +70,8 @@ export type Scenery = {
 
 /** A joint of a run with where a torch gets to round it, in degrees. */
 export type SeamShown = { joint: string; reached: [number, number][] };
+
+export type Held = { pose: BenchPose; taped: string[] };
 
 /** How the picture is looked at, apart from what is in it. */
 export type Looks = {
@@ -130,7 +134,11 @@ export class TubeScene {
         const { content } = this.#stage;
         const labels: Label[] = [];
         if (scenery.standing) {
-            this.#build(scenery, scenery.standing, labels);
+            const built = buildScene(scenery, scenery.standing);
+            content.add(built.model, floorGrid(built.extent, scenery.gridMm));
+            this.#stage.extent = built.extent;
+            this.#labels.show(built.labels);
+            this.#handles.offer(null);
             return;
         }
         scenery.runs.forEach((plan, order) => {
@@ -196,71 +204,6 @@ export class TubeScene {
         this.#labels.show(labels);
         this.#handles.offer(scenery.grip);
         this.#motion.spread(this.#looks.spread);
-    }
-
-    /** What of a build stands there so far, with the seam that is looked at. */
-    #build(scenery: Scenery, standing: string[], labels: Label[]): void {
-        const { content } = this.#stage;
-        const extent = new Box3();
-        scenery.runs.forEach((plan, order) => {
-            const run = plan.run;
-            if (!run) return;
-            for (const one of run.segments) extent.expandByPoint(new Vector3(...one.start.at));
-            extent.expandByPoint(new Vector3(...run.end.at));
-            const isWhole = standing.includes(plan.letter);
-            const pieces = plan.pieces.filter((one) => isWhole || standing.includes(one.mark));
-            if (pieces.length === 0) return;
-            for (const [from, to, isFresh] of stretches(pieces, scenery.fresh)) {
-                const part = {
-                    ...plan,
-                    joints: plan.joints.filter((one) => one.station > from && one.station < to),
-                    fittings: plan.fittings.filter(
-                        (one) => isWhole && one.station > from && one.station < to,
-                    ),
-                };
-                const piece = stretchOf(run, from, to);
-                const cuts = [...scenery.merge.branches, ...scenery.merge.slants].filter(
-                    (one) => one.letter === plan.letter && one.cut.length > 0 && isWhole,
-                );
-                const model = runModel(piece, part, order, null, isFresh ? 'current' : 'beside', cuts);
-                content.add(model);
-            }
-            const first = pieces[0];
-            if (first && first.from < 1)
-                content.add(endModel(plan.start, plan.tube?.od.value ?? 50, plan.letter, true, false));
-            if (scenery.runs.length > 1)
-                labels.push(
-                    letterLabel(
-                        plan,
-                        pieces.some((one) => one.mark === scenery.fresh),
-                    ),
-                );
-            if (scenery.seam) this.#addSeam(plan, run, scenery.seam);
-        });
-        for (const collector of scenery.merge.collectors) {
-            extent.expandByPoint(new Vector3(...collector.outlet.at));
-            if (standing.some((one) => one.startsWith(collector.letter))) {
-                content.add(collectorModel(collector, false));
-                labels.push({ text: collector.letter, at: new Vector3(...collector.outlet.at), look: 'run' });
-            }
-        }
-        for (const part of scenery.parts.filter((one) => standing.includes(one.run))) {
-            extent.expandByPoint(new Vector3(...part.to));
-            content.add(partModel(part));
-        }
-        this.#stage.extent = extent.expandByScalar(40);
-        content.add(floorGrid(this.#stage.extent, scenery.gridMm));
-        this.#labels.show(labels);
-        this.#handles.offer(null);
-    }
-
-    #addSeam(plan: RunPlan, run: TubeRun, seam: SeamShown): void {
-        const joint = plan.joints.find((one) => one.id === seam.joint);
-        const frame =
-            joint && joint.round && joint.type !== 'bung' && joint.type !== 'tab'
-                ? frameAt(run, joint.station)
-                : null;
-        if (frame) this.#stage.content.add(seamModel(frame, (plan.tube?.od.value ?? 50) / 2, seam.reached));
     }
 
     /** Only what the looks change; the picture itself stays. */
@@ -333,18 +276,6 @@ export class TubeScene {
     }
 }
 
-/** Pieces side by side as stretches of their run, the one that has just come by itself. */
-function stretches(pieces: RunPlan['pieces'], fresh: string): [number, number, boolean][] {
-    const found: [number, number, boolean][] = [];
-    for (const piece of pieces) {
-        const last = found.at(-1);
-        const isFresh = piece.mark === fresh;
-        if (last && !isFresh && !last[2] && Math.abs(last[1] - piece.from) < 0.01) last[1] = piece.to;
-        else found.push([piece.from, piece.to, isFresh]);
-    }
-    return found;
-}
-
 /** Round one run or collector, or round everything. */
 function extentOf(content: Object3D, near: string | null): Box3 {
     const box = new Box3();
@@ -359,16 +290,6 @@ function extentOf(content: Object3D, near: string | null): Box3 {
 function withCentre<T extends Object3D>(model: T): T {
     model.userData['centre'] = new Box3().setFromObject(model).getCenter(new Vector3());
     return model;
-}
-
-/** At the middle of the tube, or at its port as long as there is none. */
-function letterLabel(plan: RunPlan, isCurrent: boolean): Label {
-    const middle = plan.run ? frameAt(plan.run, plan.run.length.value / 2) : null;
-    return {
-        text: plan.letter,
-        at: new Vector3(...(middle ?? plan.start.frame).at),
-        look: isCurrent ? 'current' : 'run',
-    };
 }
 
 function pickedOf(hit: Intersection): Picked | null {

@@ -6,7 +6,7 @@
     import { theme } from '@/lib/theme.svelte';
     import type { Grip } from './handles';
     import LooksMenu from './looks-menu.svelte';
-    import type { Looks, SeamShown, TubeScene, View } from './tube-scene';
+    import type { Held, Looks, SeamShown, TubeScene, View } from './tube-scene';
 
     type Props = {
         desk: JobDesk;
@@ -27,6 +27,10 @@
         standing?: string[] | null;
         fresh?: string;
         seam?: SeamShown | null;
+        /** How what stands there is held and filled; null as on the vehicle. */
+        held?: Held | null;
+        /** Only a picture to turn: without views, measuring and looks. */
+        plain?: boolean;
         /** A plane before which everything is taken away. */
         opening?: { at: Triple; normal: Triple } | null;
     };
@@ -44,6 +48,8 @@
         standing = null,
         fresh = '',
         seam = null,
+        held = null,
+        plain = false,
     }: Props = $props();
 
     const grid = $derived(
@@ -62,6 +68,7 @@
         standing,
         fresh,
         seam,
+        held,
         grip,
         withDatum,
         gridMm: grid.mm,
@@ -139,6 +146,15 @@
         else scene?.look('corner');
     });
 
+    // Held another way it is another picture, so the eye goes where all of it is seen.
+    const heldAs = $derived(held ? JSON.stringify([held.pose.up, held.pose.standing]) : '');
+    let seenAs = untrack(() => heldAs);
+    $effect(() => {
+        if (heldAs === seenAs) return;
+        seenAs = heldAs;
+        scene?.look('corner');
+    });
+
     $effect(() => {
         if (showing.length > 0) scene?.playInsertion(showing);
     });
@@ -160,24 +176,26 @@
     {#if failure}
         <p class="absolute inset-x-6 top-14">{failure}</p>
     {/if}
-    <div class="absolute top-2 left-2 flex flex-wrap gap-1" role="group" aria-label="Views">
-        {#each views as view (view.id)}
+    {#if !plain}
+        <div class="absolute top-2 left-2 flex flex-wrap gap-1" role="group" aria-label="Views">
+            {#each views as view (view.id)}
+                <button
+                    type="button"
+                    class="label bg-sheet border-line hover:border-ink border px-2 py-1"
+                    onclick={() => scene?.look(view.id)}>{view.name}</button
+                >
+            {/each}
             <button
                 type="button"
-                class="label bg-sheet border-line hover:border-ink border px-2 py-1"
-                onclick={() => scene?.look(view.id)}>{view.name}</button
+                class="label border px-2 py-1 {looks.isMeasuring
+                    ? 'bg-action text-on-action border-action'
+                    : 'bg-sheet border-line hover:border-ink'}"
+                aria-pressed={looks.isMeasuring}
+                onclick={() => (looks.isMeasuring = !looks.isMeasuring)}>Measure</button
             >
-        {/each}
-        <button
-            type="button"
-            class="label border px-2 py-1 {looks.isMeasuring
-                ? 'bg-action text-on-action border-action'
-                : 'bg-sheet border-line hover:border-ink'}"
-            aria-pressed={looks.isMeasuring}
-            onclick={() => (looks.isMeasuring = !looks.isMeasuring)}>Measure</button
-        >
-        <LooksMenu bind:looks reach={(axis) => scene?.reach(axis) ?? [0, 1]} units={desk.view.units} />
-    </div>
+            <LooksMenu bind:looks reach={(axis) => scene?.reach(axis) ?? [0, 1]} units={desk.view.units} />
+        </div>
+    {/if}
     <p class="label absolute bottom-2 left-2" aria-live="polite">
         {#if dragged}
             <span class="figure text-ink text-[0.95rem]"
@@ -189,7 +207,8 @@
                     place to place{/if}</span
             >
         {:else}
-            grid {grid.text} · arrows show the flow{desk.plan.runs.length > 1
+            grid {grid.text} · {held ? 'drag it round' : 'arrows show the flow'}{!held &&
+            desk.plan.runs.length > 1
                 ? ' · bands count the runs'
                 : ''}
         {/if}

@@ -22,11 +22,6 @@
     const purge = ['target', 'fill', 'flow', 'hold', 'vent', 'volume', 'changes', 'argon'];
     // Where there is nothing to fill by its own nature; an overruled volume stays in view, to be taken back.
     const isPurged = $derived(sheet.purge['volume']?.value !== 0 || !!sheet.purge['volume'].override);
-    const feed = $derived(
-        sheet.pose.feedAtStart
-            ? 'Feed at the start, vent at the far end'
-            : 'Feed at the far end, vent at the start',
-    );
 </script>
 
 {#snippet rows(figures: Record<string, Figure>, names: string[])}
@@ -76,13 +71,6 @@
             {/if}
         </div>
     </div>
-    {#if isPurged}
-        <p class="mt-2">
-            {feed}. {sheet.pose.hold}
-            {#if sheet.pose.trapped}△ About {sheet.pose.trapped} of air stay above the vent: give it a second vent
-                at the top.{/if}
-        </p>
-    {/if}
     <ul class="border-line mt-2 border-t pt-1.5 text-sm" aria-label="By machine">
         {#each sheet.machine as line (line)}<li>{line}</li>{/each}
     </ul>

@@ -5,6 +5,7 @@
     import Nowhere from '../job/nowhere.svelte';
     import Argon from './argon.svelte';
     import JointSheet from './joint-sheet.svelte';
+    import OnBench from './on-bench.svelte';
     import Timeline from './timeline.svelte';
     import WeldTable from './weld-table.svelte';
 
@@ -19,6 +20,7 @@
     const sheet = $derived(slot ? sheets.get(slot.joint) : undefined);
     const joint = $derived(member?.joints.find((one) => one.id === slot?.joint));
     const schedule = $derived(desk.plan.schedule);
+    const isFilled = $derived(!!sheet && sheet.purge['volume']?.value !== 0);
     /** A few minutes are not worth another regulator and hose. */
     const WORTH_S = 600;
     const isSlowedByLine = $derived(schedule.total.value - schedule.anotherLine.value >= WORTH_S);
@@ -59,6 +61,7 @@
                 </div>
                 <Timeline {schedule} chosen={slot.joint} />
             </section>
+            {#if isFilled}<OnBench {desk} {slot} {sheet} />{/if}
             <WeldTable {desk} {slots} {sheets} chosen={slot.joint} />
             <Argon argon={desk.plan.weld.argon} />
         </div>

@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Purge;
+
+use UpsweptBead\Core\Branching\Branch;
+use UpsweptBead\Core\Branching\BuiltCollector;
+use UpsweptBead\Core\Cut\CutPlan;
+use UpsweptBead\Core\Fit\FitPlan;
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Purge\Internal\Pipework;
+use UpsweptBead\Core\Purge\Internal\Ways;
+
+/**
+ * What is closed off and filled for each joint: all whose inside is joined to it in what lies on the bench when it is
+ * welded. A bung's piece is loose, a run by itself is a run, and what is fitted together is one.
+ */
+final readonly class Enclosures
+{
+    /** A joint this near (mm) to the end of a stretch is of it. */
+    private const NEAR_MM = 1.0;
+
+    public function __construct(private Layout $layout, private CutPlan $cut, private FitPlan $fit) {}
+
+    public function of(Joint $joint): Enclosure
+    {
+        $collector = $this->layout->placement->collectors->find($joint->run);
+        if ($collector !== null) {
+            return self::ofCollector($collector);
+        }
+        $routed = $this->layout->run($joint->run)
+            ?? throw new \LogicException("Joint $joint->id is of no run that has a route.");
+        [$pipes, $stretches] = $this->laid($this->fit->standing["weld.$joint->id"] ?? [$joint->run]);
+        foreach ($stretches as [$letter, $name, $fromMm, $toMm]) {
+            $stationMm = $joint->seam->stationMm;
+            $isIn = $stationMm >= $fromMm - self::NEAR_MM && $stationMm <= $toMm + self::NEAR_MM;
+            if ($letter === $joint->run && $isIn) {
+                return $this->around($pipes, $routed, $name, $fromMm, $toMm, $joint);
+            }
+        }
+
+        // It does not lie there, as where somebody moved it to before its pieces are fitted.
+        return $this->alone($routed, $joint);
+    }
+
+    /** Of a joint's run by itself, or its loose piece: near enough where what is fitted together would take too long. */
+    public function apart(Joint $joint): Enclosure
+    {
+        $routed = $this->layout->run($joint->run);
+
+        return $routed === null ? $this->of($joint) : $this->alone($routed, $joint);
+    }
+
+    /** A collector by itself stands on its inlets, which are dammed, with its outlet up. */
+    private static function ofCollector(BuiltCollector $collector): Enclosure
+    {
+        $pipes = new Pipework;
+        $pipes->collector($collector);
+        [$assembly, $names, $mouths] = $pipes->around("{$collector->build->letter} out");
+
+        return new Enclosure(
+            $names,
+            $collector->tube(),
+            $assembly,
+            $mouths,
+            ['Stand it on its inlets, the outlet up.' => $collector->outlet()->forward],
+            null,
+            false,
+        );
+    }
+
+    private function alone(RoutedRun $routed, Joint $joint): Enclosure
+    {
+        $pipes = new Pipework;
+        $pipes->run($routed, $joint->run, 0.0, $routed->line->lengthMm);
+
+        return $this->around($pipes, $routed, $joint->run, 0.0, $routed->line->lengthMm, $joint);
+    }
+
+    /**
+     * @param  list<string>  $standing
+     * @return array{Pipework, list<array{string, string, float, float}>} with the stretches of runs: letter, name, from, until
+     */
+    private function laid(array $standing): array
+    {
+        $placement = $this->layout->placement;
+        $pipes = new Pipework;
+        $all = [];
+        foreach ($this->layout->runs as $routed) {
+            $letter = $routed->spec->letter;
+            $saddled = array_values(array_filter(
+                $placement->branches,
+                static fn (Branch $one): bool => $one->letter === $letter && in_array($one->spec->on, $standing, true),
+            ));
+            foreach ($this->stretches($routed, $standing) as [$name, $fromMm, $toMm]) {
+                $pipes->run($routed, $name, $fromMm, $toMm, $name === $letter ? $saddled : []);
+                $all[] = [$letter, $name, $fromMm, $toMm];
+            }
+        }
+        foreach ($placement->collectors->all as $one) {
+            if (self::stands($one, $standing)) {
+                $pipes->collector($one);
+            }
+        }
+        $pipes->join($placement);
+
+        return [$pipes, $all];
+    }
+
+    /**
+     * One that is made is there as soon as a piece of it is; a bought one as soon as two runs go on together.
+     *
+     * @param  list<string>  $standing
+     */
+    private static function stands(BuiltCollector $collector, array $standing): bool
+    {
+        $marks = array_map($collector->mark(...), range(0, $collector->build->inlets - 1));
+
+        return array_intersect($standing, [$collector->build->letter, ...$marks]) !== []
+            || count(array_intersect($standing, $collector->spec->runs)) > 1;
+    }
+
+    /**
+     * @param  list<string>  $standing
+     * @return list<array{string, float, float}> pieces of a run that hang together: their name, from and until (mm)
+     */
+    private function stretches(RoutedRun $routed, array $standing): array
+    {
+        $letter = $routed->spec->letter;
+        if (in_array($letter, $standing, true)) {
+            return [[$letter, 0.0, $routed->line->lengthMm]];
+        }
+        $all = [];
+        foreach ($this->cut->piecesOf($letter) as $piece) {
+            if (! in_array($piece->mark, $standing, true)) {
+                continue;
+            }
+            $last = array_key_last($all);
+            if ($last !== null && abs($all[$last][1]->span->toMm - $piece->span->fromMm) < self::NEAR_MM) {
+                $all[$last][1] = $piece;
+            } else {
+                $all[] = [$piece, $piece];
+            }
+        }
+
+        return array_map(static fn (array $one): array => [
+            $one[0] === $one[1] ? $one[0]->mark : "{$one[0]->mark}–{$one[1]->mark}",
+            $one[0]->span->fromMm,
+            $one[1]->span->toMm,
+        ], $all);
+    }
+
+    private function around(
+        Pipework $pipes,
+        RoutedRun $routed,
+        string $name,
+        float $fromMm,
+        float $toMm,
+        Joint $joint,
+    ): Enclosure {
+        [$assembly, $names, $mouths] = $pipes->around($name);
+        $isStart = $joint->seam->stationMm < $routed->line->lengthMm / 2;
+        $entry = $joint->type === JointType::FlangeSeal ? $mouths[Pipework::end($name, $isStart)] ?? null : null;
+        $flows = static fn (bool $isStart): array => array_values(array_map(
+            static fn (Mouth $one): Vector => $one->flow,
+            array_filter($mouths, static fn (Mouth $one): bool => $one->isStart === $isStart),
+        ));
+        $isOne = count($assembly->tubes) === 1;
+        $ways = $isOne
+            ? Ways::ofTube($routed->line, $fromMm, $toMm)
+            : Ways::ofSet($flows(true), $flows(false));
+        if ($entry !== null) {
+            $ways = Ways::openTo($ways, $entry->flow->times($entry->isStart ? -1 : 1));
+        }
+        // What is fed and vented elsewhere would not flush this run.
+        $own = $mouths[Pipework::end($name, $isStart)] ?? $mouths[Pipework::end($name, ! $isStart)] ?? null;
+        $through = $entry ?? ($isOne ? null : $own);
+
+        return new Enclosure($names, $routed->tube, $assembly, $mouths, $ways, $through?->id, $entry !== null);
+    }
+}

@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Purge\Internal;
+
+use UpsweptBead\Core\Branching\Branch as Saddled;
+use UpsweptBead\Core\Branching\BuiltCollector;
+use UpsweptBead\Core\Branching\Placement;
+use UpsweptBead\Core\Gas\Assembly;
+use UpsweptBead\Core\Gas\Bore;
+use UpsweptBead\Core\Gas\Branch;
+use UpsweptBead\Core\Gas\Node;
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Purge\Mouth;
+
+/** The insides of what lies on the bench, put together tube by tube: stretches of runs, collectors, what joins them. */
+final class Pipework
+{
+    /** An end of a stretch this near (mm) to the end of its run is that. */
+    private const NEAR_MM = 0.5;
+
+    /** @var array<string, Bore> */
+    private array $tubes = [];
+
+    /** @var array<string, string> what stands there, by tube */
+    private array $names = [];
+
+    /** @var array<string, array{Mouth, Mouth}> both ends of each tube */
+    private array $ends = [];
+
+    /** @var list<Node> */
+    private array $nodes = [];
+
+    /** @var list<Branch> */
+    private array $branches = [];
+
+    /**
+     * A stretch of a run (mm), under the name of what it is.
+     *
+     * @param  list<Saddled>  $saddled  ends of it that stand on a tube that is there too: they reach into its middle
+     */
+    public function run(RoutedRun $routed, string $name, float $fromMm, float $toMm, array $saddled = []): void
+    {
+        $parts = $behind = [];
+        foreach ($saddled as $one) {
+            $axis = $one->axis();
+            if ($axis !== null && $one->isStart) {
+                $parts[] = [$one->lowMm, $axis->at, $axis->forward, null];
+            } elseif ($axis !== null) {
+                $end = $axis->advanced($one->lowMm);
+                $behind[] = [$one->lowMm, $end->at, $end->forward->times(-1), null];
+            }
+        }
+        foreach ($routed->line->segments as $one) {
+            [$from, $to] = [max($fromMm, $one->fromMm), min($toMm, $one->toMm())];
+            if ($to - $from < 1e-6) {
+                continue;
+            }
+            $start = $one->start;
+            $frame = $one->frameAt($from);
+            $parts[] = [
+                $to - $from,
+                $frame->at,
+                $frame->forward,
+                $one->bendIndex === null ? null : $start->at->plus($start->reference->times($one->clrMm)),
+            ];
+        }
+        $spec = $routed->spec;
+        $isFirst = $fromMm < self::NEAR_MM;
+        $isLast = $toMm > $routed->line->lengthMm - self::NEAR_MM;
+        [$start, $end] = [$routed->line->frameAt($fromMm), $routed->line->frameAt($toMm)];
+        $boreMm = $routed->tube->idMm();
+        $this->add($name, $name, Bore::ofParts($name, $boreMm, [...$parts, ...$behind]), [
+            $isFirst ? "the start of $name ({$spec->start->name})" : "the upstream end of $name",
+            $start->at, $start->forward,
+            $isLast ? "the far end of $name ({$spec->end->name})" : "the downstream end of $name",
+            $end->at, $end->forward,
+        ]);
+    }
+
+    /** From each mouth straight to where its tubes meet, and out from there. */
+    public function collector(BuiltCollector $one): void
+    {
+        $letter = $one->build->letter;
+        $outlet = $one->outlet();
+        $outMm = $one->sizes->outlet->idMm();
+        $hub = $outlet->at->minus($outlet->forward->times($outMm / 2));
+        $meet = [["$letter out", true]];
+        for ($i = 0; $i < $one->build->inlets; $i++) {
+            $inlet = $one->inlet($i);
+            $way = $hub->minus($inlet->at);
+            $id = "$letter ".($i + 1);
+            $bore = Bore::ofParts($id, $one->tube()->idMm(), [[$way->length(), $inlet->at, $way->unit(), null]]);
+            $this->add($id, $letter, $bore, [
+                'mouth '.$one->mark($i), $inlet->at, $inlet->forward, '', $hub, $way->unit(),
+            ]);
+            $meet[] = [$id, false];
+        }
+        $out = Bore::ofParts("$letter out", $outMm, [[$outMm / 2, $hub, $outlet->forward, null]]);
+        $this->add("$letter out", $letter, $out, [
+            '', $hub, $outlet->forward, "the outlet of $letter", $outlet->at, $outlet->forward,
+        ]);
+        $this->nodes[] = new Node("hub of $letter", $hub, $meet, $outMm / 2);
+    }
+
+    /** Ends that are fitted to each other are one inside. */
+    public function join(Placement $placement): void
+    {
+        foreach ($placement->collectors->all as $one) {
+            $letter = $one->build->letter;
+            foreach ($one->spec->runs as $place => $run) {
+                $this->meet($run, false, "$letter ".($place + 1), true, $one->inlet($place)->at);
+            }
+            if ($one->build->into !== null) {
+                $this->meet("$letter out", false, $one->build->into, true, $one->outlet()->at);
+            }
+        }
+        foreach ($placement->branches as $one) {
+            $this->stand($one);
+        }
+    }
+
+    /** @return array{Assembly, list<string>, array<string, Mouth>} what is joined to a tube: its inside, what it is, where it is open */
+    public function around(string $tube): array
+    {
+        $assembly = (new Assembly($this->tubes, $this->nodes, $this->branches))->joinedTo($tube);
+        $closed = $mouths = [];
+        foreach ($assembly->nodes as $node) {
+            foreach ($node->ends as [$id, $isStart]) {
+                $closed[self::end($id, $isStart)] = true;
+            }
+        }
+        foreach ($assembly->branches as $one) {
+            $closed[self::end($one->tube, $one->isStart)] = true;
+        }
+        foreach (array_keys($assembly->tubes) as $id) {
+            foreach ($this->ends[$id] as $mouth) {
+                if (! isset($closed[$mouth->id])) {
+                    $mouths[$mouth->id] = $mouth;
+                }
+            }
+        }
+        $names = array_values(array_unique(array_intersect_key($this->names, $assembly->tubes)));
+
+        return [$assembly, $names, $mouths];
+    }
+
+    public static function end(string $tube, bool $isStart): string
+    {
+        return $tube.($isStart ? '.start' : '.end');
+    }
+
+    /** @param  array{string, Vector, Vector, string, Vector, Vector}  $ends  name, place and flow of both */
+    private function add(string $id, string $name, Bore $bore, array $ends): void
+    {
+        [$startName, $startAt, $startFlow, $endName, $endAt, $endFlow] = $ends;
+        $wide = 2 * $bore->radiusMm;
+        $this->tubes[$id] = $bore;
+        $this->names[$id] = $name;
+        $this->ends[$id] = [
+            new Mouth(self::end($id, true), $startName, $id, true, $startAt, $startFlow, $wide),
+            new Mouth(self::end($id, false), $endName, $id, false, $endAt, $endFlow, $wide),
+        ];
+    }
+
+    private function meet(string $tube, bool $isStart, string $other, bool $isOtherStart, Vector $at): void
+    {
+        if (isset($this->tubes[$tube], $this->tubes[$other])) {
+            $radius = max($this->tubes[$tube]->radiusMm, $this->tubes[$other]->radiusMm);
+            $this->nodes[] = new Node("$tube to $other", $at, [[$tube, $isStart], [$other, $isOtherStart]], $radius);
+        }
+    }
+
+    private function stand(Saddled $branch): void
+    {
+        $on = $branch->spec->on;
+        if (isset($this->tubes[$branch->letter], $this->tubes[$on])) {
+            $this->branches[] = new Branch(
+                $branch->letter, $on, $branch->spec->station->mm, $branch->letter, $branch->isStart,
+            );
+        }
+    }
+}

@@ -1,0 +1,42 @@
+<script lang="ts">
+    // The piece as it lies on the bench for one weld: how it is held, where argon goes in and out, what is taped.
+    import type { JobDesk } from '@/lib/job-desk.svelte';
+    import type { Sheet, Slot } from '@/lib/answers';
+    import Viewport from '@/parts/viewport/viewport.svelte';
+
+    type Props = { desk: JobDesk; slot: Slot; sheet: Sheet };
+    let { desk, slot, sheet }: Props = $props();
+
+    const held = $derived({ pose: sheet.pose, taped: slot.taped });
+    const access = $derived(desk.plan.fit.access.find((one) => one.joint === slot.joint));
+    /** What a torch does not get to is said where that has been worked out. */
+    const ALL_ROUND: [number, number][] = [[0, 360]];
+    const seam = $derived({
+        joint: slot.joint,
+        reached: access?.[slot.phase === 'together' ? 'together' : 'alone'].arcs ?? ALL_ROUND,
+    });
+</script>
+
+<section class="sheet" aria-label="On the bench for {slot.joint}">
+    <p class="border-line flex flex-wrap items-baseline justify-between gap-x-3 border-b px-3 py-1.5">
+        <span class="heading">On the bench for {slot.joint}</span>
+        <span class="text-quiet text-sm">{sheet.pose.standing.join(' + ')}, as it is held</span>
+    </p>
+    <div class="grid md:grid-cols-[minmax(0,1fr)_17rem]">
+        <div class="flex h-[23rem] flex-col">
+            <Viewport {desk} standing={sheet.pose.standing} {held} {seam} plain />
+        </div>
+        <ol
+            class="border-line space-y-1.5 p-3 max-md:border-t md:border-l"
+            aria-label="Purge of {slot.joint}"
+        >
+            {#each sheet.pose.lines as line (line)}<li>{line}</li>{/each}
+            <li>
+                {#if slot.taped.length > 0}Stays taped: <span class="figure">{slot.taped.join(', ')}</span
+                    >.{/if}
+                Peel <span class="figure">{slot.joint}</span> when the meter reads below
+                <span class="figure">{sheet.purge['target']?.text}</span>.
+            </li>
+        </ol>
+    </div>
+</section>

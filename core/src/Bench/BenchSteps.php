@@ -64,7 +64,7 @@ final readonly class BenchSteps
 
         return [
             ...$steps,
-            ...$this->welding->cooled(array_diff_key($this->work->schedule->last, $this->settledBefore(''))),
+            ...$this->welding->cooled(array_diff_key($this->work->schedule->last, $this->settledBefore('')), true),
             ...$this->inspected(),
         ];
     }
@@ -235,7 +235,7 @@ final readonly class BenchSteps
         foreach ($slots as $i => $slot) {
             array_push(
                 $steps,
-                ...$this->welding->cooled(array_diff_key($slot->checks, $settled)),
+                ...$this->welding->cooled(array_diff_key($slot->checks, $settled), $slot->isHandled),
                 ...$this->welding->weld(
                     $slot,
                     $slots[$i + 1] ?? null,
@@ -244,6 +244,6 @@ final readonly class BenchSteps
             );
         }
 
-        return [...$steps, ...$this->welding->cooled($this->stillHot($group))];
+        return [...$steps, ...$this->welding->cooled($this->stillHot($group), true)];
     }
 }

@@ -14,7 +14,9 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Shop\RootSchool;
 use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Weld\JointSheet;
 use UpsweptBead\Core\Weld\WeldPlan;
 
 /** Bench steps of cutting, fitting, tacking and trying; and the last look. */
@@ -116,6 +118,9 @@ final readonly class FitSteps
                 null,
                 [new Measure('depth', 'Depth it goes in', Quantity::Length, $this->slipMm($step))],
             );
+        }
+        if (($this->weld->sheets[$joint->id]->root->school ?? null) === RootSchool::Flux) {
+            $do[] = 'Brush flux paste, mixed with alcohol, on the last 20–25 mm inside both edges, and let it dry. '.JointSheet::FLUX;
         }
         $places = array_map(static fn (float $deg): string => $deg.'°', $this->tacks($joint)->trialDeg);
         $tacks = $this->tacks($joint);

@@ -12,6 +12,8 @@ use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Reach\Arcs;
 use UpsweptBead\Core\Schedule\Slot;
+use UpsweptBead\Core\Shop\CoolSchool;
+use UpsweptBead\Core\Shop\RootSchool;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Weld\JointSheet;
@@ -46,7 +48,7 @@ final readonly class WeldSteps
         [$purge, $set] = [$sheet->purge, $sheet->settings];
 
         return [
-            ...$joint->isPurged() ? [new BenchStep(
+            ...$sheet->isFilled() ? [new BenchStep(
                 "purge.$joint->id",
                 StepKind::Purge,
                 $joint->id,
@@ -65,10 +67,13 @@ final readonly class WeldSteps
                 [
                     $slot->why,
                     ...Preheat::lines($joint),
-                    ...$joint->type === JointType::DonutSeam ? self::INSIDE : [
+                    ...$joint->type === JointType::DonutSeam ? self::INSIDE : [],
+                    ...! $sheet->isFilled() ? $this->unfilled($sheet) : [
                         "Turn the purge down to {$this->show(Quantity::Flow, $purge->value('hold'))}. Peel the tape of $joint->id a quarter at a time, where the torch goes; the vent stays open for the closing tie-in.",
-                        'Opposite quarters in turn, runs of about an inch, hold the post-flow.',
                         "Purge on until below {$this->show(Quantity::Temperature, $this->rules->value('purge.keep_until'))}.",
+                    ],
+                    ...$joint->type === JointType::DonutSeam ? [] : [
+                        'Opposite quarters in turn, runs of about an inch, hold the post-flow.',
                     ],
                     ...$next !== null && ! isset($next->checks[$joint->id])
                         ? ["While it cools: {$next->joint->id}."]
@@ -104,7 +109,7 @@ final readonly class WeldSteps
             [
                 $task->why,
                 sprintf('From %s, counted from the index mark.', implode(', and from ', $places)),
-                ...$joint->isPurged() ? ['Purge it as for the rest of it:', ...$this->feed($sheet, [])] : [],
+                ...$sheet->isFilled() ? ['Purge it as for the rest of it:', ...$this->feed($sheet, [])] : [],
                 'Stop a few millimetres short of both ends and taper them, so that the rest ties in.',
                 'Let it cool before the next run goes in, and check the run against its marks again.',
             ],
@@ -116,28 +121,47 @@ final readonly class WeldSteps
         );
     }
 
+    /** @return list<string> how a root is shielded that no argon is let in to */
+    private function unfilled(JointSheet $sheet): array
+    {
+        $root = $sheet->root;
+        $why = $root->choice->override->why ?? '';
+
+        return match (true) {
+            ! $sheet->joint->isPurged() => [],
+            $root->school === RootSchool::Flux => [
+                'No argon inside: the flux on the root shields it.',
+                JointSheet::FLUX,
+            ],
+            default => ['△ No shield on the root'.($why === '' ? '.' : ": $why.")],
+        };
+    }
+
     /**
      * Joints that are measured before the next is begun.
      *
      * @param  array<string, float>  $checks  seconds that each still cools, by joint
+     * @param  bool  $isHandled  whether hands go there next, and not only a torch
      * @return list<BenchStep>
      */
-    public function cooled(array $checks): array
+    public function cooled(array $checks, bool $isHandled): array
     {
-        $touch = $this->rules->value('cool.touch');
+        $limit = $this->rules->value($isHandled ? 'cool.touch' : $this->weld->cool->rule());
+        // Below the code limit a joint is measured once more before a hand goes there.
+        $name = $isHandled || $this->weld->cool === CoolSchool::Touch ? 'cool' : 'warm';
 
         return array_map(
             fn (string $id, float $seconds): BenchStep => new BenchStep(
-                "cool.$id",
+                "$name.$id",
                 StepKind::Cool,
                 $id,
                 "Let $id cool",
                 [
-                    "Measure it with a thermometer or a crayon before a hand touches it: go on below {$this->show(Quantity::Temperature, $touch)}.",
+                    "Measure it with a thermometer or a crayon before a hand touches it: go on below {$this->show(Quantity::Temperature, $limit)}.",
                     'Check the fit again before the next joint is tacked or welded.',
                 ],
                 $seconds > 0.0 ? $seconds : null,
-                [new Measure('temperature', 'Temperature going on', Quantity::Temperature, $touch)],
+                [new Measure('temperature', 'Temperature going on', Quantity::Temperature, $limit)],
             ),
             array_map(strval(...), array_keys($checks)),
             $checks,

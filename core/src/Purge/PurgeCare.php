@@ -14,6 +14,15 @@ enum PurgeCare
     /** Of a repair nobody says. */
     case Unknown;
 
+    public function label(): string
+    {
+        return match ($this) {
+            self::Upstream => 'upstream of a turbine',
+            self::Downstream => 'downstream of turbine or engine',
+            self::Unknown => 'nobody says',
+        };
+    }
+
     public static function of(Purpose $purpose): self
     {
         return match (true) {

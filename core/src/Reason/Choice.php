@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Reason;
 /** A proposal in words (a filler, a tungsten), its reason, and what a person put in its place if they overruled it. */
 final readonly class Choice
 {
+    /** @param  list<Option>  $options  that there are; none where anything may be written */
     private function __construct(
         public string $key,
         public string $label,
@@ -14,15 +15,25 @@ final readonly class Choice
         public string $proposed,
         public Reason $reason,
         public ?Override $override,
+        public array $options,
     ) {}
 
-    public static function of(string $key, string $label, string $value, Reason $reason): self
+    /** @param  list<Option>  $options */
+    public static function of(string $key, string $label, string $value, Reason $reason, array $options = []): self
     {
-        return new self($key, $label, $value, $value, $reason, null);
+        return new self($key, $label, $value, $value, $reason, null, $options);
     }
 
     public function overruledBy(Override $override): self
     {
-        return new self($this->key, $this->label, $override->value, $this->proposed, $this->reason, $override);
+        return $this->with($override->value, $override);
+    }
+
+    /** The same with a person's value as it is called among the options. */
+    public function with(string $value, Override $override): self
+    {
+        return new self(
+            $this->key, $this->label, $value, $this->proposed, $this->reason, $override, $this->options,
+        );
     }
 }

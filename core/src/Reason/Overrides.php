@@ -16,27 +16,33 @@ final readonly class Overrides
     /** Gives the figure as it counts: the person's value where there is a readable one, the proposal otherwise. */
     public function on(Figure $figure): Figure
     {
+        $override = $this->of($figure->key);
+        if ($override === null) {
+            return $figure;
+        }
+        try {
+            return $figure->overruledBy($override, $figure->quantity->parse($override->value, $this->units));
+        } catch (UnreadableQuantity) {
+            return $figure;
+        }
+    }
+
+    /** What a person put in place of a figure; null where they did not. */
+    public function of(string $figure): ?Override
+    {
         foreach ($this->all as $override) {
-            if ($override->figure === $figure->key) {
-                try {
-                    return $figure->overruledBy($override, $figure->quantity->parse($override->value, $this->units));
-                } catch (UnreadableQuantity) {
-                    return $figure;
-                }
+            if ($override->figure === $figure) {
+                return $override;
             }
         }
 
-        return $figure;
+        return null;
     }
 
     public function onChoice(Choice $choice): Choice
     {
-        foreach ($this->all as $override) {
-            if ($override->figure === $choice->key) {
-                return $choice->overruledBy($override);
-            }
-        }
+        $override = $this->of($choice->key);
 
-        return $choice;
+        return $override === null ? $choice : $choice->overruledBy($override);
     }
 }

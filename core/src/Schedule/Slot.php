@@ -11,7 +11,8 @@ use UpsweptBead\Core\Weld\JointTimes;
 /**
  * One weld in its turn, in seconds from the beginning: what is welded on is put up for `changeS`, nobody can go on for
  * `waitS`, then it is begun at `startS`, with what is left of its filling, and done at `endS`. `checks` are welded joints
- * whose temperature is measured first, each with the seconds it still has to cool when it comes up.
+ * whose temperature is measured first, each with the seconds it still has to cool when it comes up: until a hand may rest
+ * on it where hands went everywhere before, else until a seam may be welded beside it.
  */
 final readonly class Slot
 {
@@ -27,6 +28,7 @@ final readonly class Slot
         public float $startS,
         public float $endS,
         public array $checks,
+        public bool $isHandled,
         public JointTimes $times,
     ) {}
 

@@ -26,6 +26,7 @@ final readonly class Shop
         public MeshStore $meshes = new NoMeshes,
         public Memo $memo = new NoMemo,
         public array $offcuts = [],
+        public Schools $schools = new Schools,
     ) {}
 
     /** A shop that owns nothing yet and works by common practice. */
@@ -46,6 +47,7 @@ final readonly class Shop
             $meshes,
             $this->memo,
             $this->offcuts,
+            $this->schools,
         );
     }
 
@@ -61,6 +63,7 @@ final readonly class Shop
             $this->meshes,
             $memo,
             $this->offcuts,
+            $this->schools,
         );
     }
 
@@ -81,6 +84,7 @@ final readonly class Shop
             $this->meshes,
             $this->memo,
             $offcuts,
+            $this->schools,
         );
     }
 

@@ -29,6 +29,7 @@ final readonly class ShopReader
         $root = Node::wrap($document, self::FORMAT, self::VERSION, $faults)->only([
             'name',
             'rules',
+            'schools',
             'shelf',
             'bottles',
         ]);
@@ -53,7 +54,21 @@ final readonly class ShopReader
             $root->at('bottles')->isMissing() ? [] : $root->at('bottles')->items(20),
         );
 
-        return new Shop($root->at('name')->required(), $rules, $catalogue, $shelf, $bottles);
+        $schools = $root->at('schools')->isMissing()
+            ? new Schools
+            : self::schools($root->at('schools')->only(['root', 'cool']));
+
+        return new Shop(
+            $root->at('name')->required(), $rules, $catalogue, $shelf, $bottles, schools: $schools,
+        );
+    }
+
+    private static function schools(Node $node): Schools
+    {
+        return new Schools(
+            $node->at('root')->choice(RootSchool::class, RootSchool::Argon),
+            $node->at('cool')->choice(CoolSchool::class, CoolSchool::Touch),
+        );
     }
 
     private static function count(Node $node): int

@@ -9,12 +9,14 @@ final readonly class CoolTimes
 {
     /**
      * @param  float  $keepS  until its root may see air
-     * @param  float  $touchS  until it can be gone on with
+     * @param  float  $coolS  until the next seam may be welded beside it
+     * @param  float  $touchS  until a hand may rest on it
      * @param  float  $apartMm  from here on the tube never gets too warm to be welded
      * @param  string  $beside  what stands at it and takes heat, in words; '' for nothing
      */
     public function __construct(
         public float $keepS,
+        public float $coolS,
         public float $touchS,
         public float $apartMm,
         public string $beside,

@@ -16,6 +16,7 @@ use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Shop\CoolSchool;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Metal;
 use UpsweptBead\Core\Stock\TubeSize;
@@ -41,7 +42,12 @@ final readonly class JointCooling
 
     private const CLAMP_MM = 20.0;
 
-    public function __construct(private Layout $layout, private Shop $shop, private Curves $curves) {}
+    public function __construct(
+        private Layout $layout,
+        private Shop $shop,
+        private Curves $curves,
+        private CoolSchool $school,
+    ) {}
 
     /**
      * @param  float  $heatJ  that goes in
@@ -58,6 +64,7 @@ final readonly class JointCooling
     ): CoolTimes {
         $rules = $this->shop->rules;
         $airC = $rules->value('cool.ambient');
+        $limitC = max($airC + 1.0, $rules->value($this->school->rule()));
         $touchC = max($airC + 1.0, $rules->value('cool.touch'));
         $keepC = max($airC + 1.0, $rules->value('purge.keep_until'));
         $fan = $rules->value('cool.fan');
@@ -77,18 +84,18 @@ final readonly class JointCooling
         );
         $beadMm = $rules->value('weld.bead_to_wall') * $tube->wallMm;
         $heat = new ArcHeat($heatJ / $arcS, $arcS, max(1, $runs), $stopS, $beadMm);
-        $curve = $this->curves->of($hot, $heat, [$keepC, $touchC]);
+        $curve = $this->curves->of($hot, $heat, [$keepC, $limitC, $touchC]);
         $apartMm = $rules->value('schedule.apart');
         foreach ($curve->rises as $i => [, $peakK]) {
-            if ($peakK <= $touchC - $airC) {
+            if ($peakK <= $limitC - $airC) {
                 $apartMm = min($apartMm, Curves::AWAY_MM[$i]);
                 break;
             }
         }
 
-        [$keepS, $touchS] = array_map(self::seconds(...), $curve->belowMin);
+        [$keepS, $coolS, $touchS] = array_map(self::seconds(...), $curve->belowMin);
 
-        return new CoolTimes($keepS, $touchS, $apartMm, $what);
+        return new CoolTimes($keepS, $coolS, $touchS, $apartMm, $what);
     }
 
     /** @return array{array{TubeSide, TubeSide}, string} and what stands at the seam, in words; '' for nothing */

@@ -7,15 +7,19 @@ namespace UpsweptBead\Core\Weld;
 use UpsweptBead\Core\Fit\TackPattern;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Purge\PurgePlan;
+use UpsweptBead\Core\Purge\RootCare;
 use UpsweptBead\Core\Reason\Choice;
 use UpsweptBead\Core\Reason\Figure;
+use UpsweptBead\Core\Shop\RootSchool;
 use UpsweptBead\Core\Stock\GasCup;
 
 /** Everything to set and watch at one joint. */
 final readonly class JointSheet
 {
+    public const FLUX = 'Flux paste: poisonous, and flammable as long as its alcohol is wet. Fluoride in its fume: draw it off. Glass stays inside.';
+
     /**
-     * @param  array<string, Choice>  $choices  filler and tungsten
+     * @param  array<string, Choice>  $choices  filler, tungsten, what shields the root
      * @param  array<string, Figure>  $settings  by their short name: wire, amps, pedal, cup, flow …
      * @param  array{float, float}  $workingA  least and most working current
      */
@@ -27,14 +31,23 @@ final readonly class JointSheet
         public array $workingA,
         public PurgePlan $purge,
         public JointTimes $times,
+        public RootCare $root,
         private GasCup $gasCup,
     ) {}
+
+    /** Whether its inside is filled with argon. */
+    public function isFilled(): bool
+    {
+        return $this->root->school === RootSchool::Argon;
+    }
 
     /** @return list<string> what to mind with these settings */
     public function warnings(): array
     {
         return [
             ...Preheat::lines($this->joint),
+            ...$this->root->lack === '' ? [] : [$this->root->lack],
+            ...$this->root->school === RootSchool::Flux ? [self::FLUX] : [],
             ...Torch::warnings(
                 $this->gasCup,
                 $this->settings['flow'],

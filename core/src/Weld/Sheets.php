@@ -12,10 +12,13 @@ use UpsweptBead\Core\Purge\JointPurge;
 use UpsweptBead\Core\Purge\PurgeCare;
 use UpsweptBead\Core\Purge\PurgePlan;
 use UpsweptBead\Core\Purge\PurgePose;
+use UpsweptBead\Core\Purge\RootCare;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
 use UpsweptBead\Core\Reason\Reason;
 use UpsweptBead\Core\Reason\Source;
+use UpsweptBead\Core\Shop\CoolSchool;
+use UpsweptBead\Core\Shop\RootSchool;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Metal;
 use UpsweptBead\Core\Stock\TubeSize;
@@ -31,6 +34,8 @@ final readonly class Sheets
         private Shop $shop,
         private FitPlan $fit,
         private JointCooling $cooling,
+        private RootCare $root,
+        private CoolSchool $school,
     ) {
         $this->metal = $shop->catalogue->metal($job->metal);
     }
@@ -59,12 +64,19 @@ final readonly class Sheets
         $keepS = $cooling->keepS;
         $cool = $overrides->on($this->cool($id, $cooling, $heatJ, $tube));
         $filler = $overrides->onChoice(Filler::alloy($joint, $this->shop->catalogue));
-        $purge = $this->purge($joint, $pose, $weldS + $keepS);
+        $care = PurgeCare::of($this->job->purpose);
+        $root = RootCare::ofJoint($joint, $this->root, $care, $overrides);
+        $isFilled = $root->school === RootSchool::Argon;
+        $purge = $this->purge($joint, $isFilled ? $pose->volumeL : 0.0, $isFilled ? $weldS + $keepS : 0.0, $pose);
 
         return new JointSheet(
             $joint,
             $this->fit->tacks[$joint->id] ?? TackPattern::of($joint),
-            ['filler' => $filler, 'tungsten' => $overrides->onChoice(Torch::tungsten($pedal, $id))],
+            [
+                'filler' => $filler,
+                'tungsten' => $overrides->onChoice(Torch::tungsten($pedal, $id)),
+                'root' => $root->choice,
+            ],
             [
                 'amps' => $amps,
                 'pedal' => $pedal,
@@ -84,15 +96,19 @@ final readonly class Sheets
             ],
             Amperage::working($amps),
             $purge,
-            new JointTimes($purge->value('fill'), $weldS, $keepS, $cool->value, $cooling->apartMm),
+            new JointTimes(
+                $purge->value('fill'), $weldS, $keepS, $cool->value,
+                $this->school === CoolSchool::Touch ? $cool->value : max($cool->value, $cooling->touchS),
+                $cooling->apartMm,
+            ),
+            $root,
             $gasCup,
         );
     }
 
-    private function purge(Joint $joint, PurgePose $pose, float $holdS): PurgePlan
+    /** Where nothing is filled with argon, nothing is left of it to reckon. */
+    private function purge(Joint $joint, float $volumeL, float $holdS, PurgePose $pose): PurgePlan
     {
-        // Welded from inside, with the torch's own gas in the bore, nothing is left to purge.
-        [$volumeL, $holdS] = $joint->isPurged() ? [$pose->volumeL, $holdS] : [0.0, 0.0];
         $care = PurgeCare::of($this->job->purpose);
         $purge = new JointPurge($joint->id, $volumeL, $holdS, $care, $this->shop->rules, $this->job->overrides);
 
@@ -160,13 +176,13 @@ final readonly class Sheets
 
     private function cool(string $id, CoolTimes $times, float $heatJ, TubeSize $tube): Figure
     {
-        $touch = $this->shop->rules->get('cool.touch');
+        $limit = $this->shop->rules->get($this->school->rule());
 
         return Figure::of(
             "weld.$id.cool",
             'Cool for about',
             Quantity::Duration,
-            $times->touchS,
+            $times->coolS,
             new Reason(
                 'Heat runs along the tube and into what stands at its end, and leaves to the air and by radiation. Until it is this cool, measured: best colour, least pull.',
                 [
@@ -175,7 +191,7 @@ final readonly class Sheets
                     ...$times->beside === '' ? [] : [Input::word('At the seam', $times->beside)],
                     Input::of('Another seam waits for it within', Quantity::Length, $times->apartMm),
                     $this->shop->rules->get('cool.emissivity')->asInput(),
-                    $touch->asInput(),
+                    $limit->asInput(),
                 ],
                 Source::memory('Churchill & Chu 1975; Carslaw & Jaeger, Conduction of Heat in Solids'),
                 'A heat sink, a fan (rule cool.fan), or the shop’s logged temperatures. Below 175 °C is the code-type limit.',

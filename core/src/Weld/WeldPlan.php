@@ -10,7 +10,11 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Purge\Enclosures;
+use UpsweptBead\Core\Purge\PurgeCare;
+use UpsweptBead\Core\Purge\RootCare;
+use UpsweptBead\Core\Reason\Choice;
 use UpsweptBead\Core\Reason\Notice;
+use UpsweptBead\Core\Shop\CoolSchool;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Weld\Internal\Curves;
 use UpsweptBead\Core\Weld\Internal\Poses;
@@ -20,9 +24,16 @@ final readonly class WeldPlan
 {
     /**
      * @param  array<string, JointSheet>  $sheets  by joint, run by run in the order of flow
+     * @param  array<string, Choice>  $schools  by which the job is done: root and cool
      * @param  list<Notice>  $notices
      */
-    private function __construct(public array $sheets, public ArgonAccount $argon, public array $notices) {}
+    private function __construct(
+        public array $sheets,
+        public ArgonAccount $argon,
+        public array $schools,
+        public CoolSchool $cool,
+        public array $notices,
+    ) {}
 
     public static function of(
         Job $job,
@@ -33,7 +44,15 @@ final readonly class WeldPlan
         FitPlan $fit,
     ): self {
         $made = $notices = [];
-        $sheets = new Sheets($job, $shop, $fit, new JointCooling($layout, $shop, new Curves($shop->memo)));
+        $root = RootCare::ofJob($shop->schools->root, PurgeCare::of($job->purpose), $job->overrides);
+        $cool = CoolCare::of($shop, $job->overrides);
+        $cooling = new JointCooling($layout, $shop, new Curves($shop->memo), $cool->school);
+        $sheets = new Sheets($job, $shop, $fit, $cooling, $root, $cool->school);
+        foreach ([$root->lack, $cool->lack] as $lack) {
+            if ($lack !== '') {
+                $notices[] = Notice::problem('overrides', $lack);
+            }
+        }
         $poses = new Poses(new Enclosures($layout, $cut, $fit), $shop->memo, $fit->access !== null);
         foreach (self::paths($layout) as $letter => $path) {
             foreach ($joints->ofRun("$letter") as $joint) {
@@ -42,6 +61,9 @@ final readonly class WeldPlan
                 }
                 [$tube, $pose] = $poses->of($joint);
                 $made[$joint->id] = $sheets->sheet($joint, $tube, $pose);
+                if ($made[$joint->id]->root->lack !== '') {
+                    $notices[] = Notice::problem($path, "Joint $joint->id: {$made[$joint->id]->root->lack}");
+                }
                 $filler = $made[$joint->id]->choices['filler'];
                 if ($filler->value === Filler::NONE && Filler::heldBack($joint) !== null) {
                     $notices[] = Notice::problem($path, "Joint $joint->id: {$filler->reason->rule}");
@@ -56,7 +78,7 @@ final readonly class WeldPlan
             );
         }
 
-        return new self($made, $argon, $notices);
+        return new self($made, $argon, ['root' => $root->choice, 'cool' => $cool->choice], $cool->school, $notices);
     }
 
     /** @return array<array-key, string> places in the job document, by the letter of each run and collector */

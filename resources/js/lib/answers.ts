@@ -735,6 +735,13 @@ export interface Figure {
     value: number | null;
     text: string;
     /**
+     * Where only a few values may be chosen: each, and why not here; empty where it may.
+     */
+    options?: {
+        value: string;
+        refused: string;
+    }[];
+    /**
      * What was proposed, where a person overruled it.
      */
     proposed?: string;
@@ -1288,6 +1295,12 @@ export interface Nut {
 export interface WeldPlan {
     sheets: Sheet[];
     argon: Argon;
+    /**
+     * By which schools the job is done: what shields the roots, how cool a neighbour has to be.
+     */
+    schools: {
+        [k: string]: Figure;
+    };
 }
 /**
  * How one joint is tacked, purged and welded; tacks in ° round the face.
@@ -1312,6 +1325,10 @@ export interface Sheet {
     purge: {
         [k: string]: Figure;
     };
+    /**
+     * Whether its inside is filled with argon.
+     */
+    isFilled: boolean;
     pose: BenchPose;
     /**
      * What to set by how the machine is worked.

@@ -2,6 +2,7 @@
     // A proposed number: press it and it opens its own working, and a way to overrule it.
     import { Popover } from 'bits-ui';
     import Button from '@/kit/button.svelte';
+    import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import type { Figure, Reason } from '@/lib/answers';
@@ -83,6 +84,9 @@
             {:else}
                 <p class="text-quiet mt-2">{failure === '' ? 'Working it out…' : `✕ ${failure}`}</p>
             {/if}
+            {#each (figure.options ?? []).filter((one) => one.refused !== '') as one (one.value)}
+                <p class="mt-1 text-sm">Not {one.value.toLowerCase()}: {one.refused}</p>
+            {/each}
             {#if mayOverrule}
                 <form
                     class="border-line mt-3 grid grid-cols-[7rem_1fr] gap-2 border-t pt-3"
@@ -91,12 +95,26 @@
                         void overrule(value);
                     }}
                 >
-                    <TextField
-                        label="Your value"
-                        {value}
-                        mono
-                        oninput={(event) => (value = event.currentTarget.value)}
-                    />
+                    {#if figure.options}
+                        <SelectField
+                            label="Your choice"
+                            {value}
+                            options={[
+                                ...(value === '' ? [{ id: '', name: 'choose' }] : []),
+                                ...figure.options
+                                    .filter((one) => one.refused === '')
+                                    .map((one) => ({ id: one.value, name: one.value })),
+                            ]}
+                            onchange={(next) => (value = next)}
+                        />
+                    {:else}
+                        <TextField
+                            label="Your value"
+                            {value}
+                            mono
+                            oninput={(event) => (value = event.currentTarget.value)}
+                        />
+                    {/if}
                     <TextField
                         label="Why"
                         value={why}

@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Plan\Json;
 use UpsweptBead\Core\Reason\Choice;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
+use UpsweptBead\Core\Reason\Option;
 use UpsweptBead\Core\Reason\Override;
 use UpsweptBead\Core\Reason\Reason;
 use UpsweptBead\Core\Units\Quantity;
@@ -53,6 +54,10 @@ final readonly class FigureWriter
             'quantity' => null,
             'value' => null,
             'text' => $choice->value,
+            ...$choice->options === [] ? [] : ['options' => array_map(static fn (Option $one): array => [
+                'value' => $one->value,
+                'refused' => $one->refused,
+            ], $choice->options)],
         ];
         if ($this->withReasons) {
             $written['reason'] = $this->reason($choice->reason);

@@ -69,6 +69,7 @@ final readonly class StageWriter
         return [
             'sheets' => array_map($this->sheet(...), array_values($weld->sheets)),
             'argon' => $this->argon($weld->argon),
+            'schools' => $this->figures->each($weld->schools),
         ];
     }
 
@@ -159,6 +160,7 @@ final readonly class StageWriter
                 $sheet->workingA,
             ),
             'purge' => $this->figures->each($sheet->purge->figures),
+            'isFilled' => $sheet->isFilled(),
             'pose' => $this->pose($sheet->purge),
             'machine' => Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value),
             'warnings' => $sheet->warnings(),

@@ -6,45 +6,64 @@ namespace UpsweptBead\Core\Schedule\Internal;
 
 use UpsweptBead\Core\Schedule\Weld;
 
-/** Welded joints that nobody has measured yet, each with the moment, in s, from which it is cool enough. */
+/** Welded joints that no hand has touched yet, each with the moments, in s, from which it is cool enough for that. */
 final class Hot
 {
-    /** @var array<string, array{Warm, float}> */
+    /** @var array<string, array{Warm, float, float}> with when the next seam may be welded beside it, and when a hand may rest on it */
     private array $joints = [];
 
-    public function add(string $joint, Warm $warm, float $coolAtS): void
+    public function add(string $joint, Warm $warm, float $coolAtS, float $touchAtS): void
     {
-        $this->joints[$joint] = [$warm, $coolAtS];
+        $this->joints[$joint] = [$warm, $coolAtS, $touchAtS];
     }
 
-    /** @return list<string> those that must be cool before a weld is begun: its neighbours on the same run */
-    public function before(Weld $weld): array
+    /**
+     * Those that have to be cool before a weld is begun: its neighbours on the same run. They are measured then.
+     *
+     * @return array<string, float> by joint: what it still cools (s) when its turn to be measured comes
+     */
+    public function before(Weld $weld, float $nowS): array
     {
-        $before = array_filter($this->joints, static fn (array $one): bool => $one[0]->delays($weld));
-
-        return array_map(strval(...), array_keys($before));
+        return $this->measured(
+            array_filter(
+                $this->joints,
+                static fn (array $one): bool => $one[1] > -INF && $one[0]->delays($weld),
+            ),
+            1,
+            $nowS,
+        );
     }
 
-    /** @return list<string> */
-    public function all(): array
+    /**
+     * All of them, before hands go everywhere.
+     *
+     * @return array<string, float> as above
+     */
+    public function handled(float $nowS): array
     {
-        return array_map(strval(...), array_keys($this->joints));
+        return $this->measured($this->joints, 2, $nowS);
     }
 
     /**
      * Takes joints off the list as measured, in the order in which they become cool.
      *
-     * @param  list<string>  $ids
-     * @return array<string, float> by joint: what it still cools (s) when its turn to be measured comes
+     * @param  array<string, array{Warm, float, float}>  $joints
+     * @param  1|2  $by  which of the two moments counts
+     * @return array<string, float>
      */
-    public function measure(array $ids, float $nowS): array
+    private function measured(array $joints, int $by, float $nowS): array
     {
-        usort($ids, fn (string $a, string $b): int => $this->joints[$a][1] <=> $this->joints[$b][1]);
+        uasort($joints, static fn (array $a, array $b): int => $a[$by] <=> $b[$by]);
         $left = [];
-        foreach ($ids as $id) {
-            $left[$id] = max(0.0, $this->joints[$id][1] - $nowS);
+        foreach ($joints as $id => $one) {
+            $left[$id] = max(0.0, $one[$by] - $nowS);
             $nowS += $left[$id];
-            unset($this->joints[$id]);
+            // Cool enough for the next seam, it may still be too hot for a hand.
+            if ($one[2] <= $nowS + 1e-9) {
+                unset($this->joints[$id]);
+            } else {
+                $this->joints[$id][1] = -INF;
+            }
         }
 
         return $left;

@@ -35,7 +35,7 @@ final class Timed
         foreach ($stretches as $stretch) {
             $timed->add($stretch->welds, $turns->soonest($stretch->work($rules, $lines))->tasks);
         }
-        $timed->last = $timed->hot->measure($timed->hot->all(), $timed->totalS);
+        $timed->last = $timed->hot->handled($timed->totalS);
         $timed->totalS += array_sum($timed->last);
 
         return $timed;
@@ -49,7 +49,7 @@ final class Timed
     {
         $byJoint = array_column(array_map(static fn (Weld $one): array => [$one->joint->id, $one], $welds), 1, 0);
         // Hands went everywhere, so all was measured before the first of them.
-        $checks = $this->hot->measure($this->hot->all(), $this->totalS);
+        $checks = $this->hot->handled($this->totalS);
         $cooledS = array_sum($checks);
         $fromS = $this->totalS + $cooledS;
         $freeS = 0.0;
@@ -59,14 +59,15 @@ final class Timed
             $times = $this->weld->sheets[$weld->joint->id]->times;
             $changeS = $one->task->piece === $piece ? 0.0 : $this->rules->value('schedule.change');
             $freeS += $changeS;
-            $checks += $this->hot->measure($this->hot->before($weld), $fromS + $freeS);
+            $checks += $this->hot->before($weld, $fromS + $freeS);
             [$arcS, $endS] = [60 * $one->arcMin, 60 * $one->endMin];
             $waitS = max(0.0, $arcS - $times->fillS - $freeS);
             $this->slots[] = new Slot(
                 count($this->slots) + 1, $weld->joint, $weld->phase, $weld->batch, $weld->why,
-                $changeS, $cooledS + $waitS, $fromS + $freeS + $waitS, $fromS + $endS, $checks, $times,
+                $changeS, $cooledS + $waitS, $fromS + $freeS + $waitS, $fromS + $endS, $checks, $piece === null, $times,
             );
-            $this->hot->add($weld->joint->id, new Warm($weld, $times), $fromS + $endS + $times->coolS);
+            $endsS = $fromS + $endS;
+            $this->hot->add($weld->joint->id, new Warm($weld, $times), $endsS + $times->coolS, $endsS + $times->touchS);
             [$freeS, $piece, $checks, $cooledS] = [$endS, $one->task->piece, [], 0.0];
         }
         $this->totalS = $fromS + $freeS;

@@ -20,8 +20,6 @@
         'cool',
     ];
     const purge = ['target', 'fill', 'flow', 'hold', 'vent', 'volume', 'changes', 'argon'];
-    // Where there is nothing to fill by its own nature; an overruled volume stays in view, to be taken back.
-    const isPurged = $derived(sheet.purge['volume']?.value !== 0 || !!sheet.purge['volume'].override);
 </script>
 
 {#snippet rows(figures: Record<string, Figure>, names: string[])}
@@ -63,11 +61,10 @@
             {@render rows(sheet.settings, machine)}
         </div>
         <div>
-            <h3 class="label">Back-purge</h3>
-            {#if isPurged}
+            <h3 class="label">Root and purge</h3>
+            {@render rows(sheet.settings, ['root'])}
+            {#if sheet.isFilled}
                 {@render rows(sheet.purge, purge)}
-            {:else}
-                <p>None: it is welded from inside, with the torch’s own gas in the bore.</p>
             {/if}
         </div>
     </div>

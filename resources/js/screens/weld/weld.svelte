@@ -1,5 +1,6 @@
 <script lang="ts">
     import { OrderOfRuns } from '@/lib/order-of-runs.svelte';
+    import FigureCell from '@/parts/figure-cell.svelte';
     import MemberStrip from '@/parts/member-strip.svelte';
     import type { StageProps } from '../job/stages';
     import Nowhere from '../job/nowhere.svelte';
@@ -20,7 +21,6 @@
     const sheet = $derived(slot ? sheets.get(slot.joint) : undefined);
     const joint = $derived(member?.joints.find((one) => one.id === slot?.joint));
     const schedule = $derived(desk.plan.schedule);
-    const isFilled = $derived(!!sheet && sheet.purge['volume']?.value !== 0);
     /** A few minutes are not worth another regulator and hose. */
     const WORTH_S = 600;
     const isSlowedByLine = $derived(schedule.total.value - schedule.anotherLine.value >= WORTH_S);
@@ -59,9 +59,17 @@
                         {schedule.oneByOne.text} if every joint were waited for: one cools while another is welded.
                     </p>
                 </div>
+                <p class="border-line flex flex-wrap gap-x-6 gap-y-1 border-t pt-1.5">
+                    {#each Object.values(desk.plan.weld.schools) as school (school.key)}
+                        <span
+                            ><span class="text-quiet">{school.label}</span>
+                            <FigureCell figure={school} {desk} /></span
+                        >
+                    {/each}
+                </p>
                 <Timeline {schedule} chosen={slot.joint} />
             </section>
-            {#if isFilled}<OnBench {desk} {slot} {sheet} />{/if}
+            {#if sheet.isFilled}<OnBench {desk} {slot} {sheet} />{/if}
             <WeldTable {desk} {slots} {sheets} chosen={slot.joint} />
             <Argon argon={desk.plan.weld.argon} />
         </div>

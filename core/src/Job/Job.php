@@ -14,7 +14,10 @@ final readonly class Job
 
     public const VERSION = 1;
 
-    /** @param  list<RunSpec>  $runs */
+    /**
+     * @param  list<RunSpec>  $runs
+     * @param  list<WeldProcedure>  $procedures  the first that is for a seam counts
+     */
     public function __construct(
         public string $number,
         public string $title,
@@ -28,6 +31,7 @@ final readonly class Job
         public Overrides $overrides,
         public SetSpec $set = new SetSpec,
         public ?EngineSpec $engine = null,
+        public array $procedures = [],
     ) {}
 
     /**
@@ -50,6 +54,7 @@ final readonly class Job
             $this->overrides,
             $set,
             $this->engine,
+            $this->procedures,
         );
     }
 

@@ -49,7 +49,7 @@ final readonly class JobReader
 
     private static function read(Node $root, Faults $faults): JobReading
     {
-        $root->only(['job', 'engine', 'runs', 'set', 'overrides']);
+        $root->only(['job', 'engine', 'runs', 'set', 'procedures', 'overrides']);
         $head = $root->at('job')->only(['number', 'title', 'customer', 'vehicle', 'purpose', 'units', 'metal', 'note']);
         $units = $head->at('units')->choice(UnitSystem::class, UnitSystem::Inch);
         $reader = new self($units);
@@ -72,6 +72,7 @@ final readonly class JobReader
                 $root->at('set'),
             ),
             $root->at('engine')->isMissing() ? null : $reader->engine($root->at('engine')),
+            (new ProcedureReader($units))->read($root->at('procedures')),
         );
 
         return new JobReading($faults->all() === [] ? $job : null, $faults->all());

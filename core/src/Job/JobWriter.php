@@ -36,6 +36,14 @@ final readonly class JobWriter
             ]]),
             'runs' => array_map(self::run(...), $job->runs),
             'set' => SetWriter::toArray($job->set),
+            ...($job->procedures === [] ? [] : ['procedures' => array_map(
+                static fn (WeldProcedure $one): array => [
+                    'name' => $one->name,
+                    'seams' => $one->seams->value,
+                    'settings' => $one->settings,
+                ],
+                $job->procedures,
+            )]),
             'overrides' => array_map(
                 static fn (Override $override): array => [
                     'figure' => $override->figure,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Joint;
 
+use UpsweptBead\Core\Job\SeamKind;
+
 /** What kind of joint it is; each has its own amperage rule and its own way of being purged. */
 enum JointType: string
 {
@@ -37,6 +39,17 @@ enum JointType: string
             self::Saddle => 'Saddle',
             self::DonutSeam => 'Seam of a donut, inside',
             self::Tab => 'Tab fillet',
+        };
+    }
+
+    /** Of which kind it is to a written procedure. */
+    public function seamKind(): SeamKind
+    {
+        return match ($this) {
+            self::Butt, self::PieCut, self::VBandButt => SeamKind::Butts,
+            self::FlangeSeal, self::DonutSeam => SeamKind::Seals,
+            self::MergeSeam, self::Saddle => SeamKind::Merges,
+            default => SeamKind::Fillets,
         };
     }
 

@@ -20,6 +20,8 @@ final readonly class RootCare
     /** The override that counts for all joints of a job. */
     public const OF_JOB = 'purge.school';
 
+    private const WHY = 'A root without any shield takes a reason: say why.';
+
     private const LABEL = 'Root shielded by';
 
     /** @param  string  $lack  why what was wished for is not done; '' where it is */
@@ -102,10 +104,10 @@ final readonly class RootCare
                 mb_substr($override->value, 0, 40),
             ),
             self::refused($school, $care) !== '' => self::refused($school, $care),
-            $school === RootSchool::None && trim($override->why) === '' => 'A root without any shield takes a reason: say why.',
+            $school === RootSchool::None && trim($override->why) === '' => self::WHY,
             default => '',
         };
-        if ($lack !== '' || $school === null) {
+        if ($school === null || $lack !== '') {
             return new self($choice, $proposed, $lack);
         }
 

@@ -27,7 +27,17 @@ final readonly class Overrides
         }
     }
 
-    /** What a person put in place of a figure; null where they did not. */
+    /**
+     * With what written procedures ask for behind what people put in place themselves.
+     *
+     * @param  list<Override>  $asked
+     */
+    public function behind(array $asked): self
+    {
+        return new self([...$this->all, ...$asked], $this->units);
+    }
+
+    /** What a person put in place of a figure, or a procedure did; null where nobody did. */
     public function of(string $figure): ?Override
     {
         foreach ($this->all as $override) {

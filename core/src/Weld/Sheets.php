@@ -15,6 +15,7 @@ use UpsweptBead\Core\Purge\PurgePose;
 use UpsweptBead\Core\Purge\RootCare;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
+use UpsweptBead\Core\Reason\Overrides;
 use UpsweptBead\Core\Reason\Reason;
 use UpsweptBead\Core\Reason\Source;
 use UpsweptBead\Core\Shop\CoolSchool;
@@ -31,6 +32,7 @@ final readonly class Sheets
 
     public function __construct(
         private Job $job,
+        private Overrides $overrides,
         private Shop $shop,
         private FitPlan $fit,
         private JointCooling $cooling,
@@ -44,7 +46,7 @@ final readonly class Sheets
     public function sheet(Joint $joint, TubeSize $tube, PurgePose $pose): JointSheet
     {
         $id = $joint->id;
-        [$overrides, $rules] = [$this->job->overrides, $this->shop->rules];
+        [$overrides, $rules] = [$this->overrides, $this->shop->rules];
         $amps = $overrides->on(Amperage::figure($joint, $rules));
         $pedal = $overrides->on(Amperage::pedal($amps, $id));
         $fit = $this->fit->cupFor($joint);
@@ -110,7 +112,7 @@ final readonly class Sheets
     private function purge(Joint $joint, float $volumeL, float $holdS, PurgePose $pose): PurgePlan
     {
         $care = PurgeCare::of($this->job->purpose);
-        $purge = new JointPurge($joint->id, $volumeL, $holdS, $care, $this->shop->rules, $this->job->overrides);
+        $purge = new JointPurge($joint->id, $volumeL, $holdS, $care, $this->shop->rules, $this->overrides);
 
         return $purge->plan($pose);
     }

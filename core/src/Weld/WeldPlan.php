@@ -44,10 +44,12 @@ final readonly class WeldPlan
         FitPlan $fit,
     ): self {
         $made = $notices = [];
+        $procedures = Procedures::of($job, $joints);
+        array_push($notices, ...$procedures->departures());
         $root = RootCare::ofJob($shop->schools->root, PurgeCare::of($job->purpose), $job->overrides);
         $cool = CoolCare::of($shop, $job->overrides);
         $cooling = new JointCooling($layout, $shop, new Curves($shop->memo), $cool->school);
-        $sheets = new Sheets($job, $shop, $fit, $cooling, $root, $cool->school);
+        $sheets = new Sheets($job, $procedures->overrides(), $shop, $fit, $cooling, $root, $cool->school);
         foreach ([$root->lack, $cool->lack] as $lack) {
             if ($lack !== '') {
                 $notices[] = Notice::problem('overrides', $lack);

@@ -50,6 +50,7 @@ export type KeepOutShape = 'half-space' | 'box' | 'cylinder' | 'capsule' | 'mesh
 export type Preference = 'few-bends' | 'whole-angles' | 'little-turning' | 'short-tubes';
 export type BendPlane = 'level' | 'lengthwise' | 'crosswise';
 export type OutletAxis = 'rearward' | 'right' | 'up';
+export type SeamKind = 'all' | 'butts' | 'fillets' | 'seals' | 'merges';
 export type ItemKind =
     | 'tube'
     | 'bend'
@@ -223,6 +224,10 @@ export interface JobDocument {
     engine?: EngineDocument | null;
     runs: RunDocument[];
     set: SetDocument;
+    /**
+     * Customers' written welding procedures; the first that is for a seam counts.
+     */
+    procedures?: ProcedureDocument[];
     overrides: OverrideDocument[];
 }
 export interface HeadDocument {
@@ -553,6 +558,23 @@ export interface OutletDocument {
     least?: LengthText | null;
     most?: LengthText | null;
 }
+export interface ProcedureDocument {
+    name: string;
+    seams: SeamKind;
+    settings: {
+        filler?: string;
+        wire?: string;
+        amps?: string;
+        tungsten?: string;
+        cup?: string;
+        flow?: string;
+        postflow?: string;
+        travel?: string;
+        oxygen?: string;
+        fillFlow?: string;
+        holdFlow?: string;
+    };
+}
 export interface OverrideDocument {
     figure: string;
     value: string;
@@ -748,6 +770,10 @@ export interface Figure {
     override?: {
         value: string;
         why: string;
+        /**
+         * Of the customer, by which it is so; empty where a person put it there.
+         */
+        procedure: string;
     };
     reason?: Reason;
 }

@@ -218,7 +218,7 @@ export class JobDesk {
     /** Puts a document that the server worked out in place of the one there is. */
     replace(next: JobDocument): Promise<void> {
         return this.edit((document) => {
-            Object.assign(document, { engine: undefined, set: undefined }, next);
+            Object.assign(document, { engine: undefined, set: undefined, procedures: undefined }, next);
         });
     }
 

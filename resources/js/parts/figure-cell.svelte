@@ -16,10 +16,13 @@
     let working = $state.raw<Reason | null>(null);
     let failure = $state('');
     const mayOverrule = $derived(desk.isDraft);
+    /** The customer's written procedure that it is so by. */
+    const asked = $derived(figure.override?.procedure ?? '');
+    const said = $derived(!figure.override ? '' : asked === '' ? ', overruled' : `, as ${asked} asks`);
 
     async function show(isOpen: boolean): Promise<void> {
         open = isOpen;
-        value = figure.override?.value ?? '';
+        value = asked === '' ? (figure.override?.value ?? '') : '';
         why = figure.override?.why ?? '';
         if (!isOpen) return;
         const key = figure.key;
@@ -42,11 +45,11 @@
             : 'figure'} decoration-line hover:decoration-action rounded-[2px] text-left underline decoration-dotted underline-offset-4 {big
             ? 'text-2xl font-medium'
             : ''}"
-        aria-label="{figure.label}: {figure.text}{figure.override ? ', overruled' : ''}. Show the working."
+        aria-label="{figure.label}: {figure.text}{said}. Show the working."
     >
         {#if label}<span class="label mr-2 no-underline">{figure.label}</span
             >{/if}{figure.text}{#if figure.override}<span class="font-label text-action ml-1 text-[0.75em]"
-                >yours</span
+                >{asked === '' ? 'yours' : 'WPS'}</span
             >{/if}
     </Popover.Trigger>
     <Popover.Portal>
@@ -60,7 +63,8 @@
             <p class="heading">{figure.label}: <span class="figure">{figure.text}</span></p>
             {#if figure.override}
                 <p class="mt-1">
-                    Overruled; proposed was <span class="figure">{figure.proposed}</span>.{figure.override.why
+                    {asked === '' ? 'Overruled' : `As ${asked} asks`}; proposed was
+                    <span class="figure">{figure.proposed}</span>.{figure.override.why
                         ? ` “${figure.override.why}”`
                         : ''}
                 </p>
@@ -122,7 +126,7 @@
                     />
                     <div class="col-span-2 flex gap-2">
                         <Button look="main" type="submit">Overrule</Button>
-                        {#if figure.override}
+                        {#if figure.override && asked === ''}
                             <Button onclick={() => overrule('')}>Take the proposal back</Button>
                         {/if}
                     </div>

@@ -111,6 +111,10 @@ final readonly class FigureWriter
     /** @return array<string, mixed> what a person put in place of what was proposed */
     private static function override(Override $override, string $proposed): array
     {
-        return ['proposed' => $proposed, 'override' => ['value' => $override->value, 'why' => $override->why]];
+        return ['proposed' => $proposed, 'override' => [
+            'value' => $override->value,
+            'why' => $override->why,
+            'procedure' => $override->procedure,
+        ]];
     }
 }

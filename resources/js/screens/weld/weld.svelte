@@ -7,6 +7,7 @@
     import Argon from './argon.svelte';
     import JointSheet from './joint-sheet.svelte';
     import OnBench from './on-bench.svelte';
+    import Procedures from './procedures.svelte';
     import Timeline from './timeline.svelte';
     import WeldTable from './weld-table.svelte';
 
@@ -72,6 +73,7 @@
             {#if sheet.isFilled}<OnBench {desk} {slot} {sheet} />{/if}
             <WeldTable {desk} {slots} {sheets} chosen={slot.joint} />
             <Argon argon={desk.plan.weld.argon} />
+            <Procedures {desk} />
         </div>
         <div class="min-w-0"><JointSheet {joint} {sheet} why={slot.why} {desk} /></div>
     </div>

@@ -17,10 +17,12 @@ use App\Http\Controllers\RackController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\ShopController;
 use App\Http\Controllers\StoresController;
 use App\Http\Controllers\SurveyController;
 use App\Http\Controllers\TemplateController;
 use App\Models\Job;
+use App\Models\Shop;
 use App\Models\StoreItem;
 use Illuminate\Support\Facades\Route;
 
@@ -57,6 +59,8 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
         Route::post('/collector', 'collector');
         Route::post('/scrolls', 'scrolls');
     });
+    Route::get('/shop', [ShopController::class, 'show'])->can('viewAny', Shop::class);
+    Route::put('/shop', [ShopController::class, 'update'])->can('change', Shop::class);
     Route::get('/stores', [StoresController::class, 'index'])->can('viewAny', Job::class);
     Route::get('/stores/stores.csv', [StoresController::class, 'csv'])->can('viewAny', Job::class);
     Route::get('/stores/reorder.csv', [StoresController::class, 'reorder'])->can('viewAny', Job::class);

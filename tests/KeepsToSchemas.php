@@ -32,6 +32,7 @@ trait KeepsToSchemas
         'GET jobs/{job}/cutting' => 'Cutting',
         'POST jobs/{job}/cutting' => 'Cutting',
         'POST jobs/{job}/promises' => 'Cutting',
+        'PUT shop' => 'ShopChanged',
         'POST stores/items' => 'ItemChanged',
         'PUT stores/items/{item}' => 'ItemChanged',
         'GET stores/items/{item}/entries' => 'StoreEntries',
@@ -59,7 +60,7 @@ trait KeepsToSchemas
         'GET jobs/{job}/route-problem.json' => 'RouteProblem',
     ];
 
-    private const SCREENS = ['job/job' => 'JobScreen', 'rack/rack' => 'Rack', 'stores/stores' => 'StoresScreen'];
+    private const SCREENS = ['job/job' => 'JobScreen', 'rack/rack' => 'Rack', 'stores/stores' => 'StoresScreen', 'shop/shop' => 'ShopScreen'];
 
     protected function createTestResponse($response, $request): TestResponse
     {

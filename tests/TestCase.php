@@ -12,6 +12,7 @@ use App\Models\User;
 use App\Workshop\Drafts;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use UpsweptBead\Core\Job\JobReader;
@@ -39,6 +40,15 @@ abstract class TestCase extends BaseTestCase
         $this->actingAs($user);
 
         return $user;
+    }
+
+    /** As if another request had come: what was kept for the last one is gone. */
+    public function anotherRequest(): void
+    {
+        $this->app->forgetScopedInstances();
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            $route->flushController();
+        }
     }
 
     /** A draft of the demo downpipe, with or without its best route. */

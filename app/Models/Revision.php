@@ -20,13 +20,14 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $version
  * @property array<string, mixed> $document
  * @property array<string, mixed>|null $shelf what lay on it when this was released
+ * @property array<string, mixed>|null $shop its rules and schools when this was released
  * @property CarbonImmutable|null $released_at
  */
 final class Revision extends Model
 {
     protected $table = 'revisions';
 
-    protected $fillable = ['job_id', 'number', 'status', 'version', 'document', 'shelf', 'released_by', 'released_at'];
+    protected $fillable = ['job_id', 'number', 'status', 'version', 'document', 'shelf', 'shop', 'released_by', 'released_at'];
 
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo
@@ -53,6 +54,6 @@ final class Revision extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['status' => RevisionStatus::class, 'document' => 'array', 'shelf' => 'array', 'released_at' => 'immutable_datetime'];
+        return ['status' => RevisionStatus::class, 'document' => 'array', 'shelf' => 'array', 'shop' => 'array', 'released_at' => 'immutable_datetime'];
     }
 }

@@ -17,6 +17,11 @@ enum Role: string
         return $this === self::Owner || $this === self::Fabricator;
     }
 
+    public function owns(): bool
+    {
+        return $this === self::Owner;
+    }
+
     public function logs(): bool
     {
         return $this !== self::Viewer;

@@ -77,6 +77,7 @@ final readonly class Drafts
                     'released_by' => $by->id,
                     'released_at' => now(),
                     'shelf' => $this->workshop->shelfFor($document)->toArray(),
+                    'shop' => $this->workshop->worksBy(),
                 ])
                 ->save();
             $this->stores->promise($job, Needs::of($plan, $this->workshop->shop()));

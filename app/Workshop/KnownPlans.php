@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Models\Revision;
-use App\Stores\Shelf;
 use Illuminate\Contracts\Cache\Repository;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -87,9 +86,10 @@ final class KnownPlans
             $revision = $revision->fresh() ?? $revision;
         }
         $job ??= $this->workshop->read($revision);
-        $kept = $revision->isDraft() ? null : Shelf::kept($revision->shelf);
         $isInFull = ! $revision->isDraft() || $this->workshop->isOrdered($job);
-        $plan = $isInFull ? $this->workshop->planInFull($job, $shownIn, $kept) : $this->workshop->plan($job, $shownIn);
+        $plan = $isInFull
+            ? $this->workshop->planInFull($job, $shownIn, $revision->isDraft() ? null : $revision)
+            : $this->workshop->plan($job, $shownIn);
         $made = [KnownPlan::of($plan), KnownCut::of($plan, $this->workshop->shop())];
         $until = now()->addDays(self::KEEP_DAYS);
         $this->cache->put($key, $made[0], $until);

@@ -40,12 +40,38 @@ final class Workshop
         return $this->shop ??= $this->known()->withMeshes($this->meshes)->withMemo($this->memo);
     }
 
-    /** The shop as a job finds it: with what is on the shelf for it, or was when it was released. */
-    public function shopFor(CoreJob $job, ?Shelf $kept = null): Shop
+    /** The shop as a job finds it: with what is on the shelf for it. */
+    public function shopFor(CoreJob $job): Shop
     {
-        $shelf = $kept ?? $this->shelfFor($job);
+        $shelf = $this->shelfFor($job);
 
         return $this->shop()->withShelf($shelf->counts, $shelf->offcuts);
+    }
+
+    /** @return array<string, mixed> what the shop works by now, apart from its bottles: kept with a release */
+    public function worksBy(): array
+    {
+        $document = $this->stored()->document ?? [];
+
+        return ['rules' => $document['rules'] ?? [], 'schools' => $document['schools'] ?? []];
+    }
+
+    /** The shop as it worked when a job was released, with what lay on its shelf then. */
+    private function shopThen(Revision $released): Shop
+    {
+        $shelf = Shelf::kept($released->shelf);
+        $shop = $this->shop();
+        $then = $released->shop;
+        if ($then !== null && $then !== $this->worksBy()) {
+            // An empty list and an empty object look alike to PHP; the reader wants the latter left out.
+            $kept = array_filter($then, static fn (mixed $one): bool => $one !== []);
+            $now = array_diff_key($this->stored()->document ?? [], $then);
+            $shop = ShopReader::read([...$now, ...$kept], new Faults())
+                ->withMeshes($this->meshes)
+                ->withMemo($this->memo);
+        }
+
+        return $shop->withShelf($shelf->counts, $shelf->offcuts);
     }
 
     /** The shop with all that nobody was promised. */
@@ -128,14 +154,16 @@ final class Workshop
     /**
      * The plan with the order in which runs go in, worked out now if need be: what a release and the bench go by.
      *
-     * @param  Shelf|null  $kept  as it was when the job was released
+     * @param  Revision|null  $released  what the shop had and worked by then counts, not what it does now
      */
-    public function planInFull(CoreJob $job, ?UnitSystem $shownIn = null, ?Shelf $kept = null): Plan
+    public function planInFull(CoreJob $job, ?UnitSystem $shownIn = null, ?Revision $released = null): Plan
     {
+        $shop = $released === null ? $this->shopFor($job) : $this->shopThen($released);
+
         return Planner::planInFull(
             $shownIn === null ? $job : $job->in($shownIn),
-            $this->shopFor($job, $kept),
-            $this->insertions->get($job, $this->shop()),
+            $shop,
+            $this->insertions->get($job, $shop),
         );
     }
 

@@ -176,6 +176,8 @@ export interface Answers {
     FitUp: FitUp;
     LessStock: LessStock;
     StoresScreen: StoresScreen;
+    ShopScreen: ShopScreen;
+    ShopChanged: ShopChanged;
     StoreEntries: StoreEntries;
     ItemChanged: ItemChanged;
     Stocktaken: Stocktaken;
@@ -1919,6 +1921,47 @@ export interface StoreItem {
     reorderAt: number | null;
     reorderTo: number | null;
     toReorder: number;
+}
+/**
+ * What the shop works by.
+ */
+export interface ShopScreen {
+    shop: string;
+    version: number;
+    units: Units;
+    schools: School[];
+    groups: {
+        name: string;
+        rules: ShopRule[];
+    }[];
+}
+/**
+ * Where the trade has more than one way: which the shop works by, and why one does.
+ */
+export interface School {
+    key: string;
+    label: string;
+    value: string;
+    options: {
+        value: string;
+        label: string;
+        why: string;
+        isUsual: boolean;
+    }[];
+}
+export interface ShopRule {
+    key: string;
+    label: string;
+    text: string;
+    /**
+     * As it comes with the program.
+     */
+    shipped: string;
+    source: string;
+    isOwn: boolean;
+}
+export interface ShopChanged {
+    version: number;
 }
 export interface StoreEntries {
     entries: StoreEntry[];

@@ -10,10 +10,10 @@
     import KeysDialog from './keys-dialog.svelte';
     import QueueMark from './log-queue/queue-mark.svelte';
 
-    type Props = { shop: string; place: 'Rack' | 'Stores'; person: Person; keys?: boolean };
+    type Props = { shop: string; place: 'Rack' | 'Stores' | 'Shop'; person: Person; keys?: boolean };
     let { shop, place, person, keys = $bindable(false) }: Props = $props();
 
-    const PLACES = { Rack: '/', Stores: '/stores' };
+    const PLACES = { Rack: '/', Stores: '/stores', Shop: '/shop' };
     let leaving = $state(false);
 
     async function signOut(): Promise<void> {

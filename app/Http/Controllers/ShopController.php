@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\ShopRequest;
+use App\Models\Shop;
+use App\Workshop\ShopBook;
+use App\Workshop\ShopView;
+use App\Workshop\Workshop;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** What the shop works by: its schools and rules. */
+final readonly class ShopController
+{
+    public function __construct(private Workshop $workshop, private ShopBook $book) {}
+
+    public function show(Request $request): Response
+    {
+        $shop = $this->workshop->shop();
+        $units = UnitSystem::tryFrom($request->string('units')->toString()) ?? UnitSystem::Metric;
+
+        return Inertia::render('shop/shop', [
+            'shop' => $shop->name,
+            'version' => Shop::query()->value('version') ?? 1,
+            'units' => $units->value,
+            ...ShopView::of($shop, $units),
+        ]);
+    }
+
+    public function update(ShopRequest $request): JsonResponse
+    {
+        $version = $this->book->change($request->version(), $request->schools(), $request->changedRules());
+
+        return $version === null
+            ? new JsonResponse(['message' => 'The shop was changed elsewhere meanwhile; look again.'], 409)
+            : new JsonResponse(['version' => $version]);
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** A change of what the shop works by: schools by their name, rules by their key, an empty text for common practice. */
+final class ShopRequest extends FormRequest
+{
+    private const MOST_RULES = 200;
+
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return [
+            'version' => ['required', 'integer', 'min:1'],
+            'schools' => ['sometimes', 'array:root,cool'],
+            'schools.*' => ['required', 'string', 'max:20'],
+            'rules' => ['sometimes', 'array', 'max:'.self::MOST_RULES],
+            'rules.*' => ['present', 'nullable', 'string', 'max:60'],
+        ];
+    }
+
+    public function version(): int
+    {
+        return $this->integer('version');
+    }
+
+    /** @return array<string, string> */
+    public function schools(): array
+    {
+        return $this->texts('schools');
+    }
+
+    /** @return array<string, string> */
+    public function changedRules(): array
+    {
+        return $this->texts('rules');
+    }
+
+    /** @return array<string, string> */
+    private function texts(string $field): array
+    {
+        $texts = [];
+        foreach ((array) $this->validated($field, []) as $key => $value) {
+            $texts["$key"] = is_string($value) ? trim($value) : '';
+        }
+
+        return $texts;
+    }
+}

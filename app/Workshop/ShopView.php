@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use BackedEnum;
+use UpsweptBead\Core\Reason\Source;
+use UpsweptBead\Core\Reason\SourceKind;
+use UpsweptBead\Core\Shop\CoolSchool;
+use UpsweptBead\Core\Shop\RootSchool;
+use UpsweptBead\Core\Shop\Rule;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** What the shop works by, as its screen shows it: schools with their reasons, every rule beside common practice. */
+final readonly class ShopView
+{
+    /** What rules are about, by how their keys begin. */
+    private const GROUPS = [
+        'Welding' => ['weld', 'torch', 'rod'],
+        'Purge' => ['purge'],
+        'Cooling and schedule' => ['cool', 'schedule'],
+        'Fit and tacks' => ['fit', 'slip', 'bung', 'egt', 'finish', 'outlet'],
+        'Cutting' => ['cut', 'saw', 'pie'],
+        'Routes' => ['route', 'set'],
+        'Clearances' => ['clear'],
+        'Collectors and flanges' => ['merge', 'flange'],
+        'Growth' => ['growth'],
+        'Cost' => ['cost'],
+    ];
+
+    /** @return array<string, mixed> */
+    public static function of(Shop $shop, UnitSystem $units): array
+    {
+        $shipped = ShopRules::shipped();
+        $groups = [];
+        foreach (self::GROUPS as $name => $prefixes) {
+            $rules = array_values(array_filter(
+                $shop->rules->rules,
+                static fn (Rule $rule): bool => in_array(strstr($rule->key, '.', true), $prefixes, true),
+            ));
+            $groups[] = ['name' => $name, 'rules' => array_map(static fn (Rule $rule): array => [
+                'key' => $rule->key,
+                'label' => $rule->label,
+                'text' => $rule->quantity->show($rule->value, $units),
+                'shipped' => $shipped->get($rule->key)->quantity->show($shipped->value($rule->key), $units),
+                'source' => self::source($shipped->get($rule->key)->source),
+                'isOwn' => $rule->value !== $shipped->value($rule->key),
+            ], $rules)];
+        }
+
+        return [
+            'schools' => [
+                self::school('root', 'What shields a root', $shop->schools->root, RootSchool::cases()),
+                self::school('cool', 'When the next seam is welded beside the last', $shop->schools->cool, CoolSchool::cases()),
+            ],
+            'groups' => $groups,
+        ];
+    }
+
+    /** Of what comes with the program, "this shop's" would be somebody else's. */
+    private static function source(Source $source): string
+    {
+        return $source->kind === SourceKind::Shop ? 'our own figure' : $source->text();
+    }
+
+    /**
+     * @param  list<RootSchool|CoolSchool>  $cases
+     * @return array<string, mixed>
+     */
+    private static function school(string $key, string $label, BackedEnum $chosen, array $cases): array
+    {
+        return [
+            'key' => $key,
+            'label' => $label,
+            'value' => $chosen->value,
+            'options' => array_map(static fn (RootSchool|CoolSchool $one): array => [
+                'value' => $one->value,
+                'label' => $one->label(),
+                'why' => $one->why(),
+                'isUsual' => $one === RootSchool::Argon || $one === CoolSchool::Touch,
+            ], $cases),
+        ];
+    }
+}

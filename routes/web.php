@@ -11,6 +11,7 @@ use App\Http\Controllers\FitController;
 use App\Http\Controllers\FlangeController;
 use App\Http\Controllers\HandController;
 use App\Http\Controllers\JobController;
+use App\Http\Controllers\JointSheetController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\MeshController;
 use App\Http\Controllers\RackController;
@@ -76,6 +77,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::get('/jobs/{job}/shopping.csv', [CuttingController::class, 'shoppingCsv'])->can('view', 'job');
     Route::get('/jobs/{job}/shopping.pdf', [CuttingController::class, 'shoppingPdf'])->can('view', 'job');
     Route::get('/jobs/{job}/labels.pdf', [CuttingController::class, 'labels'])->can('view', 'job');
+    Route::get('/jobs/{job}/joint-sheets.pdf', JointSheetController::class)->can('view', 'job')->middleware('heavy');
     Route::get('/jobs/{job}/record.pdf', RecordController::class)->can('view', 'job');
     Route::put('/jobs/{job}/draft', [DraftController::class, 'update'])->can('update', 'job');
     Route::post('/jobs/{job}/preview', [DraftController::class, 'preview'])->can('view', 'job');

@@ -26,6 +26,7 @@ const ACCESS = [
     'GET jobs/{job}/{stage?}' => EVERYBODY,
     'GET jobs/{job}/job.json' => EVERYBODY,
     'GET jobs/{job}/stored.json' => EVERYBODY,
+    'GET jobs/{job}/joint-sheets.pdf' => EVERYBODY,
     'GET jobs/{job}/lra.csv' => EVERYBODY,
     'GET jobs/{job}/xyz.csv' => EVERYBODY,
     'GET jobs/{job}/cut-list.csv' => EVERYBODY,

@@ -61,3 +61,23 @@ it('loads the made-up demo shop once, with one finished job', function () {
                 ->etc(),
         );
 });
+
+it('prints a page for each weld in its turn, or the one that is asked for', function () {
+    $this->signIn();
+    $job = $this->released();
+    $pages = function (string $query) use ($job): array {
+        $response = $this->get("/jobs/$job->id/joint-sheets.pdf$query")->assertOk()->assertHeader('Content-Type', 'application/pdf');
+
+        return array_map(
+            static fn ($page): string => (string) preg_replace('/\s+/u', ' ', $page->getText()),
+            (new Parser())->parseContent((string) $response->getContent())->getPages(),
+        );
+    };
+    $all = $pages('');
+    expect($all)->toHaveCount(6)
+        ->and($all[0])->toContain('1 of 6')->toContain('TB-0412')->toContain('Amps used')
+        ->and($pages('?joint=AJ2'))->toHaveCount(1)
+        ->and($pages('?joint=AJ2')[0])->toContain('AJ2')->toContain('ER308L')->toContain('Feed at');
+    $this->getJson("/jobs/$job->id/joint-sheets.pdf?joint=ZJ9")->assertUnprocessable()
+        ->assertJsonPath('errors.joint.0', 'The job has no welded joint "ZJ9".');
+});

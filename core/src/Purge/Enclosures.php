@@ -77,7 +77,7 @@ final readonly class Enclosures
     private function alone(RoutedRun $routed, Joint $joint): Enclosure
     {
         $pipes = new Pipework;
-        $pipes->run($routed, $joint->run, 0.0, $routed->line->lengthMm);
+        $pipes->run($routed, $joint->run, 0.0, $routed->line->lengthMm, [$joint->run]);
 
         return $this->around($pipes, $routed, $joint->run, 0.0, $routed->line->lengthMm, $joint);
     }
@@ -97,8 +97,8 @@ final readonly class Enclosures
                 $placement->branches,
                 static fn (Branch $one): bool => $one->letter === $letter && in_array($one->spec->on, $standing, true),
             ));
-            foreach ($this->stretches($routed, $standing) as [$name, $fromMm, $toMm]) {
-                $pipes->run($routed, $name, $fromMm, $toMm, $name === $letter ? $saddled : []);
+            foreach ($this->stretches($routed, $standing) as [$name, $fromMm, $toMm, $marks]) {
+                $pipes->run($routed, $name, $fromMm, $toMm, $marks, $name === $letter ? $saddled : []);
                 $all[] = [$letter, $name, $fromMm, $toMm];
             }
         }
@@ -127,13 +127,14 @@ final readonly class Enclosures
 
     /**
      * @param  list<string>  $standing
-     * @return list<array{string, float, float}> pieces of a run that hang together: their name, from and until (mm)
+     * @return list<array{string, float, float, list<string>}> pieces of a run that hang together: their name, from and until
+     *                                                        (mm), and their marks; of a whole run its letter
      */
     private function stretches(RoutedRun $routed, array $standing): array
     {
         $letter = $routed->spec->letter;
         if (in_array($letter, $standing, true)) {
-            return [[$letter, 0.0, $routed->line->lengthMm]];
+            return [[$letter, 0.0, $routed->line->lengthMm, [$letter]]];
         }
         $all = [];
         foreach ($this->cut->piecesOf($letter) as $piece) {
@@ -141,17 +142,19 @@ final readonly class Enclosures
                 continue;
             }
             $last = array_key_last($all);
-            if ($last !== null && abs($all[$last][1]->span->toMm - $piece->span->fromMm) < self::NEAR_MM) {
-                $all[$last][1] = $piece;
+            $span = $piece->span;
+            if ($last !== null && abs($all[$last][1] - $span->fromMm) < self::NEAR_MM) {
+                $all[$last] = [$all[$last][0], $span->toMm, [...$all[$last][2], $piece->mark]];
             } else {
-                $all[] = [$piece, $piece];
+                $all[] = [$span->fromMm, $span->toMm, [$piece->mark]];
             }
         }
 
         return array_map(static fn (array $one): array => [
-            $one[0] === $one[1] ? $one[0]->mark : "{$one[0]->mark}–{$one[1]->mark}",
-            $one[0]->span->fromMm,
-            $one[1]->span->toMm,
+            implode('–', array_unique([$one[2][0], $one[2][count($one[2]) - 1]])),
+            $one[0],
+            $one[1],
+            $one[2],
         ], $all);
     }
 

@@ -24,7 +24,7 @@ final class Pipework
     /** @var array<string, Bore> */
     private array $tubes = [];
 
-    /** @var array<string, string> what stands there, by tube */
+    /** @var array<string, list<string>> what stands there, by tube */
     private array $names = [];
 
     /** @var array<string, array{Mouth, Mouth}> both ends of each tube */
@@ -39,10 +39,17 @@ final class Pipework
     /**
      * A stretch of a run (mm), under the name of what it is.
      *
+     * @param  list<string>  $marks  of its pieces, or its letter
      * @param  list<Saddled>  $saddled  ends of it that stand on a tube that is there too: they reach into its middle
      */
-    public function run(RoutedRun $routed, string $name, float $fromMm, float $toMm, array $saddled = []): void
-    {
+    public function run(
+        RoutedRun $routed,
+        string $name,
+        float $fromMm,
+        float $toMm,
+        array $marks,
+        array $saddled = [],
+    ): void {
         $parts = $behind = [];
         foreach ($saddled as $one) {
             $axis = $one->axis();
@@ -72,7 +79,7 @@ final class Pipework
         $isLast = $toMm > $routed->line->lengthMm - self::NEAR_MM;
         [$start, $end] = [$routed->line->frameAt($fromMm), $routed->line->frameAt($toMm)];
         $boreMm = $routed->tube->idMm();
-        $this->add($name, $name, Bore::ofParts($name, $boreMm, [...$parts, ...$behind]), [
+        $this->add($name, $marks, Bore::ofParts($name, $boreMm, [...$parts, ...$behind]), [
             $isFirst ? "the start of $name ({$spec->start->name})" : "the upstream end of $name",
             $start->at, $start->forward,
             $isLast ? "the far end of $name ({$spec->end->name})" : "the downstream end of $name",
@@ -93,13 +100,13 @@ final class Pipework
             $way = $hub->minus($inlet->at);
             $id = "$letter ".($i + 1);
             $bore = Bore::ofParts($id, $one->tube()->idMm(), [[$way->length(), $inlet->at, $way->unit(), null]]);
-            $this->add($id, $letter, $bore, [
+            $this->add($id, [$letter], $bore, [
                 'mouth '.$one->mark($i), $inlet->at, $inlet->forward, '', $hub, $way->unit(),
             ]);
             $meet[] = [$id, false];
         }
         $out = Bore::ofParts("$letter out", $outMm, [[$outMm / 2, $hub, $outlet->forward, null]]);
-        $this->add("$letter out", $letter, $out, [
+        $this->add("$letter out", [$letter], $out, [
             '', $hub, $outlet->forward, "the outlet of $letter", $outlet->at, $outlet->forward,
         ]);
         $this->nodes[] = new Node("hub of $letter", $hub, $meet, $outMm / 2);
@@ -142,7 +149,9 @@ final class Pipework
                 }
             }
         }
-        $names = array_values(array_unique(array_intersect_key($this->names, $assembly->tubes)));
+        $names = array_values(array_unique(array_merge(...array_values(
+            array_intersect_key($this->names, $assembly->tubes),
+        ))));
 
         return [$assembly, $names, $mouths];
     }
@@ -152,13 +161,16 @@ final class Pipework
         return $tube.($isStart ? '.start' : '.end');
     }
 
-    /** @param  array{string, Vector, Vector, string, Vector, Vector}  $ends  name, place and flow of both */
-    private function add(string $id, string $name, Bore $bore, array $ends): void
+    /**
+     * @param  list<string>  $marks
+     * @param  array{string, Vector, Vector, string, Vector, Vector}  $ends  name, place and flow of both
+     */
+    private function add(string $id, array $marks, Bore $bore, array $ends): void
     {
         [$startName, $startAt, $startFlow, $endName, $endAt, $endFlow] = $ends;
         $wide = 2 * $bore->radiusMm;
         $this->tubes[$id] = $bore;
-        $this->names[$id] = $name;
+        $this->names[$id] = $marks;
         $this->ends[$id] = [
             new Mouth(self::end($id, true), $startName, $id, true, $startAt, $startFlow, $wide),
             new Mouth(self::end($id, false), $endName, $id, false, $endAt, $endFlow, $wide),

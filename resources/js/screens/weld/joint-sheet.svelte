@@ -40,6 +40,13 @@
     <div class="flex items-baseline justify-between gap-3">
         <h2 class="heading">{joint.id} <span class="text-quiet font-normal">{joint.typeLabel}</span></h2>
         <span class="figure text-sm">{joint.metals}</span>
+        <span class="flex gap-3 text-sm">
+            <a
+                class="underline underline-offset-4"
+                href="/jobs/{desk.view.id}/joint-sheets.pdf?joint={joint.id}">Print it</a
+            >
+            <a class="underline underline-offset-4" href="/jobs/{desk.view.id}/joint-sheets.pdf">Print all</a>
+        </span>
     </div>
     <p class="text-quiet">{joint.between} to {joint.and}. {why}</p>
     <div class="border-line my-2 grid grid-cols-3 gap-3 border-y py-2">

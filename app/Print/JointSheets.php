@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Print;
+
+use UpsweptBead\Core\Exchange\Drawing\DialSvg;
+use UpsweptBead\Core\Exchange\Drawing\HeldSvg;
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointFace;
+use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Reason\Choice;
+use UpsweptBead\Core\Reason\Figure;
+use UpsweptBead\Core\Schedule\Slot;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Weld\JointSheet;
+use UpsweptBead\Core\Weld\Machine;
+
+/** The sheets of a job's joints in the order they are welded, a page each, as the bench has them on paper. */
+final readonly class JointSheets
+{
+    private const BIG = ['amps', 'filler', 'wire'];
+
+    private const MACHINE = ['pedal', 'tungsten', 'cup', 'stickOut', 'flow', 'preflow', 'postflow', 'travel', 'heat', 'arc', 'cool'];
+
+    private const PURGE = ['target', 'fill', 'flow', 'hold', 'vent', 'volume', 'argon'];
+
+    private UnitSystem $units;
+
+    public function __construct(private Plan $plan)
+    {
+        $this->units = $plan->job->units;
+    }
+
+    /**
+     * @param  string|null  $only  the joint that is wanted; null for all of them
+     * @return list<array<string, mixed>>
+     */
+    public function pages(?string $only): array
+    {
+        $slots = array_values(array_filter(
+            $this->plan->schedule->slots,
+            static fn (Slot $slot): bool => $only === null || $slot->joint->id === $only,
+        ));
+
+        return array_map($this->page(...), $slots);
+    }
+
+    /** @return array<string, mixed> */
+    private function page(Slot $slot): array
+    {
+        $joint = $slot->joint;
+        $sheet = $this->plan->weld->sheets[$joint->id];
+        $figures = [...$sheet->choices, ...$sheet->settings];
+        $taped = $this->plan->schedule->taped($slot, $this->plan->weld);
+
+        return [
+            'joint' => $joint->id,
+            'type' => $joint->type->label(),
+            'between' => "{$joint->between->name} to {$joint->and->name}",
+            'metals' => "{$joint->between->metal} – {$joint->and->metal}",
+            'order' => $slot->order,
+            'of' => count($this->plan->schedule->slots),
+            'phase' => $slot->phase->label(),
+            'why' => $slot->why,
+            'index' => $joint->seam->index->text(),
+            'big' => $this->rows($figures, self::BIG),
+            'working' => implode(' – ', array_map(
+                fn (float $amps): string => Quantity::Current->show($amps, $this->units),
+                $sheet->workingA,
+            )),
+            'machine' => $this->rows($figures, self::MACHINE),
+            'root' => $this->rows($figures, ['root']),
+            'purge' => $sheet->isFilled() ? $this->rows($sheet->purge->figures, self::PURGE) : [],
+            'lines' => $sheet->isFilled() ? $this->purge($sheet, $taped) : [],
+            'by' => Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value),
+            'warnings' => $sheet->warnings(),
+            'dial' => $joint->type->isRound() ? self::picture($this->dial($joint, $sheet)) : null,
+            'held' => $sheet->isFilled()
+                ? self::picture(HeldSvg::of($this->plan, $sheet->purge->pose, $joint->id))
+                : null,
+        ];
+    }
+
+    /**
+     * @param  array<string, Figure|Choice>  $figures
+     * @param  list<string>  $names
+     * @return list<array{label: string, text: string, by: string}>
+     */
+    private function rows(array $figures, array $names): array
+    {
+        $rows = [];
+        foreach ($names as $name) {
+            $one = $figures[$name] ?? null;
+            if ($one !== null) {
+                $by = $one->override;
+                $rows[] = [
+                    'label' => $one->label,
+                    'text' => $one instanceof Figure ? $one->quantity->show($one->value, $this->units) : $one->value,
+                    'by' => $by === null ? '' : ($by->procedure === '' ? 'own' : $by->procedure),
+                ];
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  list<string>  $taped
+     * @return list<string>
+     */
+    private function purge(JointSheet $sheet, array $taped): array
+    {
+        return [
+            ...$sheet->purge->pose->lines(
+                fn (float $mm): string => Quantity::Length->show($mm, $this->units),
+                $sheet->purge->value('vent'),
+            ),
+            ...$taped === [] ? [] : ['Stays taped: '.implode(', ', $taped).'.'],
+            sprintf(
+                'Peel %s when the meter reads below %s.',
+                $sheet->joint->id,
+                Quantity::Oxygen->show($sheet->purge->value('target'), $this->units),
+            ),
+        ];
+    }
+
+    private function dial(Joint $joint, JointSheet $sheet): string
+    {
+        $routed = $this->plan->layout->run($joint->run);
+        $reached = $this->plan->fit->cupFor($joint)?->arcs;
+
+        return DialSvg::of(
+            $joint,
+            $sheet->tacks,
+            $routed === null || $joint->type->isOnSide() ? null : JointFace::of($routed->line, $joint->seam->stationMm),
+            $reached,
+        );
+    }
+
+    private static function picture(string $svg): string
+    {
+        return 'data:image/svg+xml;base64,'.base64_encode($svg);
+    }
+}

@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Exchange\Drawing;
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Purge\Mouth;
+use UpsweptBead\Core\Purge\PurgePose;
+
+/**
+ * What lies on the bench for a weld, as it is held: a line drawing from one corner for paper, with where argon is fed and
+ * vented, what is dammed, and where the seam is.
+ */
+final readonly class HeldSvg
+{
+    private const WIDE = 360.0;
+
+    private const HIGH = 240.0;
+
+    private const MARGIN = 34.0;
+
+    /** Points along a tube. */
+    private const STEPS = 48;
+
+    /** Arrows are so long, and words so far from a mouth, on paper. */
+    private const ARROW = 22.0;
+
+    private function __construct(private Vector $right, private Vector $rise, private PurgePose $pose) {}
+
+    public static function of(Plan $plan, PurgePose $pose, string $joint): string
+    {
+        // Seen from in front, a little from the side and from above.
+        $up = $pose->up->unit();
+        $aside = abs($up->x) < 0.9 ? new Vector(1, 0, 0) : new Vector(0, 1, 0);
+        $level = $aside->minus($up->times($aside->dot($up)))->unit();
+        $other = $up->cross($level);
+        $right = $level->times(0.82)->plus($other->times(0.57));
+        $away = $level->times(-0.57)->plus($other->times(0.82));
+
+        return (new self($right, $up->times(0.9)->plus($away->times(0.43)), $pose))->svg($plan, $joint);
+    }
+
+    private function svg(Plan $plan, string $joint): string
+    {
+        $lines = $this->lines($plan->layout, $plan);
+        $all = array_merge(...array_column($lines, 0));
+        foreach ([$this->pose->feed, ...$this->pose->vents, ...$this->pose->dams] as $mouth) {
+            $all[] = $this->flat($mouth->at);
+        }
+        [$scale, $x0, $y0] = self::fit($all);
+        $on = static fn (float $x, float $y): array => [$x0 + $scale * $x, $y0 - $scale * $y];
+        $parts = [];
+        foreach ([[Svg::INK, 1.0], ['#dfe6ea', 0.86]] as [$colour, $share]) {
+            foreach ($lines as [$points, $odMm]) {
+                $placed = array_map(static fn (array $one): array => $on(...$one), $points);
+                $parts[] = Svg::line($placed, $colour, max(2.0, $share * $odMm * $scale), 'stroke-linejoin="round"');
+            }
+        }
+        $seam = $this->seam($plan, $joint);
+        if ($seam !== null) {
+            [$x, $y] = $on(...$this->flat($seam));
+            $parts[] = Svg::ring($x, $y, 5.0, 2.0);
+            $parts[] = self::word($x, $y - 14, $joint);
+        }
+        $parts[] = $this->mouth($this->pose->feed, 'Feed', true, $on);
+        foreach ($this->pose->vents as $vent) {
+            $parts[] = $this->mouth($vent, 'Vent', false, $on);
+        }
+        foreach ($this->pose->dams as $dam) {
+            [$x, $y] = $on(...$this->flat($dam->at));
+            $parts[] = self::word($x, $y - 4, 'dam');
+        }
+
+        return Svg::drawing((int) self::WIDE, (int) self::HIGH, $parts);
+    }
+
+    /** @return list<array{list<array{float, float}>, float}> middle lines of what is filled, with their outside diameter (mm) */
+    private function lines(Layout $layout, Plan $plan): array
+    {
+        $standing = $this->pose->standing;
+        $lines = [];
+        foreach ($layout->runs as $routed) {
+            $letter = $routed->spec->letter;
+            $isWhole = in_array($letter, $standing, true);
+            $spans = $isWhole ? [[0.0, $routed->line->lengthMm]] : self::spans($plan, $letter, $standing);
+            foreach ($spans as [$from, $to]) {
+                $points = [];
+                for ($i = 0; $i <= self::STEPS; $i++) {
+                    $points[] = $this->flat($routed->line->frameAt($from + ($to - $from) * $i / self::STEPS)->at);
+                }
+                $lines[] = [$points, $routed->tube->odMm];
+            }
+        }
+        foreach ($layout->placement->collectors->all as $one) {
+            if (! in_array($one->build->letter, $standing, true)) {
+                continue;
+            }
+            for ($i = 0; $i < $one->build->inlets; $i++) {
+                $lines[] = [[$this->flat($one->inlet($i)->at), $this->flat($one->outlet()->at)], $one->tube()->odMm];
+            }
+        }
+
+        return $lines;
+    }
+
+    /**
+     * @param  list<string>  $standing
+     * @return list<array{float, float}>
+     */
+    private static function spans(Plan $plan, string $letter, array $standing): array
+    {
+        $spans = [];
+        foreach ($plan->cut->piecesOf($letter) as $piece) {
+            if (in_array($piece->mark, $standing, true)) {
+                $spans[] = [$piece->span->fromMm, $piece->span->toMm];
+            }
+        }
+
+        return $spans;
+    }
+
+    private function seam(Plan $plan, string $id): ?Vector
+    {
+        $joint = $plan->joints->find($id);
+        $routed = $joint === null ? null : $plan->layout->run($joint->run);
+
+        return $joint === null || $routed === null ? null : $routed->line->frameAt($joint->seam->stationMm)->at;
+    }
+
+    /** @return array{float, float} */
+    private function flat(Vector $at): array
+    {
+        return [$at->dot($this->right), $at->dot($this->rise)];
+    }
+
+    /** @param  \Closure(float, float): array{float, float}  $on */
+    private function mouth(Mouth $mouth, string $word, bool $isIn, \Closure $on): string
+    {
+        [$x, $y] = $on(...$this->flat($mouth->at));
+        $out = $mouth->flow->times($mouth->isStart ? -1 : 1);
+        [$dx, $dy] = [$out->dot($this->right), -$out->dot($this->rise)];
+        $long = hypot($dx, $dy);
+        [$dx, $dy] = $long < 0.2 ? [0.0, -1.0] : [$dx / $long, $dy / $long];
+        $far = [$x + self::ARROW * $dx, $y + self::ARROW * $dy];
+        [$tip, $tail] = $isIn ? [[$x, $y], $far] : [$far, [$x, $y]];
+        $way = $isIn ? -1 : 1;
+        [$bx, $by] = [$tip[0] - 7 * $dx * $way, $tip[1] - 7 * $dy * $way];
+
+        return sprintf(
+            '<line x1="%.1f" y1="%.1f" x2="%.1f" y2="%.1f" stroke="#07645d" stroke-width="2.4"/>'
+                .'<polygon points="%.1f,%.1f %.1f,%.1f %.1f,%.1f" fill="#07645d"/>',
+            $tail[0], $tail[1], $bx, $by,
+            $tip[0], $tip[1], $bx - 4 * $dy, $by + 4 * $dx, $bx + 4 * $dy, $by - 4 * $dx,
+        ).self::word($x + (self::ARROW + 15) * $dx, $y + (self::ARROW + 11) * $dy + 3, $word);
+    }
+
+    private static function word(float $x, float $y, string $text): string
+    {
+        return Svg::text(max(16.0, min(self::WIDE - 16.0, $x)), max(10.0, min(self::HIGH - 3.0, $y)), 10.0, $text);
+    }
+
+    /**
+     * @param  list<array{float, float}>  $points
+     * @return array{float, float, float} scale, and where 0, 0 lies
+     */
+    private static function fit(array $points): array
+    {
+        $xs = array_column($points, 0);
+        $ys = array_column($points, 1);
+        [$left, $right, $low, $high] = $xs === [] || $ys === []
+            ? [0.0, 1.0, 0.0, 1.0]
+            : [min($xs), max($xs), min($ys), max($ys)];
+        $scale = min(
+            (self::WIDE - 2 * self::MARGIN) / max(1.0, $right - $left),
+            (self::HIGH - 2 * self::MARGIN) / max(1.0, $high - $low),
+        );
+
+        return [
+            $scale,
+            self::WIDE / 2 - $scale * ($left + $right) / 2,
+            self::HIGH / 2 + $scale * ($low + $high) / 2,
+        ];
+    }
+}

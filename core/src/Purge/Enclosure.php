@@ -12,7 +12,8 @@ use UpsweptBead\Core\Stock\TubeSize;
 final readonly class Enclosure
 {
     /**
-     * @param  list<string>  $standing  whole runs and collectors by letter, pieces by mark
+     * @param  list<string>  $standing  what lies there: whole runs and collectors by letter, pieces by mark
+     * @param  list<string>  $filled  what of it is filled
      * @param  array<string, Mouth>  $mouths  by their ids
      * @param  array<string, Vector>  $ways  which way up is, by how it is held, the easiest first; '' as on the vehicle
      * @param  ?string  $through  a mouth that the argon goes in or out by, so that it passes the joint
@@ -20,6 +21,7 @@ final readonly class Enclosure
      */
     public function __construct(
         public array $standing,
+        public array $filled,
         public TubeSize $tube,
         public Assembly $assembly,
         public array $mouths,

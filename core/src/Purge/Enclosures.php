@@ -35,17 +35,36 @@ final readonly class Enclosures
         }
         $routed = $this->layout->run($joint->run)
             ?? throw new \LogicException("Joint $joint->id is of no run that has a route.");
-        [$pipes, $stretches] = $this->laid($this->fit->standing["weld.$joint->id"] ?? [$joint->run]);
+        $standing = $this->standing($joint);
+        [$pipes, $stretches] = $this->laid($standing);
         foreach ($stretches as [$letter, $name, $fromMm, $toMm]) {
             $stationMm = $joint->seam->stationMm;
             $isIn = $stationMm >= $fromMm - self::NEAR_MM && $stationMm <= $toMm + self::NEAR_MM;
             if ($letter === $joint->run && $isIn) {
-                return $this->around($pipes, $routed, $name, $fromMm, $toMm, $joint);
+                $runs = array_values(array_unique(array_column($stretches, 0)));
+                $ways = count($runs) > 1
+                    ? $this->waysOfSet($runs, $standing)
+                    : Ways::ofTube($routed->line, $fromMm, $toMm);
+
+                return self::around($pipes, $standing, $routed, $name, $joint, $ways);
             }
         }
 
         // It does not lie there, as where somebody moved it to before its pieces are fitted.
         return $this->alone($routed, $joint);
+    }
+
+    /** @return list<string> what lies there when a joint is welded; a bought collector has no piece by which it would be named */
+    private function standing(Joint $joint): array
+    {
+        $standing = $this->fit->standing["weld.$joint->id"] ?? [$joint->run];
+        foreach ($this->layout->placement->collectors->all as $one) {
+            if (! $one->build->make->isMade() && self::stands($one, $standing)) {
+                $standing[] = $one->build->letter;
+            }
+        }
+
+        return $standing;
     }
 
     /** Of a joint's run by itself, or its loose piece: near enough where what is fitted together would take too long. */
@@ -65,6 +84,7 @@ final readonly class Enclosures
 
         return new Enclosure(
             $names,
+            $names,
             $collector->tube(),
             $assembly,
             $mouths,
@@ -79,7 +99,32 @@ final readonly class Enclosures
         $pipes = new Pipework;
         $pipes->run($routed, $joint->run, 0.0, $routed->line->lengthMm, [$joint->run]);
 
-        return $this->around($pipes, $routed, $joint->run, 0.0, $routed->line->lengthMm, $joint);
+        $ways = Ways::ofTube($routed->line, 0.0, $routed->line->lengthMm);
+
+        return self::around($pipes, [$joint->run], $routed, $joint->run, $joint, $ways);
+    }
+
+    /**
+     * @param  list<string>  $letters  of the runs that stand together
+     * @param  list<string>  $standing
+     * @return array<string, Vector>
+     */
+    private function waysOfSet(array $letters, array $standing): array
+    {
+        $in = $out = $ends = [];
+        foreach ($this->layout->runs as $routed) {
+            if (in_array($routed->spec->letter, $letters, true)) {
+                $in[] = $routed->line->start->forward;
+                $ends[] = $routed->line->end->forward;
+            }
+        }
+        foreach ($this->layout->placement->collectors->all as $one) {
+            if (self::stands($one, $standing)) {
+                $out[] = $one->outlet()->forward;
+            }
+        }
+
+        return Ways::ofSet($in, $out === [] ? $ends : $out);
     }
 
     /**
@@ -158,32 +203,30 @@ final readonly class Enclosures
         ], $all);
     }
 
-    private function around(
+    /**
+     * @param  list<string>  $standing
+     * @param  array<string, Vector>  $ways
+     */
+    private static function around(
         Pipework $pipes,
+        array $standing,
         RoutedRun $routed,
         string $name,
-        float $fromMm,
-        float $toMm,
         Joint $joint,
+        array $ways,
     ): Enclosure {
-        [$assembly, $names, $mouths] = $pipes->around($name);
+        [$assembly, $filled, $mouths] = $pipes->around($name);
         $isStart = $joint->seam->stationMm < $routed->line->lengthMm / 2;
         $entry = $joint->type === JointType::FlangeSeal ? $mouths[Pipework::end($name, $isStart)] ?? null : null;
-        $flows = static fn (bool $isStart): array => array_values(array_map(
-            static fn (Mouth $one): Vector => $one->flow,
-            array_filter($mouths, static fn (Mouth $one): bool => $one->isStart === $isStart),
-        ));
-        $isOne = count($assembly->tubes) === 1;
-        $ways = $isOne
-            ? Ways::ofTube($routed->line, $fromMm, $toMm)
-            : Ways::ofSet($flows(true), $flows(false));
         if ($entry !== null) {
             $ways = Ways::openTo($ways, $entry->flow->times($entry->isStart ? -1 : 1));
         }
         // What is fed and vented elsewhere would not flush this run.
         $own = $mouths[Pipework::end($name, $isStart)] ?? $mouths[Pipework::end($name, ! $isStart)] ?? null;
-        $through = $entry ?? ($isOne ? null : $own);
+        $through = $entry ?? (count($assembly->tubes) === 1 ? null : $own);
 
-        return new Enclosure($names, $routed->tube, $assembly, $mouths, $ways, $through?->id, $entry !== null);
+        return new Enclosure(
+            $standing, $filled, $routed->tube, $assembly, $mouths, $ways, $through?->id, $entry !== null,
+        );
     }
 }

@@ -42,7 +42,8 @@ final readonly class PurgePose
      * @param  list<Mouth>  $vents
      * @param  list<Mouth>  $dams
      * @param  list<array{float, Vector}>  $traps  mL of air that stays and a place in it, the largest first
-     * @param  list<string>  $standing  what is filled: whole runs and collectors by letter, pieces by mark
+     * @param  list<string>  $standing  what lies there: whole runs and collectors by letter, pieces by mark
+     * @param  list<string>  $filled  what of it is filled
      * @param  string  $entry  by which vent the torch goes in; '' where it does not
      */
     private function __construct(
@@ -55,6 +56,7 @@ final readonly class PurgePose
         public float $trappedMl,
         public array $traps,
         public array $standing,
+        public array $filled,
         private string $entry,
     ) {}
 
@@ -156,6 +158,7 @@ final readonly class PurgePose
             $held->trappedMl,
             array_map(static fn (array $one): array => [$one[0], new Vector(...$one[1])], $held->traps),
             $enclosed->standing,
+            $enclosed->filled,
             $enclosed->isEntered ? $mouths[$enclosed->through ?? '']->name ?? '' : '',
         );
     }

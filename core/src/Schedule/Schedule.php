@@ -64,7 +64,7 @@ final readonly class Schedule
      */
     public function taped(Slot $slot, WeldPlan $weld): array
     {
-        $filled = $weld->sheets[$slot->joint->id]->purge->pose->standing;
+        $filled = $weld->sheets[$slot->joint->id]->purge->pose->filled;
         $later = array_filter($this->slots, static fn (Slot $one): bool => $one->order > $slot->order
             && $one->joint->type->isTaped()
             && self::isOf($one->joint->between->name, $filled) && self::isOf($one->joint->and->name, $filled));

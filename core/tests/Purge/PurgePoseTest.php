@@ -42,6 +42,7 @@ function poseOf(TubeRun $run, float $boreMm): PurgePose
     ], $run->segments()));
     $enclosed = new Enclosure(
         ['A'],
+        ['A'],
         new TubeSize('T', 'Some tube', $boreMm + 3.3, 1.65, false, Source::geometry()),
         new Assembly(['A' => $bore], [], []),
         ['A.start' => $mouth(true, $line->start), 'A.end' => $mouth(false, $line->end)],

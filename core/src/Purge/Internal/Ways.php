@@ -71,7 +71,19 @@ final readonly class Ways
             }
         }
 
-        return [...$ways, 'Turn it over: as on the vehicle, upside down.' => new Vector(0, 0, -1)];
+        $ways['Turn it over: as on the vehicle, upside down.'] = new Vector(0, 0, -1);
+        $ports = $ways['Stand it with its ports down.'] ?? null;
+        $upright = $ports === null ? null : (new Vector(0, 0, 1))->minus($ports->times($ports->z));
+        if ($ports !== null && $upright !== null && $upright->length() > 0.1) {
+            for ($deg = self::TURN_DEG; $deg < 360; $deg += self::TURN_DEG) {
+                $ways[sprintf(
+                    'Clamp it by its flange, the ports level, turned %d° clockwise from how it is on the vehicle, looking with the flow.',
+                    $deg,
+                )] = $upright->unit()->turnedAbout($ports, -$deg);
+            }
+        }
+
+        return $ways;
     }
 
     /**

@@ -22,7 +22,7 @@ final readonly class JointSheets
 {
     private const BIG = ['amps', 'filler', 'wire'];
 
-    private const MACHINE = ['pedal', 'tungsten', 'cup', 'stickOut', 'flow', 'preflow', 'postflow', 'travel', 'heat', 'arc', 'cool'];
+    private const MACHINE = ['pedal', 'tungsten', 'cup', 'stickOut', 'flow', 'preflow', 'postflow', 'travel', 'heat', 'passes', 'stops', 'arc', 'wireLength', 'cool'];
 
     private const PURGE = ['target', 'fill', 'flow', 'hold', 'vent', 'volume', 'argon'];
 
@@ -68,7 +68,7 @@ final readonly class JointSheets
             'big' => $this->rows($figures, self::BIG),
             'working' => implode(' – ', array_map(
                 fn (float $amps): string => Quantity::Current->show($amps, $this->units),
-                $sheet->workingA,
+                array_slice($sheet->ranges['amps'], 1),
             )),
             'machine' => $this->rows($figures, self::MACHINE),
             'root' => $this->rows($figures, ['root']),

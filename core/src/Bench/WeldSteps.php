@@ -67,6 +67,9 @@ final readonly class WeldSteps
                 [
                     $slot->why,
                     ...Preheat::lines($joint),
+                    ...$set['passes']->value > 1.0
+                        ? [sprintf('%d passes: cooled and brushed to bright metal before each.', $set['passes']->value)]
+                        : [],
                     ...$joint->type === JointType::DonutSeam ? self::INSIDE : [],
                     ...! $sheet->isFilled() ? $this->unfilled($sheet) : [
                         "Turn the purge down to {$this->show(Quantity::Flow, $purge->value('hold'))}. Peel the tape of $joint->id a quarter at a time, where the torch goes; the vent stays open for the closing tie-in.",

@@ -132,4 +132,27 @@ final readonly class Filler
             'A gap: the wire must then be at least as thick as the gap.',
         ));
     }
+
+    /**
+     * The thinnest and the thickest wire in use for a wall (mm): a size either way, common practice by gauge.
+     *
+     * @return array{float, float}
+     */
+    public static function sizes(Joint $joint, UnitSystem $units): array
+    {
+        $wall = $joint->thinnerMm() / Length::MM_PER_INCH;
+        [$sizes, $last, $mm] = match ($units) {
+            UnitSystem::Inch => [self::WIRES, self::THICK_WIRE, Length::MM_PER_INCH],
+            UnitSystem::Metric => [self::WIRES_MM, self::THICK_WIRE_MM, 1.0],
+        };
+        $wires = [...array_column($sizes, 1), $last];
+        foreach ($sizes as $i => [$most]) {
+            if ($wall <= $most) {
+                // The thinnest gauge takes one size, each other the one below it as well.
+                return [$wires[max(0, $i - 1)] * $mm, $wires[$i] * $mm];
+            }
+        }
+
+        return [$wires[count($wires) - 2] * $mm, $last * $mm];
+    }
 }

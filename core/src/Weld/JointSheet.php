@@ -12,23 +12,26 @@ use UpsweptBead\Core\Reason\Choice;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Shop\RootSchool;
 use UpsweptBead\Core\Stock\GasCup;
+use UpsweptBead\Core\Units\Quantity;
 
 /** Everything to set and watch at one joint. */
 final readonly class JointSheet
 {
     public const FLUX = 'Flux paste: poisonous, and flammable as long as its alcohol is wet. Fluoride in its fume: draw it off. Glass stays inside.';
 
+    private const PASSES = 'More than one pass: let it cool and brush it to bright metal before each, starts and stops not above one another.';
+
     /**
      * @param  array<string, Choice>  $choices  filler, tungsten, what shields the root
      * @param  array<string, Figure>  $settings  by their short name: wire, amps, pedal, cup, flow …
-     * @param  array{float, float}  $workingA  least and most working current
+     * @param  array<string, array{Quantity, float, float}>  $ranges  least and most that is usual, by setting
      */
     public function __construct(
         public Joint $joint,
         public TackPattern $tacks,
         public array $choices,
         public array $settings,
-        public array $workingA,
+        public array $ranges,
         public PurgePlan $purge,
         public JointTimes $times,
         public RootCare $root,
@@ -46,6 +49,7 @@ final readonly class JointSheet
     {
         return [
             ...Preheat::lines($this->joint),
+            ...$this->settings['passes']->value > 1.0 ? [self::PASSES] : [],
             ...$this->root->lack === '' ? [] : [$this->root->lack],
             ...$this->root->school === RootSchool::Flux ? [self::FLUX] : [],
             ...Torch::warnings(

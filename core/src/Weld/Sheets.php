@@ -55,11 +55,12 @@ final readonly class Sheets
         $flow = $overrides->on(Torch::flow($gasCup, $id, $fit));
         $postflow = $overrides->on(Torch::postflow($amps, $rules, $id));
         $travel = $overrides->on($this->travel($id));
-        $arc = $this->arc($joint, $travel);
-        $stops = (int) ceil($joint->seam->lengthMm / $rules->value('weld.run_length'));
+        $passes = $overrides->on(Deposit::passes($joint));
+        $arc = $this->arc($joint, $travel, $passes);
+        $stops = (int) ($passes->value * ceil($joint->seam->lengthMm / $rules->value('weld.run_length')));
         $heat = $this->heat($joint, $amps, $travel);
         $weldS = $arc->value + $stops * $postflow->value;
-        $heatJ = $heat->value * 1000 * $joint->seam->lengthMm;
+        $heatJ = $heat->value * 1000 * $joint->seam->lengthMm * $passes->value;
         $cooling = $this->cooling->times(
             $joint, $tube, $this->metal, $heatJ, $arc->value, $stops, $postflow->value,
         );
@@ -82,9 +83,7 @@ final readonly class Sheets
             [
                 'amps' => $amps,
                 'pedal' => $pedal,
-                ...($filler->value === Filler::NONE
-                    ? []
-                    : ['wire' => $overrides->on(Filler::size($joint, $this->job->units))]),
+                ...$filler->value === Filler::NONE ? [] : $this->wire($joint),
                 'cup' => $cup,
                 'stickOut' => $overrides->on(Torch::stickOut($gasCup, $id, $fit)),
                 'flow' => $flow,
@@ -92,11 +91,13 @@ final readonly class Sheets
                 'postflow' => $postflow,
                 'travel' => $travel,
                 'heat' => $heat,
+                'passes' => $passes,
+                'stops' => $this->stops($id, $joint, $stops),
                 'arc' => $arc,
                 'cool' => $cool,
                 'torchArgon' => $this->torchArgon($id, $flow, $arc, $postflow, $stops),
             ],
-            Amperage::working($amps),
+            Ranges::of($joint, $amps, $gasCup, $this->job->units),
             $purge,
             new JointTimes(
                 $purge->value('fill'), $weldS, $keepS, $cool->value,
@@ -137,18 +138,42 @@ final readonly class Sheets
         );
     }
 
-    private function arc(Joint $joint, Figure $travel): Figure
+    /** @return array<string, Figure> its size, and how much of it */
+    private function wire(Joint $joint): array
+    {
+        $wire = $this->overrides->on(Filler::size($joint, $this->job->units));
+        $length = $this->overrides->on(
+            Deposit::wire($joint, $wire, $this->shop->rules->value('weld.bead_to_wall')),
+        );
+
+        return ['wire' => $wire, 'wireLength' => $length, 'wireMass' => Deposit::mass($joint, $length, $wire)];
+    }
+
+    private function stops(string $id, Joint $joint, int $stops): Figure
+    {
+        $run = $this->shop->rules->get('weld.run_length');
+
+        return Figure::of("weld.$id.stops", 'Runs and stops', Quantity::Count, $stops, new Reason(
+            'The seam in short runs, each pass of it; after every one the post-flow is held.',
+            [Input::of('Seam', Quantity::Length, $joint->seam->lengthMm), $run->asInput()],
+            $run->source,
+            'Longer runs, where colour stays in the shielded zone.',
+        ));
+    }
+
+    private function arc(Joint $joint, Figure $travel, Figure $passes): Figure
     {
         return Figure::of(
             "weld.$joint->id.arc",
             'Arc time',
             Quantity::Duration,
-            (60 * $joint->seam->lengthMm) / $travel->value,
+            ($passes->value * 60 * $joint->seam->lengthMm) / $travel->value,
             new Reason(
-                'Length of the seam over the travel speed.',
+                'Length of the seam over the travel speed, once for each pass.',
                 [
                     Input::of('Seam', Quantity::Length, $joint->seam->lengthMm),
                     Input::of('Travel', Quantity::Travel, $travel->value),
+                    Input::of('Passes', Quantity::Count, $passes->value),
                 ],
                 Source::geometry(),
                 'The shop’s logged arc times.',

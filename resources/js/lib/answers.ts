@@ -1349,7 +1349,12 @@ export interface Sheet {
     settings: {
         [k: string]: Figure;
     };
-    working: [Shown, Shown];
+    /**
+     * Between what a setting is usual, by its name.
+     */
+    ranges: {
+        [k: string]: string;
+    };
     purge: {
         [k: string]: Figure;
     };

@@ -155,9 +155,13 @@ final readonly class StageWriter
                 'length' => $this->figures->length($sheet->tacks->tackMm),
             ],
             'settings' => $this->figures->each([...$sheet->choices, ...$sheet->settings]),
-            'working' => array_map(
-                fn (float $amps): array => $this->figures->plain(Quantity::Current, $amps),
-                $sheet->workingA,
+            'ranges' => array_map(
+                fn (array $one): string => sprintf(
+                    '%s – %s',
+                    $one[0]->show($one[1], $this->figures->units),
+                    $one[0]->show($one[2], $this->figures->units),
+                ),
+                $sheet->ranges,
             ),
             'purge' => $this->figures->each($sheet->purge->figures),
             'isFilled' => $sheet->isFilled(),

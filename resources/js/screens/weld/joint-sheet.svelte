@@ -16,20 +16,34 @@
         'postflow',
         'travel',
         'heat',
+        'passes',
+        'stops',
         'arc',
+        'wireLength',
+        'wireMass',
         'cool',
     ];
+    /** Fill and hold flow go by another name among the settings than in the purge. */
+    const purging = $derived({
+        flow: sheet.ranges['fillFlow'] ?? '',
+        hold: sheet.ranges['holdFlow'] ?? '',
+    });
     const purge = ['target', 'fill', 'flow', 'hold', 'vent', 'volume', 'changes', 'argon'];
 </script>
 
-{#snippet rows(figures: Record<string, Figure>, names: string[])}
+{#snippet rows(figures: Record<string, Figure>, names: string[], usual: Record<string, string>)}
     <dl>
         {#each names as name (name)}
             {@const figure = figures[name]}
             {#if figure}
                 <div class="border-line flex items-baseline justify-between gap-3 border-b py-0.5">
                     <dt class="text-quiet shrink-0">{figure.label}</dt>
-                    <dd class="text-right"><FigureCell {figure} {desk} /></dd>
+                    <dd class="text-right">
+                        <FigureCell {figure} {desk} />
+                        {#if usual[name]}<span class="figure text-quiet block text-[0.8rem] leading-tight"
+                                >{usual[name]}</span
+                            >{/if}
+                    </dd>
                 </div>
             {/if}
         {/each}
@@ -55,9 +69,7 @@
                 <div>
                     <p class="label">{sheet.settings[name].label}</p>
                     <FigureCell figure={sheet.settings[name]} {desk} big />
-                    {#if name === 'amps'}<p class="figure text-quiet text-sm">
-                            {sheet.working[0].text} – {sheet.working[1].text}
-                        </p>{/if}
+                    {#if sheet.ranges[name]}<p class="figure text-quiet text-sm">{sheet.ranges[name]}</p>{/if}
                 </div>
             {/if}
         {/each}
@@ -65,13 +77,13 @@
     <div class="grid gap-x-4 sm:grid-cols-[1.2fr_1fr]">
         <div>
             <h3 class="label">Torch and machine</h3>
-            {@render rows(sheet.settings, machine)}
+            {@render rows(sheet.settings, machine, sheet.ranges)}
         </div>
         <div>
             <h3 class="label">Root and purge</h3>
-            {@render rows(sheet.settings, ['root'])}
+            {@render rows(sheet.settings, ['root'], {})}
             {#if sheet.isFilled}
-                {@render rows(sheet.purge, purge)}
+                {@render rows(sheet.purge, purge, purging)}
             {/if}
         </div>
     </div>

@@ -9,6 +9,7 @@ use UpsweptBead\Core\Schedule\Internal\Stretch;
 use UpsweptBead\Core\Schedule\Internal\Timed;
 use UpsweptBead\Core\Schedule\Internal\Turns;
 use UpsweptBead\Core\Schedule\Internal\Warm;
+use UpsweptBead\Core\Shop\Bottle;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Weld\JointSheet;
 use UpsweptBead\Core\Weld\WeldPlan;
@@ -26,6 +27,7 @@ final readonly class Schedule
      * @param  array<string, float>  $last  joints measured when all is welded, with the seconds each still cools then
      * @param  float  $oneByOneS  the time it would take if every joint were waited for
      * @param  float  $anotherLineS  the time it would take with one purge line more
+     * @param  list<Bottle>  $bottles  the shop's
      */
     private function __construct(
         public array $slots,
@@ -33,6 +35,7 @@ final readonly class Schedule
         public float $totalS,
         public float $oneByOneS,
         public float $anotherLineS,
+        private array $bottles,
     ) {}
 
     public static function of(FitPlan $fit, WeldPlan $weld, Shop $shop): self
@@ -46,7 +49,7 @@ final readonly class Schedule
         return new self($timed->slots, $timed->last, $timed->totalS, array_sum(array_map(
             static fn (JointSheet $sheet): float => $sheet->times->oneByOneS(),
             $weld->sheets,
-        )), $another->totalS);
+        )), $another->totalS, $shop->bottles);
     }
 
     /** Seconds in which nothing can be done but wait: for a seam to cool, or for a purge line. */
@@ -54,6 +57,12 @@ final readonly class Schedule
     {
         return array_sum($this->last) +
             array_sum(array_map(static fn (Slot $slot): float => $slot->waitS, $this->slots));
+    }
+
+    /** @return list<BottleChange> bottles that run out on the way */
+    public function bottleChanges(WeldPlan $weld): array
+    {
+        return BottleChange::all($this, $weld, $this->bottles);
     }
 
     /**

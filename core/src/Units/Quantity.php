@@ -92,7 +92,7 @@ enum Quantity: string
                 ? self::decimals($value / self::KPA_PER_PSI, 0).' psi'
                 : self::trimmed($value / 100, 1).' bar',
             self::Duration => self::clock($value),
-            self::Mass => $inch ? self::decimals($value / 0.45359237, 2).' lb' : self::decimals($value, 2).' kg',
+            self::Mass => self::mass($value, $inch),
             self::Oxygen => self::decimals($value, 0).' ppm',
             self::Travel => $inch
                 ? self::trimmed($value / Length::MM_PER_INCH, 1).' in/min'
@@ -136,7 +136,11 @@ enum Quantity: string
             self::Volume => [$volume, $inch ? 'ft³' : 'l', '150 ft³ or 4250 l'],
             self::Pressure => [$pressure, $inch ? 'psi' : 'bar', '2200 psi or 150 bar'],
             self::Duration => [['s' => 1.0, 'sec' => 1.0, 'min' => 60.0, 'h' => 3600.0], 's', '90, 90 s or 1.5 min'],
-            self::Mass => [['kg' => 1.0, 'g' => 0.001, 'lb' => 0.45359237], $inch ? 'lb' : 'kg', '2.4 lb or 1.1 kg'],
+            self::Mass => [
+                ['kg' => 1.0, 'g' => 0.001, 'lb' => 0.45359237, 'oz' => 0.028349523125],
+                $inch ? 'lb' : 'kg',
+                '2.4 lb or 1.1 kg',
+            ],
             self::Oxygen => [['ppm' => 1.0, '%' => 10_000.0], 'ppm', '50 or 50 ppm'],
             self::Travel => [
                 ['mm/min' => 1.0, 'in/min' => 25.4, 'ipm' => 25.4],
@@ -220,6 +224,19 @@ enum Quantity: string
         $text = self::decimals($value, $places);
 
         return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+    }
+
+    /** Little of it in grams or ounces. */
+    private static function mass(float $kg, bool $inch): string
+    {
+        $isLittle = $kg > 0.0 && $kg < 0.05;
+
+        return match (true) {
+            $inch && $isLittle => self::decimals($kg / 0.028349523125, 2).' oz',
+            $inch => self::decimals($kg / 0.45359237, 2).' lb',
+            $isLittle => self::decimals(1000 * $kg, 1).' g',
+            default => self::decimals($kg, 2).' kg',
+        };
     }
 
     /** Half away from zero, and never "-0". */

@@ -10,6 +10,8 @@ use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Schedule\Slot;
+use UpsweptBead\Core\Shop\Bottle;
+use UpsweptBead\Core\Shop\BottleUse;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
@@ -223,4 +225,44 @@ it('says of butts that they are welded in turn only where there are more than tw
     }
     expect(array_keys($why['many']))->toBe(['On the bench, in reach all round: while one cools, another is welded.'])
         ->and(array_keys($why['few']))->toBe(['Welded on the bench, in reach all round.']);
+});
+
+/** The example downpipe with bottles that are nearly empty. */
+function withBottles(float $torchKpa, float ...$purgeKpa): Plan
+{
+    $bare = Shop::bare();
+    $bottles = [new Bottle('Torch', BottleUse::Torch, 4250.0, 16500.0, $torchKpa)];
+    foreach ($purgeKpa as $i => $kpa) {
+        $bottles[] = new Bottle('Purge '.($i + 1), BottleUse::Purge, 2265.0, 15200.0, $kpa);
+    }
+    $shop = new Shop('Shop', $bare->rules, $bare->catalogue, [], $bottles);
+
+    return Planner::plan(Some::routedJob(), $shop);
+}
+
+it('says at which weld a bottle runs out, and what to go over to', function () {
+    $full = withBottles(16000.0, 15000.0);
+    expect($full->schedule->bottleChanges($full->weld))->toBe([]);
+    $plan = withBottles(16000.0, 600.0, 15000.0);
+    $changes = $plan->schedule->bottleChanges($plan->weld);
+    expect($changes)->toHaveCount(1)
+        ->and($changes[0]->bottle)->toBe('Purge 1')
+        ->and($changes[0]->next)->toBe('Purge 2')
+        ->and($changes[0]->text())->toContain('go over to Purge 2 before that weld is begun');
+    // By hand: all purges up to that weld take no more than the bottle gives, with it they take more.
+    $usableL = 2265.0 * (600.0 - 350.0) / (15200.0 + 101.325);
+    $taken = 0.0;
+    foreach ($plan->schedule->slots as $slot) {
+        $argon = $plan->weld->sheets[$slot->joint->id]->purge->value('argon');
+        if ($slot === $changes[0]->slot) {
+            expect($taken)->toBeLessThanOrEqual($usableL)->and($taken + $argon)->toBeGreaterThan($usableL);
+        }
+        $taken += $argon;
+    }
+});
+
+it('says to change a bottle that has none behind it', function () {
+    $plan = withBottles(400.0, 15000.0);
+    $changes = $plan->schedule->bottleChanges($plan->weld);
+    expect($changes[0]->bottle)->toBe('Torch')->and($changes[0]->text())->toContain('change it before that weld is begun');
 });

@@ -1415,6 +1415,10 @@ export interface Schedule {
     waiting: Shown;
     oneByOne: Shown;
     anotherLine: Shown;
+    /**
+     * Bottles that run out on the way, in words.
+     */
+    bottles: string[];
 }
 export interface Slot {
     order: number;

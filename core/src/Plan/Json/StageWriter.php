@@ -15,6 +15,7 @@ use UpsweptBead\Core\Fit\Order\Phase;
 use UpsweptBead\Core\Purge\Mouth;
 use UpsweptBead\Core\Purge\PurgePlan;
 use UpsweptBead\Core\Purge\PurgePose;
+use UpsweptBead\Core\Schedule\BottleChange;
 use UpsweptBead\Core\Schedule\Schedule;
 use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\Shop;
@@ -96,6 +97,10 @@ final readonly class StageWriter
             'waiting' => $duration($schedule->waitingS()),
             'oneByOne' => $duration($schedule->oneByOneS),
             'anotherLine' => $duration($schedule->anotherLineS),
+            'bottles' => array_map(
+                static fn (BottleChange $one): string => $one->text(),
+                $schedule->bottleChanges($weld),
+            ),
         ];
     }
 
@@ -156,8 +161,7 @@ final readonly class StageWriter
             ],
             'settings' => $this->figures->each([...$sheet->choices, ...$sheet->settings]),
             'ranges' => array_map(
-                fn (array $one): string => sprintf(
-                    '%s – %s',
+                fn (array $one): string => self::range(
                     $one[0]->show($one[1], $this->figures->units),
                     $one[0]->show($one[2], $this->figures->units),
                 ),
@@ -169,6 +173,15 @@ final readonly class StageWriter
             'machine' => Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value),
             'warnings' => $sheet->warnings(),
         ];
+    }
+
+    /** Its unit once, where both have the same. */
+    private static function range(string $least, string $most): string
+    {
+        $unit = strrchr($most, ' ');
+        $isSame = $unit !== false && str_ends_with($least, $unit);
+
+        return ($isSame ? substr($least, 0, -strlen($unit)) : $least)." – $most";
     }
 
     /** @return array<string, mixed> how it is held, where it is fed, vented and dammed, and the air that stays */

@@ -1,8 +1,8 @@
 <script lang="ts">
     import type { Argon } from '@/lib/answers';
 
-    type Props = { argon: Argon };
-    let { argon }: Props = $props();
+    type Props = { argon: Argon; changes: string[] };
+    let { argon, changes }: Props = $props();
 </script>
 
 <section class="sheet p-3" aria-label="Argon account">
@@ -25,5 +25,6 @@
             </div>
         {/each}
     </div>
+    {#each changes as change (change)}<p class="mt-1">△ {change}</p>{/each}
     <p class="text-quiet mt-2 text-sm">△ {argon.caution}</p>
 </section>

@@ -74,7 +74,7 @@
             {/if}
         {/each}
     </div>
-    <div class="grid gap-x-4 sm:grid-cols-[1.2fr_1fr]">
+    <div class="grid gap-x-4 sm:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]">
         <div>
             <h3 class="label">Torch and machine</h3>
             {@render rows(sheet.settings, machine, sheet.ranges)}

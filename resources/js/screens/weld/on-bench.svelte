@@ -1,11 +1,12 @@
 <script lang="ts">
     // The piece as it lies on the bench for one weld: how it is held, where argon goes in and out, what is taped.
     import type { JobDesk } from '@/lib/job-desk.svelte';
-    import type { Sheet, Slot } from '@/lib/answers';
+    import type { Joint, Sheet, Slot } from '@/lib/answers';
+    import JointDial from '@/parts/joint-dial.svelte';
     import Viewport from '@/parts/viewport/viewport.svelte';
 
-    type Props = { desk: JobDesk; slot: Slot; sheet: Sheet };
-    let { desk, slot, sheet }: Props = $props();
+    type Props = { desk: JobDesk; slot: Slot; sheet: Sheet; joint: Joint };
+    let { desk, slot, sheet, joint }: Props = $props();
 
     const held = $derived({ pose: sheet.pose, taped: slot.taped });
     const access = $derived(desk.plan.fit.access.find((one) => one.joint === slot.joint));
@@ -23,20 +24,24 @@
         <span class="text-quiet text-sm">{sheet.pose.standing.join(' + ')}, as it is held</span>
     </p>
     <div class="grid md:grid-cols-[minmax(0,1fr)_17rem]">
-        <div class="flex h-[23rem] flex-col">
+        <div class="flex min-h-[23rem] flex-col">
             <Viewport {desk} standing={sheet.pose.standing} {held} {seam} plain />
         </div>
-        <ol
-            class="border-line space-y-1.5 p-3 max-md:border-t md:border-l"
-            aria-label="Purge of {slot.joint}"
-        >
-            {#each sheet.pose.lines as line (line)}<li>{line}</li>{/each}
-            <li>
-                {#if slot.taped.length > 0}Stays taped: <span class="figure">{slot.taped.join(', ')}</span
-                    >.{/if}
-                Peel <span class="figure">{slot.joint}</span> when the meter reads below
-                <span class="figure">{sheet.purge['target']?.text}</span>.
-            </li>
-        </ol>
+        <div class="border-line space-y-2 p-3 max-md:border-t md:border-l">
+            <ol class="space-y-1.5" aria-label="Purge of {slot.joint}">
+                {#each sheet.pose.lines as line (line)}<li>{line}</li>{/each}
+                <li>
+                    {#if slot.taped.length > 0}Stays taped: <span class="figure">{slot.taped.join(', ')}</span
+                        >.{/if}
+                    Peel <span class="figure">{slot.joint}</span> when the meter reads below
+                    <span class="figure">{sheet.purge['target']?.text}</span>.
+                </li>
+            </ol>
+            {#if joint.round && sheet.tacks.full.length > 0}
+                <div class="mx-auto w-fit">
+                    <JointDial {joint} {sheet} reached={access ? seam.reached : null} size={210} />
+                </div>
+            {/if}
+        </div>
     </div>
 </section>

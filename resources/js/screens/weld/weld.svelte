@@ -70,9 +70,9 @@
                 </p>
                 <Timeline {schedule} chosen={slot.joint} />
             </section>
-            {#if sheet.isFilled}<OnBench {desk} {slot} {sheet} />{/if}
+            {#if sheet.isFilled}<OnBench {desk} {slot} {sheet} {joint} />{/if}
             <WeldTable {desk} {slots} {sheets} chosen={slot.joint} />
-            <Argon argon={desk.plan.weld.argon} />
+            <Argon argon={desk.plan.weld.argon} changes={schedule.bottles} />
             <Procedures {desk} />
         </div>
         <div class="min-w-0"><JointSheet {joint} {sheet} why={slot.why} {desk} /></div>

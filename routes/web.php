@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BesideController;
 use App\Http\Controllers\CutController;
 use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\DesignController;
@@ -78,6 +79,8 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::get('/jobs/{job}/shopping.pdf', [CuttingController::class, 'shoppingPdf'])->can('view', 'job');
     Route::get('/jobs/{job}/labels.pdf', [CuttingController::class, 'labels'])->can('view', 'job');
     Route::get('/jobs/{job}/joint-sheets.pdf', JointSheetController::class)->can('view', 'job')->middleware('heavy');
+    Route::get('/jobs/{job}/beside', [BesideController::class, 'index'])->can('view', 'job');
+    Route::get('/jobs/{job}/beside/{other}', [BesideController::class, 'show'])->can('view', 'job')->can('view', 'other')->middleware('heavy');
     Route::get('/jobs/{job}/record.pdf', RecordController::class)->can('view', 'job');
     Route::put('/jobs/{job}/draft', [DraftController::class, 'update'])->can('update', 'job');
     Route::post('/jobs/{job}/preview', [DraftController::class, 'preview'])->can('view', 'job');

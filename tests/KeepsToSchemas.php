@@ -32,6 +32,8 @@ trait KeepsToSchemas
         'GET jobs/{job}/cutting' => 'Cutting',
         'POST jobs/{job}/cutting' => 'Cutting',
         'POST jobs/{job}/promises' => 'Cutting',
+        'GET jobs/{job}/beside' => 'OtherJobs',
+        'GET jobs/{job}/beside/{other}' => 'Beside',
         'PUT shop' => 'ShopChanged',
         'POST stores/items' => 'ItemChanged',
         'PUT stores/items/{item}' => 'ItemChanged',

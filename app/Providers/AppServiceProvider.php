@@ -48,6 +48,7 @@ final class AppServiceProvider extends ServiceProvider
         // Without its database nothing here is well.
         Event::listen(DiagnosingHealth::class, static fn (): array => DB::select('select 1'));
         Route::pattern('job', '[0-9]{1,12}');
+        Route::pattern('other', '[0-9]{1,12}');
         Route::model('job', Job::class);
         Route::pattern('item', '[0-9]{1,12}');
         Route::model('item', StoreItem::class);

@@ -26,6 +26,8 @@ const ACCESS = [
     'GET jobs/{job}/{stage?}' => EVERYBODY,
     'GET jobs/{job}/job.json' => EVERYBODY,
     'GET jobs/{job}/stored.json' => EVERYBODY,
+    'GET jobs/{job}/beside' => EVERYBODY,
+    'GET jobs/{job}/beside/{other}' => EVERYBODY,
     'GET jobs/{job}/joint-sheets.pdf' => EVERYBODY,
     'GET jobs/{job}/lra.csv' => EVERYBODY,
     'GET jobs/{job}/xyz.csv' => EVERYBODY,
@@ -99,7 +101,7 @@ function addresses(): array
 function filledIn(string $uri, int $job, int $search): string
 {
     $item = StoreItem::query()->firstOrCreate(['key' => 'disc'], ['kind' => 'disc', 'name' => 'Disc'])->id;
-    $parts = ['{item}' => $item, '{job}' => $job, '{search}' => $search, '{stage?}' => 'weld', '{format}' => 'dxf', '{fingerprint}' => str_repeat('0', 32)];
+    $parts = ['{item}' => $item, '{job}' => $job, '{other}' => $job, '{search}' => $search, '{stage?}' => 'weld', '{format}' => 'dxf', '{fingerprint}' => str_repeat('0', 32)];
 
     return '/'.ltrim(strtr($uri, $parts), '/');
 }

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Schedule;
 
 use UpsweptBead\Core\Fit\FitPlan;
-use UpsweptBead\Core\Schedule\Internal\Stretch;
+use UpsweptBead\Core\Schedule\Internal\Stretches;
 use UpsweptBead\Core\Schedule\Internal\Timed;
 use UpsweptBead\Core\Schedule\Internal\Turns;
-use UpsweptBead\Core\Schedule\Internal\Warm;
 use UpsweptBead\Core\Shop\Bottle;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Weld\JointSheet;
@@ -40,7 +39,7 @@ final readonly class Schedule
 
     public static function of(FitPlan $fit, WeldPlan $weld, Shop $shop): self
     {
-        $stretches = self::stretches($fit, $weld);
+        $stretches = Stretches::of($fit, $weld);
         $turns = new Turns($shop->memo);
         $lines = max(1, (int) $shop->rules->value('schedule.lines'));
         $timed = Timed::of($stretches, $weld, $shop->rules, $turns, $lines);
@@ -89,26 +88,5 @@ final readonly class Schedule
     private static function isOf(string $mark, array $filled): bool
     {
         return in_array($mark, $filled, true) || in_array(rtrim($mark, '0123456789'), $filled, true);
-    }
-
-    /** @return list<Stretch> welds between two times at which all has to be cold */
-    private static function stretches(FitPlan $fit, WeldPlan $weld): array
-    {
-        $stretches = [];
-        /** @var list<Weld> $now */
-        $now = [];
-        foreach (WeldOrder::of($fit->build) as $one) {
-            if (! isset($weld->sheets[$one->joint->id])) {
-                continue;
-            }
-            $handled = array_filter($now, static fn (Weld $earlier): bool => Warm::isHandledBetween($earlier, $one));
-            if ($handled !== []) {
-                $stretches[] = new Stretch($now, $fit, $weld);
-                $now = [];
-            }
-            $now[] = $one;
-        }
-
-        return $now === [] ? $stretches : [...$stretches, new Stretch($now, $fit, $weld)];
     }
 }

@@ -176,6 +176,8 @@ export interface Answers {
     FitUp: FitUp;
     LessStock: LessStock;
     StoresScreen: StoresScreen;
+    OtherJobs: OtherJobs;
+    Beside: Beside;
     ShopScreen: ShopScreen;
     ShopChanged: ShopChanged;
     StoreEntries: StoreEntries;
@@ -1930,6 +1932,27 @@ export interface StoreItem {
     reorderAt: number | null;
     reorderTo: number | null;
     toReorder: number;
+}
+export interface OtherJobs {
+    jobs: {
+        id: number;
+        number: string;
+        title: string;
+    }[];
+}
+/**
+ * Two jobs welded at one bench, in the order that was found.
+ */
+export interface Beside {
+    other: string;
+    total: Shown;
+    oneAfterOther: Shown;
+    welds: {
+        job: string;
+        joint: string;
+        start: Shown;
+        end: Shown;
+    }[];
 }
 /**
  * What the shop works by.

@@ -5,6 +5,7 @@
     import type { StageProps } from '../job/stages';
     import Nowhere from '../job/nowhere.svelte';
     import Argon from './argon.svelte';
+    import Beside from './beside.svelte';
     import JointSheet from './joint-sheet.svelte';
     import OnBench from './on-bench.svelte';
     import Procedures from './procedures.svelte';
@@ -73,6 +74,7 @@
             {#if sheet.isFilled}<OnBench {desk} {slot} {sheet} {joint} />{/if}
             <WeldTable {desk} {slots} {sheets} chosen={slot.joint} />
             <Argon argon={desk.plan.weld.argon} changes={schedule.bottles} />
+            <Beside {desk} />
             <Procedures {desk} />
         </div>
         <div class="min-w-0"><JointSheet {joint} {sheet} why={slot.why} {desk} /></div>

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Schedule\Internal;
+
+use UpsweptBead\Core\Schedule\JobAtBench;
+use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Timing\BenchPiece;
+use UpsweptBead\Core\Timing\BenchTask;
+use UpsweptBead\Core\Timing\BenchWork;
+
+/** The welds of several jobs as the work of one bench; of each job what hands go to in between is cold first. */
+final class OneBench
+{
+    /** @var list<BenchPiece> */
+    private array $pieces = [];
+
+    /** @var list<BenchTask> */
+    private array $tasks = [];
+
+    /** @var array<int, array<int, float>> */
+    private array $waits = [];
+
+    /** @var list<array{string, string}> job and joint, by task */
+    public array $welds = [];
+
+    /** @param  list<JobAtBench>  $jobs */
+    public function __construct(array $jobs, private readonly ShopRules $rules)
+    {
+        foreach ($jobs as $job) {
+            $before = [];
+            foreach (Stretches::of($job->fit, $job->weld) as $stretch) {
+                $before = $this->add($job, $stretch, $before);
+            }
+        }
+    }
+
+    public function work(int $lines): BenchWork
+    {
+        return new BenchWork($this->pieces, $this->tasks, $this->waits, $lines);
+    }
+
+    /**
+     * @param  list<int>  $before  tasks of the stretch before
+     * @return list<int> its own
+     */
+    private function add(JobAtBench $job, Stretch $stretch, array $before): array
+    {
+        $work = $stretch->work($this->rules, 1);
+        [$task0, $piece0] = [count($this->tasks), count($this->pieces)];
+        foreach ($work->pieces as $piece) {
+            $this->pieces[] = new BenchPiece("$job->number $piece->id", $piece->changeMin);
+        }
+        $own = [];
+        foreach ($work->tasks as $i => $task) {
+            $own[] = $task0 + $i;
+            $this->welds[] = [$job->number, $task->id];
+            $this->tasks[] = new BenchTask(
+                "$job->number $task->id",
+                $piece0 + $task->piece,
+                $task->setupMin,
+                $task->fillMin,
+                $task->arcMin,
+                $task->holdMin,
+                [...$before, ...array_map(static fn (int $one): int => $task0 + $one, $task->after)],
+                null,
+            );
+            foreach ($work->waits[$i] ?? [] as $from => $minutes) {
+                $this->waits[$task0 + $i][$task0 + $from] = $minutes;
+            }
+            foreach ($before as $one) {
+                $this->waits[$task0 + $i][$one] = $job->weld->sheets[$this->welds[$one][1]]->times->touchS / 60;
+            }
+        }
+
+        return $own;
+    }
+}

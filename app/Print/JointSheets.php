@@ -24,7 +24,7 @@ final readonly class JointSheets
 
     private const MACHINE = ['pedal', 'tungsten', 'cup', 'stickOut', 'flow', 'preflow', 'postflow', 'travel', 'heat', 'passes', 'stops', 'arc', 'wireLength', 'cool'];
 
-    private const PURGE = ['target', 'fill', 'flow', 'hold', 'vent', 'volume', 'argon'];
+    private const PURGE = ['target', 'fill', 'flow', 'hold', 'keep', 'vent', 'volume', 'argon'];
 
     private UnitSystem $units;
 
@@ -123,6 +123,7 @@ final readonly class JointSheets
                 $sheet->joint->id,
                 Quantity::Oxygen->show($sheet->purge->value('target'), $this->units),
             ),
+            $sheet->purge->closing($this->units),
         ];
     }
 

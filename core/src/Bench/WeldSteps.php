@@ -72,7 +72,8 @@ final readonly class WeldSteps
                         : [],
                     ...$joint->type === JointType::DonutSeam ? self::INSIDE : [],
                     ...! $sheet->isFilled() ? $this->unfilled($sheet) : [
-                        "Turn the purge down to {$this->show(Quantity::Flow, $purge->value('hold'))}. Peel the tape of $joint->id a quarter at a time, where the torch goes; the vent stays open for the closing tie-in.",
+                        $purge->closing($this->job->units),
+                        "Peel the tape of $joint->id a quarter at a time, where the torch goes.",
                         "Purge on until below {$this->show(Quantity::Temperature, $this->rules->value('purge.keep_until'))}.",
                     ],
                     ...$joint->type === JointType::DonutSeam ? [] : [

@@ -20,12 +20,14 @@ final readonly class JointPurge
 
     /**
      * @param  float  $volumeL  what is enclosed
-     * @param  float  $holdSeconds  welding, stops, and cooling until the root may see air
+     * @param  float  $weldSeconds  welding with its stops
+     * @param  float  $keepSeconds  cooling until the root may see air
      */
     public function __construct(
         string $jointId,
         private float $volumeL,
-        private float $holdSeconds,
+        private float $weldSeconds,
+        private float $keepSeconds,
         private PurgeCare $care,
         private ShopRules $rules,
         private Overrides $overrides,
@@ -50,6 +52,7 @@ final readonly class JointPurge
                 'fill' => $fill,
                 'vent' => $this->vent($flow),
                 'hold' => $hold,
+                'keep' => $this->keep(),
                 'argon' => $this->argon($flow, $fill, $hold),
             ],
             $pose,
@@ -132,6 +135,18 @@ final readonly class JointPurge
         ));
     }
 
+    private function keep(): Figure
+    {
+        $rule = $this->rules->get('purge.keep_until');
+
+        return $this->figure('keep', 'Kept on behind the arc', Quantity::Duration, $this->keepSeconds, new Reason(
+            'Until the root has cooled so far that air does not colour it any more.',
+            [$rule->asInput()],
+            $rule->source,
+            'The shop’s limit, and what the seam takes to cool.',
+        ));
+    }
+
     private function vent(Figure $flow): Figure
     {
         $pressurePa = $this->rules->value('purge.vent_pressure');
@@ -148,13 +163,13 @@ final readonly class JointPurge
     private function argon(Figure $flow, Figure $fill, Figure $hold): Figure
     {
         // Flows are in litres a minute, times in seconds.
-        $litres = ($flow->value * $fill->value) / 60 + ($hold->value * $this->holdSeconds) / 60;
+        $litres = ($flow->value * $fill->value) / 60 + ($hold->value * ($this->weldSeconds + $this->keepSeconds)) / 60;
 
         return $this->figure('argon', 'Purge argon', Quantity::Volume, $litres, new Reason(
             'Fill flow for the purge, then hold flow while welding and until the root has cooled.',
             [
                 Input::of('Fill', Quantity::Duration, $fill->value),
-                Input::of('Hold', Quantity::Duration, $this->holdSeconds),
+                Input::of('Hold', Quantity::Duration, $this->weldSeconds + $this->keepSeconds),
                 $this->rules->get('purge.keep_until')->asInput(),
             ],
             Source::geometry(),

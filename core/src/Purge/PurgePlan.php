@@ -4,13 +4,26 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Purge;
 
+use UpsweptBead\Core\Gas\Filling;
 use UpsweptBead\Core\Reason\Figure;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
 
 /** How the inside of a joint is filled with argon and kept so. */
 final readonly class PurgePlan
 {
-    /** @param  array<string, Figure>  $figures target, volume, changes, flow, fill, vent, hold, argon */
+    /** @param  array<string, Figure>  $figures target, volume, changes, flow, fill, vent, hold, keep, argon */
     public function __construct(public array $figures, public PurgePose $pose) {}
+
+    /** What is done with the flow before the arc, and why that matters when the seam closes. */
+    public function closing(UnitSystem $units): string
+    {
+        return sprintf(
+            'Turn it down to %s before the arc. At the closing tie-in only the vent lets it out, with %.0f Pa behind it.',
+            Quantity::Flow->show($this->value('hold'), $units),
+            Filling::ventPressurePa($this->value('hold'), $this->value('vent')),
+        );
+    }
 
     /** A figure of it by its name, in the base unit of its quantity. */
     public function value(string $name): float

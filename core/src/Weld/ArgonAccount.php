@@ -51,7 +51,9 @@ final readonly class ArgonAccount
         return sprintf(
             'Argon suffocates without warning and pools low. All of this let into a closed room of %s would take it below '
                 .'%s %% oxygen, and less in a pit. Air the room.',
-            Quantity::Volume->show($this->roomL, $units),
+            $units === UnitSystem::Metric
+                ? sprintf('%.0f m³', $this->roomL / 1000)
+                : Quantity::Volume->show($this->roomL, $units),
             Filling::SAFE_PERCENT,
         );
     }

@@ -70,7 +70,9 @@ final readonly class Sheets
         $care = PurgeCare::of($this->job->purpose);
         $root = RootCare::ofJoint($joint, $this->root, $care, $overrides);
         $isFilled = $root->school === RootSchool::Argon;
-        $purge = $this->purge($joint, $isFilled ? $pose->volumeL : 0.0, $isFilled ? $weldS + $keepS : 0.0, $pose);
+        $purge = $isFilled
+            ? $this->purge($joint, $pose->volumeL, $weldS, $keepS, $pose)
+            : $this->purge($joint, 0.0, 0.0, 0.0, $pose);
 
         return new JointSheet(
             $joint,
@@ -110,12 +112,12 @@ final readonly class Sheets
     }
 
     /** Where nothing is filled with argon, nothing is left of it to reckon. */
-    private function purge(Joint $joint, float $volumeL, float $holdS, PurgePose $pose): PurgePlan
+    private function purge(Joint $joint, float $volumeL, float $weldS, float $keepS, PurgePose $pose): PurgePlan
     {
         $care = PurgeCare::of($this->job->purpose);
-        $purge = new JointPurge($joint->id, $volumeL, $holdS, $care, $this->shop->rules, $this->overrides);
+        $rules = $this->shop->rules;
 
-        return $purge->plan($pose);
+        return (new JointPurge($joint->id, $volumeL, $weldS, $keepS, $care, $rules, $this->overrides))->plan($pose);
     }
 
     private function preflow(string $id): Figure

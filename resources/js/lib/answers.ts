@@ -1378,6 +1378,10 @@ export interface BenchPose {
     standing: string[];
     up: Triple;
     lines: string[];
+    /**
+     * What is done with the flow before the arc.
+     */
+    closing: string;
     feed: Mouth;
     vents: Mouth[];
     dams: Mouth[];

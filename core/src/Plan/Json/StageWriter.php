@@ -200,6 +200,7 @@ final readonly class StageWriter
             'standing' => $pose->standing,
             'up' => $pose->up->toArray(),
             'lines' => $pose->lines($length, $purge->value('vent')),
+            'closing' => $purge->closing($this->figures->units),
             'feed' => $mouth($pose->feed),
             'vents' => array_map($mouth, $pose->vents),
             'dams' => array_map($mouth, $pose->dams),

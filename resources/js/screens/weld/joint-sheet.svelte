@@ -28,7 +28,7 @@
         flow: sheet.ranges['fillFlow'] ?? '',
         hold: sheet.ranges['holdFlow'] ?? '',
     });
-    const purge = ['target', 'fill', 'flow', 'hold', 'vent', 'volume', 'changes', 'argon'];
+    const purge = ['target', 'fill', 'flow', 'hold', 'keep', 'vent', 'volume', 'changes', 'argon'];
 </script>
 
 {#snippet rows(figures: Record<string, Figure>, names: string[], usual: Record<string, string>)}

@@ -34,7 +34,7 @@
                     {#if slot.taped.length > 0}Stays taped: <span class="figure">{slot.taped.join(', ')}</span
                         >.{/if}
                     Peel <span class="figure">{slot.joint}</span> when the meter reads below
-                    <span class="figure">{sheet.purge['target']?.text}</span>.
+                    <span class="figure">{sheet.purge['target']?.text}</span>. {sheet.pose.closing}
                 </li>
             </ol>
             {#if joint.round && sheet.tacks.full.length > 0}

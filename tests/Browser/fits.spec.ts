@@ -6,6 +6,7 @@ import { looksWhole, type Size } from './fits';
 const SCREENS = [
     '/',
     '/stores',
+    '/shop',
     '/jobs/1/survey',
     '/jobs/3/survey',
     '/jobs/5/survey',

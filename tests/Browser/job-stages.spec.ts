@@ -39,7 +39,7 @@ test('cut, fit and weld show the whole job first, and one run as a filter', asyn
 
     await page.keyboard.press('6');
     const welds = page.getByRole('region', { name: 'Welds in order' });
-    for (const phase of ['before the runs stand together', 'on the bench', 'with the runs in place'])
+    for (const phase of ['on the bench', 'with the runs in place'])
         await expect(welds.getByText(phase)).toBeVisible();
     await expect(welds.getByText('Slip fillet').first()).toBeVisible();
     await expect(page.getByRole('region', { name: 'Time at the torch' })).toContainText(
@@ -87,9 +87,9 @@ test('the seam inside a piece from a donut has nothing to purge, and its sheet s
     await page.goto(`/jobs/${job}/weld`);
     const sheet = page.getByRole('region', { name: /^Sheet of joint/ });
     await page.getByText('Seam of a donut, inside').first().click();
-    await expect(sheet.getByText('with the torch’s own gas in the bore')).toBeVisible();
+    await expect(sheet.getByText('the torch’s own gas fills the bore')).toBeVisible();
     await expect(sheet.getByText('Fill flow')).toHaveCount(0);
     await page.getByText('Butt', { exact: true }).first().click();
     await expect(sheet.getByText('Fill flow')).toBeVisible();
-    await expect(sheet.getByText(/^Feed at the/)).toBeVisible();
+    await expect(page.getByRole('list', { name: /^Purge of/ }).getByText(/^Feed at the/)).toBeVisible();
 });

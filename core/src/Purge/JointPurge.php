@@ -139,7 +139,7 @@ final readonly class JointPurge
     {
         $rule = $this->rules->get('purge.keep_until');
 
-        return $this->figure('keep', 'Kept on behind the arc', Quantity::Duration, $this->keepSeconds, new Reason(
+        return $this->figure('keep', 'Kept on after', Quantity::Duration, $this->keepSeconds, new Reason(
             'Until the root has cooled so far that air does not colour it any more.',
             [$rule->asInput()],
             $rule->source,

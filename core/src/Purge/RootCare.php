@@ -114,6 +114,16 @@ final readonly class RootCare
         return new self($choice->with($school->label(), $override), $school, '');
     }
 
+    /** Why nothing is filled; '' where it is. */
+    public function why(): string
+    {
+        return match (true) {
+            $this->school === RootSchool::Argon => '',
+            $this->choice->override !== null && $this->choice->override->why !== '' => $this->choice->override->why,
+            default => $this->choice->reason->rule,
+        };
+    }
+
     /** @return list<Option> */
     private static function options(PurgeCare $care): array
     {

@@ -1364,6 +1364,10 @@ export interface Sheet {
      * Whether its inside is filled with argon.
      */
     isFilled: boolean;
+    /**
+     * Why it is not; empty where it is.
+     */
+    rootWhy: string;
     pose: BenchPose;
     /**
      * What to set by how the machine is worked.

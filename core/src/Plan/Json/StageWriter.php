@@ -169,6 +169,7 @@ final readonly class StageWriter
             ),
             'purge' => $this->figures->each($sheet->purge->figures),
             'isFilled' => $sheet->isFilled(),
+            'rootWhy' => $sheet->root->why(),
             'pose' => $this->pose($sheet->purge),
             'machine' => Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value),
             'warnings' => $sheet->warnings(),

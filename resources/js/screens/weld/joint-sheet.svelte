@@ -37,7 +37,7 @@
             {@const figure = figures[name]}
             {#if figure}
                 <div class="border-line flex items-baseline justify-between gap-3 border-b py-0.5">
-                    <dt class="text-quiet shrink-0">{figure.label}</dt>
+                    <dt class="text-quiet">{figure.label}</dt>
                     <dd class="text-right">
                         <FigureCell {figure} {desk} />
                         {#if usual[name]}<span class="figure text-quiet block text-[0.8rem] leading-tight"
@@ -54,12 +54,15 @@
     <div class="flex items-baseline justify-between gap-3">
         <h2 class="heading">{joint.id} <span class="text-quiet font-normal">{joint.typeLabel}</span></h2>
         <span class="figure text-sm">{joint.metals}</span>
-        <span class="flex gap-3 text-sm">
+        <span class="flex gap-3">
             <a
-                class="underline underline-offset-4"
+                class="flex min-h-[var(--tap)] min-w-[var(--tap)] items-center underline underline-offset-4"
                 href="/jobs/{desk.view.id}/joint-sheets.pdf?joint={joint.id}">Print it</a
             >
-            <a class="underline underline-offset-4" href="/jobs/{desk.view.id}/joint-sheets.pdf">Print all</a>
+            <a
+                class="flex min-h-[var(--tap)] min-w-[var(--tap)] items-center underline underline-offset-4"
+                href="/jobs/{desk.view.id}/joint-sheets.pdf">Print all</a
+            >
         </span>
     </div>
     <p class="text-quiet">{joint.between} to {joint.and}. {why}</p>
@@ -84,6 +87,8 @@
             {@render rows(sheet.settings, ['root'], {})}
             {#if sheet.isFilled}
                 {@render rows(sheet.purge, purge, purging)}
+            {:else}
+                <p class="mt-1">{sheet.rootWhy}</p>
             {/if}
         </div>
     </div>

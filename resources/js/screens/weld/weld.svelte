@@ -15,9 +15,16 @@
     let { desk, onstage }: StageProps = $props();
 
     const slots = $derived(desk.plan.schedule.slots.filter((slot) => desk.isShown(slot.run)));
+    // The joint that is looked at stays, whatever a change of settings does to the order.
+    let last = '';
     const slot = $derived(
-        slots.find((one) => desk.selection?.kind === 'joint' && one.joint === desk.selection.id) ?? slots[0],
+        slots.find((one) => desk.selection?.kind === 'joint' && one.joint === desk.selection.id) ??
+            slots.find((one) => one.joint === last) ??
+            slots[0],
     );
+    $effect(() => {
+        last = slot?.joint ?? '';
+    });
     const member = $derived(slot ? desk.memberOf(slot.joint) : undefined);
     const sheets = $derived(new Map(desk.plan.weld.sheets.map((sheet) => [sheet.joint, sheet])));
     const sheet = $derived(slot ? sheets.get(slot.joint) : undefined);

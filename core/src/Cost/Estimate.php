@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cost;
 
-use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Cut\StockNeed;
 use UpsweptBead\Core\Joint\JointList;
+use UpsweptBead\Core\Schedule\Schedule;
 use UpsweptBead\Core\Shop\Shop;
 
 /** What a job takes by the shop's own rates: minutes at the bench, and money for material and minutes. */
@@ -16,11 +16,10 @@ final readonly class Estimate
 
     /**
      * @param  list<StockNeed>  $stock
-     * @param  list<BenchStep>  $steps
      */
-    public static function of(array $stock, JointList $joints, array $steps, Shop $shop): self
+    public static function of(array $stock, JointList $joints, Schedule $schedule, Shop $shop): self
     {
-        $minutes = self::minutes($joints, $steps, $shop);
+        $minutes = self::minutes($joints, $schedule, $shop);
         $material = self::material($stock, $shop);
 
         return new self($minutes, $material, $material + $minutes / 60 * $shop->rules->value('cost.hour'));
@@ -39,15 +38,12 @@ final readonly class Estimate
     }
 
     /**
-     * What the bench steps are planned to take, and the fitting of every joint.
-     *
-     * @param  list<BenchStep>  $steps
+     * What the welds take in their order, with the waits in which nothing else of the job can be done, and the fitting of
+     * every joint. What cools when all is welded needs nobody.
      */
-    private static function minutes(JointList $joints, array $steps, Shop $shop): float
+    private static function minutes(JointList $joints, Schedule $schedule, Shop $shop): float
     {
-        $seconds = array_sum(array_map(static fn (BenchStep $step): float => $step->seconds ?? 0.0, $steps));
-
-        return $seconds / 60 + count($joints->joints) * $shop->rules->value('cost.fit_minutes');
+        return $schedule->attendedS() / 60 + count($joints->joints) * $shop->rules->value('cost.fit_minutes');
     }
 
     /** @param  list<StockNeed>  $stock */

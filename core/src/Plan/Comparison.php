@@ -31,7 +31,7 @@ final readonly class Comparison
         return new self(
             $design,
             $plan,
-            Estimate::of($plan->cut->stock, $plan->joints, $plan->steps, $shop),
+            Estimate::of($plan->cut->stock, $plan->joints, $plan->schedule, $shop),
             $job->set->routing->on($shop->rules->routing()),
         );
     }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Purge;
 
-use UpsweptBead\Core\Gas\Assembly;
 use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Purge\Internal\Joined;
 use UpsweptBead\Core\Stock\TubeSize;
 
 /** What is closed off and filled for a joint as it lies on the bench, and how it may be held there. */
@@ -13,18 +13,15 @@ final readonly class Enclosure
 {
     /**
      * @param  list<string>  $standing  what lies there: whole runs and collectors by letter, pieces by mark
-     * @param  list<string>  $filled  what of it is filled
-     * @param  array<string, Mouth>  $mouths  by their ids
+     * @param  Joined  $inside  what of it is filled
      * @param  array<string, Vector>  $ways  which way up is, by how it is held, the easiest first; '' as on the vehicle
      * @param  ?string  $through  a mouth that the argon goes in or out by, so that it passes the joint
      * @param  bool  $isEntered  whether the torch goes in there, so that it stays open
      */
     public function __construct(
         public array $standing,
-        public array $filled,
         public TubeSize $tube,
-        public Assembly $assembly,
-        public array $mouths,
+        public Joined $inside,
         public array $ways,
         public ?string $through,
         public bool $isEntered,
@@ -33,18 +30,22 @@ final readonly class Enclosure
     /** Whether it is one tube by itself. */
     public function isOne(): bool
     {
-        return count($this->assembly->tubes) === 1;
+        return count($this->inside->assembly->tubes) === 1;
     }
 
-    /** The same for whatever has the same inside. */
-    public function insideKey(): string
+    /** The same held only as on the vehicle; null where that is none of the ways. */
+    public function onVehicle(): ?self
     {
-        return 'inside-'.hash('xxh128', serialize([$this->assembly, array_keys($this->mouths)]));
+        return isset($this->ways['']) ? new self(
+            $this->standing, $this->tube, $this->inside, ['' => $this->ways['']], $this->through, $this->isEntered,
+        ) : null;
     }
 
     /** The same for whatever is filled and held alike. */
     public function key(): string
     {
-        return 'pose-'.hash('xxh128', serialize($this));
+        return 'pose-'.hash('xxh128', serialize([
+            $this->inside->key, $this->standing, $this->ways, $this->through, $this->isEntered,
+        ]));
     }
 }

@@ -13,6 +13,7 @@ use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Purge\Internal\LaidOut;
 use UpsweptBead\Core\Purge\Internal\Pipework;
 use UpsweptBead\Core\Purge\Internal\Ways;
 
@@ -25,7 +26,26 @@ final readonly class Enclosures
     /** A joint this near (mm) to the end of a stretch is of it. */
     private const NEAR_MM = 1.0;
 
-    public function __construct(private Layout $layout, private CutPlan $cut, private FitPlan $fit) {}
+    private LaidOut $laid;
+
+    public function __construct(private Layout $layout, private CutPlan $cut, private FitPlan $fit)
+    {
+        $this->laid = new LaidOut;
+    }
+
+    /** The same for joints that have the same enclosure, without working it out. */
+    public function group(Joint $joint): string
+    {
+        $isSeal = $joint->type === JointType::FlangeSeal;
+        $standing = $this->fit->standing["weld.$joint->id"] ?? [];
+        $isWhole = in_array($joint->run, $standing, true) || ! in_array($joint->between->name, $standing, true);
+        $routed = $this->layout->run($joint->run);
+        $half = $routed !== null && $joint->seam->stationMm < $routed->line->lengthMm / 2 ? 'start' : 'end';
+
+        return implode('+', [
+            $joint->run, $isWhole ? $half : $joint->id, $isSeal ? 'seal' : '', ...$standing,
+        ]);
+    }
 
     public function of(Joint $joint): Enclosure
     {
@@ -36,7 +56,7 @@ final readonly class Enclosures
         $routed = $this->layout->run($joint->run)
             ?? throw new \LogicException("Joint $joint->id is of no run that has a route.");
         $standing = $this->standing($joint);
-        [$pipes, $stretches] = $this->laid($standing);
+        [$pipes, $stretches] = $this->laid->of($standing, fn (): array => $this->laid($standing));
         foreach ($stretches as [$letter, $name, $fromMm, $toMm]) {
             $stationMm = $joint->seam->stationMm;
             $isIn = $stationMm >= $fromMm - self::NEAR_MM && $stationMm <= $toMm + self::NEAR_MM;
@@ -80,14 +100,12 @@ final readonly class Enclosures
     {
         $pipes = new Pipework;
         $pipes->collector($collector);
-        [$assembly, $names, $mouths] = $pipes->around("{$collector->build->letter} out");
+        $inside = $pipes->around("{$collector->build->letter} out");
 
         return new Enclosure(
-            $names,
-            $names,
+            $inside->names,
             $collector->tube(),
-            $assembly,
-            $mouths,
+            $inside,
             ['Stand it on its inlets, the outlet up.' => $collector->outlet()->forward],
             null,
             false,
@@ -215,7 +233,8 @@ final readonly class Enclosures
         Joint $joint,
         array $ways,
     ): Enclosure {
-        [$assembly, $filled, $mouths] = $pipes->around($name);
+        $inside = $pipes->around($name);
+        $mouths = $inside->mouths;
         $isStart = $joint->seam->stationMm < $routed->line->lengthMm / 2;
         $entry = $joint->type === JointType::FlangeSeal ? $mouths[Pipework::end($name, $isStart)] ?? null : null;
         if ($entry !== null) {
@@ -223,10 +242,10 @@ final readonly class Enclosures
         }
         // What is fed and vented elsewhere would not flush this run.
         $own = $mouths[Pipework::end($name, $isStart)] ?? $mouths[Pipework::end($name, ! $isStart)] ?? null;
-        $through = $entry ?? (count($assembly->tubes) === 1 ? null : $own);
+        $through = $entry ?? (count($inside->assembly->tubes) === 1 ? null : $own);
 
         return new Enclosure(
-            $standing, $filled, $routed->tube, $assembly, $mouths, $ways, $through?->id, $entry !== null,
+            $standing, $routed->tube, $inside, $ways, $through?->id, $entry !== null,
         );
     }
 }

@@ -65,10 +65,12 @@ final readonly class PurgePose
     {
         $openings = array_values(array_map(
             static fn (Mouth $one): Opening => new Opening($one->id, $one->tube, $one->isStart, true, [self::HOLE_MM]),
-            $enclosed->mouths,
+            $enclosed->inside->mouths,
         ));
 
-        return new Inside($enclosed->assembly, $openings, [], $enclosed->isOne() ? self::STEP_MM : self::WIDE_STEP_MM);
+        $stepMm = $enclosed->isOne() ? self::STEP_MM : self::WIDE_STEP_MM;
+
+        return new Inside($enclosed->inside->assembly, $openings, [], $stepMm);
     }
 
     /** @param  Inside  $inside  of the same, or of what is enclosed and open alike */
@@ -95,7 +97,7 @@ final readonly class PurgePose
         $volumeL = $enclosed->isOne()
             ? array_sum(array_map(
                 static fn ($tube): float => M_PI * $tube->radiusMm ** 2 * $tube->lengthMm * 1e-6,
-                $enclosed->assembly->tubes,
+                $enclosed->inside->assembly->tubes,
             ))
             : $inside->volumeMl() / 1000;
 
@@ -141,7 +143,7 @@ final readonly class PurgePose
 
     private static function told(Enclosure $enclosed, Held $held, string $hold, float $volumeL): self
     {
-        $mouths = $enclosed->mouths;
+        $mouths = $enclosed->inside->mouths;
         $vents = array_map(static fn (Opening $one): Mouth => $mouths[$one->id], $held->vents);
         $feed = $mouths[$held->feed->id];
 
@@ -158,7 +160,7 @@ final readonly class PurgePose
             $held->trappedMl,
             array_map(static fn (array $one): array => [$one[0], new Vector(...$one[1])], $held->traps),
             $enclosed->standing,
-            $enclosed->filled,
+            $enclosed->inside->names,
             $enclosed->isEntered ? $mouths[$enclosed->through ?? '']->name ?? '' : '',
         );
     }

@@ -25,7 +25,7 @@ final readonly class Schedule
      * @param  list<Slot>  $slots
      * @param  array<string, float>  $last  joints measured when all is welded, with the seconds each still cools then
      * @param  float  $oneByOneS  the time it would take if every joint were waited for
-     * @param  float  $anotherLineS  the time it would take with one purge line more
+     * @param  float  $anotherLineS  the time it would take with one purge line more; the same where that is not worked out
      * @param  list<Bottle>  $bottles  the shop's
      */
     private function __construct(
@@ -43,12 +43,21 @@ final readonly class Schedule
         $turns = new Turns($shop->memo);
         $lines = max(1, (int) $shop->rules->value('schedule.lines'));
         $timed = Timed::of($stretches, $weld, $shop->rules, $turns, $lines);
-        $another = Timed::of($stretches, $weld, $shop->rules, $turns, $lines + 1);
+        // Worked out together with what a torch gets to, and not with every edit.
+        $another = $fit->access === null
+            ? $timed
+            : Timed::of($stretches, $weld, $shop->rules, $turns, $lines + 1);
 
         return new self($timed->slots, $timed->last, $timed->totalS, array_sum(array_map(
             static fn (JointSheet $sheet): float => $sheet->times->oneByOneS(),
             $weld->sheets,
         )), $another->totalS, $shop->bottles);
+    }
+
+    /** Seconds from the first to the last weld: until then somebody is there. */
+    public function attendedS(): float
+    {
+        return $this->totalS - array_sum($this->last);
     }
 
     /** Seconds in which nothing can be done but wait: for a seam to cool, or for a purge line. */

@@ -18,7 +18,7 @@ function priced(array $rules): Estimate
         new Faults(),
     );
 
-    return Estimate::of($plan->cut->stock, $plan->joints, $plan->steps, $shop);
+    return Estimate::of($plan->cut->stock, $plan->joints, $plan->schedule, $shop);
 }
 
 /** @return array<string, StockNeed> */
@@ -46,7 +46,11 @@ it('prices every bend by the piece and every bar by its length', function () {
 
 it('charges the minutes at the bench and the fitting of every joint by the hour', function () {
     $plan = Some::plan();
-    $seconds = array_sum(array_map(static fn ($step): float => $step->seconds ?? 0.0, $plan->steps));
+    // Filled, welded, put up and waited for as planned; what cools when all is welded needs nobody.
+    $seconds = array_sum(array_map(
+        static fn ($slot): float => $slot->changeS + $slot->waitS + $slot->attendedS(),
+        $plan->schedule->slots,
+    ));
     $estimate = priced(['cost.bend' => '0', 'cost.tube_metre' => '0', 'cost.hour' => '90', 'cost.fit_minutes' => '6']);
     expect($estimate->minutes)->toBeClose($seconds / 60 + 6 * count($plan->joints->joints))
         ->and($estimate->cost)->toBeClose($estimate->minutes * 1.5)

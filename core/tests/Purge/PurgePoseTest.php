@@ -7,6 +7,7 @@ use UpsweptBead\Core\Gas\Bore;
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Purge\Enclosure;
+use UpsweptBead\Core\Purge\Internal\Joined;
 use UpsweptBead\Core\Purge\Internal\Ways;
 use UpsweptBead\Core\Purge\Mouth;
 use UpsweptBead\Core\Purge\PurgePose;
@@ -42,10 +43,13 @@ function poseOf(TubeRun $run, float $boreMm): PurgePose
     ], $run->segments()));
     $enclosed = new Enclosure(
         ['A'],
-        ['A'],
         new TubeSize('T', 'Some tube', $boreMm + 3.3, 1.65, false, Source::geometry()),
-        new Assembly(['A' => $bore], [], []),
-        ['A.start' => $mouth(true, $line->start), 'A.end' => $mouth(false, $line->end)],
+        new Joined(
+            new Assembly(['A' => $bore], [], []),
+            ['A'],
+            ['A.start' => $mouth(true, $line->start), 'A.end' => $mouth(false, $line->end)],
+            'A',
+        ),
         Ways::ofTube($line, 0.0, $line->lengthMm),
         null,
         false,

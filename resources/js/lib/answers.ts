@@ -1324,6 +1324,7 @@ export interface Nut {
 }
 export interface WeldPlan {
     sheets: Sheet[];
+    poses: BenchPose[];
     argon: Argon;
     /**
      * By which schools the job is done: what shields the roots, how cool a neighbour has to be.
@@ -1368,7 +1369,10 @@ export interface Sheet {
      * Why it is not; empty where it is.
      */
     rootWhy: string;
-    pose: BenchPose;
+    /**
+     * Its place among the poses.
+     */
+    pose: number;
     /**
      * What to set by how the machine is worked.
      */

@@ -67,8 +67,23 @@ final readonly class StageWriter
     /** @return array<string, mixed> */
     public function weld(WeldPlan $weld): array
     {
+        // Many joints are welded as the same thing is held: that is told once.
+        $poses = $places = $of = [];
+        foreach ($weld->sheets as $id => $sheet) {
+            $same = implode(' ', [
+                spl_object_id($sheet->purge->pose), $sheet->purge->value('vent'), $sheet->purge->value('hold'),
+            ]);
+            $places[$same] ??= count($places);
+            $poses[$places[$same]] ??= $this->pose($sheet->purge);
+            $of[$id] = $places[$same];
+        }
+
         return [
-            'sheets' => array_map($this->sheet(...), array_values($weld->sheets)),
+            'sheets' => array_map(
+                fn (JointSheet $sheet): array => $this->sheet($sheet, $of[$sheet->joint->id] ?? 0),
+                array_values($weld->sheets),
+            ),
+            'poses' => $poses,
             'argon' => $this->argon($weld->argon),
             'schools' => $this->figures->each($weld->schools),
         ];
@@ -147,7 +162,7 @@ final readonly class StageWriter
     }
 
     /** @return array<string, mixed> */
-    private function sheet(JointSheet $sheet): array
+    private function sheet(JointSheet $sheet, int $pose): array
     {
         return [
             'joint' => $sheet->joint->id,
@@ -170,7 +185,7 @@ final readonly class StageWriter
             'purge' => $this->figures->each($sheet->purge->figures),
             'isFilled' => $sheet->isFilled(),
             'rootWhy' => $sheet->root->why(),
-            'pose' => $this->pose($sheet->purge),
+            'pose' => $pose,
             'machine' => Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value),
             'warnings' => $sheet->warnings(),
         ];

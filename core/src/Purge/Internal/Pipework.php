@@ -36,6 +36,9 @@ final class Pipework
     /** @var list<Branch> */
     private array $branches = [];
 
+    /** @var array<string, Joined> by the tube it was asked for by */
+    private array $around = [];
+
     /**
      * A stretch of a run (mm), under the name of what it is.
      *
@@ -129,8 +132,13 @@ final class Pipework
         }
     }
 
-    /** @return array{Assembly, list<string>, array<string, Mouth>} what is joined to a tube: its inside, what it is, where it is open */
-    public function around(string $tube): array
+    /** What is joined to a tube. */
+    public function around(string $tube): Joined
+    {
+        return $this->around[$tube] ??= $this->joinedTo($tube);
+    }
+
+    private function joinedTo(string $tube): Joined
     {
         $assembly = (new Assembly($this->tubes, $this->nodes, $this->branches))->joinedTo($tube);
         $closed = $mouths = [];
@@ -153,7 +161,12 @@ final class Pipework
             array_intersect_key($this->names, $assembly->tubes),
         ))));
 
-        return [$assembly, $names, $mouths];
+        return new Joined(
+            $assembly,
+            $names,
+            $mouths,
+            'inside-'.hash('xxh128', serialize([$assembly, array_keys($mouths)])),
+        );
     }
 
     public static function end(string $tube, bool $isStart): string

@@ -15,7 +15,7 @@ final readonly class Turns
     private const SEED = 1;
 
     /** So often it looks at the clock at most: the same work every time, on any machine. */
-    private const LOOKS = 60;
+    private const LOOKS = 30;
 
     /** From warm to cold for each task: a fifth of what a problem by itself is given. */
     private const MOVES_EACH = 100;

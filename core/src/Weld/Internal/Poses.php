@@ -18,6 +18,9 @@ final class Poses
     /** @var array<string, PurgePose> */
     private array $known = [];
 
+    /** @var array<string, array{TubeSize, PurgePose}> by what joints have in common */
+    private array $found = [];
+
     /** @var array<string, Inside> */
     private array $insides = [];
 
@@ -31,16 +34,33 @@ final class Poses
     /** @return array{TubeSize, PurgePose} */
     public function of(Joint $joint): array
     {
+        return $this->found[$this->enclosures->group($joint)] ??= $this->find($joint);
+    }
+
+    /** @return array{TubeSize, PurgePose} */
+    private function find(Joint $joint): array
+    {
         $enclosed = $this->enclosures->of($joint);
-        $key = $enclosed->key();
-        $pose = $this->known[$key] ?? $this->recalled($key);
-        if ($pose === null && ! $this->isInFull && ! $enclosed->isOne()) {
+        // Where fewer than two ends are open, nothing can be fed and vented: the run counts by itself.
+        $isClosed = count($enclosed->inside->mouths) < 2;
+        if ($isClosed || (! $this->isInFull && ! $enclosed->isOne() && $this->recalled($enclosed->key()) === null)) {
             $enclosed = $this->enclosures->apart($joint);
-            $key = $enclosed->key();
-            $pose = $this->known[$key] ?? $this->recalled($key);
+        }
+        // Mostly it may be held as on the vehicle; other ways depend on all that stands beside it.
+        $vehicle = $enclosed->onVehicle();
+        $pose = $vehicle === null ? null : $this->known($vehicle);
+        if ($pose === null || $pose->trappedMl > PurgePose::WORTH_ML) {
+            $pose = $this->known($enclosed);
         }
 
-        return [$enclosed->tube, $this->known[$key] = $pose ?? $this->worked($enclosed, $key)];
+        return [$enclosed->tube, $pose];
+    }
+
+    private function known(Enclosure $enclosed): PurgePose
+    {
+        $key = $enclosed->key();
+
+        return $this->known[$key] ??= $this->recalled($key) ?? $this->worked($enclosed, $key);
     }
 
     private function recalled(string $key): ?PurgePose
@@ -52,7 +72,7 @@ final class Poses
 
     private function worked(Enclosure $enclosed, string $key): PurgePose
     {
-        $inside = $this->insides[$enclosed->insideKey()] ??= PurgePose::inside($enclosed);
+        $inside = $this->insides[$enclosed->inside->key] ??= PurgePose::inside($enclosed);
         $pose = PurgePose::of($enclosed, $inside);
         $this->memo->keep([$key => $pose]);
 

@@ -8,7 +8,9 @@
     type Props = { desk: JobDesk; slot: Slot; sheet: Sheet; joint: Joint };
     let { desk, slot, sheet, joint }: Props = $props();
 
-    const held = $derived({ pose: sheet.pose, taped: slot.taped });
+    const pose = $derived(desk.plan.weld.poses[sheet.pose]);
+
+    const held = $derived(pose ? { pose, taped: slot.taped } : null);
     const access = $derived(desk.plan.fit.access.find((one) => one.joint === slot.joint));
     /** What a torch does not get to is said where that has been worked out. */
     const ALL_ROUND: [number, number][] = [[0, 360]];
@@ -21,20 +23,20 @@
 <section class="sheet" aria-label="On the bench for {slot.joint}">
     <p class="border-line flex flex-wrap items-baseline justify-between gap-x-3 border-b px-3 py-1.5">
         <span class="heading">On the bench for {slot.joint}</span>
-        <span class="text-quiet text-sm">{sheet.pose.standing.join(' + ')}, as it is held</span>
+        <span class="text-quiet text-sm">{pose?.standing.join(' + ')}, as it is held</span>
     </p>
     <div class="grid md:grid-cols-[minmax(0,1fr)_17rem]">
         <div class="flex min-h-[23rem] flex-col">
-            <Viewport {desk} standing={sheet.pose.standing} {held} {seam} plain />
+            <Viewport {desk} standing={pose?.standing ?? []} {held} {seam} plain />
         </div>
         <div class="border-line space-y-2 p-3 max-md:border-t md:border-l">
             <ol class="space-y-1.5" aria-label="Purge of {slot.joint}">
-                {#each sheet.pose.lines as line (line)}<li>{line}</li>{/each}
+                {#each pose?.lines ?? [] as line (line)}<li>{line}</li>{/each}
                 <li>
                     {#if slot.taped.length > 0}Stays taped: <span class="figure">{slot.taped.join(', ')}</span
                         >.{/if}
                     Peel <span class="figure">{slot.joint}</span> when the meter reads below
-                    <span class="figure">{sheet.purge['target']?.text}</span>. {sheet.pose.closing}
+                    <span class="figure">{sheet.purge['target']?.text}</span>. {pose?.closing}
                 </li>
             </ol>
             {#if joint.round && sheet.tacks.full.length > 0}

@@ -118,11 +118,7 @@ final readonly class JointSheets
                 $sheet->purge->value('vent'),
             ),
             ...$taped === [] ? [] : ['Stays taped: '.implode(', ', $taped).'.'],
-            sprintf(
-                'Peel %s when the meter reads below %s.',
-                $sheet->joint->id,
-                Quantity::Oxygen->show($sheet->purge->value('target'), $this->units),
-            ),
+            $sheet->purge->begin($sheet->joint->id, $this->units),
             $sheet->purge->closing($this->units),
         ];
     }

@@ -73,7 +73,9 @@ final readonly class WeldSteps
                     ...$joint->type === JointType::DonutSeam ? self::INSIDE : [],
                     ...! $sheet->isFilled() ? $this->unfilled($sheet) : [
                         $purge->closing($this->job->units),
-                        "Peel the tape of $joint->id a quarter at a time, where the torch goes.",
+                        ...$purge->pose->isEntered() ? [] : [
+                            "Peel the tape of $joint->id a quarter at a time, where the torch goes.",
+                        ],
                         "Purge on until below {$this->show(Quantity::Temperature, $this->rules->value('purge.keep_until'))}.",
                     ],
                     ...$joint->type === JointType::DonutSeam ? [] : [

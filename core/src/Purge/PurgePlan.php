@@ -18,10 +18,25 @@ final readonly class PurgePlan
     /** What is done with the flow before the arc, and why that matters when the seam closes. */
     public function closing(UnitSystem $units): string
     {
+        $hold = Quantity::Flow->show($this->value('hold'), $units);
+
+        return $this->pose->isEntered()
+            ? "Turn the purge down to $hold before the arc: it comes out past the torch."
+            : sprintf(
+                'Turn the purge down to %s before the arc. At the closing tie-in only the vent lets it out, '
+                    .'with %.0f Pa behind it.',
+                $hold,
+                Filling::ventPressurePa($this->value('hold'), $this->value('vent')),
+            );
+    }
+
+    /** When a joint may be begun, in words. */
+    public function begin(string $joint, UnitSystem $units): string
+    {
         return sprintf(
-            'Turn it down to %s before the arc. At the closing tie-in only the vent lets it out, with %.0f Pa behind it.',
-            Quantity::Flow->show($this->value('hold'), $units),
-            Filling::ventPressurePa($this->value('hold'), $this->value('vent')),
+            $this->pose->isEntered() ? 'Begin %s when the meter reads below %s.' : 'Peel %s when the meter reads below %s.',
+            $joint,
+            Quantity::Oxygen->show($this->value('target'), $units),
         );
     }
 

@@ -129,6 +129,12 @@ final readonly class PurgePose
         ];
     }
 
+    /** Whether the torch goes in by a vent, so that the seam itself is not taped. */
+    public function isEntered(): bool
+    {
+        return $this->entry !== '';
+    }
+
     private function wayOut(string $atLeast): string
     {
         $names = array_map(static fn (Mouth $one): string => $one->name, $this->vents);

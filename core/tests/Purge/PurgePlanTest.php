@@ -11,7 +11,7 @@ it('is turned down so far before the arc that the closing tie-in is not blown ou
     $purge = Some::plan()->weld->sheets['AJ2']->purge;
     expect(Filling::ventPressurePa($purge->value('flow'), $purge->value('vent')))->toBeClose(30.0, 0.01)
         ->and(Filling::ventPressurePa($purge->value('hold'), $purge->value('vent')))->toBeClose(30.0 / 9, 0.01)
-        ->and($purge->closing(UnitSystem::Inch))->toBe('Turn it down to 5 CFH before the arc. At the closing tie-in only the vent lets it out, with 3 Pa behind it.');
+        ->and($purge->closing(UnitSystem::Inch))->toBe('Turn the purge down to 5 CFH before the arc. At the closing tie-in only the vent lets it out, with 3 Pa behind it.');
 });
 
 it('is kept on until the root may see air', function () {

@@ -1370,6 +1370,10 @@ export interface Sheet {
      */
     rootWhy: string;
     /**
+     * When it may be begun, where it is filled.
+     */
+    begin: string;
+    /**
      * Its place among the poses.
      */
     pose: number;

@@ -185,6 +185,7 @@ final readonly class StageWriter
             'purge' => $this->figures->each($sheet->purge->figures),
             'isFilled' => $sheet->isFilled(),
             'rootWhy' => $sheet->root->why(),
+            'begin' => $sheet->purge->begin($sheet->joint->id, $this->figures->units),
             'pose' => $pose,
             'machine' => Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value),
             'warnings' => $sheet->warnings(),

@@ -32,12 +32,11 @@
         <div class="border-line space-y-2 p-3 max-md:border-t md:border-l">
             <ol class="space-y-1.5" aria-label="Purge of {slot.joint}">
                 {#each pose?.lines ?? [] as line (line)}<li>{line}</li>{/each}
-                <li>
-                    {#if slot.taped.length > 0}Stays taped: <span class="figure">{slot.taped.join(', ')}</span
-                        >.{/if}
-                    Peel <span class="figure">{slot.joint}</span> when the meter reads below
-                    <span class="figure">{sheet.purge['target']?.text}</span>. {pose?.closing}
-                </li>
+                {#if slot.taped.length > 0}
+                    <li>Stays taped: <span class="figure">{slot.taped.join(', ')}</span>.</li>
+                {/if}
+                <li>{sheet.begin}</li>
+                <li>{pose?.closing}</li>
             </ol>
             {#if joint.round && sheet.tacks.full.length > 0}
                 <div class="mx-auto w-fit">

@@ -34,7 +34,8 @@ final readonly class PurgePlan
     public function begin(string $joint, UnitSystem $units): string
     {
         return sprintf(
-            $this->pose->isEntered() ? 'Begin %s when the meter reads below %s.' : 'Peel %s when the meter reads below %s.',
+            '%s %s when the meter reads below %s.',
+            $this->pose->isEntered() ? 'Begin' : 'Peel',
             $joint,
             Quantity::Oxygen->show($this->value('target'), $units),
         );

@@ -4,8 +4,8 @@
 <meta charset="utf-8">
 <title>{{ $number }} joint sheets</title>
 <style>
-    @page { margin: 12mm 13mm; }
-    body { font-family: 'DejaVu Sans', sans-serif; font-size: 8.8pt; color: #13181c; line-height: 1.32; }
+    @page { margin: 10mm 13mm; }
+    body { font-family: 'DejaVu Sans', sans-serif; font-size: 8.3pt; color: #13181c; line-height: 1.25; }
     .page { page-break-after: always; }
     .page.last { page-break-after: auto; }
     table { width: 100%; border-collapse: collapse; }
@@ -16,8 +16,8 @@
     .joint { font-size: 24pt; line-height: 1; }
     .big td { border-bottom: 0.8pt solid #13181c; padding: 1.5mm 2mm 1.5mm 0; }
     .big .n { font-size: 19pt; }
-    .rows td { border-bottom: 0.2pt solid #c2ccd3; padding: 0.7mm 1mm 0.7mm 0; }
-    .rows .n { text-align: right; font-size: 9pt; }
+    .rows td { border-bottom: 0.2pt solid #c2ccd3; padding: 0.4mm 1mm 0.4mm 0; }
+    .rows .n { text-align: right; font-size: 8.3pt; }
     .q { color: #4c5963; }
     .by { font-size: 7pt; color: #07645d; }
     ol, ul { margin: 1mm 0 0 0; padding-left: 4.5mm; }
@@ -41,7 +41,7 @@
 </tr></table>
 <table><tr>
     <td style="width: 58mm; padding-right: 5mm">
-        @if($page['dial'])<img src="{{ $page['dial'] }}" style="width: 54mm; height: 54mm" alt="">
+        @if($page['dial'])<img src="{{ $page['dial'] }}" style="width: 50mm; height: 50mm" alt="">
         <span class="l">Looking with the flow, index mark on top; tacks in their order.@if(str_contains((string) base64_decode(substr($page['dial'], 26)), '#98231f')) Dashed: no torch gets there.@endif</span>@endif
     </td>
     <td>
@@ -53,8 +53,8 @@
     </td>
 </tr></table>
 <table style="margin-top: 3mm"><tr>
-    <td style="width: 92mm; padding-right: 5mm">
-        @if($page['held'])<img src="{{ $page['held'] }}" style="width: 84mm; height: 56mm" alt="">@endif
+    <td style="width: 84mm; padding-right: 5mm">
+        @if($page['held'])<img src="{{ $page['held'] }}" style="width: 75mm; height: 50mm" alt="">@endif
         <ol>@foreach($page['lines'] as $line)<li>{{ $line }}</li>@endforeach</ol>
     </td>
     <td>

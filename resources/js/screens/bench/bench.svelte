@@ -9,6 +9,7 @@
     import { StepClock } from './clock.svelte';
     import StepCard from './step-card.svelte';
     import StepList from './step-list.svelte';
+    import StepPicture from './step-picture.svelte';
 
     let { desk, mayLog, onstage }: StageProps = $props();
 
@@ -25,6 +26,8 @@
 
     const bench = $derived(desk.view.bench);
     const steps = $derived(bench?.steps ?? []);
+    /** Beside a newer draft the plan at hand is not the one that is built. */
+    const isPlanned = $derived(bench?.revision === desk.view.revision.number);
     const here = $derived(logQueue.entries.filter((entry) => entry.job === desk.view.id));
     const waiting = $derived(here.filter((entry) => !entry.refused).length);
     const refused = $derived(logQueue.refused.filter((entry) => entry.job === desk.view.id));
@@ -145,7 +148,12 @@
                         noted={again?.note ?? ''}
                         onfinish={finish}
                         onreopen={(note) => put('reopen', {}, note)}
-                    />
+                    >
+                        {#snippet picture()}{#if isPlanned}<StepPicture
+                                    {desk}
+                                    step={current}
+                                />{/if}{/snippet}
+                    </StepCard>
                 {/key}
             {:else}
                 <section class="sheet grow p-8">

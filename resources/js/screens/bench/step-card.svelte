@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { untrack } from 'svelte';
+    import { untrack, type Snippet } from 'svelte';
     import type { Step } from '@/lib/answers';
     import { StepClock } from './clock.svelte';
     import ClockFace from './clock-face.svelte';
@@ -11,10 +11,12 @@
         isDone: boolean;
         read: Record<string, string>;
         noted?: string;
+        /** What it is about, drawn. */
+        picture?: Snippet;
         onfinish: (readings: Record<string, string>, note: string) => void;
         onreopen: (note: string) => void;
     };
-    let { step, clock, mayLog, isDone, read, noted = '', onfinish, onreopen }: Props = $props();
+    let { step, clock, mayLog, isDone, read, noted = '', picture, onfinish, onreopen }: Props = $props();
 
     let readings = $state<Record<string, string>>(untrack(() => ({ ...read })));
     let note = $state(untrack(() => noted));
@@ -40,11 +42,16 @@
     <p class="label text-base">{step.kindLabel} · {step.subject}{isDone ? ' · ✓ done' : ''}</p>
     <h2 class="font-label text-[2rem] leading-tight font-semibold">{step.title}</h2>
     <div class="mt-3 grid grow gap-5 {step.seconds === null ? '' : 'md:grid-cols-[1fr_19rem]'}">
-        <ol class="list-inside space-y-2 text-[1.15rem] leading-snug">
-            {#each step.do as line, i (i)}
-                <li class="flex gap-3"><span class="figure text-quiet">{i + 1}</span><span>{line}</span></li>
-            {/each}
-        </ol>
+        <div class="space-y-4">
+            {@render picture?.()}
+            <ol class="list-inside space-y-2 text-[1.15rem] leading-snug">
+                {#each step.do as line, i (i)}
+                    <li class="flex gap-3">
+                        <span class="figure text-quiet">{i + 1}</span><span>{line}</span>
+                    </li>
+                {/each}
+            </ol>
+        </div>
         {#if step.seconds !== null}
             <ClockFace {clock} stepId={step.id} seconds={step.seconds} kind={step.kind} />
         {/if}

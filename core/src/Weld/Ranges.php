@@ -13,8 +13,6 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** Between what settings are usual: what is proposed lies in them, and a person who goes beyond knows it. */
 final readonly class Ranges
 {
-    private const L_MIN_PER_CFH = 28.316846592 / 60;
-
     /** Travel with short runs and dabs, in mm/min; common practice. */
     private const TRAVEL = [60.0, 100.0];
 
@@ -35,7 +33,7 @@ final readonly class Ranges
     public static function of(Joint $joint, Figure $amps, GasCup $cup, UnitSystem $units): array
     {
         [$leastA, $mostA] = Amperage::working($amps);
-        $litres = static fn (float $cfh): float => $cfh * self::L_MIN_PER_CFH;
+        $litres = static fn (float $cfh): float => $cfh * Torch::L_MIN_PER_CFH;
         [$slow, $fast] = self::TRAVEL;
 
         return [

@@ -17,7 +17,7 @@ use UpsweptBead\Core\Units\Quantity;
 /** What is set up on the torch and its gas for one joint. */
 final readonly class Torch
 {
-    private const L_MIN_PER_CFH = 28.316846592 / 60;
+    public const L_MIN_PER_CFH = 28.316846592 / 60;
 
     /** Amps to which a 1/16 in lanthanated tungsten is used. */
     private const SIXTEENTH_TO_A = 110.0;

@@ -52,9 +52,10 @@ test('a joint is welded by another school with a reason, and a procedure is mark
 });
 
 test('another job is welded at the same bench', async ({ page }) => {
+    test.setTimeout(90_000);
     await page.goto('/jobs/7/weld');
     const beside = page.getByRole('region', { name: 'Beside another job' });
     await beside.getByRole('button', { name: 'Choose one' }).click();
     await beside.getByLabel('Welded at the same bench').selectOption({ index: 1 });
-    await expect(beside.getByText(/for both|follow from a route/)).toBeVisible({ timeout: 20_000 });
+    await expect(beside.getByText(/for both|follow from a route/)).toBeVisible({ timeout: 40_000 });
 });

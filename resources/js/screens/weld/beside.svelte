@@ -9,6 +9,10 @@
     type Props = { desk: JobDesk };
     let { desk }: Props = $props();
 
+    const BUSY = 429;
+    const AGAIN_MS = 1500;
+    const TRIES = 12;
+
     let others = $state.raw<OtherJobs['jobs'] | null>(null);
     let other = $state('');
     let found = $state.raw<Beside | null>(null);
@@ -26,7 +30,14 @@
         found = null;
         if (id === '') return;
         isLooking = true;
-        const reply = await send('GET', `/jobs/${desk.view.id}/beside/${id}`, 'Beside');
+        const ask = () => send('GET', `/jobs/${desk.view.id}/beside/${id}`, 'Beside');
+        let reply = await ask();
+        // The server works out one such thing for a person at a time; the page itself may have asked for another.
+        for (let i = 0; i < TRIES && !reply.ok && reply.status === BUSY && other === id; i++) {
+            await new Promise((after) => setTimeout(after, AGAIN_MS));
+            reply = await ask();
+        }
+        if (other !== id) return;
         isLooking = false;
         failure = reply.ok ? '' : reply.message;
         if (reply.ok) found = reply.data;

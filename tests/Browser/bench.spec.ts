@@ -50,6 +50,7 @@ test('the bench opens without a network, goes on where it was, and all of it arr
     await page.reload();
     await expect(page.getByRole('heading', { name: 'Cut and prepare A2' })).toBeVisible();
     await page.getByRole('button', { name: 'Done, next' }).click();
+    await expect(page.getByText('1 kept here, not sent yet')).toBeVisible();
     await page.reload();
     await expect(page.getByRole('heading', { name: 'Cut and prepare A3' })).toBeVisible();
     await page.getByRole('button', { name: 'Done, next' }).click();

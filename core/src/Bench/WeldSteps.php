@@ -163,7 +163,9 @@ final readonly class WeldSteps
                 $id,
                 "Let $id cool",
                 [
-                    "Measure it with a thermometer or a crayon before a hand touches it: go on below {$this->show(Quantity::Temperature, $limit)}.",
+                    $name === 'cool'
+                        ? "Measure it with a thermometer or a crayon before a hand touches it: go on below {$this->show(Quantity::Temperature, $limit)}."
+                        : "Measure it with a thermometer or a crayon: weld beside it below {$this->show(Quantity::Temperature, $limit)}. It still burns: no hand on it.",
                     'Check the fit again before the next joint is tacked or welded.',
                 ],
                 $seconds > 0.0 ? $seconds : null,

@@ -202,7 +202,7 @@ final readonly class BenchSteps
         $welded = $later = [];
         foreach ($this->work->schedule->slots as $slot) {
             if ($this->group($slot) !== $group) {
-                $later += $slot->checks;
+                $later += $slot->checks();
             } elseif ($slot->phase->isFollowedByHands()) {
                 $welded[$slot->joint->id] = true;
             }
@@ -235,7 +235,8 @@ final readonly class BenchSteps
         foreach ($slots as $i => $slot) {
             array_push(
                 $steps,
-                ...$this->welding->cooled(array_diff_key($slot->checks, $settled), $slot->isHandled),
+                ...$this->welding->cooled(array_diff_key($slot->handled, $settled), true),
+                ...$this->welding->cooled(array_diff_key($slot->beside, $settled), false),
                 ...$this->welding->weld(
                     $slot,
                     $slots[$i + 1] ?? null,

@@ -81,7 +81,7 @@ final readonly class WeldSteps
                     ...$joint->type === JointType::DonutSeam ? [] : [
                         'Opposite quarters in turn, runs of about an inch, hold the post-flow.',
                     ],
-                    ...$next !== null && ! isset($next->checks[$joint->id])
+                    ...$next !== null && ! isset($next->checks()[$joint->id])
                         ? ["While it cools: {$next->joint->id}."]
                         : [],
                 ],

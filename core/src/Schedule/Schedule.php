@@ -8,9 +8,9 @@ use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Schedule\Internal\Stretches;
 use UpsweptBead\Core\Schedule\Internal\Timed;
 use UpsweptBead\Core\Schedule\Internal\Turns;
+use UpsweptBead\Core\Schedule\Internal\WaitedFor;
 use UpsweptBead\Core\Shop\Bottle;
 use UpsweptBead\Core\Shop\Shop;
-use UpsweptBead\Core\Weld\JointSheet;
 use UpsweptBead\Core\Weld\WeldPlan;
 
 /**
@@ -24,7 +24,8 @@ final readonly class Schedule
     /**
      * @param  list<Slot>  $slots
      * @param  array<string, float>  $last  joints measured when all is welded, with the seconds each still cools then
-     * @param  float  $oneByOneS  the time it would take if every joint were waited for
+     * @param  list<array{string, float, float}>  $oneByOne  joint, begun and done (s), if every joint were waited for
+     * @param  float  $oneByOneS  the time it would take then
      * @param  float  $anotherLineS  the time it would take with one purge line more; the same where that is not worked out
      * @param  list<Bottle>  $bottles  the shop's
      */
@@ -32,6 +33,7 @@ final readonly class Schedule
         public array $slots,
         public array $last,
         public float $totalS,
+        public array $oneByOne,
         public float $oneByOneS,
         public float $anotherLineS,
         private array $bottles,
@@ -40,18 +42,23 @@ final readonly class Schedule
     public static function of(FitPlan $fit, WeldPlan $weld, Shop $shop): self
     {
         $stretches = Stretches::of($fit, $weld);
-        $turns = new Turns($shop->memo);
         $lines = max(1, (int) $shop->rules->value('schedule.lines'));
-        $timed = Timed::of($stretches, $weld, $shop->rules, $turns, $lines);
-        // Worked out together with what a torch gets to, and not with every edit.
-        $another = $fit->access === null
-            ? $timed
-            : Timed::of($stretches, $weld, $shop->rules, $turns, $lines + 1);
+        $soonest = static function (int $lines) use ($stretches, $weld, $shop): Timed {
+            $found = Timed::of($stretches, $weld, $shop->rules, new Turns($shop->memo), $lines);
+            $listed = Timed::of($stretches, $weld, $shop->rules, null, $lines);
 
-        return new self($timed->slots, $timed->last, $timed->totalS, array_sum(array_map(
-            static fn (JointSheet $sheet): float => $sheet->times->oneByOneS(),
-            $weld->sheets,
-        )), $another->totalS, $shop->bottles);
+            // What is soonest for a stretch may leave more to cool behind it.
+            return $listed->totalS < $found->totalS - 1e-6 ? $listed : $found;
+        };
+        $timed = $soonest($lines);
+        // Worked out together with what a torch gets to, and not with every edit.
+        $another = $fit->access === null ? $timed : $soonest($lines + 1);
+        $waited = WaitedFor::of($stretches, $weld, $shop->rules);
+
+        return new self(
+            $timed->slots, $timed->last, $timed->totalS,
+            $waited->welds, $waited->totalS, $another->totalS, $shop->bottles,
+        );
     }
 
     /** Seconds from the first to the last weld: until then somebody is there. */

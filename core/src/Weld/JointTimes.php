@@ -19,10 +19,4 @@ final readonly class JointTimes
         public float $touchS,
         public float $apartMm,
     ) {}
-
-    /** How long it takes if nothing else is done meanwhile. */
-    public function oneByOneS(): float
-    {
-        return $this->fillS + $this->weldS + max($this->keepS, $this->coolS);
-    }
 }

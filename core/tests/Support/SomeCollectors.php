@@ -56,6 +56,22 @@ final class SomeCollectors
             ?? throw new \LogicException('There is no collector.');
     }
 
+    /** Two two-into-one collectors of merge bends by themselves, one seam each. */
+    public static function two(): Job
+    {
+        $document = self::document();
+        $one = [
+            ...self::build(), 'make' => 'bent', 'inlets' => 2, 'tube' => 'T1.625x.065', 'bend' => 'B1.625x.065-R3-45',
+            'turn' => 90, 'outlet' => 'T2.000x.065',
+        ];
+        $document['set'] = ['collectors' => [
+            ['name' => 'Left', 'runs' => [], 'build' => [...$one, 'letter' => 'L', 'at' => [0, -150, 0]]],
+            ['name' => 'Right', 'runs' => [], 'build' => [...$one, 'letter' => 'R', 'at' => [0, 150, 0]]],
+        ]];
+
+        return self::read($document);
+    }
+
     /**
      * The demo header with its collector made of straight tube, and its runs going there.
      *

@@ -1432,6 +1432,14 @@ export interface Schedule {
     total: Shown;
     waiting: Shown;
     oneByOne: Shown;
+    /**
+     * The same welds if every joint were waited for.
+     */
+    waitedFor: {
+        joint: string;
+        start: Shown;
+        attended: Shown;
+    }[];
     anotherLine: Shown;
     /**
      * Bottles that run out on the way, in words.
@@ -1452,7 +1460,6 @@ export interface Slot {
     start: Shown;
     wait: Shown;
     attended: Shown;
-    onItsOwn: Shown;
 }
 /**
  * Something wrong or to be careful of; path is the place in the job document.

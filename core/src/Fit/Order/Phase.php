@@ -23,6 +23,12 @@ enum Phase: string
         return in_array($this, [self::Merge, self::Outlet, self::Stub, self::Open, self::Drilled], true);
     }
 
+    /** Whether what is welded lies on the bench by itself: a collector, a flange with its stubs, an open piece. */
+    public function isOnLoose(): bool
+    {
+        return in_array($this, [self::Merge, self::Outlet, self::Stub, self::Open], true);
+    }
+
     public function label(): string
     {
         return match ($this) {

@@ -106,11 +106,15 @@ final readonly class StageWriter
                 'start' => $duration($slot->startS),
                 'wait' => $duration($slot->waitS),
                 'attended' => $duration($slot->attendedS()),
-                'onItsOwn' => $duration($slot->times->oneByOneS()),
             ], $schedule->slots),
             'total' => $duration($schedule->totalS),
             'waiting' => $duration($schedule->waitingS()),
             'oneByOne' => $duration($schedule->oneByOneS),
+            'waitedFor' => array_map(static fn (array $one): array => [
+                'joint' => $one[0],
+                'start' => $duration($one[1]),
+                'attended' => $duration($one[2] - $one[1]),
+            ], $schedule->oneByOne),
             'anotherLine' => $duration($schedule->anotherLineS),
             'bottles' => array_map(
                 static fn (BottleChange $one): string => $one->text(),

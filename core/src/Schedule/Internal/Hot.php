@@ -35,11 +35,21 @@ final class Hot
     }
 
     /**
-     * All of them, before hands go everywhere.
+     * Those that hands go to before a weld is begun.
      *
      * @return array<string, float> as above
      */
-    public function handled(float $nowS): array
+    public function handled(Weld $weld, float $nowS): array
+    {
+        return $this->measured(
+            array_filter($this->joints, static fn (array $one): bool => $one[0]->isHandledBefore($weld)),
+            2,
+            $nowS,
+        );
+    }
+
+    /** @return array<string, float> all of them, when all is welded; as above */
+    public function all(float $nowS): array
     {
         return $this->measured($this->joints, 2, $nowS);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Schedule\Internal;
 
 use UpsweptBead\Core\Schedule\JobAtBench;
+use UpsweptBead\Core\Schedule\Weld;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Timing\BenchPiece;
 use UpsweptBead\Core\Timing\BenchTask;
@@ -31,7 +32,7 @@ final class OneBench
         foreach ($jobs as $job) {
             $before = [];
             foreach (Stretches::of($job->fit, $job->weld) as $stretch) {
-                $before = $this->add($job, $stretch, $before);
+                $before += $this->add($job, $stretch, $before);
             }
         }
     }
@@ -42,8 +43,8 @@ final class OneBench
     }
 
     /**
-     * @param  list<int>  $before  tasks of the stretch before
-     * @return list<int> its own
+     * @param  array<int, Weld>  $before  what the job has been welded so far, by task
+     * @return array<int, Weld> its own
      */
     private function add(JobAtBench $job, Stretch $stretch, array $before): array
     {
@@ -54,7 +55,7 @@ final class OneBench
         }
         $own = [];
         foreach ($work->tasks as $i => $task) {
-            $own[] = $task0 + $i;
+            $weld = $own[$task0 + $i] = $stretch->welds[$i];
             $this->welds[] = [$job->number, $task->id];
             $this->tasks[] = new BenchTask(
                 "$job->number $task->id",
@@ -63,14 +64,20 @@ final class OneBench
                 $task->fillMin,
                 $task->arcMin,
                 $task->holdMin,
-                [...$before, ...array_map(static fn (int $one): int => $task0 + $one, $task->after)],
+                [...array_keys($before), ...array_map(static fn (int $one): int => $task0 + $one, $task->after)],
                 null,
             );
             foreach ($work->waits[$i] ?? [] as $from => $minutes) {
                 $this->waits[$task0 + $i][$task0 + $from] = $minutes;
             }
-            foreach ($before as $one) {
-                $this->waits[$task0 + $i][$one] = $job->weld->sheets[$this->welds[$one][1]]->times->touchS / 60;
+            foreach ($before as $from => $earlier) {
+                $times = $job->weld->sheets[$earlier->joint->id]->times;
+                $warm = new Warm($earlier, $times);
+                if ($warm->isHandledBefore($weld)) {
+                    $this->waits[$task0 + $i][$from] = $times->touchS / 60;
+                } elseif ($warm->delays($weld)) {
+                    $this->waits[$task0 + $i][$from] = $times->coolS / 60;
+                }
             }
         }
 

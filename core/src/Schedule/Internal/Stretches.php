@@ -9,7 +9,7 @@ use UpsweptBead\Core\Schedule\Weld;
 use UpsweptBead\Core\Schedule\WeldOrder;
 use UpsweptBead\Core\Weld\WeldPlan;
 
-/** The welds of a job, cut where hands go everywhere in between. */
+/** The welds of a job, cut where hands go to some of them in between. */
 final readonly class Stretches
 {
     /** @return list<Stretch> */
@@ -22,8 +22,7 @@ final readonly class Stretches
             if (! isset($weld->sheets[$one->joint->id])) {
                 continue;
             }
-            $handled = array_filter($now, static fn (Weld $earlier): bool => Warm::isHandledBetween($earlier, $one));
-            if ($handled !== []) {
+            if (self::isHandled($now, $one, $weld)) {
                 $stretches[] = new Stretch($now, $fit, $weld);
                 $now = [];
             }
@@ -31,5 +30,17 @@ final readonly class Stretches
         }
 
         return $now === [] ? $stretches : [...$stretches, new Stretch($now, $fit, $weld)];
+    }
+
+    /** @param  list<Weld>  $now */
+    private static function isHandled(array $now, Weld $later, WeldPlan $weld): bool
+    {
+        foreach ($now as $earlier) {
+            if ((new Warm($earlier, $weld->sheets[$earlier->joint->id]->times))->isHandledBefore($later)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -8,9 +8,10 @@ use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Schedule\Weld;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Timing\TimedTask;
+use UpsweptBead\Core\Timing\Timetable;
 use UpsweptBead\Core\Weld\WeldPlan;
 
-/** One stretch after the other, timed; between them all that was welded is measured cool. */
+/** One stretch after the other, timed; what hands go to in between is measured cool first. */
 final class Timed
 {
     /** @var list<Slot> */
@@ -28,14 +29,18 @@ final class Timed
         $this->hot = new Hot;
     }
 
-    /** @param  list<Stretch>  $stretches */
-    public static function of(array $stretches, WeldPlan $weld, ShopRules $rules, Turns $turns, int $lines): self
+    /**
+     * @param  list<Stretch>  $stretches
+     * @param  ?Turns  $turns  none: as the build lists them
+     */
+    public static function of(array $stretches, WeldPlan $weld, ShopRules $rules, ?Turns $turns, int $lines): self
     {
         $timed = new self($weld, $rules);
         foreach ($stretches as $stretch) {
-            $timed->add($stretch->welds, $turns->soonest($stretch->work($rules, $lines))->tasks);
+            $work = $stretch->work($rules, $lines);
+            $timed->add($stretch->welds, ($turns?->soonest($work) ?? Timetable::of($work, $work->listed()))->tasks);
         }
-        $timed->last = $timed->hot->handled($timed->totalS);
+        $timed->last = $timed->hot->all($timed->totalS);
         $timed->totalS += array_sum($timed->last);
 
         return $timed;
@@ -48,28 +53,33 @@ final class Timed
     private function add(array $welds, array $tasks): void
     {
         $byJoint = array_column(array_map(static fn (Weld $one): array => [$one->joint->id, $one], $welds), 1, 0);
-        // Hands went everywhere, so all was measured before the first of them.
-        $checks = $this->hot->handled($this->totalS);
-        $cooledS = array_sum($checks);
-        $fromS = $this->totalS + $cooledS;
-        $freeS = 0.0;
+        $fromS = $this->totalS;
         $piece = null;
         foreach ($tasks as $one) {
             $weld = $byJoint[$one->task->id];
             $times = $this->weld->sheets[$weld->joint->id]->times;
             $changeS = $one->task->piece === $piece ? 0.0 : $this->rules->value('schedule.change');
-            $freeS += $changeS;
-            $checks += $this->hot->before($weld, $fromS + $freeS);
-            [$arcS, $endS] = [60 * $one->arcMin, 60 * $one->endMin];
-            $waitS = max(0.0, $arcS - $times->fillS - $freeS);
+            $freeS = $this->totalS + $changeS;
+            // Hands go to what is fitted before the argon is let in; a neighbour only has to be cool for the arc.
+            $handled = $this->hot->handled($weld, $freeS);
+            $handledS = $freeS + array_sum($handled);
+            $beside = $this->hot->before($weld, $handledS);
+            $arcS = max(
+                $fromS + 60 * $one->arcMin,
+                $handledS + array_sum($beside),
+                $handled === [] ? 0.0 : $handledS + $times->fillS,
+            );
+            $startS = max($freeS, $arcS - $times->fillS);
+            $this->totalS = $arcS + $times->weldS;
             $this->slots[] = new Slot(
                 count($this->slots) + 1, $weld->joint, $weld->phase, $weld->batch, $weld->why,
-                $changeS, $cooledS + $waitS, $fromS + $freeS + $waitS, $fromS + $endS, $checks, $piece === null, $times,
+                $changeS, $startS - $freeS, $startS, $this->totalS, $handled, $beside, $times,
             );
-            $endsS = $fromS + $endS;
-            $this->hot->add($weld->joint->id, new Warm($weld, $times), $endsS + $times->coolS, $endsS + $times->touchS);
-            [$freeS, $piece, $checks, $cooledS] = [$endS, $one->task->piece, [], 0.0];
+            $coolAtS = $this->totalS + $times->coolS;
+            $this->hot->add($weld->joint->id, new Warm($weld, $times), $coolAtS, $this->totalS + $times->touchS);
+            // What held this one up holds up all behind it.
+            $fromS = $arcS - 60 * $one->arcMin;
+            $piece = $one->task->piece;
         }
-        $this->totalS = $fromS + $freeS;
     }
 }

@@ -23,12 +23,19 @@ final readonly class Warm
     }
 
     /**
-     * Whether hands go everywhere between the two, so that all has to be cool: before the runs are tacked, or fitted
-     * together again. Where nothing is done between two welds, no hand goes there.
+     * Whether hands go to it before another is welded, so that it has to be cool: before more is fitted to it, before the
+     * runs are tacked, or fitted together again. Where nothing is done between two welds, no hand goes there.
      */
-    public static function isHandledBetween(Weld $earlier, Weld $later): bool
+    public function isHandledBefore(Weld $later): bool
     {
-        return $earlier->batch !== $later->batch
-            && ($earlier->phase->isFollowedByHands() || $later->phase === Phase::Together);
+        $earlier = $this->weld;
+        if ($earlier->batch === $later->batch) {
+            return false;
+        }
+        $isApart = $later->phase->isOnLoose()
+            && $earlier->joint->run !== $later->joint->run
+            && ! ($earlier->phase === Phase::Stub && $later->phase === Phase::Stub);
+
+        return $later->phase === Phase::Together || ($earlier->phase->isFollowedByHands() && ! $isApart);
     }
 }

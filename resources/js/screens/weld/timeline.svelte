@@ -7,34 +7,18 @@
 
     type Block = { joint: string; from: number; seconds: number; says: string };
 
-    const inTurn = $derived(
-        schedule.slots.map((slot): Block => ({
-            joint: slot.joint,
-            from: slot.start.value,
-            seconds: slot.attended.value,
-            says: `${slot.joint}, begun after ${slot.start.text}, ${slot.attended.text} at it`,
-        })),
-    );
-
-    /** The same welds in the same order, each cool before the next is begun. */
-    const waitedFor = $derived.by(() => {
-        let from = 0;
-        return schedule.slots.map((slot): Block => {
-            const block = {
-                joint: slot.joint,
-                from,
-                seconds: slot.attended.value,
-                says: `${slot.joint}, ${slot.onItsOwn.text} with its cooling`,
-            };
-            from += slot.onItsOwn.value;
-            return block;
-        });
-    });
+    const blocks = (welds: Pick<Schedule['slots'][number], 'joint' | 'start' | 'attended'>[]): Block[] =>
+        welds.map((one) => ({
+            joint: one.joint,
+            from: one.start.value,
+            seconds: one.attended.value,
+            says: `${one.joint}, begun after ${one.start.text}, ${one.attended.text} at it`,
+        }));
 
     const scale = $derived(Math.max(schedule.total.value, schedule.oneByOne.value, 1));
     const rows = $derived([
-        { name: 'In this order', blocks: inTurn, end: schedule.total },
-        { name: 'Each waited for', blocks: waitedFor, end: schedule.oneByOne },
+        { name: 'In this order', blocks: blocks(schedule.slots), end: schedule.total },
+        { name: 'Each waited for', blocks: blocks(schedule.waitedFor), end: schedule.oneByOne },
     ]);
     const percent = (seconds: number): string => `${(100 * seconds) / scale}%`;
     /** Narrower than this a name would be cut: a share of the longest row. */

@@ -41,6 +41,7 @@ const PLAN = {
 } as unknown as RunPlan;
 const POSE: BenchPose = {
     standing: ['A'],
+    ways: [],
     up: [0, 0, 1],
     lines: [],
     closing: '',

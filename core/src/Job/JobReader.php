@@ -145,7 +145,7 @@ final readonly class JobReader
 
         return new Override(
             $node->at('figure')->required(100),
-            $node->at('value')->required(60),
+            $node->at('value')->required(120),
             $node->at('why')->text('', 300),
         );
     }

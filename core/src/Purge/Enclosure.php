@@ -33,12 +33,12 @@ final readonly class Enclosure
         return count($this->inside->assembly->tubes) === 1;
     }
 
-    /** The same held only as on the vehicle; null where that is none of the ways. */
-    public function onVehicle(): ?self
+    /** The same held only one of its ways. */
+    public function held(string $way): self
     {
-        return isset($this->ways['']) ? new self(
-            $this->standing, $this->tube, $this->inside, ['' => $this->ways['']], $this->through, $this->isEntered,
-        ) : null;
+        return new self(
+            $this->standing, $this->tube, $this->inside, [$way => $this->ways[$way]], $this->through, $this->isEntered,
+        );
     }
 
     /** The same for whatever is filled and held alike. */

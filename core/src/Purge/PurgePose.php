@@ -105,7 +105,7 @@ final readonly class PurgePose
     }
 
     /**
-     * What goes where, and how it is held, in words.
+     * How it is held, and what goes where, in words.
      *
      * @param  \Closure(float): string  $length  shows a length in mm
      * @param  float  $ventMm  its least diameter
@@ -113,17 +113,27 @@ final readonly class PurgePose
      */
     public function lines(\Closure $length, float $ventMm): array
     {
+        return [...$this->hold === '' ? [] : [$this->hold], ...$this->ends($length, $ventMm)];
+    }
+
+    /**
+     * What goes where, in words.
+     *
+     * @param  \Closure(float): string  $length  shows a length in mm
+     * @return list<string>
+     */
+    public function ends(\Closure $length, float $ventMm): array
+    {
         $dams = array_map(
             static fn (Mouth $one): string => "$one->name ({$length($one->boreMm)})",
             $this->dams,
         );
 
         return [
-            ...$this->hold === '' ? [] : [$this->hold],
             "Feed at {$this->feed->name}. {$this->wayOut($length($ventMm))}",
             ...$dams === [] ? [] : ['Dam '.implode(', ', $dams).'.'],
             ...$this->trappedMl < self::WORTH_ML ? [] : [sprintf(
-                '△ About %.0f mL of air stay above the vent, however long it is filled: give it another vent at the top of them.',
+                '△ About %.0f mL of air stay above the vent, however long it is filled: give it another vent at its highest place.',
                 $this->trappedMl,
             )],
         ];

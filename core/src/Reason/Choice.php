@@ -29,6 +29,12 @@ final readonly class Choice
         return $this->with($override->value, $override);
     }
 
+    /** The same where its options are told elsewhere. */
+    public function bare(): self
+    {
+        return new self($this->key, $this->label, $this->value, $this->proposed, $this->reason, $this->override, []);
+    }
+
     /** The same with a person's value as it is called among the options. */
     public function with(string $value, Override $override): self
     {

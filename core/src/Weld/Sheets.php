@@ -13,6 +13,7 @@ use UpsweptBead\Core\Purge\PurgeCare;
 use UpsweptBead\Core\Purge\PurgePlan;
 use UpsweptBead\Core\Purge\PurgePose;
 use UpsweptBead\Core\Purge\RootCare;
+use UpsweptBead\Core\Reason\Choice;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
 use UpsweptBead\Core\Reason\Overrides;
@@ -42,8 +43,11 @@ final readonly class Sheets
         $this->metal = $shop->catalogue->metal($job->metal);
     }
 
-    /** @param  PurgePose  $pose  how what it is a joint of is filled */
-    public function sheet(Joint $joint, TubeSize $tube, PurgePose $pose): JointSheet
+    /**
+     * @param  PurgePose  $pose  how what it is a joint of is filled
+     * @param  Choice  $held  how it is held meanwhile
+     */
+    public function sheet(Joint $joint, TubeSize $tube, PurgePose $pose, Choice $held): JointSheet
     {
         $id = $joint->id;
         [$overrides, $rules] = [$this->overrides, $this->shop->rules];
@@ -81,6 +85,7 @@ final readonly class Sheets
                 'filler' => $filler,
                 'tungsten' => $overrides->onChoice(Torch::tungsten($pedal, $id)),
                 'root' => $root->choice,
+                'held' => $held,
             ],
             [
                 'amps' => $amps,

@@ -61,10 +61,12 @@ final readonly class WeldPlan
                 if (! $joint->type->isWelded()) {
                     continue;
                 }
-                [$tube, $pose] = $poses->of($joint);
-                $made[$joint->id] = $sheets->sheet($joint, $tube, $pose);
-                if ($made[$joint->id]->root->lack !== '') {
-                    $notices[] = Notice::problem($path, "Joint $joint->id: {$made[$joint->id]->root->lack}");
+                [$tube, $pose, $held] = $poses->of($joint, $job->overrides);
+                $made[$joint->id] = $sheets->sheet($joint, $tube, $pose, $held->choice);
+                foreach ([$made[$joint->id]->root->lack, $held->lack] as $lack) {
+                    if ($lack !== '') {
+                        $notices[] = Notice::problem($path, "Joint $joint->id: $lack");
+                    }
                 }
                 $filler = $made[$joint->id]->choices['filler'];
                 if ($filler->value === Filler::NONE && Filler::heldBack($joint) !== null) {

@@ -27,7 +27,7 @@
     <input
         {id}
         {value}
-        class="bg-sheet w-full rounded-[2px] border px-2 py-1 {mono
+        class="bg-sheet min-h-8 w-full rounded-[2px] border px-2 py-1 {mono
             ? 'figure px-1.5 text-right text-[0.9rem]'
             : ''} {error ? 'border-stop border-2' : 'border-strong'} disabled:border-line disabled:text-quiet"
         aria-invalid={error ? 'true' : undefined}

@@ -1389,6 +1389,10 @@ export interface Sheet {
 export interface BenchPose {
     standing: string[];
     up: Triple;
+    /**
+     * Ways it may be held.
+     */
+    ways: string[];
     lines: string[];
     /**
      * What is done with the flow before the arc.

@@ -15,6 +15,8 @@
     let why = $state('');
     let working = $state.raw<Reason | null>(null);
     let failure = $state('');
+    /** In sentences to choose from, not in a word or a number. */
+    const isLong = $derived((figure.options ?? []).some((one) => one.value.length > 16));
     const mayOverrule = $derived(desk.isDraft);
     /** The customer's written procedure that it is so by. */
     const asked = $derived(figure.override?.procedure ?? '');
@@ -60,7 +62,9 @@
             sideOffset={6}
             collisionPadding={8}
         >
-            <p class="heading">{figure.label}: <span class="figure">{figure.text}</span></p>
+            <p class="heading">
+                {figure.label}: <span class="figure {isLong ? 'whitespace-normal' : ''}">{figure.text}</span>
+            </p>
             {#if figure.override}
                 <p class="mt-1">
                     {asked === '' ? 'Overruled' : `As ${asked} asks`}; proposed was
@@ -93,7 +97,7 @@
             {/each}
             {#if mayOverrule}
                 <form
-                    class="border-line mt-3 grid grid-cols-[7rem_1fr] gap-2 border-t pt-3"
+                    class="border-line mt-3 grid gap-2 border-t pt-3 {isLong ? '' : 'grid-cols-[7rem_1fr]'}"
                     onsubmit={(event) => {
                         event.preventDefault();
                         void overrule(value);
@@ -124,7 +128,7 @@
                         value={why}
                         oninput={(event) => (why = event.currentTarget.value)}
                     />
-                    <div class="col-span-2 flex gap-2">
+                    <div class="flex gap-2 {isLong ? '' : 'col-span-2'}">
                         <Button look="main" type="submit">Overrule</Button>
                         {#if figure.override && asked === ''}
                             <Button onclick={() => overrule('')}>Take the proposal back</Button>

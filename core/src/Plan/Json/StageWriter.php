@@ -70,11 +70,11 @@ final readonly class StageWriter
         // Many joints are welded as the same thing is held: that is told once.
         $poses = $places = $of = [];
         foreach ($weld->sheets as $id => $sheet) {
-            $same = implode(' ', [
-                spl_object_id($sheet->purge->pose), $sheet->purge->value('vent'), $sheet->purge->value('hold'),
-            ]);
+            $ways = array_column($sheet->choices['held']->options, 'value');
+            $purge = $sheet->purge;
+            $same = implode(' ', [spl_object_id($purge->pose), $purge->value('vent'), $purge->value('hold'), ...$ways]);
             $places[$same] ??= count($places);
-            $poses[$places[$same]] ??= $this->pose($sheet->purge);
+            $poses[$places[$same]] ??= [...$this->pose($sheet->purge), 'ways' => $ways];
             $of[$id] = $places[$same];
         }
 
@@ -178,7 +178,9 @@ final readonly class StageWriter
                 'full' => $sheet->tacks->fullDeg,
                 'length' => $this->figures->length($sheet->tacks->tackMm),
             ],
-            'settings' => $this->figures->each([...$sheet->choices, ...$sheet->settings]),
+            'settings' => $this->figures->each([
+                ...$sheet->choices, 'held' => $sheet->choices['held']->bare(), ...$sheet->settings,
+            ]),
             'ranges' => array_map(
                 fn (array $one): string => self::range(
                     $one[0]->show($one[1], $this->figures->units),
@@ -220,7 +222,7 @@ final readonly class StageWriter
         return [
             'standing' => $pose->standing,
             'up' => $pose->up->toArray(),
-            'lines' => $pose->lines($length, $purge->value('vent')),
+            'lines' => $pose->ends($length, $purge->value('vent')),
             'closing' => $purge->closing($this->figures->units),
             'feed' => $mouth($pose->feed),
             'vents' => array_map($mouth, $pose->vents),

@@ -8,7 +8,9 @@ use UpsweptBead\Core\Gas\Inside;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Purge\Enclosure;
 use UpsweptBead\Core\Purge\Enclosures;
+use UpsweptBead\Core\Purge\HeldBy;
 use UpsweptBead\Core\Purge\PurgePose;
+use UpsweptBead\Core\Reason\Overrides;
 use UpsweptBead\Core\Shop\Memo;
 use UpsweptBead\Core\Stock\TubeSize;
 
@@ -18,7 +20,7 @@ final class Poses
     /** @var array<string, PurgePose> */
     private array $known = [];
 
-    /** @var array<string, array{TubeSize, PurgePose}> by what joints have in common */
+    /** @var array<string, array{Enclosure, PurgePose}> by what joints have in common */
     private array $found = [];
 
     /** @var array<string, Inside> */
@@ -31,13 +33,16 @@ final class Poses
         private readonly bool $isInFull,
     ) {}
 
-    /** @return array{TubeSize, PurgePose} */
-    public function of(Joint $joint): array
+    /** @return array{TubeSize, PurgePose, HeldBy} */
+    public function of(Joint $joint, Overrides $overrides): array
     {
-        return $this->found[$this->enclosures->group($joint)] ??= $this->find($joint);
+        [$enclosed, $pose] = $this->found[$this->enclosures->group($joint)] ??= $this->find($joint);
+        $held = HeldBy::of($joint, $pose, array_map(strval(...), array_keys($enclosed->ways)), $overrides);
+
+        return [$enclosed->tube, $held->way === null ? $pose : $this->known($enclosed->held($held->way)), $held];
     }
 
-    /** @return array{TubeSize, PurgePose} */
+    /** @return array{Enclosure, PurgePose} */
     private function find(Joint $joint): array
     {
         $enclosed = $this->enclosures->of($joint);
@@ -47,13 +52,12 @@ final class Poses
             $enclosed = $this->enclosures->apart($joint);
         }
         // Mostly it may be held as on the vehicle; other ways depend on all that stands beside it.
-        $vehicle = $enclosed->onVehicle();
-        $pose = $vehicle === null ? null : $this->known($vehicle);
+        $pose = isset($enclosed->ways['']) ? $this->known($enclosed->held('')) : null;
         if ($pose === null || $pose->trappedMl > PurgePose::WORTH_ML) {
             $pose = $this->known($enclosed);
         }
 
-        return [$enclosed->tube, $pose];
+        return [$enclosed, $pose];
     }
 
     private function known(Enclosure $enclosed): PurgePose

@@ -16,7 +16,10 @@ import { colour } from './palette';
 
 /** Arrows are as long as so many bores. */
 const ARROW_BORES = 1.6;
-const DAM_MM = 6;
+/** A dam stands out of its mouth and over its edge, so that it is seen from anywhere. */
+const DAM_MM = 9;
+const DAM_BORES = 1.16;
+const DAM_LABEL_BORES = 1.2;
 const TAPE_MM = 3.2;
 const TRAP_MM = 11;
 
@@ -29,7 +32,7 @@ export function mouthsModel(pose: BenchPose): { models: Object3D[]; labels: Labe
     }
     for (const one of pose.dams) {
         models.push(dam(one));
-        labels.push({ text: 'Dam', at: beyond(one), look: 'quiet' });
+        labels.push({ text: 'Dam', at: beyond(one, DAM_LABEL_BORES), look: 'quiet' });
     }
     for (const trap of pose.traps) {
         models.push(airModel(new Vector3(...trap.at)));
@@ -51,11 +54,8 @@ export function tapeModel(frame: Frame, radiusMm: number): Mesh {
 }
 
 /** In front of a mouth, where its word stands. */
-function beyond(mouth: Mouth): Vector3 {
-    return new Vector3(...mouth.at).addScaledVector(
-        new Vector3(...mouth.inward),
-        -mouth.bore * (ARROW_BORES + 1.1),
-    );
+function beyond(mouth: Mouth, bores = ARROW_BORES + 1.1): Vector3 {
+    return new Vector3(...mouth.at).addScaledVector(new Vector3(...mouth.inward), -mouth.bore * bores);
 }
 
 /** An arrow thick enough to be seen from arm's length. */
@@ -75,12 +75,14 @@ function flowArrow(mouth: Mouth, isIn: boolean): Group {
 }
 
 function dam(mouth: Mouth): Mesh {
+    const radius = (mouth.bore * DAM_BORES) / 2;
     const plug = new Mesh(
-        new CylinderGeometry(mouth.bore / 2, mouth.bore / 2, DAM_MM, 32),
-        new MeshStandardMaterial({ color: colour('--strong'), roughness: 0.9 }),
+        new CylinderGeometry(radius, radius, DAM_MM, 32),
+        new MeshStandardMaterial({ color: colour('--ink'), roughness: 0.9 }),
     );
-    plug.quaternion.setFromUnitVectors(new Vector3(0, 1, 0), new Vector3(...mouth.inward));
-    plug.position.set(...mouth.at);
+    const inward = new Vector3(...mouth.inward);
+    plug.quaternion.setFromUnitVectors(new Vector3(0, 1, 0), inward);
+    plug.position.set(...mouth.at).addScaledVector(inward, -DAM_MM / 3);
     return plug;
 }
 

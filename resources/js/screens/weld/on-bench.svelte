@@ -2,6 +2,7 @@
     // The piece as it lies on the bench for one weld: how it is held, where argon goes in and out, what is taped.
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import type { Joint, Sheet, Slot } from '@/lib/answers';
+    import FigureCell from '@/parts/figure-cell.svelte';
     import JointDial from '@/parts/joint-dial.svelte';
     import Viewport from '@/parts/viewport/viewport.svelte';
 
@@ -11,6 +12,13 @@
     const pose = $derived(desk.plan.weld.poses[sheet.pose]);
 
     const held = $derived(pose ? { pose, taped: slot.taped } : null);
+    /** How it is held, to choose from all ways there are. */
+    const way = $derived(
+        sheet.settings['held'] && {
+            ...sheet.settings['held'],
+            options: pose?.ways.map((value) => ({ value, refused: '' })) ?? [],
+        },
+    );
     const access = $derived(desk.plan.fit.access.find((one) => one.joint === slot.joint));
     /** What a torch does not get to is said where that has been worked out. */
     const ALL_ROUND: [number, number][] = [[0, 360]];
@@ -30,6 +38,12 @@
             <Viewport {desk} standing={pose?.standing ?? []} {held} {seam} plain />
         </div>
         <div class="border-line space-y-2 p-3 max-md:border-t md:border-l">
+            {#if way}
+                <p>
+                    <span class="label block">{way.label}</span>
+                    <FigureCell figure={way} {desk} />
+                </p>
+            {/if}
             <ol class="space-y-1.5" aria-label="Purge of {slot.joint}">
                 {#each pose?.lines ?? [] as line (line)}<li>{line}</li>{/each}
                 {#if slot.taped.length > 0}

@@ -46,7 +46,7 @@
         onselect={(picked) => (desk.selection = picked)}
         jointFact={(one) => sheets.get(one.id)?.settings['amps']?.text ?? ''}
     />
-    <div class="grid gap-2 xl:grid-cols-[1fr_29rem]">
+    <div class="grid gap-2 xl:grid-cols-[1fr_29rem] xl:grid-rows-[auto_1fr]">
         <div class="min-w-0 space-y-2">
             <section class="sheet p-3" aria-label="Time at the torch">
                 <div class="flex flex-wrap items-baseline gap-x-6 gap-y-1">
@@ -79,12 +79,19 @@
                 <Timeline {schedule} chosen={slot.joint} />
             </section>
             {#if sheet.isFilled}<OnBench {desk} {slot} {sheet} {joint} />{/if}
+        </div>
+        <!-- Beside what was chosen, however far down the table that is. -->
+        <div
+            class="min-w-0 xl:sticky xl:top-2 xl:row-span-2 xl:max-h-[calc(100dvh-1rem)] xl:self-start xl:overflow-y-auto"
+        >
+            <JointSheet {joint} {sheet} why={slot.why} {desk} />
+        </div>
+        <div class="min-w-0 space-y-2">
             <WeldTable {desk} {slots} {sheets} chosen={slot.joint} />
             <Argon argon={desk.plan.weld.argon} changes={schedule.bottles} />
             <Beside {desk} />
             <Procedures {desk} />
         </div>
-        <div class="min-w-0"><JointSheet {joint} {sheet} why={slot.why} {desk} /></div>
     </div>
 {:else}
     <Nowhere text="Weld and purge sheets follow from a route that can be cut from stock." {onstage} />

@@ -21,6 +21,8 @@ use UpsweptBead\Core\Bench\EntryKind;
  * @property EntryKind $kind
  * @property array<string, float|int> $readings
  * @property string $note
+ * @property string $why somebody went on past a limit
+ * @property list<int> $points of the step that were confirmed
  * @property int $position in the order the entries arrived
  * @property CarbonImmutable $made_at
  * @property User $user
@@ -35,7 +37,9 @@ final class LogEntry extends Model
 
     protected $keyType = 'string';
 
-    protected $fillable = ['id', 'job_id', 'revision_id', 'user_id', 'step', 'kind', 'readings', 'note', 'made_at'];
+    protected $fillable = ['id', 'job_id', 'revision_id', 'user_id', 'step', 'kind', 'readings', 'note', 'made_at', 'why', 'points'];
+
+    protected $attributes = ['why' => '', 'points' => '[]'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
@@ -59,6 +63,6 @@ final class LogEntry extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => EntryKind::class, 'made_at' => 'immutable_datetime'];
+        return ['kind' => EntryKind::class, 'points' => 'array', 'made_at' => 'immutable_datetime'];
     }
 }

@@ -32,6 +32,8 @@ final class BenchLog
         'readings' => 'jsonb',
         'note' => 'text',
         'made_at' => 'timestamptz',
+        'why' => 'text',
+        'points' => 'jsonb',
     ];
 
     /** @var array<int, list<BenchStep>> by the id of a release */
@@ -136,6 +138,8 @@ final class BenchLog
             'readings' => $entry->values,
             'note' => $entry->note,
             'made_at' => $entry->at,
+            'why' => $entry->why,
+            'points' => $entry->points,
         ]);
     }
 

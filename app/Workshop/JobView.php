@@ -85,6 +85,7 @@ final readonly class JobView
             'next' => $progress->next()?->id,
             'stepsDone' => $progress->stepsDone(),
             'jointsDone' => $progress->jointsDone(),
+            'weldedAt' => (object) self::weldedAt($plan, $progress),
             'readings' => (object) self::readings($plan, $progress),
             'deviations' => array_map(
                 static fn (Deviation $one): array => ['step' => $one->stepId, 'what' => $one->what],
@@ -104,6 +105,20 @@ final readonly class JobView
             'version' => $revision->version,
             'releasedAt' => $revision->released_at?->toIso8601String(),
         ];
+    }
+
+    /** @return array<string, string> when joints were welded that may still be hot, by their step */
+    private static function weldedAt(KnownPlan $plan, Progress $progress): array
+    {
+        $times = [];
+        foreach ($plan->steps as $step) {
+            $closed = $step->coolsS === null ? null : $progress->done[$step->id] ?? null;
+            if ($closed !== null && now()->getTimestamp() - $closed->at->getTimestamp() < $step->coolsS) {
+                $times[$step->id] = $closed->at->format('c');
+            }
+        }
+
+        return $times;
     }
 
     /** @return array<string, array<string, string>> readings as text, by step and measure */

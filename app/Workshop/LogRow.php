@@ -13,6 +13,7 @@ final readonly class LogRow
 {
     /**
      * @param  array<string, float>  $readings  in base units
+     * @param  list<int>  $points  of the step that were confirmed
      * @param  int  $tillHere  how many there are up to where a page ends; 0 where nobody asked
      */
     private function __construct(
@@ -25,13 +26,17 @@ final readonly class LogRow
         public string $by,
         public DateTimeImmutable $at,
         public int $tillHere,
+        public string $why,
+        public array $points,
     ) {}
 
     public static function of(object $row): self
     {
-        /** @var object{position: int, id: string, step: string, kind: string, readings: string, note: string, by: string, made_at: string, till_here?: int} $row */
+        /** @var object{position: int, id: string, step: string, kind: string, readings: string, note: string, by: string, made_at: string, why: string, points: string, till_here?: int} $row */
         /** @var array<string, int|float> $readings */
         $readings = (array) json_decode($row->readings, true);
+        /** @var list<int> $points */
+        $points = (array) json_decode($row->points, true);
 
         return new self(
             $row->position,
@@ -43,15 +48,19 @@ final readonly class LogRow
             $row->by,
             new DateTimeImmutable($row->made_at),
             $row->till_here ?? 0,
+            $row->why,
+            $points,
         );
     }
 
     public function entry(): CoreEntry
     {
-        return new CoreEntry($this->id, $this->step, $this->kind, $this->readings, $this->note, $this->by, $this->at);
+        return new CoreEntry(
+            $this->id, $this->step, $this->kind, $this->readings, $this->note, $this->by, $this->at, $this->why, $this->points,
+        );
     }
 
-    /** @return array{id: string, step: string, kind: string, note: string, by: string, at: string, position: int} */
+    /** @return array{id: string, step: string, kind: string, note: string, why: string, by: string, at: string, position: int} */
     public function line(): array
     {
         return [
@@ -59,6 +68,7 @@ final readonly class LogRow
             'step' => $this->step,
             'kind' => $this->kind->value,
             'note' => $this->note,
+            'why' => $this->why,
             'by' => $this->by,
             'at' => $this->at->format('c'),
             'position' => $this->position,

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Models\Job;
-use App\Models\LogEntry;
 use App\Models\Revision;
 use App\Models\Role;
 use App\Models\Shop;
@@ -19,18 +18,14 @@ use App\Workshop\JobLog;
 use App\Workshop\KnownPlans;
 use App\Workshop\Summaries;
 use App\Workshop\Workshop;
-use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
-use Random\Engine\Xoshiro256StarStar;
-use Random\Randomizer;
-use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Exchange\StoresTable;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Units\Quantity;
 
 /** The made-up shop 'Tidewater Tube & Bead': its people, stores and jobs. Nobody and nothing in it is real. */
 final class DemoSeeder extends Seeder
@@ -59,6 +54,7 @@ final class DemoSeeder extends Seeder
         $this->drafts->begin($this->job('rally-coupe-manifold'));
         $this->drafts->begin($this->job('sidecar-collectors'));
         $this->drafts->begin($this->job('works-van-downpipe'));
+        $this->halfWelded($this->drafts->begin($this->spareManifold()), $wren);
     }
 
     private function people(): User
@@ -83,6 +79,15 @@ final class DemoSeeder extends Seeder
         return $reading->job ?? throw new \LogicException("$name: ".json_encode($reading->faults));
     }
 
+    /** The rally coupe's manifold once more, as a spare. */
+    private function spareManifold(): CoreJob
+    {
+        $document = JobWriter::toArray($this->job('rally-coupe-manifold'));
+        $document['job'] = [...(array) $document['job'], 'number' => 'TB-0418', 'title' => 'Rally coupe manifold, the spare'];
+
+        return JobReader::fromDecoded($document)->job ?? throw new \LogicException('The spare manifold cannot be read.');
+    }
+
     private function routed(CoreJob $job): CoreJob
     {
         foreach ($job->runs as $run) {
@@ -97,17 +102,9 @@ final class DemoSeeder extends Seeder
     {
         $revision = $this->drafts->release($job->load('revisions'), 1, $by);
         $plan = $this->workshop->planInFull($this->workshop->read($revision));
-        $dice = new Randomizer(new Xoshiro256StarStar(412));
-        $at = CarbonImmutable::parse('2026-02-09 08:10:00');
+        $log = new DemoLog($job, $revision, [$by], 412, '2026-02-09 08:10:00');
         foreach ($plan->steps as $step) {
-            $at = $at->addSeconds((int) ($step->seconds ?? 240) + $dice->getInt(60, 420));
-            if ($at->hour >= 17) {
-                $at = $at->addDay()->setTime(8, 5);
-            }
-            LogEntry::query()->create([
-                'id' => Str::uuid()->toString(), 'job_id' => $job->id, 'revision_id' => $revision->id, 'user_id' => $by->id, 'step' => $step->id,
-                'kind' => 'done', 'readings' => $this->readings($step, $dice), 'note' => $step->id === 'trial.A' ? 'Clears the heat shield with a finger to spare.' : '', 'made_at' => $at,
-            ]);
+            $log->done($step, $step->id === 'trial.A' ? ['note' => 'Clears the heat shield with a finger to spare.'] : []);
         }
         $this->fromStores($job, $revision, $by);
         $this->summaries->refresh($job);
@@ -126,24 +123,38 @@ final class DemoSeeder extends Seeder
         }
     }
 
-    /** @return array<string, float> */
-    private function readings(BenchStep $step, Randomizer $dice): array
+    /**
+     * Releases a job and logs it into the middle of its welding: three shifts of three people, a gap that was too wide, a
+     * bottle that ran out, a root that sugared and was done again.
+     */
+    private function halfWelded(Job $job, User $owner): void
     {
-        $readings = [];
-        foreach ($step->measures as $measure) {
-            $share = $dice->getInt(-100, 100) / 100;
-            $readings[$measure->name] = match ($measure->quantity) {
-                Quantity::Current => ($measure->planned ?? 0) + 5 * round($share),
-                Quantity::Oxygen => round(($measure->planned ?? 0) * (0.5 + 0.3 * $share)),
-                Quantity::Temperature => round(($measure->planned ?? 0) - 4 + 3 * $share, 1),
-                Quantity::Wall => round(0.1 + 0.08 * abs($share), 2),
-                Quantity::Pressure => 50.0,
-                Quantity::Duration => round(($measure->planned ?? 0) * (1.4 + 0.3 * $share)),
-                Quantity::Length, Quantity::Angle => round(($measure->planned ?? 0) + 0.4 * abs($share), 1),
-                default => $measure->planned ?? 0.0,
+        $revision = $this->drafts->release($job->load('revisions'), 1, $owner);
+        $steps = $this->workshop->planInFull($this->workshop->read($revision))->steps;
+        $log = new DemoLog($job, $revision, array_values(User::query()->where('role', '<>', Role::Viewer)->orderBy('id')->get()->all()), 418, '2026-11-24 08:05:00');
+        foreach ($steps as $step) {
+            if ($step->id === 'purge.DJ4') {
+                break;
+            }
+            match ($step->id) {
+                'tack.DJ4' => $log->done($step, [
+                    'readings' => ['gap' => 1.8, 'mismatch' => 0.2],
+                    'why' => 'Cut two degrees off; a ring of the same tube let in, wire of 2.4.',
+                ]),
+                default => $log->done($step),
             };
+            if ($step->id === 'weld.AJ5') {
+                $log->said($step->id, 'note', ['note' => 'Purge bottle at its end, changed to the second one. Line blown through for a minute.']);
+            }
+            if ($step->id === 'weld.BJ3') {
+                $log->said($step->id, 'reopen', ['note' => 'Sugared root between 150° and 210°: the tape let go as it got hot. Cut out, ends squared.']);
+                $log->said('purge.BJ3', 'reopen', ['note' => 'For the same joint again, tape doubled.']);
+                $purge = array_column($steps, null, 'id')['purge.BJ3'];
+                $log->done($purge, ['readings' => ['oxygen' => 22.0]]);
+                $log->done($step, ['note' => 'Redone. Straw inside, right through all round.']);
+            }
         }
-
-        return $readings;
+        $this->fromStores($job, $revision, $owner);
+        $this->summaries->refresh($job);
     }
 }

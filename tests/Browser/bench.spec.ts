@@ -23,6 +23,13 @@ async function kept(page: Page, job: number, says = ''): Promise<void> {
         .toMatch(new RegExp(`.${says.replace(/[[\]]/g, '\\$&')}`, 's'));
 }
 
+/** Opens a step by the list at the side. */
+async function stepOf(page: Page, group: string, step: RegExp): Promise<void> {
+    const line = page.getByRole('button', { name: new RegExp(`${group} `) });
+    if ((await line.getAttribute('aria-expanded')) !== 'true') await line.click();
+    await page.getByRole('button', { name: step }).click();
+}
+
 const logged = (page: Page) => page.getByRole('region', { name: 'Log', exact: true }).getByRole('listitem');
 
 test('entries made without a network are kept and sent when it is back', async ({ page, context }) => {
@@ -154,13 +161,75 @@ test('two tabs of one bench lose nothing and see each other’s steps', async ({
     await expect(logged(page)).toHaveCount(2);
 });
 
+test('past a limit the bench asks for the reading or a reason, and keeps it', async ({ page }) => {
+    const job = await atTheBench(page, 'TB-0527');
+    await page.goto(`/jobs/${job}/bench?step=purge.AJ2`);
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    const gate = page.getByRole('alert', { name: 'Before you go on' });
+    await expect(gate).toContainText('Oxygen at the vent was not read.');
+    await expect(gate).toContainText('Not done yet: Tack run A all round.');
+    await gate.getByRole('button', { name: 'Put it right' }).click();
+    await page.getByLabel('Oxygen at the vent').fill('320');
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    await expect(gate).toContainText('Oxygen at the vent: 320, at most 200 ppm.');
+    await expect(gate.getByRole('button', { name: 'Go on with this reason' })).toBeDisabled();
+    await gate.getByLabel('Why you go on all the same').fill('the meter stood in the wind');
+    await gate.getByRole('button', { name: 'Go on with this reason' }).click();
+    await expect(page.getByText('log saved')).toBeVisible();
+    await page.goto(`/jobs/${job}/handover`);
+    await expect(logged(page)).toContainText('the meter stood in the wind');
+    await expect(page.getByRole('region', { name: 'Otherwise than planned' })).toContainText(
+        'Gone on all the same, by Wren Halloway: the meter stood in the wind',
+    );
+});
+
+test('a trial fit is confirmed point by point; a problem is noted and leaves it open', async ({ page }) => {
+    const job = await atTheBench(page, 'TB-0530');
+    await page.goto(`/jobs/${job}/bench?step=trial.A`);
+    for (const name of ['Far-end gap', 'Far-end angle']) await page.getByLabel(name).fill('0');
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    const gate = page.getByRole('alert', { name: 'Before you go on' });
+    await expect(gate).toContainText('Not confirmed:');
+    await gate.getByRole('button', { name: 'Put it right' }).click();
+    for (const point of await page.getByRole('checkbox').all()) await point.check();
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    await expect(gate).not.toContainText('Not confirmed');
+    await gate.getByRole('button', { name: 'Put it right' }).click();
+    await page.getByRole('button', { name: 'Problem' }).click();
+    await page.getByLabel('Note').fill('Shield touches at full lock.');
+    await page.getByRole('button', { name: 'Problem' }).click();
+    await expect(page.getByText('log saved')).toBeVisible();
+    await page.goto(`/jobs/${job}/handover`);
+    await expect(logged(page)).toContainText('Shield touches at full lock.');
+});
+
+test('while a joint cools another is proposed; both clocks are seen', async ({ page }) => {
+    await page.goto('/jobs/8/bench');
+    await expect(page.getByRole('heading', { name: 'Purge for DJ4' })).toBeVisible();
+    await page.getByLabel('Oxygen at the vent').fill('30');
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    await expect(page.getByRole('heading', { name: 'Weld DJ4: D2 to D3' })).toBeVisible();
+    await page.getByRole('button', { name: 'Start' }).click();
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    const running = page.getByRole('list', { name: 'Running' });
+    await expect(running).toContainText(/DJ4 cools \d\d:\d\d/);
+    await expect(page.getByRole('heading', { name: 'Let CJ3 cool' })).toBeVisible();
+    await page.getByRole('button', { name: 'Step after' }).click();
+    await page.getByRole('button', { name: 'Start' }).click();
+    await expect(running).toContainText(/Purge CJ4/);
+    await running.getByRole('button', { name: /DJ4 cools/ }).click();
+    await page.getByLabel('Temperature going on').fill('30');
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    await expect(page.getByRole('alert', { name: 'Before you go on' })).toContainText('DJ4 still cools');
+});
+
 test('a clock goes on through a reload', async ({ page }) => {
     await atTheBench(page, 'TB-0522');
-    await page.getByRole('button', { name: /Purge for AB1/ }).click();
+    await stepOf(page, 'Weld AB1', /Purge for AB1/);
     await page.getByRole('button', { name: 'Start' }).click();
     const first = await page.getByRole('timer').innerText();
     await page.reload();
-    await page.getByRole('button', { name: /Purge for AB1/ }).click();
+    await page.getByRole('button', { name: /^Purge AB1/ }).click();
     await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
     await expect.poll(async () => page.getByRole('timer').innerText()).not.toBe(first);
 });

@@ -141,13 +141,24 @@ it('says what went otherwise than planned', function () {
     $this->log(
         $this->released(),
         $this->entry('weld.AJ2', ['amps' => '90']),
-        $this->entry('purge.AJ2', ['oxygen' => '2000 ppm']),
+        [...$this->entry('purge.AJ2', ['oxygen' => '2000 ppm']), 'why' => 'the meter was left in the wind'],
     )
-        ->assertJsonPath(
-            'progress.deviations.0.what',
-            'Oxygen at the vent: 2000 ppm, above 1000 ppm where welding stops; look at the root.',
-        )
-        ->assertJsonPath('progress.deviations.1.what', 'Amps used: 90 A, planned 50 A.');
+        ->assertJsonPath('progress.deviations.0.what', 'Oxygen at the vent: 2000 ppm, at most 200 ppm.')
+        ->assertJsonPath('progress.deviations.1.what', 'Above 1000 ppm, where welding stops: look at the root.')
+        ->assertJsonPath('progress.deviations.2.what', static fn (string $what): bool => str_ends_with($what, ': the meter was left in the wind'))
+        ->assertJsonPath('progress.deviations.3.what', 'Amps used: 90 A, planned 50 A.');
+});
+
+it('asks for a reason where a limit is passed, keeps it, and keeps nothing without one', function () {
+    $job = $this->released();
+    $hot = $this->entry('cool.AJ2', ['temperature' => '80 °C']);
+    $this->log($job, $hot)->assertJsonPath('results.0.state', 'refused')->assertJsonPath('results.0.field', 'why');
+    expect($this->entries($job))->toBe(0);
+    $this->log($job, [...$hot, 'why' => 'only a torch goes there'])->assertJsonPath('results.0.state', 'stored')
+        ->assertJsonPath('progress.log.0.why', 'only a torch goes there');
+    $trial = $this->entry('trial.A', ['gap' => '0', 'angle' => '0']);
+    $this->log($job, $trial)->assertJsonPath('results.0.field', 'why');
+    $this->log($job, [...$trial, 'why' => 'the vehicle is away'])->assertJsonPath('results.0.state', 'stored');
 });
 
 it('is append-only in the database itself', function () {

@@ -102,7 +102,7 @@ describe('the queue of the bench', () => {
         expect(queue.waiting).toEqual([]);
         expect(queue.refused.map((entry) => entry.refused?.field)).toEqual(['readings.length']);
 
-        await queue.amend(queue.refused[0]!, { length: '12 in' }, 'measured');
+        await queue.amend(queue.refused[0]!, { readings: { length: '12 in' }, note: 'measured' });
         await queue.flush();
         expect(server.stored.at(-1)).toMatchObject({ step: 'prepare.A1', readings: { length: '12 in' } });
         expect(queue.entries).toEqual([]);

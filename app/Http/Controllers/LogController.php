@@ -89,7 +89,7 @@ final readonly class LogController
     {
         return Csv::download(
             "$job->number-log.csv",
-            ['at', 'step', 'what', 'by', 'readings (base units)', 'note'],
+            ['at', 'step', 'what', 'by', 'readings (base units)', 'note', 'why gone on'],
             $this->rows($job),
         );
     }
@@ -110,6 +110,7 @@ final readonly class LogController
                 $entry->by,
                 implode('; ', $readings),
                 $entry->note,
+                $entry->why,
             ];
         }
     }

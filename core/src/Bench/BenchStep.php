@@ -11,6 +11,10 @@ final readonly class BenchStep
      * @param  list<string>  $do  short lines, in order
      * @param  float|null  $seconds  how long a countdown or a timer is set for
      * @param  list<Measure>  $measures
+     * @param  list<string>  $points  to be confirmed one by one before anybody goes on
+     * @param  ?float  $coolsS  how long what is welded then takes until a hand may rest on it
+     * @param  list<string>  $after  ids of the steps that are done before it
+     * @param  string  $group  what it is listed under: a joint, or what is cut or tacked together
      */
     public function __construct(
         public string $id,
@@ -20,5 +24,18 @@ final readonly class BenchStep
         public array $do,
         public ?float $seconds,
         public array $measures,
+        public array $points = [],
+        public ?float $coolsS = null,
+        public array $after = [],
+        public string $group = '',
     ) {}
+
+    /** @param  list<string>  $after */
+    public function placed(array $after, string $group): self
+    {
+        return new self(
+            $this->id, $this->kind, $this->subject, $this->title, $this->do, $this->seconds, $this->measures,
+            $this->points, $this->coolsS, $after, $group,
+        );
+    }
 }

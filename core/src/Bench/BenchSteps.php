@@ -33,15 +33,15 @@ final readonly class BenchSteps
     private function __construct(private WorkPlan $work, Job $job, ShopRules $rules)
     {
         $this->parts = $job->set->parts;
-        $this->fitting = new FitSteps($work->cut, $work->joints, $work->fit, $work->weld, $job);
+        $this->fitting = new FitSteps($work->cut, $work->joints, $work->fit, $work->weld, $job, $rules);
         $this->welding = new WeldSteps($work->joints, $work->weld, $job, $rules);
-        $this->collecting = new CollectorSteps($work->joints, $job->units);
+        $this->collecting = new CollectorSteps($work->joints, $rules, $job->units);
     }
 
     /** @return list<BenchStep> */
     public static function of(WorkPlan $work, Job $job, ShopRules $rules): array
     {
-        return (new self($work, $job, $rules))->steps();
+        return StepOrder::of((new self($work, $job, $rules))->steps(), $work);
     }
 
     /** @return list<BenchStep> */
@@ -192,23 +192,27 @@ final readonly class BenchSteps
     }
 
     /**
-     * What of a group still cools when all of it is welded, and hands go there next: it is measured before anybody goes
-     * on.
+     * What of a group still cools when all of it is welded, and hands go there before the next weld: it is measured before
+     * anybody goes on.
      *
      * @return array<string, float> seconds by joint
      */
     private function stillHot(string $group): array
     {
-        $welded = $later = [];
+        $welded = $later = $followed = [];
         foreach ($this->work->schedule->slots as $slot) {
             if ($this->group($slot) !== $group) {
-                $later += $slot->checks();
-            } elseif ($slot->phase->isFollowedByHands()) {
-                $welded[$slot->joint->id] = true;
+                $later += $slot->handled;
+
+                continue;
+            }
+            $welded[$slot->joint->id] = true;
+            if ($slot->phase->isFollowedByHands()) {
+                $followed[$slot->joint->id] = true;
             }
         }
 
-        return array_intersect_key($later + $this->work->schedule->last, $welded);
+        return array_intersect_key($later, $welded) + array_intersect_key($this->work->schedule->last, $followed);
     }
 
     /** @return array<string, float> what a group finds measured already, by joint */

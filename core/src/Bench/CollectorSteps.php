@@ -11,13 +11,14 @@ use UpsweptBead\Core\Job\CollectorMake;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
 /** Bench steps of a collector beyond its welds: its tubes tacked together, its outlet pressed round, its inlets trued. */
 final readonly class CollectorSteps
 {
-    public function __construct(private JointList $joints, private UnitSystem $units) {}
+    public function __construct(private JointList $joints, private ShopRules $rules, private UnitSystem $units) {}
 
     /**
      * @param  list<Task>  $moves  of the whole job
@@ -56,7 +57,7 @@ final readonly class CollectorSteps
                 "Seam of {$this->length($joint->seam->lengthMm)}.",
             ],
             null,
-            [new Measure('gap', 'Widest gap', Quantity::Wall, 0.0)],
+            Measured::fit($joint, $this->rules),
         );
     }
 
@@ -134,7 +135,7 @@ final readonly class CollectorSteps
             'Seams inside and outside: colour, penetration at the crotch and in the centre, no pinholes.',
             'Leak test: 5–10 psi air and soapy water, inlets plugged.',
             'Every inlet takes its tube; the outlet is round.',
-        ], null, [new Measure('pressure', 'Leak-test pressure', Quantity::Pressure, null)]);
+        ], null, [Measured::leakTest()]);
     }
 
     /** @return list<BenchStep> what comes first at one that is bought */

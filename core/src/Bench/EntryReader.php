@@ -18,13 +18,16 @@ final readonly class EntryReader
 
     private const MOST_READINGS = 12;
 
+    private const MOST_POINTS = 60;
+
     private const UUID = '/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i';
 
     /** As a clock writes it: to the second or finer, with its zone. */
     private const TIME = '/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,9})?(Z|[+-]\d\d:\d\d)$/';
 
     /**
-     * @param  mixed  $entry  decoded: id, units, step, kind, readings as texts by measure, note, at
+     * @param  mixed  $entry  decoded: id, units, step, kind, readings as texts by measure, note, at, and
+     *                         where the step asks for it why somebody goes on, and the points that were confirmed
      * @param  list<BenchStep>  $steps  of the released plan that the entry was made on
      * @param  string  $by  the name of who made it
      * @return LogEntry|Fault the first thing wrong with it, under the name of its field
@@ -49,9 +52,48 @@ final readonly class EntryReader
             $node->at('note')->text(),
             $by,
             self::made($node->at('at'), $now),
+            trim($node->at('why')->text('', Gate::MOST_REASON)),
+            $step === null ? [] : self::points($node->at('points'), $step),
         );
+        if ($step !== null && $read->why === '') {
+            self::mayGoOn($node, $step, $read);
+        }
 
         return $faults->all()[0] ?? $read;
+    }
+
+    /** Without a reason nobody goes on past a limit; a correction tells what was read, and not more. */
+    private static function mayGoOn(Node $node, BenchStep $step, LogEntry $read): void
+    {
+        $units = $node->at('units')->choice(UnitSystem::class, UnitSystem::Metric);
+        $lacks = match ($read->kind) {
+            EntryKind::Done => Gate::lacks($step, $read->values, $read->points, $units),
+            EntryKind::Correct => Gate::above($step, $read->values, $units),
+            default => [],
+        };
+        if ($lacks !== []) {
+            $node->at('why')->complain('gate', implode(' ', $lacks).' Put that right, or say why you go on.');
+        }
+    }
+
+    /** @return list<int> */
+    private static function points(Node $node, BenchStep $step): array
+    {
+        $points = [];
+        foreach ($node->isMissing() ? [] : $node->items(self::MOST_POINTS) as $one) {
+            $number = $one->number();
+            if (! isset($step->points[(int) $number]) || floor($number) !== $number) {
+                $one->complain('unknown-point', sprintf(
+                    'Step %s has %d points to confirm, counted from 0.',
+                    $step->id,
+                    count($step->points),
+                ));
+            } else {
+                $points[] = (int) $number;
+            }
+        }
+
+        return array_values(array_unique($points));
     }
 
     /** @param  list<BenchStep>  $steps */

@@ -15,6 +15,7 @@ use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Shop\RootSchool;
+use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Weld\JointSheet;
 use UpsweptBead\Core\Weld\WeldPlan;
@@ -22,12 +23,16 @@ use UpsweptBead\Core\Weld\WeldPlan;
 /** Bench steps of cutting, fitting, tacking and trying; and the last look. */
 final readonly class FitSteps
 {
+    /** A far end more than this off (mm or °) at the trial fit is not gone on with in silence. */
+    private const FAR_END_WITHIN = 2.0;
+
     public function __construct(
         private CutPlan $cut,
         private JointList $joints,
         private FitPlan $fit,
         private WeldPlan $weld,
         private Job $job,
+        private ShopRules $rules,
     ) {}
 
     public function prepare(Piece $piece): BenchStep
@@ -93,7 +98,7 @@ final readonly class FitSteps
                 $step->why,
                 'No light under its foot: ground to the curve of the tube before it is tacked.',
                 'Mind what hangs above and the wiring beside it; cover glass and paint.',
-            ], null, [new Measure('gap', 'Widest gap', Quantity::Wall, 0.0)]);
+            ], null, Measured::fit($joint, $this->rules));
         }
         $do = [
             "Fit $step->brings to $step->to. $step->why",
@@ -137,7 +142,7 @@ final readonly class FitSteps
             "Tack $joint->id for the trial fit",
             $do,
             null,
-            [new Measure('gap', 'Widest gap', Quantity::Wall, 0.0)],
+            Measured::fit($joint, $this->rules),
         );
     }
 
@@ -178,17 +183,13 @@ final readonly class FitSteps
     public function trial(string $letter, bool $isInSet): BenchStep
     {
         $do = $isInSet
-            ? [
-                'Past the runs that are there already, in its place.',
-                ...$this->fit->trialOf($letter),
-                'Trim the closing end to its line.',
-            ]
-            : [...$this->fit->trialOf(null), 'Trim the closing end to its line. Then strip.'];
+            ? ['Past the runs that are there already, in its place.', 'Trim the closing end to its line.']
+            : ['Trim the closing end to its line. Then strip.'];
 
         return new BenchStep("trial.$letter", StepKind::TrialFit, $letter, "Trial fit run $letter", $do, null, [
-            new Measure('gap', 'Far-end gap', Quantity::Length, 0.0),
-            new Measure('angle', 'Far-end angle', Quantity::Angle, 0.0),
-        ]);
+            new Measure('gap', 'Far-end gap', Quantity::Length, 0.0, self::FAR_END_WITHIN, true),
+            new Measure('angle', 'Far-end angle', Quantity::Angle, 0.0, self::FAR_END_WITHIN, true),
+        ], $this->fit->trialOf($isInSet ? $letter : null));
     }
 
     /** @param  list<string>  $letters */
@@ -201,11 +202,11 @@ final readonly class FitSteps
             'Trial fit runs '.implode(', ', $letters).' together',
             [
                 'All of them prove themselves together before any is finished.',
-                ...$this->fit->trialOf(null),
                 'Index marks across every joint, then cut loose and strip.',
             ],
             null,
             [new Measure('clearance', 'Least clearance found', Quantity::Length, null)],
+            $this->fit->trialOf(null),
         );
     }
 
@@ -270,7 +271,7 @@ final readonly class FitSteps
             'Leak test: 5–10 psi air and soapy water.',
             'Flange flatness. Trial fit once more.',
         ], null, [
-            new Measure('pressure', 'Leak-test pressure', Quantity::Pressure, null),
+            Measured::leakTest(),
             new Measure('flatness', 'Flange out of flat', Quantity::Wall, null),
         ]);
     }

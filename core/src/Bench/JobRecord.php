@@ -12,9 +12,6 @@ use UpsweptBead\Core\Weld\Amperage;
 /** What is handed over: how each step went against its plan. */
 final readonly class JobRecord
 {
-    /** A far end more than this off (mm or °) at the trial fit is worth a line in the record. */
-    private const FAR_END_WITHIN = 2.0;
-
     /** @param  list<Deviation>  $deviations */
     private function __construct(public Progress $progress, public array $deviations) {}
 
@@ -23,46 +20,61 @@ final readonly class JobRecord
     {
         $deviations = [];
         foreach ($steps as $step) {
-            foreach ($step->measures as $measure) {
-                $read = $progress->reading($step->id, $measure->name);
-                $what = $read === null ? null : self::judge($step, $measure, $read, $rules, $units);
-                if ($what !== null) {
-                    $deviations[] = new Deviation($step->id, $what);
-                }
+            $values = $progress->readings[$step->id] ?? [];
+            $closed = $progress->done[$step->id] ?? null;
+            $what = [
+                ...$closed === null
+                    ? Gate::above($step, $values, $units)
+                    : Gate::lacks($step, $values, self::confirmed($step, $closed), $units),
+                ...self::amps($step, $values, $units),
+            ];
+            $isStop = ($values['oxygen'] ?? 0.0) > $rules->value('purge.stop');
+            foreach ($what as $line) {
+                $deviations[] = new Deviation($step->id, $line);
+            }
+            if ($isStop) {
+                $stop = Quantity::Oxygen->show($rules->value('purge.stop'), $units);
+                $deviations[] = new Deviation($step->id, "Above $stop, where welding stops: look at the root.");
+            }
+            if ($what !== [] && $closed !== null && $closed->why !== '') {
+                $deviations[] = new Deviation($step->id, "Gone on all the same, by $closed->by: $closed->why");
             }
         }
 
         return new self($progress, $deviations);
     }
 
-    /** Only readings with a limit can deviate: amps, oxygen, going on hot, and the far end. */
-    private static function judge(
-        BenchStep $step,
-        Measure $measure,
-        float $read,
-        ShopRules $rules,
-        UnitSystem $units,
-    ): ?string {
-        $show = static fn (float $value): string => $measure->quantity->show($value, $units);
-        $planned = $measure->planned ?? 0.0;
-        $isOff = match ($measure->quantity) {
-            Quantity::Current => abs($read - $planned) > Amperage::WORKING_SPREAD * $planned,
-            Quantity::Oxygen, Quantity::Temperature => $read > $planned,
-            Quantity::Length, Quantity::Angle => $step->kind === StepKind::TrialFit && $read > self::FAR_END_WITHIN,
-            default => false,
-        };
-        if (! $isOff) {
-            return null;
-        }
-        $stop = $rules->value('purge.stop');
+    /**
+     * Before points were asked for nobody could confirm them: without a reason all count as confirmed.
+     *
+     * @return list<int>
+     */
+    private static function confirmed(BenchStep $step, LogEntry $closed): array
+    {
+        return $closed->why === '' ? array_keys($step->points) : $closed->points;
+    }
 
-        return $measure->quantity === Quantity::Oxygen && $read > $stop
-            ? sprintf(
-                '%s: %s, above %s where welding stops; look at the root.',
-                $measure->label,
-                $show($read),
-                $show($stop),
-            )
-            : sprintf('%s: %s, planned %s.', $measure->label, $show($read), $show($planned));
+    /**
+     * Amps are a setting, not a limit: further off than a welder works is worth a line.
+     *
+     * @param  array<string, float>  $values
+     * @return list<string>
+     */
+    private static function amps(BenchStep $step, array $values, UnitSystem $units): array
+    {
+        foreach ($step->measures as $one) {
+            [$read, $planned] = [$values[$one->name] ?? null, $one->planned ?? 0.0];
+            $isAmps = $one->quantity === Quantity::Current && $read !== null;
+            if ($isAmps && abs($read - $planned) > Amperage::WORKING_SPREAD * $planned) {
+                return [sprintf(
+                    '%s: %s, planned %s.',
+                    $one->label,
+                    $one->quantity->show($read, $units),
+                    $one->quantity->show($planned, $units),
+                )];
+            }
+        }
+
+        return [];
     }
 }

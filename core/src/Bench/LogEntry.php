@@ -9,6 +9,8 @@ final readonly class LogEntry
 {
     /**
      * @param  array<string, float>  $values  readings by the measure's name, in the base unit
+     * @param  string  $why  somebody went on although the step asked for more; '' where it did not
+     * @param  list<int>  $points  of the step that were confirmed, counted from 0
      */
     public function __construct(
         public string $id,
@@ -18,5 +20,7 @@ final readonly class LogEntry
         public string $note,
         public string $by,
         public \DateTimeImmutable $at,
+        public string $why = '',
+        public array $points = [],
     ) {}
 }

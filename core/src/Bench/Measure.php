@@ -6,7 +6,10 @@ namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Units\Quantity;
 
-/** A reading that a step asks for: what was really used or found, with what was planned (base unit) if anything was. */
+/**
+ * A reading that a step asks for: what was really used or found, with what was planned (base unit) if anything was. Above
+ * `most` nobody goes on without a reason, nor without the reading where it is asked for.
+ */
 final readonly class Measure
 {
     public function __construct(
@@ -14,5 +17,7 @@ final readonly class Measure
         public string $label,
         public Quantity $quantity,
         public ?float $planned,
+        public ?float $most = null,
+        public bool $isAsked = false,
     ) {}
 }

@@ -55,7 +55,7 @@ final readonly class WeldSteps
                 "Purge for $joint->id",
                 [...$joint->type === JointType::Bung ? $this->drill($joint) : [], ...$this->feed($sheet, $taped)],
                 $purge->value('fill'),
-                [new Measure('oxygen', 'Oxygen at the vent', Quantity::Oxygen, $purge->value('target'))],
+                [Measured::limited('oxygen', 'Oxygen at the vent', Quantity::Oxygen, $purge->value('target'))],
             )] : [],
             new BenchStep(
                 "weld.$joint->id",
@@ -91,6 +91,7 @@ final readonly class WeldSteps
                     new Measure('flow', 'Torch argon used', Quantity::Flow, $set['flow']->value),
                     new Measure('seconds', 'Time at the joint', Quantity::Duration, $sheet->times->weldS),
                 ],
+                coolsS: $sheet->times->touchS,
             ),
         ];
     }
@@ -169,7 +170,7 @@ final readonly class WeldSteps
                     'Check the fit again before the next joint is tacked or welded.',
                 ],
                 $seconds > 0.0 ? $seconds : null,
-                [new Measure('temperature', 'Temperature going on', Quantity::Temperature, $limit)],
+                [Measured::limited('temperature', 'Temperature going on', Quantity::Temperature, $limit)],
             ),
             array_map(strval(...), array_keys($checks)),
             $checks,

@@ -51,7 +51,7 @@ final readonly class FitUp
         $wallMm = $joint->thinnerMm();
         $gap = self::gap($gapMm, $wallMm, $rules);
         $lines = [self::gapLine($gap, $gapMm, $wallMm, $rules, $show)];
-        $mostMm = min($rules->value('fit.mismatch') / 100 * $wallMm, $rules->value('fit.mismatch_most'));
+        $mostMm = self::mismatchMm($joint, $rules);
         if ($mismatchMm > $mostMm) {
             $lines[] = sprintf(
                 'The walls stand %s off each other, %s is allowed: press the end round, or turn the piece until the high sides meet.',
@@ -69,6 +69,18 @@ final readonly class FitUp
             [...$lines, ...$pull === '' ? [] : [$pull]],
             $tacks,
         );
+    }
+
+    /** The widest gap (mm) that wire fills without a note. */
+    public static function gapMm(Joint $joint, ShopRules $rules): float
+    {
+        return $rules->value('fit.gap_wire') / 100 * $joint->thinnerMm();
+    }
+
+    /** The most by which the walls may stand off each other, in mm. */
+    public static function mismatchMm(Joint $joint, ShopRules $rules): float
+    {
+        return min($rules->value('fit.mismatch') / 100 * $joint->thinnerMm(), $rules->value('fit.mismatch_most'));
     }
 
     private static function gap(float $gapMm, float $wallMm, ShopRules $rules): FitVerdict

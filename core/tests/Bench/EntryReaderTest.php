@@ -80,3 +80,49 @@ it('names the first field that is wrong and what would be taken', function (arra
     [['id' => 'x'], 'id', 'UUID'],
     [['note' => "a\x07b"], 'note', 'control characters'],
 ]);
+
+it('does not go on past a limit, a reading that was not taken or a point not confirmed without a reason', function (
+    array $change,
+    string $says,
+) {
+    $fault = entryRead(['readings' => [], ...$change]);
+    expect($fault instanceof Fault ? [$fault->path, $fault->code] : [])->toBe(['why', 'gate'])
+        ->and($fault instanceof Fault ? $fault->message : '')->toContain($says)->toContain('say why you go on');
+    $gone = entryRead(['readings' => [], ...$change, 'why' => ' meter broken, ten volume changes instead ']);
+    expect($gone instanceof LogEntry ? $gone->why : $gone->message)->toBe('meter broken, ten volume changes instead');
+})->with([
+    'a purge above its target' => [
+        ['step' => 'purge.AJ2', 'readings' => ['oxygen' => '320']],
+        'Oxygen at the vent: 320 ppm, at most 200 ppm.',
+    ],
+    'a purge nobody read' => [['step' => 'purge.AJ2'], 'Oxygen at the vent was not read.'],
+    'a joint that is hot' => [['step' => 'cool.AJ2', 'readings' => ['temperature' => '150']], '150 °F, at most 113 °F.'],
+    'a gap that no wire fills' => [['step' => 'tack.AJ2', 'readings' => ['gap' => '.060']], 'at most .033 in.'],
+    'walls that stand off' => [['step' => 'tack.AJ2', 'readings' => ['mismatch' => '.030']], 'Walls apart: .030 in'],
+    'a leak test that throws' => [['step' => 'inspect.A', 'readings' => ['pressure' => '40 psi']], 'at most 10 psi.'],
+    'a trial fit that was not looked over' => [
+        ['step' => 'trial.A', 'readings' => ['gap' => '0', 'angle' => '0'], 'points' => [0]],
+        'Not confirmed: ',
+    ],
+    'a corrected reading' => [['step' => 'purge.AJ2', 'kind' => 'correct', 'readings' => ['oxygen' => '900']], 'at most 200'],
+]);
+
+it('goes on in silence where all is read and within its limits', function (array $change) {
+    expect(entryRead(['readings' => [], ...$change]))->toBeInstanceOf(LogEntry::class);
+})->with([
+    [['step' => 'purge.AJ2', 'readings' => ['oxygen' => '200']]],
+    [['step' => 'cool.AJ2', 'readings' => ['temperature' => '45 °C']]],
+    [['step' => 'tack.AJ2', 'readings' => ['gap' => '.010']]],
+    'a gap need not be read where no light passes' => [['step' => 'tack.AJ2']],
+    'a note says what it says' => [['step' => 'purge.AJ2', 'kind' => 'note']],
+    'opened again' => [['step' => 'purge.AJ2', 'kind' => 'reopen']],
+]);
+
+it('takes the points that were confirmed, each once', function () {
+    $points = range(0, count(array_column(Some::plan()->steps, null, 'id')['trial.A']->points) - 1);
+    $entry = entryRead(['step' => 'trial.A', 'readings' => ['gap' => '0', 'angle' => '0'], 'points' => [...$points, 0]]);
+    expect($entry instanceof LogEntry ? $entry->points : $entry->message)->toBe($points)
+        ->and(count($points))->toBeGreaterThan(1);
+    $wrong = entryRead(['step' => 'trial.A', 'readings' => [], 'points' => [99]]);
+    expect($wrong instanceof Fault ? $wrong->path : '')->toBe('points[0]');
+});

@@ -1485,6 +1485,12 @@ export interface BenchState {
     next: string | null;
     stepsDone: number;
     jointsDone: number;
+    /**
+     * When joints were welded, by the step, as long as they may still be hot.
+     */
+    weldedAt: {
+        [k: string]: string;
+    };
     readings: {
         [k: string]: {
             [k: string]: string;
@@ -1515,11 +1521,42 @@ export interface Step {
     do: string[];
     caution: string;
     seconds: number | null;
+    /**
+     * Seconds that what is welded then takes to be cool.
+     */
+    cools: number | null;
+    /**
+     * To be confirmed one by one before anybody goes on.
+     */
+    points: string[];
+    /**
+     * Steps that are done before it.
+     */
+    after: string[];
+    /**
+     * What it is listed under.
+     */
+    group: string;
     measures: {
         name: string;
         label: string;
         quantity: string;
         planned: string | null;
+        /**
+         * Above it nobody goes on without a reason.
+         */
+        most: null | {
+            text: string;
+            /**
+             * In its unit.
+             */
+            number: number;
+            unit: string;
+        };
+        /**
+         * Nobody goes on without it, or a reason.
+         */
+        asked: boolean;
     }[];
 }
 export interface LogLine {
@@ -1527,6 +1564,7 @@ export interface LogLine {
     step: string;
     kind: 'done' | 'correct' | 'reopen' | 'note';
     note: string;
+    why: string;
     by: string;
     at: string;
     position: number;
@@ -2189,6 +2227,12 @@ export interface Progress {
     next: string | null;
     stepsDone: number;
     jointsDone: number;
+    /**
+     * When joints were welded, by the step, as long as they may still be hot.
+     */
+    weldedAt: {
+        [k: string]: string;
+    };
     readings: {
         [k: string]: {
             [k: string]: string;
@@ -2354,6 +2398,14 @@ export interface LogEntry {
         [k: string]: string;
     };
     note: string;
+    /**
+     * Why somebody goes on past a limit of the step; empty where nobody does.
+     */
+    why?: string;
+    /**
+     * Of the step's points those that were confirmed, counted from 0.
+     */
+    points?: number[];
     /**
      * When it was made, ISO 8601, within a year of now.
      */

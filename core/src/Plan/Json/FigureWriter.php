@@ -87,6 +87,23 @@ final readonly class FigureWriter
         return ['value' => $value, 'text' => $quantity->show($value, $this->units)];
     }
 
+    /**
+     * A limit as text, and as the bare number that a person who works in these units would write.
+     *
+     * @return array{text: string, number: float, unit: string}
+     */
+    public function limit(Quantity $quantity, float $value): array
+    {
+        $text = $quantity->show($value, $this->units);
+        $zero = $quantity->parse('0', $this->units);
+
+        return [
+            'text' => $text,
+            'number' => ($value - $zero) / ($quantity->parse('1', $this->units) - $zero),
+            'unit' => ltrim((string) strrchr($text, ' ')),
+        ];
+    }
+
     /** @return array{value: float, text: string} */
     public function length(float $mm): array
     {

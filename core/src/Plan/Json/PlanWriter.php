@@ -122,6 +122,10 @@ final readonly class PlanWriter
             'do' => $step->do,
             'caution' => $step->kind->caution(),
             'seconds' => $step->seconds,
+            'cools' => $step->coolsS,
+            'points' => $step->points,
+            'after' => $step->after,
+            'group' => $step->group,
             'measures' => array_map(
                 static fn (Measure $measure): array => [
                     'name' => $measure->name,
@@ -130,6 +134,8 @@ final readonly class PlanWriter
                     'planned' => $measure->planned === null
                             ? null
                             : $figures->plain($measure->quantity, $measure->planned)['text'],
+                    'most' => $measure->most === null ? null : $figures->limit($measure->quantity, $measure->most),
+                    'asked' => $measure->isAsked,
                 ],
                 $step->measures,
             ),

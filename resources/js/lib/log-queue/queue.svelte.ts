@@ -80,10 +80,13 @@ export class LogQueue {
     }
 
     /** Sends a refused entry again, as put right. */
-    async amend(entry: Kept, readings: Kept['readings'], note: string): Promise<void> {
+    async amend(
+        entry: Kept,
+        said: Partial<Pick<Kept, 'readings' | 'note' | 'why' | 'points'>>,
+    ): Promise<void> {
         const field = entry.refused?.field;
         const now = field === 'at' ? timeNow() : entry.at;
-        const right = { ...entry, readings: { ...readings }, note, at: now, refused: null };
+        const right = { ...entry, ...said, at: now, refused: null };
         if (field === 'id') {
             await this.#add({ ...right, id: uuid() });
             await this.#remove([entry.id]);

@@ -10,6 +10,7 @@
 
     let readings = $state(untrack(() => ({ ...entry.readings })));
     let note = $state(untrack(() => entry.note));
+    let why = $state(untrack(() => entry.why ?? ''));
     let sure = $state(false);
     const errorOf = (field: string) => (entry.refused?.field === field ? entry.refused.reason : '');
     const said = $derived(
@@ -41,9 +42,14 @@
             error={errorOf('note')}
             oninput={(event) => (note = event.currentTarget.value)}
         />
+        {#if entry.refused?.field === 'why'}
+            <TextField label="Why go on" value={why} oninput={(event) => (why = event.currentTarget.value)} />
+        {/if}
     </div>
     <div class="flex flex-wrap gap-2">
-        <Button onclick={() => logQueue.amend(entry, $state.snapshot(readings), note)}>Send again</Button>
+        <Button onclick={() => logQueue.amend(entry, { readings: $state.snapshot(readings), note, why })}
+            >Send again</Button
+        >
         {#if sure}
             <Button class="border-stop text-stop" onclick={() => logQueue.discard(entry)}
                 >Yes, discard it for good</Button

@@ -6,21 +6,26 @@
     import { toggleTheme } from '@/lib/theme.svelte';
     import Nowhere from '../job/nowhere.svelte';
     import type { StageProps } from '../job/stages';
-    import { StepClock } from './clock.svelte';
+    import { keepAwake } from './awake';
+    import { clockText, StepClocks } from './clock.svelte';
+    import { coolingOf, propose, secondsLeft, waitsOf } from './next-step';
     import StepCard from './step-card.svelte';
     import StepList from './step-list.svelte';
     import StepPicture from './step-picture.svelte';
+    import Timers, { type Timer } from './timers.svelte';
 
     let { desk, mayLog, onstage }: StageProps = $props();
 
-    const clock = new StepClock(untrack(() => desk.view.id));
+    const clocks = new StepClocks(untrack(() => desk.view.id));
     onMount(() => {
         const keep = (soon?: number) => keepBench(desk.view.id, usePage().version ?? '', soon);
         keep(0);
         const stop = logQueue.ontaken((job) => job === desk.view.id && keep());
+        const sleep = keepAwake();
         return () => {
             stop();
-            clock.close();
+            sleep();
+            clocks.close();
         };
     });
 
@@ -32,12 +37,52 @@
     const waiting = $derived(here.filter((entry) => !entry.refused).length);
     const refused = $derived(logQueue.refused.filter((entry) => entry.job === desk.view.id));
     const done = $derived(doneWith(bench?.done ?? [], here));
-    // A label's code opens its own step.
+    // A label’s code opens its own step.
     let looking = $state<string | null>(new URLSearchParams(location.search).get('step'));
-    const current = $derived(
-        steps.find((step) => step.id === looking) ?? steps.find((step) => !done.has(step.id)),
-    );
+
+    /** What cools since it was welded, by what the server knows and what still waits here. */
+    const cooling = $derived(coolingOf(steps, bench?.weldedAt ?? {}, here));
+    const proposal = $derived(propose(steps, done, cooling, clocks.now));
+    // What is proposed changes while something cools; the step in hand does not, until it is done.
+    let inHand = $state<string | null>(null);
+    $effect(() => {
+        const next = proposal?.step.id ?? null;
+        untrack(() => {
+            if (inHand === null || done.has(inHand)) inHand = next;
+        });
+    });
+    const current = $derived(steps.find((step) => step.id === (looking ?? inHand)) ?? proposal?.step);
     const index = $derived(current ? steps.indexOf(current) : steps.length);
+    const sheet = $derived(desk.plan.weld.sheets.find((one) => one.joint === current?.subject));
+
+    const timers = $derived<Timer[]>([
+        ...clocks.running.flatMap((id) => {
+            const [stepId = '', of] = id.split(' ');
+            const step = steps.find((one) => one.id === stepId);
+            if (!step || of) return [];
+            const gone = clocks.for(id);
+            const left = step.kind === 'purge' ? (step.seconds ?? 0) - gone : gone;
+            return {
+                id,
+                step: stepId,
+                says: `${step.kindLabel} ${step.subject}`,
+                text: clockText(left),
+                isOver: step.kind === 'purge' && left <= 0,
+            };
+        }),
+        ...steps
+            .filter((step) => step.kind === 'cool' && !done.has(step.id) && cooling.has(step.subject))
+            .map((step) => {
+                const left = secondsLeft(step, cooling, clocks.now);
+                return {
+                    id: step.id,
+                    step: step.id,
+                    says: left > 0 ? `${step.subject} cools` : `Measure ${step.subject}`,
+                    text: left > 0 ? clockText(left) : '',
+                    isOver: left === 0,
+                };
+            }),
+    ]);
 
     function go(by: number): void {
         looking = steps[Math.min(Math.max(index + by, 0), steps.length - 1)]?.id ?? null;
@@ -46,7 +91,9 @@
     /** What was said of the step before, and not taken; logging it again puts that right. */
     const again = $derived(refused.find((entry) => entry.step === current?.id));
 
-    function put(kind: Kept['kind'], readings: Record<string, string>, note: string): void {
+    type Said = Pick<Kept, 'readings' | 'note' | 'why' | 'points'>;
+
+    function put(kind: Kept['kind'], said: Partial<Said>): void {
         if (!current || !bench) return;
         const { id: job, units } = desk.view;
         const { number } = desk.document.job;
@@ -54,8 +101,11 @@
             {
                 step: current.id,
                 kind,
-                readings,
-                note,
+                readings: {},
+                note: '',
+                why: '',
+                points: [],
+                ...said,
                 title: current.title,
                 labels: Object.fromEntries(current.measures.map(({ name, label }) => [name, label])),
             },
@@ -63,11 +113,11 @@
         );
     }
 
-    function finish(readings: Record<string, string>, note: string): void {
+    function finish(said: Said): void {
         if (!current) return;
-        clock.stop(current.id);
-        if (again) void logQueue.amend(again, readings, note);
-        else put(done.has(current.id) ? 'correct' : 'done', readings, note);
+        clocks.stop(current.id);
+        if (again) void logQueue.amend(again, said);
+        else put(done.has(current.id) ? 'correct' : 'done', said);
         looking = null;
     }
 </script>
@@ -137,17 +187,36 @@
                     {#if refused.length > 4}<p class="text-quiet">and {refused.length - 4} more</p>{/if}
                 </section>
             {/if}
+            <Timers {timers} onpick={(step) => (looking = step)} />
+            {#if proposal && current && proposal.step.id !== current.id}
+                <button
+                    type="button"
+                    class="font-label border-action text-action min-h-14 border px-3 text-left text-lg"
+                    onclick={() => {
+                        looking = null;
+                        inHand = proposal.step.id;
+                    }}>Next: {proposal.step.title}. {proposal.why}</button
+                >
+            {:else if proposal?.why}
+                <p class="text-quiet">{proposal.why}</p>
+            {/if}
             {#if current}
                 {#key `${current.id} ${again?.id ?? ''}`}
                     <StepCard
                         step={current}
-                        {clock}
+                        {clocks}
                         {mayLog}
                         isDone={done.has(current.id)}
                         read={again?.readings ?? bench.readings[current.id] ?? {}}
                         noted={again?.note ?? ''}
+                        left={secondsLeft(current, cooling, clocks.now)}
+                        postflow={current.kind === 'weld'
+                            ? (sheet?.settings['postflow']?.value ?? null)
+                            : null}
+                        waits={waitsOf(current, steps, done, cooling, clocks.now)}
                         onfinish={finish}
-                        onreopen={(note) => put('reopen', {}, note)}
+                        onreopen={(note) => put('reopen', { note })}
+                        onproblem={(note) => put('note', { note })}
                     >
                         {#snippet picture()}{#if isPlanned}<StepPicture
                                     {desk}

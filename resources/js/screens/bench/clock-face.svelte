@@ -1,44 +1,83 @@
 <script lang="ts">
-    import { clockText, type StepClock } from './clock.svelte';
+    // The clock of a step: argon counted down, the arc counted up, cooling told from when the joint was welded.
+    import { readySound } from './alarm';
+    import { clockText, type StepClocks } from './clock.svelte';
 
-    type Props = { clock: StepClock; stepId: string; seconds: number; kind: string };
-    let { clock, stepId, seconds, kind }: Props = $props();
+    type Props = {
+        clocks: StepClocks;
+        stepId: string;
+        seconds: number;
+        kind: string;
+        /** Of a joint that cools: what is left, as planned. */
+        left: number;
+        /** Held after every run, in s; null where nothing is welded. */
+        postflow: number | null;
+    };
+    let { clocks, stepId, seconds, kind, left, postflow }: Props = $props();
 
-    const counts = $derived(kind === 'weld' ? 'up' : 'down');
-    const gone = $derived(clock.for(stepId));
-    const left = $derived(seconds - gone);
-    const running = $derived(clock.isRunning(stepId));
-    const over = $derived(counts === 'down' && left <= 0);
-    const verb = $derived({ purge: 'Purge', weld: 'Arc time', cool: 'Cooling' }[kind] ?? 'Time');
+    const isCooling = $derived(kind === 'cool');
+    const isUp = $derived(kind === 'weld');
+    const gone = $derived(isCooling ? Math.max(0, seconds - left) : clocks.for(stepId));
+    const shown = $derived(isUp ? gone : isCooling ? left : seconds - gone);
+    const running = $derived(clocks.isRunning(stepId));
+    const over = $derived(!isUp && shown <= 0);
+    const verb = $derived({ purge: 'Purge', weld: 'At the joint', cool: 'Cooling' }[kind] ?? 'Time');
+    const said = $derived(
+        !over ? '' : kind === 'purge' ? '● Time is up: read the meter' : '● Time is up: measure it',
+    );
+
+    const held = $derived(`${stepId} post-flow`);
+    const heldLeft = $derived((postflow ?? 0) - clocks.for(held));
+
+    function toggle(): void {
+        readySound();
+        clocks.toggle(stepId);
+    }
+
+    function hold(): void {
+        readySound();
+        clocks.reset(held);
+        clocks.toggle(held);
+    }
 </script>
 
 <div class="border-strong flex flex-col border p-3 text-center" role="timer" aria-label={verb}>
-    <p class="label text-base">{verb}{counts === 'up' ? `, about ${clockText(seconds)} planned` : ''}</p>
-    <p class="figure text-[4.2rem] leading-none font-medium">
-        {counts === 'down' ? clockText(left) : clockText(gone)}
-    </p>
+    <p class="label text-base">{verb}{isUp ? `, about ${clockText(seconds)} planned` : ''}</p>
+    <p class="figure text-[4.2rem] leading-none font-medium">{clockText(shown)}</p>
     <div class="border-line mt-2 h-3 border">
         <div
             class="bg-action h-full"
             style:width="{Math.min(100, (100 * gone) / Math.max(seconds, 1))}%"
         ></div>
     </div>
-    <p class="mt-1 min-h-6 font-medium" aria-live="polite">
-        {over ? (kind === 'purge' ? '● Time is up: read the meter' : '● Time is up: try it by hand') : ''}
-    </p>
-    <div class="mt-auto grid grid-cols-[2fr_1fr] gap-2">
-        <button
-            type="button"
-            class="font-label min-h-16 border text-xl font-semibold {running
-                ? 'border-strong bg-sheet'
-                : 'bg-action text-on-action border-action'}"
-            onclick={() => clock.toggle(stepId)}>{running ? 'Stop' : gone > 0 ? 'Go on' : 'Start'}</button
-        >
-        <button
-            type="button"
-            class="font-label border-strong bg-sheet min-h-16 border text-lg"
-            disabled={gone === 0}
-            onclick={() => clock.reset(stepId)}>Zero</button
-        >
-    </div>
+    <p class="mt-1 min-h-6 font-medium" aria-live="polite">{said}</p>
+    {#if isCooling}
+        <p class="text-quiet mt-auto text-base">From when it was welded, as planned.</p>
+    {:else}
+        <div class="mt-auto grid grid-cols-[2fr_1fr] gap-2">
+            <button
+                type="button"
+                class="font-label min-h-16 border text-xl font-semibold {running
+                    ? 'border-strong bg-sheet'
+                    : 'bg-action text-on-action border-action'}"
+                onclick={toggle}>{running ? 'Stop' : gone > 0 ? 'Go on' : 'Start'}</button
+            >
+            <button
+                type="button"
+                class="font-label border-strong bg-sheet min-h-16 border text-lg"
+                disabled={gone === 0}
+                onclick={() => clocks.reset(stepId)}>Zero</button
+            >
+            {#if postflow !== null}
+                <button
+                    type="button"
+                    class="font-label border-strong bg-sheet col-span-2 min-h-16 border text-lg"
+                    onclick={hold}
+                    >{clocks.isRunning(held) && heldLeft > 0
+                        ? `Hold the post-flow: ${Math.ceil(heldLeft)} s`
+                        : `Post-flow, ${postflow} s`}</button
+                >
+            {/if}
+        </div>
+    {/if}
 </div>

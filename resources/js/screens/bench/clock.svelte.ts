@@ -1,43 +1,54 @@
-// A countdown (purge, cooling) or a stopwatch (arc) that goes on through a reload.
+// Countdowns (purge) and stopwatches (arc), as many as are wanted at once; they go on through a reload.
 
-type Stored = { step: string; startedAt: number | null; gone: number };
+type Stored = { startedAt: number | null; gone: number };
 
 const TICK_MS = 250;
 
-export class StepClock {
+function isStored(value: unknown): value is Stored {
+    if (typeof value !== 'object' || value === null) return false;
+    const { startedAt, gone } = value as Partial<Stored>;
+    return typeof gone === 'number' && (startedAt === null || typeof startedAt === 'number');
+}
+
+export class StepClocks {
     now = $state(Date.now());
-    #state = $state.raw<Stored>({ step: '', startedAt: null, gone: 0 });
+    #all = $state.raw<Record<string, Stored>>({});
     readonly #key: string;
     #timer: ReturnType<typeof setInterval> | undefined;
 
     constructor(jobId: number) {
-        this.#key = `bead-clock-${jobId}`;
-        try {
-            this.#state = JSON.parse(localStorage.getItem(this.#key) ?? 'null') ?? this.#state;
-        } catch {
-            // A clock that cannot be read starts from nothing.
-        }
+        this.#key = `bead-clocks-${jobId}`;
+        this.#read(localStorage.getItem(this.#key));
         this.#timer = setInterval(() => (this.now = Date.now()), TICK_MS);
+        window.addEventListener('storage', this.#heard);
     }
 
     close(): void {
         clearInterval(this.#timer);
+        window.removeEventListener('storage', this.#heard);
     }
 
+    /** Seconds. */
     for(step: string): number {
-        if (this.#state.step !== step) return 0;
-        const running = this.#state.startedAt === null ? 0 : Math.max(0, this.now - this.#state.startedAt);
-        return (this.#state.gone + running) / 1000;
+        const one = this.#all[step];
+        if (!one) return 0;
+        const running = one.startedAt === null ? 0 : Math.max(0, this.now - one.startedAt);
+        return (one.gone + running) / 1000;
     }
 
     isRunning(step: string): boolean {
-        return this.#state.step === step && this.#state.startedAt !== null;
+        return typeof this.#all[step]?.startedAt === 'number';
+    }
+
+    /** Ids of steps whose clock goes. */
+    get running(): string[] {
+        return Object.keys(this.#all).filter((step) => this.isRunning(step));
     }
 
     toggle(step: string): void {
         this.now = Date.now();
         const gone = this.for(step) * 1000;
-        this.#keep({ step, gone, startedAt: this.isRunning(step) ? null : Date.now() });
+        this.#keep(step, { gone, startedAt: this.isRunning(step) ? null : Date.now() });
     }
 
     stop(step: string): void {
@@ -45,20 +56,37 @@ export class StepClock {
     }
 
     reset(step: string): void {
-        this.#keep({ step, gone: 0, startedAt: null });
+        this.#keep(step, null);
     }
 
-    #keep(state: Stored): void {
-        this.#state = state;
+    #keep(step: string, state: Stored | null): void {
+        const rest = Object.entries(this.#all).filter(([id]) => id !== step);
+        this.#all = Object.fromEntries(state ? [...rest, [step, state]] : rest);
         try {
-            localStorage.setItem(this.#key, JSON.stringify(state));
+            localStorage.setItem(this.#key, JSON.stringify(this.#all));
         } catch {
-            // See above.
+            // A clock that cannot be kept goes on as long as the page is open.
+        }
+    }
+
+    /** Another tab of this bench. */
+    #heard = (event: StorageEvent): void => {
+        if (event.key === this.#key) this.#read(event.newValue);
+    };
+
+    #read(text: string | null): void {
+        try {
+            const found: unknown = JSON.parse(text ?? '{}');
+            const all = typeof found === 'object' && found !== null ? Object.entries(found) : [];
+            this.#all = Object.fromEntries(all.filter(([, one]) => isStored(one)));
+        } catch {
+            // Clocks that cannot be read start from nothing.
         }
     }
 }
 
 export function clockText(seconds: number): string {
     const whole = Math.max(0, Math.ceil(seconds));
-    return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+    const rest = `${String(Math.floor(whole / 60) % 60).padStart(whole < 3600 ? 1 : 2, '0')}:${String(whole % 60).padStart(2, '0')}`;
+    return whole < 3600 ? rest : `${Math.floor(whole / 3600)}:${rest}`;
 }

@@ -1,40 +1,80 @@
 <script lang="ts">
     import { untrack, type Snippet } from 'svelte';
+    import { SvelteSet } from 'svelte/reactivity';
     import type { Step } from '@/lib/answers';
-    import { StepClock } from './clock.svelte';
+    import type { StepClocks } from './clock.svelte';
     import ClockFace from './clock-face.svelte';
+    import { lacksOf } from './gate';
+    import GatePanel from './gate-panel.svelte';
+
+    /** What is said of a step that is finished. */
+    type Said = { readings: Record<string, string>; note: string; why: string; points: number[] };
 
     type Props = {
         step: Step;
-        clock: StepClock;
+        clocks: StepClocks;
         mayLog: boolean;
         isDone: boolean;
         read: Record<string, string>;
         noted?: string;
+        /** Seconds a joint still cools, as planned. */
+        left: number;
+        /** Held after every run, in s. */
+        postflow: number | null;
+        /** What it still waits for, in words. */
+        waits: string[];
         /** What it is about, drawn. */
         picture?: Snippet;
-        onfinish: (readings: Record<string, string>, note: string) => void;
+        onfinish: (said: Said) => void;
         onreopen: (note: string) => void;
+        onproblem: (note: string) => void;
     };
-    let { step, clock, mayLog, isDone, read, noted = '', picture, onfinish, onreopen }: Props = $props();
+    let {
+        step,
+        clocks,
+        mayLog,
+        isDone,
+        read,
+        noted = '',
+        left,
+        postflow,
+        waits,
+        picture,
+        onfinish,
+        onreopen,
+        onproblem,
+    }: Props = $props();
 
     let readings = $state<Record<string, string>>(untrack(() => ({ ...read })));
     let note = $state(untrack(() => noted));
+    const confirmed = new SvelteSet<number>();
+    let lacks = $state.raw<string[]>([]);
+    let isNoteMissing = $state(false);
     const timed = $derived(step.kind === 'weld');
     const planned = $derived(step.measures.some((measure) => measure.planned !== null));
 
     function asPlanned(): void {
         for (const measure of step.measures) {
-            if (measure.planned !== null && !(timed && measure.name === 'seconds'))
+            // What is asked for is read, not taken from the plan.
+            if (measure.planned !== null && !measure.asked && !(timed && measure.name === 'seconds'))
                 readings[measure.name] = measure.planned;
         }
     }
 
-    function finish(): void {
+    function finish(why = ''): void {
         const all = { ...readings };
-        const gone = Math.round(clock.for(step.id));
+        const gone = Math.round(clocks.for(step.id));
         if (timed && !all['seconds'] && gone > 0) all['seconds'] = `${gone} s`;
-        onfinish(all, note);
+        lacks = why === '' ? [...(isDone ? [] : waits), ...lacksOf(step, all, confirmed)] : [];
+        if (isDone) lacks = lacks.filter((line) => line.includes(', at most '));
+        if (lacks.length === 0) onfinish({ readings: all, note, why, points: [...confirmed] });
+    }
+
+    function problem(): void {
+        isNoteMissing = note.trim() === '';
+        if (isNoteMissing) return;
+        onproblem(note);
+        note = '';
     }
 </script>
 
@@ -51,9 +91,30 @@
                     </li>
                 {/each}
             </ol>
+            {#if step.points.length > 0}
+                <ul class="divide-line border-line divide-y border" aria-label="To be confirmed">
+                    {#each step.points as point, i (i)}
+                        <li>
+                            <label
+                                class="flex min-h-14 items-center gap-3 px-3 py-1.5 text-[1.1rem] leading-snug"
+                            >
+                                <input
+                                    type="checkbox"
+                                    class="accent-action size-7 shrink-0"
+                                    disabled={!mayLog || isDone}
+                                    checked={isDone || confirmed.has(i)}
+                                    onchange={(event) =>
+                                        event.currentTarget.checked ? confirmed.add(i) : confirmed.delete(i)}
+                                />
+                                <span>{point}</span>
+                            </label>
+                        </li>
+                    {/each}
+                </ul>
+            {/if}
         </div>
         {#if step.seconds !== null}
-            <ClockFace {clock} stepId={step.id} seconds={step.seconds} kind={step.kind} />
+            <ClockFace {clocks} stepId={step.id} seconds={step.seconds} kind={step.kind} {left} {postflow} />
         {/if}
     </div>
     <p class="border-line mt-4 border-t pt-2 text-[0.98rem]">△ {step.caution}</p>
@@ -63,11 +124,13 @@
         >
             {#each step.measures as measure (measure.name)}
                 <div>
-                    <label class="label block text-base" for="read-{measure.name}">{measure.label}</label>
+                    <label class="label block text-base" for="read-{measure.name}"
+                        >{measure.label}{measure.most ? `, at most ${measure.most.text}` : ''}</label
+                    >
                     <input
                         id="read-{measure.name}"
                         class="bg-sheet border-strong figure min-h-16 w-full border px-3 text-xl"
-                        placeholder={measure.planned ?? ''}
+                        placeholder={measure.asked ? 'read it' : (measure.planned ?? '')}
                         bind:value={readings[measure.name]}
                     />
                 </div>
@@ -77,38 +140,53 @@
                 <input
                     id="note"
                     maxlength="2000"
-                    class="bg-sheet border-strong min-h-16 w-full border px-3 text-lg"
+                    class="bg-sheet min-h-16 w-full border px-3 text-lg {isNoteMissing
+                        ? 'border-stop border-2'
+                        : 'border-strong'}"
+                    placeholder={isNoteMissing ? 'what is wrong?' : ''}
                     bind:value={note}
                 />
             </div>
         </div>
-        <div class="mt-3 grid gap-2 {planned || isDone ? 'sm:grid-cols-[1fr_2fr]' : ''}">
-            {#if isDone}
-                <button
-                    type="button"
-                    class="font-label border-strong bg-sheet min-h-16 border text-xl"
-                    onclick={() => onreopen(note)}>Open again</button
-                >
-                <button
-                    type="button"
-                    class="font-label border-action text-action min-h-16 border text-xl font-semibold"
-                    onclick={finish}>Log a correction</button
-                >
-            {:else}
-                {#if planned}
+        {#if lacks.length > 0}
+            <GatePanel {lacks} ongo={finish} onback={() => (lacks = [])} />
+        {:else}
+            <div
+                class="bg-sheet sticky bottom-0 grid gap-2 pt-3 pb-1 {isDone
+                    ? 'grid-cols-[1fr_2fr]'
+                    : 'grid-cols-[1fr_1fr_2fr] max-sm:grid-cols-2'}"
+            >
+                {#if isDone}
                     <button
                         type="button"
                         class="font-label border-strong bg-sheet min-h-16 border text-xl"
+                        onclick={() => onreopen(note)}>Open again</button
+                    >
+                    <button
+                        type="button"
+                        class="font-label border-action text-action min-h-16 border text-xl font-semibold"
+                        onclick={() => finish()}>Log a correction</button
+                    >
+                {:else}
+                    <button
+                        type="button"
+                        class="font-label border-strong bg-sheet min-h-16 border text-xl"
+                        onclick={problem}>Problem</button
+                    >
+                    <button
+                        type="button"
+                        class="font-label border-strong bg-sheet min-h-16 border text-xl disabled:opacity-40"
+                        disabled={!planned}
                         onclick={asPlanned}>As planned</button
                     >
+                    <button
+                        type="button"
+                        class="bg-action text-on-action font-label min-h-16 text-2xl font-semibold max-sm:col-span-2"
+                        onclick={() => finish()}>Done, next</button
+                    >
                 {/if}
-                <button
-                    type="button"
-                    class="bg-action text-on-action font-label min-h-16 text-2xl font-semibold"
-                    onclick={finish}>Done, next</button
-                >
-            {/if}
-        </div>
+            </div>
+        {/if}
     {:else}
         <p class="text-quiet mt-3">Your role looks on; it does not log.</p>
     {/if}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Bench;
+
+use UpsweptBead\Core\Units\UnitSystem;
+
+/**
+ * What stands in the way of going on from a step: a reading that was not taken, one above its limit, a point that was not
+ * confirmed. Whoever goes on all the same says why; that is kept in the record.
+ */
+final readonly class Gate
+{
+    public const MOST_REASON = 500;
+
+    /**
+     * @param  array<string, float>  $values  read, by the measure's name, in the base unit
+     * @param  list<int>  $points  that were confirmed, counted from 0
+     * @return list<string> in words; empty where nothing does
+     */
+    public static function lacks(BenchStep $step, array $values, array $points, UnitSystem $units): array
+    {
+        return [
+            ...self::above($step, $values, $units),
+            ...array_map(
+                static fn (Measure $one): string => "$one->label was not read.",
+                array_values(array_filter(
+                    $step->measures,
+                    static fn (Measure $one): bool => $one->isAsked && ! isset($values[$one->name]),
+                )),
+            ),
+            ...array_map(
+                static fn (string $point): string => "Not confirmed: $point",
+                array_values(array_diff_key($step->points, array_flip($points))),
+            ),
+        ];
+    }
+
+    /**
+     * @param  array<string, float>  $values
+     * @return list<string> readings above their limits
+     */
+    public static function above(BenchStep $step, array $values, UnitSystem $units): array
+    {
+        $lines = [];
+        foreach ($step->measures as $one) {
+            $read = $values[$one->name] ?? null;
+            if ($read !== null && $one->most !== null && $read > $one->most + 1e-9) {
+                $show = static fn (float $value): string => $one->quantity->show($value, $units);
+                $lines[] = "$one->label: {$show($read)}, at most {$show($one->most)}.";
+            }
+        }
+
+        return $lines;
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Bench;
+
+use UpsweptBead\Core\Fit\Order\Before;
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Schedule\Slot;
+
+/**
+ * What each step of the bench waits for: the reasons of the build; pieces that are cut before they are tacked; the purge
+ * before its weld; joints that have to be cool before a hand or a seam comes near. Whatever waits for nothing may be taken
+ * up at any time.
+ */
+final readonly class StepOrder
+{
+    /** @var array<string, true> ids of all steps */
+    private array $there;
+
+    /** @var array<string, Slot> by joint */
+    private array $slots;
+
+    /** @param  list<BenchStep>  $steps */
+    private function __construct(private array $steps, private WorkPlan $work)
+    {
+        $this->there = array_fill_keys(array_map(static fn (BenchStep $one): string => $one->id, $steps), true);
+        $slots = [];
+        foreach ($work->schedule->slots as $slot) {
+            $slots[$slot->joint->id] = $slot;
+        }
+        $this->slots = $slots;
+    }
+
+    /**
+     * @param  list<BenchStep>  $steps
+     * @return list<BenchStep> the same, each with what is done before it
+     */
+    public static function of(array $steps, WorkPlan $work): array
+    {
+        $order = new self($steps, $work);
+
+        return array_map(
+            static fn (BenchStep $one): BenchStep => $one->placed(
+                $order->known($order->before($one), $one),
+                $order->group($one),
+            ),
+            $steps,
+        );
+    }
+
+    /** The steps of one weld stand together, whatever is done while it cools. */
+    private function group(BenchStep $step): string
+    {
+        $run = $this->work->joints->find($step->subject)->run ?? rtrim($step->subject, '0123456789');
+        $of = $run === 'set' ? 'together' : $run;
+
+        return match ($step->kind) {
+            StepKind::Purge, StepKind::Weld, StepKind::Cool => "Weld $step->subject",
+            StepKind::Prepare => "Prepare $of",
+            StepKind::Tack, StepKind::TrialFit => "Tack and try $of",
+            StepKind::FullTack => 'Tack all round',
+            StepKind::Inspect => 'Inspect',
+        };
+    }
+
+    /** @return list<string> ids, also of what is no step */
+    private function before(BenchStep $step): array
+    {
+        return match (true) {
+            $step->kind === StepKind::Cool => ["weld.$step->subject"],
+            $step->kind === StepKind::Inspect => $this->ofRun($step->subject),
+            $step->kind === StepKind::Purge => [
+                ...$this->reasons("weld.$step->subject"),
+                ...self::cooled($this->slots[$step->subject]->handled ?? []),
+            ],
+            $step->id === "weld.$step->subject" => [
+                "purge.$step->subject",
+                ...$this->reasons($step->id),
+                ...self::cooled($this->slots[$step->subject]->checks()),
+            ],
+            default => [...$this->byHand($this->reasons($step->id)), ...$this->pieces($step)],
+        };
+    }
+
+    /** @return list<string> */
+    private function reasons(string $id): array
+    {
+        return array_map(
+            static fn (Before $reason): string => $reason->first,
+            $this->work->fit->build->reasons[$id] ?? [],
+        );
+    }
+
+    /**
+     * What hands go to is cool first, and not only welded.
+     *
+     * @param  list<string>  $ids
+     * @return list<string>
+     */
+    private function byHand(array $ids): array
+    {
+        $before = [];
+        foreach ($ids as $id) {
+            $before[] = $id;
+            if (str_starts_with($id, 'weld.')) {
+                $before[] = 'cool.'.substr($id, 5);
+            }
+        }
+
+        return $before;
+    }
+
+    /**
+     * @param  array<string, float>  $checks  by joint
+     * @return list<string>
+     */
+    private static function cooled(array $checks): array
+    {
+        return array_merge(...array_map(
+            static fn (string $joint): array => ["cool.$joint", "warm.$joint"],
+            array_map(strval(...), array_keys($checks)),
+        ));
+    }
+
+    /** @return list<string> the pieces that a joint is tacked of */
+    private function pieces(BenchStep $step): array
+    {
+        $joint = $step->kind === StepKind::Tack ? $this->work->joints->find($step->subject) : null;
+
+        return $joint === null ? [] : ["prepare.{$joint->between->name}", "prepare.{$joint->and->name}"];
+    }
+
+    /** @return list<string> all welds of a run or a collector, and their cooling */
+    private function ofRun(string $letter): array
+    {
+        return array_merge(...array_map(
+            static fn (Joint $joint): array => ["weld.$joint->id", "cool.$joint->id"],
+            $this->work->joints->ofRun($letter),
+        ));
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return list<string> those that are steps, each once
+     */
+    private function known(array $ids, BenchStep $step): array
+    {
+        return array_values(array_unique(array_filter(
+            $ids,
+            fn (string $id): bool => isset($this->there[$id]) && $id !== $step->id,
+        )));
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Bench\StepKind;
+use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\SomeCollectors;
+use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+
+function ordered(): Plan
+{
+    static $plan = null;
+
+    return $plan ??= Planner::planInFull(SomeRoutedSets::header(), Shop::bare());
+}
+
+/** @return array<string, BenchStep> */
+function stepsOf(Plan $plan): array
+{
+    return array_column($plan->steps, null, 'id');
+}
+
+/**
+ * All that is done before a step, near and far.
+ *
+ * @param  array<string, BenchStep>  $steps
+ * @return array<string, true>
+ */
+function before(array $steps, string $id): array
+{
+    $seen = [];
+    $open = $steps[$id]->after;
+    while ($open !== []) {
+        $one = array_pop($open);
+        if (! isset($seen[$one])) {
+            $seen[$one] = true;
+            array_push($open, ...$steps[$one]->after);
+        }
+    }
+
+    return $seen;
+}
+
+it('lists no step before what it waits for', function () {
+    $place = array_flip(array_keys(stepsOf(ordered())));
+    foreach (ordered()->steps as $step) {
+        foreach ($step->after as $first) {
+            expect($place[$first])->toBeLessThan($place[$step->id], "$step->id waits for $first");
+        }
+    }
+});
+
+it('lets pieces be cut at any time, and tacks them once they are', function () {
+    $steps = stepsOf(ordered());
+    foreach ($steps as $step) {
+        if (str_starts_with($step->id, 'prepare.')) {
+            expect($step->after)->toBe([]);
+        }
+    }
+    foreach (ordered()->joints->welds() as $joint) {
+        if ($joint->type->isButt()) {
+            expect(before($steps, "tack.$joint->id"))
+                ->toHaveKeys(["prepare.{$joint->between->name}", "prepare.{$joint->and->name}"]);
+        }
+    }
+});
+
+it('purges before it welds, after what it is built on', function () {
+    $steps = stepsOf(ordered());
+    foreach (ordered()->joints->welds() as $joint) {
+        $first = array_filter(["purge.$joint->id", "tack.$joint->id", 'trial.set'], static fn (string $id): bool => isset($steps[$id]));
+        expect(count($first))->toBeGreaterThan(1)->and(before($steps, "weld.$joint->id"))->toHaveKeys($first);
+    }
+});
+
+it('leaves joints of other runs to be welded while one cools', function () {
+    $steps = stepsOf(ordered());
+    $free = 0;
+    foreach (ordered()->schedule->slots as $i => $slot) {
+        $next = ordered()->schedule->slots[$i + 1] ?? null;
+        $free += $next !== null && ! isset(before($steps, "weld.{$next->joint->id}")["cool.{$slot->joint->id}"]) ? 1 : 0;
+    }
+    expect($free)->toBeGreaterThan(5);
+});
+
+// Hot metal looks like cold metal: what hands go to has been measured.
+it('lets no hand near a joint that has not been measured cool', function (Plan $plan) {
+    $steps = stepsOf($plan);
+    foreach ($steps as $step) {
+        $before = before($steps, $step->id);
+        $isByHand = in_array($step->kind, [StepKind::Tack, StepKind::FullTack, StepKind::Inspect], true);
+        foreach ($isByHand ? array_keys($before) : [] as $id) {
+            $weld = str_starts_with("$id", 'weld.') ? substr("$id", 5) : '';
+            if ($weld !== '' && ! str_starts_with($steps["$id"]->subject, 'side')) {
+                expect($before)->toHaveKey("cool.$weld", message: "$step->id comes after weld.$weld");
+            }
+        }
+    }
+})->with([
+    'a header' => fn () => ordered(),
+    'two collectors' => fn () => Planner::planInFull(SomeCollectors::two(), Shop::bare()),
+]);

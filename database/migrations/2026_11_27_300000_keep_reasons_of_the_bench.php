@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+
+/** Why somebody went on past a limit, and which points of a step were confirmed. */
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::table('log_entries', function (Blueprint $table): void {
+            $table->text('why')->default('');
+            $table->jsonb('points')->default('[]');
+        });
+        DB::statement("alter table log_entries add constraint log_entries_points check (jsonb_typeof(points) = 'array')");
+    }
+
+    public function down(): void
+    {
+        Schema::table('log_entries', function (Blueprint $table): void {
+            $table->dropColumn(['why', 'points']);
+        });
+    }
+};

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Models\Job;
+use App\Models\LogEntry;
+use App\Models\Revision;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Str;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Bench\StepKind;
+use UpsweptBead\Core\Units\Quantity;
+
+/** A made-up log: steps done one after the other, with readings near what was planned, in shifts. */
+final class DemoLog
+{
+    private const SHIFT_FROM = 8;
+
+    private const SHIFT_TO = 17;
+
+    private Randomizer $dice;
+
+    private CarbonImmutable $at;
+
+    /** @param  list<User>  $people  by turns, a shift each */
+    public function __construct(
+        private readonly Job $job,
+        private readonly Revision $revision,
+        private readonly array $people,
+        int $seed,
+        string $from,
+    ) {
+        $this->dice = new Randomizer(new Xoshiro256StarStar($seed));
+        $this->at = CarbonImmutable::parse($from);
+        $this->firstDay = $this->at->startOfDay();
+    }
+
+    private CarbonImmutable $firstDay;
+
+    /** @param  array<string, mixed>  $change  of what would be logged */
+    public function done(BenchStep $step, array $change = []): void
+    {
+        $minutes = match ($step->kind) {
+            StepKind::Prepare => $this->dice->getInt(5, 11),
+            StepKind::TrialFit => $this->dice->getInt(18, 40),
+            default => 0,
+        };
+        $this->passes(60 * $minutes + (int) ($step->seconds ?? 240) + $this->dice->getInt(40, 240));
+        $this->write($step->id, 'done', [
+            'readings' => $this->readings($step),
+            'points' => array_keys($step->points),
+            ...$change,
+        ]);
+    }
+
+    /** @param  array<string, mixed>  $change */
+    public function said(string $step, string $kind, array $change): void
+    {
+        $this->passes($this->dice->getInt(60, 300));
+        $this->write($step, $kind, $change);
+    }
+
+    private function passes(int $seconds): void
+    {
+        $this->at = $this->at->addSeconds($seconds);
+        if ($this->at->hour >= self::SHIFT_TO) {
+            $this->at = $this->at->addDay()->setTime(self::SHIFT_FROM, $this->dice->getInt(2, 14));
+        }
+    }
+
+    /** @param  array<string, mixed>  $change */
+    private function write(string $step, string $kind, array $change): void
+    {
+        $shift = (int) $this->firstDay->diffInDays($this->at->startOfDay());
+        LogEntry::query()->create([
+            'id' => Str::uuid()->toString(),
+            'job_id' => $this->job->id,
+            'revision_id' => $this->revision->id,
+            'user_id' => $this->people[$shift % count($this->people)]->id,
+            'step' => $step,
+            'kind' => $kind,
+            'readings' => [],
+            'note' => '',
+            'made_at' => $this->at,
+            ...$change,
+        ]);
+    }
+
+    /** @return array<string, float> */
+    private function readings(BenchStep $step): array
+    {
+        $readings = [];
+        foreach ($step->measures as $measure) {
+            $share = $this->dice->getInt(-100, 100) / 100;
+            $readings[$measure->name] = match ($measure->quantity) {
+                Quantity::Current => ($measure->planned ?? 0) + 5 * round($share),
+                Quantity::Oxygen => round(($measure->planned ?? 0) * (0.5 + 0.3 * $share)),
+                Quantity::Temperature => round(($measure->planned ?? 0) - 4 + 3 * $share, 1),
+                Quantity::Wall => round(0.1 + 0.08 * abs($share), 2),
+                Quantity::Pressure => 50.0,
+                Quantity::Duration => round(($measure->planned ?? 0) * (1.4 + 0.3 * $share)),
+                Quantity::Length, Quantity::Angle => round(($measure->planned ?? 0) + 0.4 * abs($share), 1),
+                default => $measure->planned ?? 0.0,
+            };
+        }
+
+        return $readings;
+    }
+}

@@ -34,12 +34,13 @@ final class BenchLog
         'made_at' => 'timestamptz',
         'why' => 'text',
         'points' => 'jsonb',
+        'inspected' => 'jsonb',
     ];
 
     /** @var array<int, list<BenchStep>> by the id of a release */
     private array $steps = [];
 
-    public function __construct(private readonly KnownPlans $plans) {}
+    public function __construct(private readonly KnownPlans $plans, private readonly JobLog $log) {}
 
     /**
      * @param  list<mixed>  $entries  decoded, as they came
@@ -120,7 +121,7 @@ final class BenchLog
                 ? 'Nothing of this job is released yet; there is nothing to log against.'
                 : 'This revision of the job is not released.');
         }
-        $this->steps[$released->id] ??= $this->plans->of($released)->steps;
+        $this->steps[$released->id] ??= $this->log->now($job)->progress($this->plans->of($released))->steps;
         $read = EntryReader::read($entry, $this->steps[$released->id], $by->name, $now);
 
         return $read instanceof Fault ? $read : self::row($job, $released, $by, $read);
@@ -140,6 +141,7 @@ final class BenchLog
             'made_at' => $entry->at,
             'why' => $entry->why,
             'points' => $entry->points,
+            'inspected' => $entry->inspected?->toArray(),
         ]);
     }
 

@@ -10,6 +10,7 @@ use App\Models\RouteSearch;
 use UpsweptBead\Core\Bench\Deviation;
 use UpsweptBead\Core\Bench\JobRecord;
 use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Plan\Json\LooksWriter;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\NextAction;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -67,6 +68,7 @@ final readonly class JobView
     {
         return [
             'revision' => $released->number,
+            'looks' => LooksWriter::all(),
             'steps' => PlanWriter::steps($plan->steps, $plan->units),
             ...$this->progress($plan, $log->progress($plan), $log->page()),
         ];
@@ -78,14 +80,18 @@ final readonly class JobView
      */
     public function progress(KnownPlan $plan, Progress $progress, array $page): array
     {
-        $record = JobRecord::of($plan->steps, $progress, $this->workshop->shop()->rules, $plan->units);
+        $record = JobRecord::of($progress, $this->workshop->shop()->rules, $plan->units);
 
         return [
             'done' => array_keys($progress->done),
+            'added' => (object) array_map(
+                static fn (array $steps): array => PlanWriter::steps($steps, $plan->units),
+                $progress->added,
+            ),
             'next' => $progress->next()?->id,
             'stepsDone' => $progress->stepsDone(),
             'jointsDone' => $progress->jointsDone(),
-            'weldedAt' => (object) self::weldedAt($plan, $progress),
+            'weldedAt' => (object) self::weldedAt($progress),
             'readings' => (object) self::readings($plan, $progress),
             'deviations' => array_map(
                 static fn (Deviation $one): array => ['step' => $one->stepId, 'what' => $one->what],
@@ -108,10 +114,10 @@ final readonly class JobView
     }
 
     /** @return array<string, string> when joints were welded that may still be hot, by their step */
-    private static function weldedAt(KnownPlan $plan, Progress $progress): array
+    private static function weldedAt(Progress $progress): array
     {
         $times = [];
-        foreach ($plan->steps as $step) {
+        foreach ($progress->steps as $step) {
             $closed = $step->coolsS === null ? null : $progress->done[$step->id] ?? null;
             if ($closed !== null && now()->getTimestamp() - $closed->at->getTimestamp() < $step->coolsS) {
                 $times[$step->id] = $closed->at->format('c');
@@ -125,7 +131,7 @@ final readonly class JobView
     private static function readings(KnownPlan $plan, Progress $progress): array
     {
         $texts = [];
-        foreach ($plan->steps as $step) {
+        foreach ($progress->steps as $step) {
             foreach ($step->measures as $measure) {
                 $read = $progress->reading($step->id, $measure->name);
                 if ($read !== null) {

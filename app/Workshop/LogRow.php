@@ -6,7 +6,10 @@ namespace App\Workshop;
 
 use DateTimeImmutable;
 use UpsweptBead\Core\Bench\EntryKind;
+use UpsweptBead\Core\Bench\Inspection\Inspected;
 use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
+use UpsweptBead\Core\Document\Faults;
+use UpsweptBead\Core\Document\Node;
 
 /** One row of the log as the database gives it, with the name of its maker. */
 final readonly class LogRow
@@ -28,11 +31,12 @@ final readonly class LogRow
         public int $tillHere,
         public string $why,
         public array $points,
+        public ?Inspected $inspected,
     ) {}
 
     public static function of(object $row): self
     {
-        /** @var object{position: int, id: string, step: string, kind: string, readings: string, note: string, by: string, made_at: string, why: string, points: string, till_here?: int} $row */
+        /** @var object{position: int, id: string, step: string, kind: string, readings: string, note: string, by: string, made_at: string, why: string, points: string, inspected: ?string, till_here?: int} $row */
         /** @var array<string, int|float> $readings */
         $readings = (array) json_decode($row->readings, true);
         /** @var list<int> $points */
@@ -50,17 +54,18 @@ final readonly class LogRow
             $row->till_here ?? 0,
             $row->why,
             $points,
+            $row->inspected === null ? null : Inspected::read(Node::of(json_decode($row->inspected, true), new Faults)),
         );
     }
 
     public function entry(): CoreEntry
     {
         return new CoreEntry(
-            $this->id, $this->step, $this->kind, $this->readings, $this->note, $this->by, $this->at, $this->why, $this->points,
+            $this->id, $this->step, $this->kind, $this->readings, $this->note, $this->by, $this->at, $this->why, $this->points, $this->inspected,
         );
     }
 
-    /** @return array{id: string, step: string, kind: string, note: string, why: string, by: string, at: string, position: int} */
+    /** @return array{id: string, step: string, kind: string, note: string, why: string, found: string, by: string, at: string, position: int} */
     public function line(): array
     {
         return [
@@ -69,6 +74,7 @@ final readonly class LogRow
             'kind' => $this->kind->value,
             'note' => $this->note,
             'why' => $this->why,
+            'found' => $this->inspected?->text() ?? '',
             'by' => $this->by,
             'at' => $this->at->format('c'),
             'position' => $this->position,

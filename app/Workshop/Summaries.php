@@ -76,7 +76,7 @@ final readonly class Summaries
                 'metal' => $document->metal,
                 'purpose' => $document->purpose->label(),
                 ...self::counts($revision, $plan->joints, $progress),
-                'steps' => count($plan->steps),
+                'steps' => count($progress->steps),
             ],
             'words' => mb_strtolower("$job->number $document->title $document->vehicle $document->customer $next->group"),
             'fault' => null,
@@ -102,9 +102,10 @@ final readonly class Summaries
             'group' => $next->group,
             'next' => $next->text,
             'facts' => DB::raw(sprintf(
-                'facts || \'{"jointsDone": %d, "stepsDone": %d}\'::jsonb',
+                'facts || \'{"jointsDone": %d, "stepsDone": %d, "steps": %d}\'::jsonb',
                 $progress->jointsDone(),
                 $progress->stepsDone(),
+                count($progress->steps),
             )),
             'log_position' => $position,
         ]) > 0;

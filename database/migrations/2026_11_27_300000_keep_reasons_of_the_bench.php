@@ -7,7 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** Why somebody went on past a limit, and which points of a step were confirmed. */
+/** Why somebody went on past a limit, which points of a step were confirmed, and what was found at a joint. */
 return new class extends Migration
 {
     public function up(): void
@@ -15,6 +15,7 @@ return new class extends Migration
         Schema::table('log_entries', function (Blueprint $table): void {
             $table->text('why')->default('');
             $table->jsonb('points')->default('[]');
+            $table->jsonb('inspected')->nullable();
         });
         DB::statement("alter table log_entries add constraint log_entries_points check (jsonb_typeof(points) = 'array')");
     }
@@ -22,7 +23,7 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('log_entries', function (Blueprint $table): void {
-            $table->dropColumn(['why', 'points']);
+            $table->dropColumn(['why', 'points', 'inspected']);
         });
     }
 };

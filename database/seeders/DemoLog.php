@@ -13,6 +13,9 @@ use Illuminate\Support\Str;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Bench\Inspection\Outcome;
+use UpsweptBead\Core\Bench\Inspection\Oxide;
 use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Units\Quantity;
 
@@ -54,6 +57,7 @@ final class DemoLog
         $this->write($step->id, 'done', [
             'readings' => $this->readings($step),
             'points' => array_keys($step->points),
+            'inspected' => $step->inspection === null ? null : $this->fine()->toArray(),
             ...$change,
         ]);
     }
@@ -63,6 +67,14 @@ final class DemoLog
     {
         $this->passes($this->dice->getInt(60, 300));
         $this->write($step, $kind, $change);
+    }
+
+    private function fine(): Inspected
+    {
+        $outside = [Oxide::Silver, Oxide::PaleStraw, Oxide::Straw, Oxide::Gold][$this->dice->getInt(0, 3)];
+        $inside = [Oxide::Silver, Oxide::PaleStraw, Oxide::Straw][$this->dice->getInt(0, 2)];
+
+        return new Inspected($outside, $inside, [], null, Outcome::Accept);
     }
 
     private function passes(int $seconds): void

@@ -18,8 +18,18 @@ use App\Workshop\JobLog;
 use App\Workshop\KnownPlans;
 use App\Workshop\Summaries;
 use App\Workshop\Workshop;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
+use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Bench\EntryKind;
+use UpsweptBead\Core\Bench\Inspection\Cause;
+use UpsweptBead\Core\Bench\Inspection\Flaw;
+use UpsweptBead\Core\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Bench\Inspection\Outcome;
+use UpsweptBead\Core\Bench\Inspection\Oxide;
+use UpsweptBead\Core\Bench\Inspection\Rework;
+use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
 use UpsweptBead\Core\Exchange\StoresTable;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobReader;
@@ -141,20 +151,40 @@ final class DemoSeeder extends Seeder
                     'readings' => ['gap' => 1.8, 'mismatch' => 0.2],
                     'why' => 'Cut two degrees off; a ring of the same tube let in, wire of 2.4.',
                 ]),
+                'inspect.EJ5' => $log->done($step, [
+                    'inspected' => self::sugared()->toArray(),
+                    'note' => 'Between 150° and 210°: the tape let go as it got hot.',
+                ]),
                 default => $log->done($step),
             };
             if ($step->id === 'weld.AJ5') {
                 $log->said($step->id, 'note', ['note' => 'Purge bottle at its end, changed to the second one. Line blown through for a minute.']);
             }
-            if ($step->id === 'weld.BJ3') {
-                $log->said($step->id, 'reopen', ['note' => 'Sugared root between 150° and 210°: the tape let go as it got hot. Cut out, ends squared.']);
-                $log->said('purge.BJ3', 'reopen', ['note' => 'For the same joint again, tape doubled.']);
-                $purge = array_column($steps, null, 'id')['purge.BJ3'];
-                $log->done($purge, ['readings' => ['oxygen' => 22.0]]);
-                $log->done($step, ['note' => 'Redone. Straw inside, right through all round.']);
+            if ($step->id === 'inspect.EJ5') {
+                foreach ($this->after($step, $steps) as $again) {
+                    $log->done($again);
+                }
             }
         }
         $this->fromStores($job, $revision, $owner);
         $this->summaries->refresh($job);
+    }
+
+    private static function sugared(): Inspected
+    {
+        return new Inspected(Oxide::Gold, Oxide::Brown, [Flaw::Sugar], Cause::Purge, Outcome::Redo);
+    }
+
+    /**
+     * What follows from a root that sugared.
+     *
+     * @param  list<BenchStep>  $steps
+     * @return list<BenchStep>
+     */
+    private function after(BenchStep $inspection, array $steps): array
+    {
+        $entry = new CoreEntry('', $inspection->id, EntryKind::Done, [], '', '', CarbonImmutable::now(), '', [], self::sugared());
+
+        return Rework::of($steps, [$inspection->id => $entry])[$inspection->id] ?? [];
     }
 }

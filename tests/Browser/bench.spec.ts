@@ -214,13 +214,39 @@ test('while a joint cools another is proposed; both clocks are seen', async ({ p
     const running = page.getByRole('list', { name: 'Running' });
     await expect(running).toContainText(/DJ4 cools \d\d:\d\d/);
     await expect(page.getByRole('heading', { name: 'Let CJ3 cool' })).toBeVisible();
-    await page.getByRole('button', { name: 'Step after' }).click();
+    for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Step after' }).click();
     await page.getByRole('button', { name: 'Start' }).click();
     await expect(running).toContainText(/Purge CJ4/);
     await running.getByRole('button', { name: /DJ4 cools/ }).click();
     await page.getByLabel('Temperature going on').fill('30');
     await page.getByRole('button', { name: 'Done, next' }).click();
     await expect(page.getByRole('alert', { name: 'Before you go on' })).toContainText('DJ4 still cools');
+});
+
+test('a sugared root is cut out and done again, by steps of its own', async ({ page }) => {
+    const job = await atTheBench(page, 'TB-0531');
+    await page.goto(`/jobs/${job}/bench?step=inspect.AJ2`);
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    await expect(page.getByText('Choose the colour outside.')).toBeVisible();
+    await page.getByRole('button', { name: 'Outside straw', exact: true }).click();
+    await page.getByRole('button', { name: 'Inside black crust' }).click();
+    await page.getByRole('button', { name: 'Sugar inside' }).click();
+    await expect(page.getByRole('button', { name: 'Cut out, redo' })).toHaveAttribute('aria-pressed', 'true');
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    await expect(page.getByText('Say what the cause was')).toBeVisible();
+    await page.getByRole('button', { name: 'Purge', exact: true }).click();
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    const gate = page.getByRole('alert', { name: 'Before you go on' });
+    await gate.getByLabel('Why you go on all the same').fill('shown for the test');
+    await gate.getByRole('button', { name: 'Go on with this reason' }).click();
+    await expect(page.getByText('log saved')).toBeVisible();
+    await stepOf(page, 'Weld AJ2', /Cut AJ2 out/);
+    await expect(page.getByRole('heading', { name: 'Cut AJ2 out' })).toBeVisible();
+    await expect(page.getByText('Never weld over sugar')).toBeVisible();
+    await page.reload();
+    await stepOf(page, 'Weld AJ2', /Purge for AJ2, again/);
+    await page.goto(`/jobs/${job}/handover`);
+    await expect(page.getByRole('region', { name: 'Otherwise than planned' })).toContainText('black crust');
 });
 
 test('a clock goes on through a reload', async ({ page }) => {

@@ -41,22 +41,23 @@ it('prints the plan and what was really used', function () {
     expect((string) $response->getContent())->toContain('/FontFile2');
 });
 
-it('loads the made-up demo shop once, with one finished job', function () {
+it('loads the made-up demo shop once, with one job in the middle of its welding and one finished', function () {
     $this->artisan('bead:demo')->assertSuccessful();
     $this->artisan('bead:demo')->expectsOutput('The demo data is there already.')->assertSuccessful();
-    expect(Job::query()->count())->toBe(7)
+    expect(Job::query()->count())->toBe(8)
         ->and(LogEntry::query()->count())->toBeGreaterThan(20);
     $this->actingAs(User::query()->firstOrFail())
         ->get('/')
         ->assertInertia(
             fn (Page $page) => $page
-                ->where('rack.jobs.0.next.group', 'ready to release')
+                ->where('rack.jobs.0.next.group', 'ready to weld')
                 ->where('rack.jobs.1.next.group', 'ready to release')
                 ->where('rack.jobs.2.next.group', 'ready to release')
                 ->where('rack.jobs.3.next.group', 'ready to release')
-                ->where('rack.jobs.4.next.group', 'needs a route')
+                ->where('rack.jobs.4.next.group', 'ready to release')
                 ->where('rack.jobs.5.next.group', 'needs a route')
-                ->where('rack.jobs.6.next.group', 'done')
+                ->where('rack.jobs.6.next.group', 'needs a route')
+                ->where('rack.jobs.7.next.group', 'done')
                 ->has('bottles', 2)
                 ->etc(),
         );

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
-import type { Step } from '@/lib/answers';
-import { asNumber, lacksOf } from '@/screens/bench/gate';
+import type { Inspected, Looks, Step } from '@/lib/answers';
+import { asNumber, lacksOf, lacksOfFound, leastOf, missingOf } from '@/screens/bench/gate';
 
 it('reads a number bare or with the unit of the limit, and a fraction of an inch', () => {
     const read = (text: string, unit: string) => asNumber(text, unit);
@@ -37,4 +37,50 @@ it('asks for what was not read, what lies above its limit, and what was not conf
     expect(lacksOf(purge, { oxygen: 'low' }, new Set())).toEqual([]);
     const tack = step([measure({ asked: false })], ['Gasket in.', 'Wheel turned lock to lock.']);
     expect(lacksOf(tack, {}, new Set([0]))).toEqual(['Not confirmed: Wheel turned lock to lock.']);
+});
+
+const LOOKS = {
+    oxides: [
+        { key: 'silver', label: 'silver', least: 'accept' },
+        { key: 'blue', label: 'blue', least: 'dress' },
+    ],
+    flaws: [
+        { key: 'undercut', label: 'Undercut', least: 'add' },
+        { key: 'sugar', label: 'Sugar inside', least: 'redo' },
+    ],
+    causes: [{ key: 'purge', label: 'Purge' }],
+    outcomes: [
+        { key: 'accept', label: 'Accept' },
+        { key: 'dress', label: 'Dress it' },
+        { key: 'add', label: 'Add a pass' },
+        { key: 'redo', label: 'Cut out, redo' },
+    ],
+} as Looks;
+const looked = { ...step([]), inspection: ['accept', 'redo'] } as Step;
+const found = (change: Partial<NonNullable<Inspected>>): NonNullable<Inspected> => ({
+    outside: 'silver',
+    inside: 'silver',
+    flaws: [],
+    cause: null,
+    outcome: 'accept',
+    ...change,
+});
+
+it('goes by the worst of what was found at a joint', () => {
+    expect(leastOf(looked, LOOKS, found({}))).toBe('accept');
+    expect(leastOf(looked, LOOKS, found({ outside: 'blue' }))).toBe('dress');
+    expect(leastOf(looked, LOOKS, found({ outside: 'blue', flaws: ['undercut'] }))).toBe('add');
+    expect(leastOf(looked, LOOKS, found({ inside: 'blue', flaws: ['undercut'] }))).toBe('redo');
+    expect(leastOf(looked, LOOKS, found({ inside: null }))).toBe('accept');
+});
+
+it('asks for the colours, for the cause, and for what was found to be put right', () => {
+    expect(missingOf(found({ outside: '' }))).toBe('Choose the colour outside.');
+    expect(missingOf(found({ inside: '' }))).toBe('Choose the colour inside.');
+    expect(missingOf(found({ outcome: 'redo' }))).toContain('cause');
+    expect(missingOf(found({ outcome: 'redo', cause: 'purge' }))).toBe('');
+    expect(lacksOfFound(looked, LOOKS, found({ flaws: ['sugar'], outcome: 'dress' }))).toEqual([
+        'What was found asks for more than “Dress it”: Cut out, redo.',
+    ]);
+    expect(lacksOfFound(looked, LOOKS, found({ outcome: 'redo' }))).toEqual([]);
 });

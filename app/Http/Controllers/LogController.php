@@ -89,7 +89,7 @@ final readonly class LogController
     {
         return Csv::download(
             "$job->number-log.csv",
-            ['at', 'step', 'what', 'by', 'readings (base units)', 'note', 'why gone on'],
+            ['at', 'step', 'what', 'by', 'readings (base units)', 'note', 'why gone on', 'found'],
             $this->rows($job),
         );
     }
@@ -111,6 +111,7 @@ final readonly class LogController
                 implode('; ', $readings),
                 $entry->note,
                 $entry->why,
+                $entry->inspected?->text() ?? '',
             ];
         }
     }

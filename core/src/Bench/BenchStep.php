@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
+use UpsweptBead\Core\Bench\Inspection\Inspection;
+
 /** One thing to do at the bench. `id` stays the same as long as the piece or joint it belongs to does. */
 final readonly class BenchStep
 {
@@ -13,6 +15,7 @@ final readonly class BenchStep
      * @param  list<Measure>  $measures
      * @param  list<string>  $points  to be confirmed one by one before anybody goes on
      * @param  ?float  $coolsS  how long what is welded then takes until a hand may rest on it
+     * @param  ?Inspection  $inspection  where a joint is looked at: by what it is judged
      * @param  list<string>  $after  ids of the steps that are done before it
      * @param  string  $group  what it is listed under: a joint, or what is cut or tacked together
      */
@@ -26,6 +29,7 @@ final readonly class BenchStep
         public array $measures,
         public array $points = [],
         public ?float $coolsS = null,
+        public ?Inspection $inspection = null,
         public array $after = [],
         public string $group = '',
     ) {}
@@ -35,7 +39,16 @@ final readonly class BenchStep
     {
         return new self(
             $this->id, $this->kind, $this->subject, $this->title, $this->do, $this->seconds, $this->measures,
-            $this->points, $this->coolsS, $after, $group,
+            $this->points, $this->coolsS, $this->inspection, $after, $group,
+        );
+    }
+
+    /** The same once more, as another step. */
+    public function again(string $id, string $title, string $after, string $group): self
+    {
+        return new self(
+            $id, $this->kind, $this->subject, $title, $this->do, $this->seconds, $this->measures,
+            $this->points, $this->coolsS, $this->inspection, [$after], $group,
         );
     }
 }

@@ -41,7 +41,9 @@ final readonly class BenchSteps
     /** @return list<BenchStep> */
     public static function of(WorkPlan $work, Job $job, ShopRules $rules): array
     {
-        return StepOrder::of((new self($work, $job, $rules))->steps(), $work);
+        $bench = new self($work, $job, $rules);
+
+        return StepOrder::of($bench->inspecting($bench->steps()), $work);
     }
 
     /** @return list<BenchStep> */
@@ -67,6 +69,23 @@ final readonly class BenchSteps
             ...$this->welding->cooled(array_diff_key($this->work->schedule->last, $this->settledBefore('')), true),
             ...$this->inspected(),
         ];
+    }
+
+    /**
+     * @param  list<BenchStep>  $steps
+     * @return list<BenchStep> the same, and every joint looked at once it has cooled
+     */
+    private function inspecting(array $steps): array
+    {
+        $all = [];
+        foreach ($steps as $step) {
+            $all[] = $step;
+            if ($step->id === "cool.$step->subject") {
+                $all[] = $this->welding->inspect($step->subject);
+            }
+        }
+
+        return $all;
     }
 
     /** @return list<BenchStep> parts as they came, before anything is cut for them */

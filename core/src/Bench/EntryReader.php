@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
+use UpsweptBead\Core\Bench\Inspection\Inspected;
 use UpsweptBead\Core\Document\Fault;
 use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
@@ -54,6 +55,7 @@ final readonly class EntryReader
             self::made($node->at('at'), $now),
             trim($node->at('why')->text('', Gate::MOST_REASON)),
             $step === null ? [] : self::points($node->at('points'), $step),
+            self::inspected($node, $step),
         );
         if ($step !== null && $read->why === '') {
             self::mayGoOn($node, $step, $read);
@@ -67,13 +69,36 @@ final readonly class EntryReader
     {
         $units = $node->at('units')->choice(UnitSystem::class, UnitSystem::Metric);
         $lacks = match ($read->kind) {
-            EntryKind::Done => Gate::lacks($step, $read->values, $read->points, $units),
+            EntryKind::Done => [
+                ...Gate::lacks($step, $read->values, $read->points, $units),
+                ...Gate::tooLittle($step, $read->inspected),
+            ],
             EntryKind::Correct => Gate::above($step, $read->values, $units),
             default => [],
         };
         if ($lacks !== []) {
             $node->at('why')->complain('gate', implode(' ', $lacks).' Put that right, or say why you go on.');
         }
+    }
+
+    private static function inspected(Node $node, ?BenchStep $step): ?Inspected
+    {
+        $isDone = $node->at('kind')->choice(EntryKind::class, EntryKind::Note) === EntryKind::Done;
+        $found = $node->at('inspected');
+        if ($step?->inspection === null || ! $isDone) {
+            if (! $found->isMissing()) {
+                $found->complain('not-inspected', 'belongs to a step at which a joint is inspected, and to its end');
+            }
+
+            return null;
+        }
+        if ($found->isMissing()) {
+            $found->complain('missing', 'is missing: what was found, and what is done about it?');
+
+            return null;
+        }
+
+        return Inspected::read($found);
     }
 
     /** @return list<int> */

@@ -267,7 +267,7 @@ final readonly class FitSteps
     public function inspect(string $letter): BenchStep
     {
         return new BenchStep("inspect.$letter", StepKind::Inspect, $letter, "Inspect run $letter", [
-            'Outside and inside colour, penetration all round, undercut, sugar, porosity, cracks.',
+            'Every joint has been looked at by itself.',
             'Leak test: 5–10 psi air and soapy water.',
             'Flange flatness. Trial fit once more.',
         ], null, [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
+use UpsweptBead\Core\Bench\Inspection\Inspected;
 use UpsweptBead\Core\Units\UnitSystem;
 
 /**
@@ -35,6 +36,19 @@ final readonly class Gate
                 array_values(array_diff_key($step->points, array_flip($points))),
             ),
         ];
+    }
+
+    /** @return list<string> where less is done about a joint than what was found at it asks for */
+    public static function tooLittle(BenchStep $step, ?Inspected $found): array
+    {
+        if ($step->inspection === null || $found === null) {
+            return [];
+        }
+        $least = $step->inspection->least($found);
+
+        return $found->outcome->isLessThan($least)
+            ? ["What was found asks for more than \"{$found->outcome->label()}\": {$least->label()}."]
+            : [];
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
+use UpsweptBead\Core\Bench\Inspection\Outcome;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -15,11 +16,10 @@ final readonly class JobRecord
     /** @param  list<Deviation>  $deviations */
     private function __construct(public Progress $progress, public array $deviations) {}
 
-    /** @param  list<BenchStep>  $steps  of the plan */
-    public static function of(array $steps, Progress $progress, ShopRules $rules, UnitSystem $units): self
+    public static function of(Progress $progress, ShopRules $rules, UnitSystem $units): self
     {
         $deviations = [];
-        foreach ($steps as $step) {
+        foreach ($progress->steps as $step) {
             $values = $progress->readings[$step->id] ?? [];
             $closed = $progress->done[$step->id] ?? null;
             $what = [
@@ -27,6 +27,7 @@ final readonly class JobRecord
                     ? Gate::above($step, $values, $units)
                     : Gate::lacks($step, $values, self::confirmed($step, $closed), $units),
                 ...self::amps($step, $values, $units),
+                ...self::found($closed),
             ];
             $isStop = ($values['oxygen'] ?? 0.0) > $rules->value('purge.stop');
             foreach ($what as $line) {
@@ -52,6 +53,14 @@ final readonly class JobRecord
     private static function confirmed(BenchStep $step, LogEntry $closed): array
     {
         return $closed->why === '' ? array_keys($step->points) : $closed->points;
+    }
+
+    /** @return list<string> a joint that was not accepted as it was */
+    private static function found(?LogEntry $closed): array
+    {
+        $found = $closed?->inspected;
+
+        return $found === null || $found->outcome === Outcome::Accept ? [] : [ucfirst($found->text()).'.'];
     }
 
     /**

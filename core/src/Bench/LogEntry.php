@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
+use UpsweptBead\Core\Bench\Inspection\Inspected;
+
 /** One entry of the log: at which step, what is said of it, the readings as written, by whom and when. */
 final readonly class LogEntry
 {
@@ -22,5 +24,6 @@ final readonly class LogEntry
         public \DateTimeImmutable $at,
         public string $why = '',
         public array $points = [],
+        public ?Inspected $inspected = null,
     ) {}
 }

@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
+use UpsweptBead\Core\Bench\Inspection\Rework;
+
 /** Where a job stands at the bench: the log folded over the plan's steps, in the order the entries were made. */
 final readonly class Progress
 {
     /**
-     * @param  list<BenchStep>  $steps
+     * @param  list<BenchStep>  $steps  of the plan, with what follows from inspections
+     * @param  array<string, list<BenchStep>>  $added  what follows from inspections, by the step it stands behind
      * @param  array<string, LogEntry>  $done  the entry that closed each step that is done
      * @param  array<string, array<string, float>>  $readings  what was read at each step, corrections included
      */
     private function __construct(
-        private array $steps,
+        public array $steps,
+        public array $added,
         public array $done,
         public array $readings,
     ) {}
@@ -37,7 +41,13 @@ final readonly class Progress
             }
         }
 
-        return new self($steps, $done, $readings);
+        $added = Rework::of($steps, $done);
+        $all = $added === [] ? $steps : array_merge(...array_map(
+            static fn (BenchStep $step): array => [$step, ...$added[$step->id] ?? []],
+            $steps,
+        ));
+
+        return new self($all, $added, $done, $readings);
     }
 
     public function isDone(string $stepId): bool
@@ -62,15 +72,13 @@ final readonly class Progress
         return count(array_filter($this->steps, fn (BenchStep $step): bool => $this->isDone($step->id)));
     }
 
-    /** Joints whose weld is logged as done. */
+    /** Joints whose weld is logged as done; a side that is welded first, or a weld done again, counts with its joint. */
     public function jointsDone(): int
     {
-        return count(
-            array_filter(
-                $this->steps,
-                fn (BenchStep $step): bool => $step->kind === StepKind::Weld && $this->isDone($step->id),
-            ),
-        );
+        return count(array_filter(
+            $this->steps,
+            fn (BenchStep $step): bool => $step->id === "weld.$step->subject" && $this->isDone($step->id),
+        ));
     }
 
     /** The newest reading of a measure in the base unit of its quantity; null if there is none. */

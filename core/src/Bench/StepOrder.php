@@ -55,6 +55,10 @@ final readonly class StepOrder
         $run = $this->work->joints->find($step->subject)->run ?? rtrim($step->subject, '0123456789');
         $of = $run === 'set' ? 'together' : $run;
 
+        if ($step->inspection !== null) {
+            return "Weld $step->subject";
+        }
+
         return match ($step->kind) {
             StepKind::Purge, StepKind::Weld, StepKind::Cool => "Weld $step->subject",
             StepKind::Prepare => "Prepare $of",
@@ -69,6 +73,7 @@ final readonly class StepOrder
     {
         return match (true) {
             $step->kind === StepKind::Cool => ["weld.$step->subject"],
+            $step->inspection !== null => ["cool.$step->subject"],
             $step->kind === StepKind::Inspect => $this->ofRun($step->subject),
             $step->kind === StepKind::Purge => [
                 ...$this->reasons("weld.$step->subject"),
@@ -93,7 +98,7 @@ final readonly class StepOrder
     }
 
     /**
-     * What hands go to is cool first, and not only welded.
+     * What hands go to is cool first, and looked at while it can be, and not only welded.
      *
      * @param  list<string>  $ids
      * @return list<string>
@@ -104,7 +109,8 @@ final readonly class StepOrder
         foreach ($ids as $id) {
             $before[] = $id;
             if (str_starts_with($id, 'weld.')) {
-                $before[] = 'cool.'.substr($id, 5);
+                $joint = substr($id, 5);
+                array_push($before, "cool.$joint", "inspect.$joint");
             }
         }
 
@@ -131,11 +137,11 @@ final readonly class StepOrder
         return $joint === null ? [] : ["prepare.{$joint->between->name}", "prepare.{$joint->and->name}"];
     }
 
-    /** @return list<string> all welds of a run or a collector, and their cooling */
+    /** @return list<string> all welds of a run or a collector, cool and looked at */
     private function ofRun(string $letter): array
     {
         return array_merge(...array_map(
-            static fn (Joint $joint): array => ["weld.$joint->id", "cool.$joint->id"],
+            static fn (Joint $joint): array => ["weld.$joint->id", "cool.$joint->id", "inspect.$joint->id"],
             $this->work->joints->ofRun($letter),
         ));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
+use UpsweptBead\Core\Bench\Inspection\Inspection;
 use UpsweptBead\Core\Fit\Access\JointAccess;
 use UpsweptBead\Core\Fit\Order\Task;
 use UpsweptBead\Core\Job\Job;
@@ -94,6 +95,31 @@ final readonly class WeldSteps
                 coolsS: $sheet->times->touchS,
             ),
         ];
+    }
+
+    /** A joint is looked at as soon as it may be touched, while its inside can still be seen. */
+    public function inspect(string $id): BenchStep
+    {
+        $joint = $this->joints->find($id) ?? throw new \LogicException("There is no joint $id.");
+        $sheet = $this->weld->sheets[$id];
+        $target = $sheet->purge->value('target');
+
+        return new BenchStep(
+            "inspect.$id",
+            StepKind::Inspect,
+            $id,
+            "Inspect $id: {$joint->between->name} to {$joint->and->name}",
+            [
+                'Colour outside, then inside with a mirror or a borescope, all round.',
+                'Right through everywhere; no sugar, pores or cracks; edges not eaten away, the bead not hollow.',
+                ...$sheet->isFilled()
+                    ? ["Argon was to hold {$this->show(Quantity::Oxygen, $target)} or less."]
+                    : [],
+            ],
+            null,
+            [],
+            inspection: new Inspection($target, $this->rules->value('purge.stop')),
+        );
     }
 
     /** The side of a seam that the next run closes in, welded before that goes in. */

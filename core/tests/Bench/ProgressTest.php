@@ -69,7 +69,6 @@ it('has a caution at every kind of step', function () {
 it('lists what went otherwise than planned', function (string $step, array $values, ?string $what) {
     $plan = Some::plan();
     $record = JobRecord::of(
-        $plan->steps,
         Progress::of($plan->steps, [entry($step, values: $values)]),
         ShopRules::shipped(),
         UnitSystem::Inch,

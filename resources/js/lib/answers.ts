@@ -51,6 +51,7 @@ export type Preference = 'few-bends' | 'whole-angles' | 'little-turning' | 'shor
 export type BendPlane = 'level' | 'lengthwise' | 'crosswise';
 export type OutletAxis = 'rearward' | 'right' | 'up';
 export type SeamKind = 'all' | 'butts' | 'fillets' | 'seals' | 'merges';
+export type Outcome = 'accept' | 'dress' | 'add' | 'redo';
 export type ItemKind =
     | 'tube'
     | 'bend'
@@ -151,6 +152,25 @@ export type ProblemKeepOut =
           to: [number, number, number];
           radius: number;
       };
+/**
+ * A joint as it was found, and what is done about it; with the end of such a step.
+ */
+export type Inspected = null | {
+    /**
+     * Colour, by its key.
+     */
+    outside: string;
+    /**
+     * Null where nobody can look.
+     */
+    inside: string | null;
+    flaws: string[];
+    /**
+     * Null where it is accepted.
+     */
+    cause: string | null;
+    outcome: Outcome;
+};
 
 /**
  * Every answer of the server by the name the front end asks for it; checked once where it arrives.
@@ -1480,8 +1500,15 @@ export interface NextAction {
 }
 export interface BenchState {
     revision: number;
+    looks: Looks;
     steps: Step[];
     done: string[];
+    /**
+     * What follows from inspections, by the step it stands behind.
+     */
+    added: {
+        [k: string]: Step[];
+    };
     next: string | null;
     stepsDone: number;
     jointsDone: number;
@@ -1508,6 +1535,20 @@ export interface BenchState {
      * How many lines there are before them.
      */
     earlier: number;
+}
+/**
+ * What may be found at a joint, and what follows from it at least.
+ */
+export interface Looks {
+    oxides: Look[];
+    flaws: Look[];
+    causes: Look[];
+    outcomes: Look[];
+}
+export interface Look {
+    key: string;
+    label: string;
+    least?: Outcome;
 }
 /**
  * A step at the bench.
@@ -1537,6 +1578,10 @@ export interface Step {
      * What it is listed under.
      */
     group: string;
+    /**
+     * Where a joint is looked at: what follows at least from each colour inside, from bright to burnt.
+     */
+    inspection: null | Outcome[];
     measures: {
         name: string;
         label: string;
@@ -1565,6 +1610,10 @@ export interface LogLine {
     kind: 'done' | 'correct' | 'reopen' | 'note';
     note: string;
     why: string;
+    /**
+     * At a joint that was inspected, in words.
+     */
+    found: string;
     by: string;
     at: string;
     position: number;
@@ -2224,6 +2273,12 @@ export interface Taken {
 }
 export interface Progress {
     done: string[];
+    /**
+     * What follows from inspections, by the step it stands behind.
+     */
+    added: {
+        [k: string]: Step[];
+    };
     next: string | null;
     stepsDone: number;
     jointsDone: number;
@@ -2406,6 +2461,7 @@ export interface LogEntry {
      * Of the step's points those that were confirmed, counted from 0.
      */
     points?: number[];
+    inspected?: Inspected;
     /**
      * When it was made, ISO 8601, within a year of now.
      */

@@ -18,7 +18,10 @@ export type Kept = LogEntry & {
     refused: Refused | null;
 };
 
-export type Draft = Pick<Kept, 'step' | 'kind' | 'readings' | 'note' | 'why' | 'points' | 'title' | 'labels'>;
+export type Draft = Pick<
+    Kept,
+    'step' | 'kind' | 'readings' | 'note' | 'why' | 'points' | 'inspected' | 'title' | 'labels'
+>;
 
 /** Made by the client, so that sending an entry twice changes nothing. */
 export function uuid(): string {
@@ -59,8 +62,21 @@ export function isKept(value: unknown): value is Kept {
 
 /** What goes to the server of it. */
 export function toEntry(kept: Kept): LogEntry {
-    const { id, by, revision, units, step, kind, readings, note, why = '', points = [], at } = kept;
-    return { id, by, revision, units, step, kind, readings, note, why, points, at };
+    const {
+        id,
+        by,
+        revision,
+        units,
+        step,
+        kind,
+        readings,
+        note,
+        why = '',
+        points = [],
+        inspected = null,
+        at,
+    } = kept;
+    return { id, by, revision, units, step, kind, readings, note, why, points, inspected, at };
 }
 
 /** The steps that are done, as the server knows them, with what still waits here laid over. */

@@ -30,7 +30,7 @@
     });
 
     const bench = $derived(desk.view.bench);
-    const steps = $derived(bench?.steps ?? []);
+    const steps = $derived((bench?.steps ?? []).flatMap((step) => [step, ...(bench?.added[step.id] ?? [])]));
     /** Beside a newer draft the plan at hand is not the one that is built. */
     const isPlanned = $derived(bench?.revision === desk.view.revision.number);
     const here = $derived(logQueue.entries.filter((entry) => entry.job === desk.view.id));
@@ -91,7 +91,7 @@
     /** What was said of the step before, and not taken; logging it again puts that right. */
     const again = $derived(refused.find((entry) => entry.step === current?.id));
 
-    type Said = Pick<Kept, 'readings' | 'note' | 'why' | 'points'>;
+    type Said = Pick<Kept, 'readings' | 'note' | 'why' | 'points' | 'inspected'>;
 
     function put(kind: Kept['kind'], said: Partial<Said>): void {
         if (!current || !bench) return;
@@ -105,6 +105,7 @@
                 note: '',
                 why: '',
                 points: [],
+                inspected: null,
                 ...said,
                 title: current.title,
                 labels: Object.fromEntries(current.measures.map(({ name, label }) => [name, label])),
@@ -213,6 +214,7 @@
                         postflow={current.kind === 'weld'
                             ? (sheet?.settings['postflow']?.value ?? null)
                             : null}
+                        looks={bench.looks}
                         waits={waitsOf(current, steps, done, cooling, clocks.now)}
                         onfinish={finish}
                         onreopen={(note) => put('reopen', { note })}

@@ -1,5 +1,5 @@
 // What stands in the way of going on from a step, as far as this device can tell; the server has the last word.
-import type { Step } from '@/lib/answers';
+import type { Inspected, Looks, Step } from '@/lib/answers';
 
 type Measure = Step['measures'][number];
 
@@ -30,4 +30,37 @@ export function lacksOf(step: Step, readings: Record<string, string>, confirmed:
         ...step.measures.map((one) => lackOf(one, readings[one.name] ?? '')).filter((line) => line !== ''),
         ...step.points.filter((_, i) => !confirmed.has(i)).map((point) => `Not confirmed: ${point}`),
     ];
+}
+
+type Found = NonNullable<Inspected>;
+
+/** The least that has to be done about a joint, by what was found at it. */
+export function leastOf(step: Step, looks: Looks, found: Found): Found['outcome'] {
+    const order = looks.outcomes.map((one) => one.key);
+    const asked = [
+        step.inspection?.[looks.oxides.findIndex((one) => one.key === found.inside)],
+        looks.oxides.find((one) => one.key === found.outside)?.least,
+        ...found.flaws.map((key) => looks.flaws.find((one) => one.key === key)?.least),
+    ];
+    const most = Math.max(0, ...asked.map((one) => order.indexOf(one ?? 'accept')));
+    return (order[most] ?? 'accept') as Found['outcome'];
+}
+
+/** What has not been said yet of a joint that was looked at; '' where all has. A colour not chosen is ''. */
+export function missingOf(found: Found): string {
+    if (found.outside === '' || found.inside === '')
+        return `Choose the colour ${found.outside === '' ? 'outside' : 'inside'}.`;
+    return found.outcome !== 'accept' && found.cause === null
+        ? 'Say what the cause was: the shop learns from it.'
+        : '';
+}
+
+/** Where less is done than what was found asks for, in words. */
+export function lacksOfFound(step: Step, looks: Looks, found: Found): string[] {
+    const order = looks.outcomes.map((one) => one.key);
+    const least = leastOf(step, looks, found);
+    const label = (key: string) => looks.outcomes.find((one) => one.key === key)?.label ?? key;
+    return order.indexOf(found.outcome) < order.indexOf(least)
+        ? [`What was found asks for more than “${label(found.outcome)}”: ${label(least)}.`]
+        : [];
 }

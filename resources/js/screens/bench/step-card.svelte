@@ -1,14 +1,16 @@
 <script lang="ts">
     import { untrack, type Snippet } from 'svelte';
     import { SvelteSet } from 'svelte/reactivity';
-    import type { Step } from '@/lib/answers';
+    import type { Inspected, Looks, Step } from '@/lib/answers';
+    import type { Kept } from '@/lib/log-queue';
     import type { StepClocks } from './clock.svelte';
     import ClockFace from './clock-face.svelte';
-    import { lacksOf } from './gate';
+    import { lacksOf, lacksOfFound, missingOf } from './gate';
     import GatePanel from './gate-panel.svelte';
+    import InspectionCard from './inspection-card.svelte';
 
     /** What is said of a step that is finished. */
-    type Said = { readings: Record<string, string>; note: string; why: string; points: number[] };
+    type Said = Pick<Kept, 'readings' | 'note' | 'why' | 'points' | 'inspected'>;
 
     type Props = {
         step: Step;
@@ -23,6 +25,7 @@
         postflow: number | null;
         /** What it still waits for, in words. */
         waits: string[];
+        looks: Looks;
         /** What it is about, drawn. */
         picture?: Snippet;
         onfinish: (said: Said) => void;
@@ -39,6 +42,7 @@
         left,
         postflow,
         waits,
+        looks,
         picture,
         onfinish,
         onreopen,
@@ -48,8 +52,17 @@
     let readings = $state<Record<string, string>>(untrack(() => ({ ...read })));
     let note = $state(untrack(() => noted));
     const confirmed = new SvelteSet<number>();
+    let found = $state.raw<NonNullable<Inspected>>({
+        outside: '',
+        inside: '',
+        flaws: [],
+        cause: null,
+        outcome: 'accept',
+    });
     let lacks = $state.raw<string[]>([]);
     let isNoteMissing = $state(false);
+    /** Of an inspection: what has not been said yet. */
+    let missing = $state('');
     const timed = $derived(step.kind === 'weld');
     const planned = $derived(step.measures.some((measure) => measure.planned !== null));
 
@@ -65,9 +78,22 @@
         const all = { ...readings };
         const gone = Math.round(clocks.for(step.id));
         if (timed && !all['seconds'] && gone > 0) all['seconds'] = `${gone} s`;
-        lacks = why === '' ? [...(isDone ? [] : waits), ...lacksOf(step, all, confirmed)] : [];
+        const isInspected = step.inspection !== null && !isDone;
+        missing = isInspected ? missingOf(found) : '';
+        if (missing !== '') return;
+        lacks =
+            why !== ''
+                ? []
+                : [
+                      ...(isDone ? [] : waits),
+                      ...lacksOf(step, all, confirmed),
+                      ...(isInspected ? lacksOfFound(step, looks, found) : []),
+                  ];
         if (isDone) lacks = lacks.filter((line) => line.includes(', at most '));
-        if (lacks.length === 0) onfinish({ readings: all, note, why, points: [...confirmed] });
+        const inspected = isInspected
+            ? { ...found, cause: found.outcome === 'accept' ? null : found.cause }
+            : null;
+        if (lacks.length === 0) onfinish({ readings: all, note, why, points: [...confirmed], inspected });
     }
 
     function problem(): void {
@@ -91,6 +117,10 @@
                     </li>
                 {/each}
             </ol>
+            {#if step.inspection && mayLog && !isDone}
+                <InspectionCard {step} {looks} bind:found onchange={() => (missing = '')} />
+                {#if missing !== ''}<p class="text-stop text-lg" role="alert">✕ {missing}</p>{/if}
+            {/if}
             {#if step.points.length > 0}
                 <ul class="divide-line border-line divide-y border" aria-label="To be confirmed">
                     {#each step.points as point, i (i)}

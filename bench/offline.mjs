@@ -118,7 +118,14 @@ async function closeOnline(page, job) {
             entries: [
                 {
                     ...{ id: crypto.randomUUID(), by: person.id, revision: bench.revision, units: 'inch' },
-                    ...{ step, kind: 'done', readings: {}, note: '', why: 'only counted', at: new Date().toISOString() },
+                    ...{
+                        step,
+                        kind: 'done',
+                        readings: {},
+                        note: '',
+                        why: 'only counted',
+                        at: new Date().toISOString(),
+                    },
                 },
             ],
         });

@@ -6,6 +6,7 @@ use App\Http\Controllers\BesideController;
 use App\Http\Controllers\CutController;
 use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\DesignController;
+use App\Http\Controllers\DeviceController;
 use App\Http\Controllers\DraftController;
 use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\FitController;
@@ -102,6 +103,9 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs/{job}/revise', [DraftController::class, 'revise'])->can('update', 'job');
     Route::post('/jobs/{job}/log', [LogController::class, 'store'])->can('log', 'job');
     Route::get('/jobs/{job}/log', [LogController::class, 'index'])->can('view', 'job');
+    Route::get('/jobs/{job}/devices', [DeviceController::class, 'live'])->can('view', 'job');
+    Route::get('/jobs/{job}/traces', [DeviceController::class, 'recorded'])->can('view', 'job');
+    Route::get('/jobs/{job}/traces.csv', [DeviceController::class, 'csv'])->can('view', 'job');
     Route::get('/jobs/{job}/log.csv', [LogController::class, 'csv'])->can('view', 'job');
     Route::get('/jobs/{job}/{stage?}', [JobController::class, 'show'])->whereIn('stage', JobController::STAGES)->can('view', 'job');
 });

@@ -46,6 +46,8 @@ trait KeepsToSchemas
         'POST jobs/{job}/revise' => 'Released',
         'POST jobs/{job}/log' => 'Logged',
         'GET jobs/{job}/log' => 'LogPage',
+        'GET jobs/{job}/devices' => 'Devices',
+        'GET jobs/{job}/traces' => 'Traces',
         'GET session' => 'Session',
         'POST sign-in' => 'Session',
         'POST jobs/{job}/paste' => 'Pasted',

@@ -24,6 +24,7 @@ use UpsweptBead\Core\Bench\EntryKind;
  * @property string $why somebody went on past a limit
  * @property list<int> $points of the step that were confirmed
  * @property array<string, mixed>|null $inspected what was found at a joint
+ * @property list<array{device: string, every: float, values: list<float>, simulated: bool}> $traces what devices read meanwhile
  * @property int $position in the order the entries arrived
  * @property CarbonImmutable $made_at
  * @property User $user
@@ -38,9 +39,9 @@ final class LogEntry extends Model
 
     protected $keyType = 'string';
 
-    protected $fillable = ['id', 'job_id', 'revision_id', 'user_id', 'step', 'kind', 'readings', 'note', 'made_at', 'why', 'points', 'inspected'];
+    protected $fillable = ['id', 'job_id', 'revision_id', 'user_id', 'step', 'kind', 'readings', 'note', 'made_at', 'why', 'points', 'inspected', 'traces'];
 
-    protected $attributes = ['why' => '', 'points' => '[]', 'inspected' => null];
+    protected $attributes = ['why' => '', 'points' => '[]', 'inspected' => null, 'traces' => '[]'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
@@ -64,6 +65,6 @@ final class LogEntry extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => EntryKind::class, 'points' => 'array', 'inspected' => 'array', 'made_at' => 'immutable_datetime'];
+        return ['kind' => EntryKind::class, 'points' => 'array', 'inspected' => 'array', 'traces' => 'array', 'made_at' => 'immutable_datetime'];
     }
 }

@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\DB;
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Bench\EntryReader;
 use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
+use UpsweptBead\Core\Device\Trace;
 use UpsweptBead\Core\Document\Fault;
 
 /**
@@ -35,6 +36,7 @@ final class BenchLog
         'why' => 'text',
         'points' => 'jsonb',
         'inspected' => 'jsonb',
+        'traces' => 'jsonb',
     ];
 
     /** @var array<int, list<BenchStep>> by the id of a release */
@@ -142,6 +144,7 @@ final class BenchLog
             'why' => $entry->why,
             'points' => $entry->points,
             'inspected' => $entry->inspected?->toArray(),
+            'traces' => array_map(static fn (Trace $one): array => $one->toArray(), $entry->traces),
         ]);
     }
 

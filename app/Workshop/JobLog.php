@@ -15,6 +15,9 @@ final readonly class JobLog
 {
     public const PAGE = 40;
 
+    /** All but the traces of devices, which are long and read by themselves. */
+    private const COLUMNS = 'l.position, l.id, l.step, l.kind, l.readings, l.note, l.made_at, l.why, l.points, l.inspected, u.name as by';
+
     /** What is remembered of the log beyond this is read anew, not added line by line. */
     private const MOST_TO_ADD = 500;
 
@@ -41,7 +44,7 @@ final readonly class JobLog
     {
         $last = $known->last();
         $rows = $this->rows(
-            'select l.*, u.name as by from log_entries l join users u on u.id = l.user_id
+            'select '.self::COLUMNS.' from log_entries l join users u on u.id = l.user_id
                 where l.job_id = :job and l.position >= :from order by l.position limit '.self::MOST_TO_ADD,
             ['job' => $job->id, 'from' => $last->position ?? 0],
         );
@@ -72,7 +75,7 @@ final readonly class JobLog
     {
         return $this->rows(
             // Fetched one by one: there are few of them, however long the log is.
-            'select l.*, u.name as by from (
+            'select '.self::COLUMNS.' from (
                 (select max(position) as position from log_entries where job_id = :closing and position <= :close and kind in (\'done\', \'reopen\') group by step)
                 union
                 (select max(position) from log_entries, jsonb_object_keys(readings) as read where job_id = :reading and position <= :read and readings <> \'{}\'::jsonb group by step, read)
@@ -99,7 +102,7 @@ final readonly class JobLog
     private function newest(Job $job, int $before): array
     {
         $rows = $this->rows(
-            'select l.*, u.name as by, (select count(*) from log_entries where job_id = :of and position < :to) as till_here
+            'select '.self::COLUMNS.', (select count(*) from log_entries where job_id = :of and position < :to) as till_here
                 from log_entries l join users u on u.id = l.user_id
                 where l.job_id = :job and l.position < :before order by l.position desc limit '.self::PAGE,
             ['job' => $job->id, 'before' => $before, 'of' => $job->id, 'to' => $before],
@@ -114,7 +117,7 @@ final readonly class JobLog
         for ($after = 0; ; $after = $last) {
             $last = $after;
             foreach ($this->rows(
-                'select l.*, u.name as by from log_entries l join users u on u.id = l.user_id
+                'select '.self::COLUMNS.' from log_entries l join users u on u.id = l.user_id
                     where l.job_id = :job and l.position > :after order by l.position limit 1000',
                 ['job' => $job->id, 'after' => $after],
             ) as $row) {

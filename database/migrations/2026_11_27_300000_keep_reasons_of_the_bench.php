@@ -7,7 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** Why somebody went on past a limit, which points of a step were confirmed, and what was found at a joint. */
+/** Why somebody went on past a limit, which points of a step were confirmed, what was found at a joint, what devices read. */
 return new class extends Migration
 {
     public function up(): void
@@ -16,6 +16,7 @@ return new class extends Migration
             $table->text('why')->default('');
             $table->jsonb('points')->default('[]');
             $table->jsonb('inspected')->nullable();
+            $table->jsonb('traces')->default('[]');
         });
         DB::statement("alter table log_entries add constraint log_entries_points check (jsonb_typeof(points) = 'array')");
     }
@@ -23,7 +24,7 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('log_entries', function (Blueprint $table): void {
-            $table->dropColumn(['why', 'points', 'inspected']);
+            $table->dropColumn(['why', 'points', 'inspected', 'traces']);
         });
     }
 };

@@ -184,7 +184,7 @@ test('past a limit the bench asks for the reading or a reason, and keeps it', as
 });
 
 test('a trial fit is confirmed point by point; a problem is noted and leaves it open', async ({ page }) => {
-    const job = await atTheBench(page, 'TB-0530');
+    const job = await atTheBench(page, 'TB-0537');
     await page.goto(`/jobs/${job}/bench?step=trial.A`);
     for (const name of ['Far-end gap', 'Far-end angle']) await page.getByLabel(name).fill('0');
     await page.getByRole('button', { name: 'Done, next' }).click();
@@ -224,7 +224,7 @@ test('while a joint cools another is proposed; both clocks are seen', async ({ p
 });
 
 test('a sugared root is cut out and done again, by steps of its own', async ({ page }) => {
-    const job = await atTheBench(page, 'TB-0531');
+    const job = await atTheBench(page, 'TB-0538');
     await page.goto(`/jobs/${job}/bench?step=inspect.AJ2`);
     await page.getByRole('button', { name: 'Done, next' }).click();
     await expect(page.getByText('Choose the colour outside.')).toBeVisible();

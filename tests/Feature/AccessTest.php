@@ -86,6 +86,9 @@ const ACCESS = [
     'POST jobs/{job}/log' => LOGGERS,
     'GET jobs/{job}/log' => EVERYBODY,
     'GET jobs/{job}/log.csv' => EVERYBODY,
+    'GET jobs/{job}/devices' => EVERYBODY,
+    'GET jobs/{job}/traces' => EVERYBODY,
+    'GET jobs/{job}/traces.csv' => EVERYBODY,
 ];
 
 /** @return list<string> */

@@ -21,7 +21,7 @@ const measure = (change: Partial<Step['measures'][number]>): Step['measures'][nu
     label: 'Oxygen at the vent',
     quantity: 'oxygen',
     planned: '200 ppm',
-    most: { text: '200 ppm', number: 200, unit: 'ppm' },
+    most: { value: 200, text: '200 ppm', number: 200, unit: 'ppm' },
     asked: true,
     ...change,
 });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Bench\Inspection\Inspection;
+use UpsweptBead\Core\Device\Rig;
 
 /** One thing to do at the bench. `id` stays the same as long as the piece or joint it belongs to does. */
 final readonly class BenchStep
@@ -16,6 +17,7 @@ final readonly class BenchStep
      * @param  list<string>  $points  to be confirmed one by one before anybody goes on
      * @param  ?float  $coolsS  how long what is welded then takes until a hand may rest on it
      * @param  ?Inspection  $inspection  where a joint is looked at: by what it is judged
+     * @param  ?Rig  $rig  where instruments watch: what they would see as planned
      * @param  list<string>  $after  ids of the steps that are done before it
      * @param  string  $group  what it is listed under: a joint, or what is cut or tacked together
      */
@@ -30,6 +32,7 @@ final readonly class BenchStep
         public array $points = [],
         public ?float $coolsS = null,
         public ?Inspection $inspection = null,
+        public ?Rig $rig = null,
         public array $after = [],
         public string $group = '',
     ) {}
@@ -39,7 +42,7 @@ final readonly class BenchStep
     {
         return new self(
             $this->id, $this->kind, $this->subject, $this->title, $this->do, $this->seconds, $this->measures,
-            $this->points, $this->coolsS, $this->inspection, $after, $group,
+            $this->points, $this->coolsS, $this->inspection, $this->rig, $after, $group,
         );
     }
 
@@ -48,7 +51,7 @@ final readonly class BenchStep
     {
         return new self(
             $id, $this->kind, $this->subject, $title, $this->do, $this->seconds, $this->measures,
-            $this->points, $this->coolsS, $this->inspection, [$after], $group,
+            $this->points, $this->coolsS, $this->inspection, $this->rig, [$after], $group,
         );
     }
 }

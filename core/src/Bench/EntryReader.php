@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Device\Trace;
 use UpsweptBead\Core\Document\Fault;
 use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
@@ -56,6 +57,10 @@ final readonly class EntryReader
             trim($node->at('why')->text('', Gate::MOST_REASON)),
             $step === null ? [] : self::points($node->at('points'), $step),
             self::inspected($node, $step),
+            array_map(
+                Trace::read(...),
+                $node->at('traces')->isMissing() ? [] : $node->at('traces')->items(Trace::MOST),
+            ),
         );
         if ($step !== null && $read->why === '') {
             self::mayGoOn($node, $step, $read);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Bench\Inspection\Inspection;
+use UpsweptBead\Core\Device\Rig;
 use UpsweptBead\Core\Fit\Access\JointAccess;
 use UpsweptBead\Core\Fit\Order\Task;
 use UpsweptBead\Core\Job\Job;
@@ -18,6 +19,7 @@ use UpsweptBead\Core\Shop\RootSchool;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Weld\JointSheet;
+use UpsweptBead\Core\Weld\JointTimes;
 use UpsweptBead\Core\Weld\Preheat;
 use UpsweptBead\Core\Weld\WeldPlan;
 
@@ -57,6 +59,7 @@ final readonly class WeldSteps
                 [...$joint->type === JointType::Bung ? $this->drill($joint) : [], ...$this->feed($sheet, $taped)],
                 $purge->value('fill'),
                 [Measured::limited('oxygen', 'Oxygen at the vent', Quantity::Oxygen, $purge->value('target'))],
+                rig: Rig::purge($purge->value('volume'), $purge->value('flow'), $purge->pose->trappedMl / 1000),
             )] : [],
             new BenchStep(
                 "weld.$joint->id",
@@ -93,6 +96,13 @@ final readonly class WeldSteps
                     new Measure('seconds', 'Time at the joint', Quantity::Duration, $sheet->times->weldS),
                 ],
                 coolsS: $sheet->times->touchS,
+                rig: Rig::arc(
+                    $set['amps']->value,
+                    $set['arc']->value / max(1.0, $set['stops']->value),
+                    $set['postflow']->value,
+                    (int) $set['stops']->value,
+                    $set['flow']->value,
+                ),
             ),
         ];
     }
@@ -170,6 +180,18 @@ final readonly class WeldSteps
         };
     }
 
+    /** Down to one temperature after the other, as the plan has it. */
+    private function cooling(JointTimes $times): Rig
+    {
+        $school = $this->weld->cool;
+
+        return Rig::cooling([
+            [$times->keepS, $this->rules->value('purge.keep_until')],
+            ...$school === CoolSchool::Touch ? [] : [[$times->coolS, $this->rules->value($school->rule())]],
+            [$times->touchS, $this->rules->value('cool.touch')],
+        ], $this->rules->value('cool.ambient'));
+    }
+
     /**
      * Joints that are measured before the next is begun.
      *
@@ -197,6 +219,7 @@ final readonly class WeldSteps
                 ],
                 $seconds > 0.0 ? $seconds : null,
                 [Measured::limited('temperature', 'Temperature going on', Quantity::Temperature, $limit)],
+                rig: $this->cooling($this->weld->sheets[$id]->times),
             ),
             array_map(strval(...), array_keys($checks)),
             $checks,

@@ -211,6 +211,8 @@ export interface Answers {
     Changed: Changed;
     Logged: Logged;
     LogPage: LogPage;
+    Devices: Devices;
+    Traces: Traces;
     Refusal: Refusal;
 }
 export interface JobScreen {
@@ -1579,6 +1581,10 @@ export interface Step {
      */
     group: string;
     /**
+     * Whether instruments may watch it.
+     */
+    watched: boolean;
+    /**
      * Where a joint is looked at: what follows at least from each colour inside, from bright to burnt.
      */
     inspection: null | Outcome[];
@@ -1591,6 +1597,10 @@ export interface Step {
          * Above it nobody goes on without a reason.
          */
         most: null | {
+            /**
+             * In base units.
+             */
+            value: number;
             text: string;
             /**
              * In its unit.
@@ -2311,6 +2321,39 @@ export interface LogPage {
     earlier: number;
 }
 /**
+ * What the instruments at a step read.
+ */
+export interface Devices {
+    devices: {
+        name: string;
+        label: string;
+        values: number[];
+        /**
+         * The last of them.
+         */
+        text: string;
+    }[];
+}
+export interface Traces {
+    traces: {
+        step: string;
+        at: string;
+        devices: Trace[];
+    }[];
+}
+export interface Trace {
+    device: string;
+    /**
+     * Seconds from one value to the next.
+     */
+    every: number;
+    /**
+     * In base units.
+     */
+    values: number[];
+    simulated: boolean;
+}
+/**
  * What is wrong, by field; message alone where it is about no field.
  */
 export interface Refusal {
@@ -2462,6 +2505,10 @@ export interface LogEntry {
      */
     points?: number[];
     inspected?: Inspected;
+    /**
+     * What devices read meanwhile.
+     */
+    traces?: Trace[];
     /**
      * When it was made, ISO 8601, within a year of now.
      */

@@ -90,7 +90,7 @@ final readonly class FigureWriter
     /**
      * A limit as text, and as the bare number that a person who works in these units would write.
      *
-     * @return array{text: string, number: float, unit: string}
+     * @return array{value: float, text: string, number: float, unit: string}
      */
     public function limit(Quantity $quantity, float $value): array
     {
@@ -98,6 +98,7 @@ final readonly class FigureWriter
         $zero = $quantity->parse('0', $this->units);
 
         return [
+            'value' => $value,
             'text' => $text,
             'number' => ($value - $zero) / ($quantity->parse('1', $this->units) - $zero),
             'unit' => ltrim((string) strrchr($text, ' ')),

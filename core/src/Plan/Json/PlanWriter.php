@@ -126,6 +126,7 @@ final readonly class PlanWriter
             'points' => $step->points,
             'after' => $step->after,
             'group' => $step->group,
+            'watched' => $step->rig !== null,
             'inspection' => $step->inspection === null ? null : LooksWriter::limits($step->inspection),
             'measures' => array_map(
                 static fn (Measure $measure): array => [

@@ -20,7 +20,7 @@ export type Kept = LogEntry & {
 
 export type Draft = Pick<
     Kept,
-    'step' | 'kind' | 'readings' | 'note' | 'why' | 'points' | 'inspected' | 'title' | 'labels'
+    'step' | 'kind' | 'readings' | 'note' | 'why' | 'points' | 'inspected' | 'traces' | 'title' | 'labels'
 >;
 
 /** Made by the client, so that sending an entry twice changes nothing. */
@@ -74,9 +74,10 @@ export function toEntry(kept: Kept): LogEntry {
         why = '',
         points = [],
         inspected = null,
+        traces = [],
         at,
     } = kept;
-    return { id, by, revision, units, step, kind, readings, note, why, points, inspected, at };
+    return { id, by, revision, units, step, kind, readings, note, why, points, inspected, traces, at };
 }
 
 /** The steps that are done, as the server knows them, with what still waits here laid over. */

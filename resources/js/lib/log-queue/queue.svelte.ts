@@ -82,7 +82,7 @@ export class LogQueue {
     /** Sends a refused entry again, as put right. */
     async amend(
         entry: Kept,
-        said: Partial<Pick<Kept, 'readings' | 'note' | 'why' | 'points' | 'inspected'>>,
+        said: Partial<Pick<Kept, 'readings' | 'note' | 'why' | 'points' | 'inspected' | 'traces'>>,
     ): Promise<void> {
         const field = entry.refused?.field;
         const now = field === 'at' ? timeNow() : entry.at;

@@ -1,6 +1,7 @@
 <script lang="ts">
     import { usePage } from '@inertiajs/svelte';
     import { onMount, untrack } from 'svelte';
+    import type { Step } from '@/lib/answers';
     import { doneWith, logQueue, type Kept } from '@/lib/log-queue';
     import { keepBench } from '@/lib/offline-bench';
     import { toggleTheme } from '@/lib/theme.svelte';
@@ -55,6 +56,19 @@
     const index = $derived(current ? steps.indexOf(current) : steps.length);
     const sheet = $derived(desk.plan.weld.sheets.find((one) => one.joint === current?.subject));
 
+    /** Seconds since argon was let in, the arc was lit, or the arc went out. */
+    function watchedFor(step: Step): number | null {
+        if (step.kind !== 'cool') {
+            const gone = clocks.for(step.id);
+            return gone > 0 ? gone : null;
+        }
+        const cools = steps.find((one) => one.subject === step.subject && one.cools !== null)?.cools;
+        const until = cooling.get(step.subject);
+        return cools === undefined || cools === null || until === undefined
+            ? null
+            : cools - (until - clocks.now) / 1000;
+    }
+
     const timers = $derived<Timer[]>([
         ...clocks.running.flatMap((id) => {
             const [stepId = '', of] = id.split(' ');
@@ -91,7 +105,7 @@
     /** What was said of the step before, and not taken; logging it again puts that right. */
     const again = $derived(refused.find((entry) => entry.step === current?.id));
 
-    type Said = Pick<Kept, 'readings' | 'note' | 'why' | 'points' | 'inspected'>;
+    type Said = Pick<Kept, 'readings' | 'note' | 'why' | 'points' | 'inspected' | 'traces'>;
 
     function put(kind: Kept['kind'], said: Partial<Said>): void {
         if (!current || !bench) return;
@@ -106,6 +120,7 @@
                 why: '',
                 points: [],
                 inspected: null,
+                traces: [],
                 ...said,
                 title: current.title,
                 labels: Object.fromEntries(current.measures.map(({ name, label }) => [name, label])),
@@ -192,7 +207,7 @@
             {#if proposal && current && proposal.step.id !== current.id}
                 <button
                     type="button"
-                    class="font-label border-action text-action min-h-14 border px-3 text-left text-lg"
+                    class="font-label border-action text-action min-h-15 border px-3 text-left text-lg"
                     onclick={() => {
                         looking = null;
                         inHand = proposal.step.id;
@@ -215,6 +230,9 @@
                             ? (sheet?.settings['postflow']?.value ?? null)
                             : null}
                         looks={bench.looks}
+                        job={desk.view.id}
+                        units={desk.view.units}
+                        watched={watchedFor(current)}
                         waits={waitsOf(current, steps, done, cooling, clocks.now)}
                         onfinish={finish}
                         onreopen={(note) => put('reopen', { note })}

@@ -44,7 +44,7 @@
                 {#each looks.oxides as oxide (oxide.key)}
                     <button
                         type="button"
-                        class="min-h-14 border-2 {found[side.key] === oxide.key
+                        class="min-h-15 border-2 {found[side.key] === oxide.key
                             ? 'border-ink outline-ink outline-2'
                             : 'border-sheet'}"
                         style:background={OXIDE_TINTS[oxide.key]}
@@ -57,7 +57,7 @@
                 {#if side.key === 'inside'}
                     <button
                         type="button"
-                        class="font-label min-h-14 border-2 text-base leading-tight {found.inside === null
+                        class="font-label min-h-15 border-2 text-base leading-tight {found.inside === null
                             ? 'border-ink'
                             : 'border-line'}"
                         aria-pressed={found.inside === null}
@@ -74,7 +74,7 @@
                 {@const isOn = found.flaws.includes(flaw.key)}
                 <button
                     type="button"
-                    class="font-label min-h-14 border px-2 text-lg {isOn
+                    class="font-label min-h-15 border px-2 text-lg {isOn
                         ? 'border-stop text-stop border-2 font-semibold'
                         : 'border-strong'}"
                     aria-pressed={isOn}
@@ -111,7 +111,7 @@
                 {#each looks.causes as cause (cause.key)}
                     <button
                         type="button"
-                        class="font-label min-h-14 border px-2 text-lg {found.cause === cause.key
+                        class="font-label min-h-15 border px-2 text-lg {found.cause === cause.key
                             ? 'border-action text-action border-2 font-semibold'
                             : 'border-strong'}"
                         aria-pressed={found.cause === cause.key}

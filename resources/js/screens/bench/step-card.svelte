@@ -1,16 +1,17 @@
 <script lang="ts">
     import { untrack, type Snippet } from 'svelte';
     import { SvelteSet } from 'svelte/reactivity';
-    import type { Inspected, Looks, Step } from '@/lib/answers';
+    import type { Inspected, Looks, Step, Units } from '@/lib/answers';
     import type { Kept } from '@/lib/log-queue';
     import type { StepClocks } from './clock.svelte';
     import ClockFace from './clock-face.svelte';
+    import DevicePanel from './device-panel.svelte';
     import { lacksOf, lacksOfFound, missingOf } from './gate';
     import GatePanel from './gate-panel.svelte';
     import InspectionCard from './inspection-card.svelte';
 
     /** What is said of a step that is finished. */
-    type Said = Pick<Kept, 'readings' | 'note' | 'why' | 'points' | 'inspected'>;
+    type Said = Pick<Kept, 'readings' | 'note' | 'why' | 'points' | 'inspected' | 'traces'>;
 
     type Props = {
         step: Step;
@@ -26,6 +27,10 @@
         /** What it still waits for, in words. */
         waits: string[];
         looks: Looks;
+        job: number;
+        units: Units;
+        /** Seconds since what instruments watch was begun; null before. */
+        watched: number | null;
         /** What it is about, drawn. */
         picture?: Snippet;
         onfinish: (said: Said) => void;
@@ -43,6 +48,9 @@
         postflow,
         waits,
         looks,
+        job,
+        units,
+        watched,
         picture,
         onfinish,
         onreopen,
@@ -59,6 +67,7 @@
         cause: null,
         outcome: 'accept',
     });
+    let traces = $state.raw<NonNullable<Kept['traces']>>([]);
     let lacks = $state.raw<string[]>([]);
     let isNoteMissing = $state(false);
     /** Of an inspection: what has not been said yet. */
@@ -93,7 +102,8 @@
         const inspected = isInspected
             ? { ...found, cause: found.outcome === 'accept' ? null : found.cause }
             : null;
-        if (lacks.length === 0) onfinish({ readings: all, note, why, points: [...confirmed], inspected });
+        if (lacks.length === 0)
+            onfinish({ readings: all, note, why, points: [...confirmed], inspected, traces });
     }
 
     function problem(): void {
@@ -117,6 +127,19 @@
                     </li>
                 {/each}
             </ol>
+            {#if step.watched && mayLog && !isDone}
+                <DevicePanel
+                    {job}
+                    {step}
+                    {units}
+                    seconds={watched}
+                    run={new Date().toDateString()}
+                    onread={(name, text) => {
+                        if (step.measures.some((one) => one.name === name)) readings[name] = text;
+                    }}
+                    bind:traces
+                />
+            {/if}
             {#if step.inspection && mayLog && !isDone}
                 <InspectionCard {step} {looks} bind:found onchange={() => (missing = '')} />
                 {#if missing !== ''}<p class="text-stop text-lg" role="alert">✕ {missing}</p>{/if}
@@ -126,7 +149,7 @@
                     {#each step.points as point, i (i)}
                         <li>
                             <label
-                                class="flex min-h-14 items-center gap-3 px-3 py-1.5 text-[1.1rem] leading-snug"
+                                class="flex min-h-15 items-center gap-3 px-3 py-1.5 text-[1.1rem] leading-snug"
                             >
                                 <input
                                     type="checkbox"

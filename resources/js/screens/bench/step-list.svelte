@@ -33,7 +33,7 @@
             <li>
                 <button
                     type="button"
-                    class="font-label flex min-h-11 w-full items-center justify-between gap-2 px-2 text-left text-[1.05rem]"
+                    class="font-label flex min-h-15 w-full items-center justify-between gap-2 px-2 text-left text-[1.05rem]"
                     aria-expanded={open}
                     onclick={() => turn(name)}
                 >
@@ -49,7 +49,7 @@
                             <li data-step={step.id}>
                                 <button
                                     type="button"
-                                    class="grid min-h-11 w-full grid-cols-[1.4rem_1fr] items-center gap-1 py-1.5 pr-2 pl-4 text-left {step.id ===
+                                    class="grid min-h-12 w-full grid-cols-[1.4rem_1fr] items-center gap-1 py-1.5 pr-2 pl-4 text-left {step.id ===
                                     current
                                         ? 'bg-wash font-medium'
                                         : ''}"

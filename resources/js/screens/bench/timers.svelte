@@ -22,7 +22,7 @@
             <li>
                 <button
                     type="button"
-                    class="font-label flex min-h-14 items-baseline gap-2 border px-3 pt-3 text-lg {one.isOver
+                    class="font-label flex min-h-15 items-baseline gap-2 border px-3 pt-3 text-lg {one.isOver
                         ? 'bg-action text-on-action border-action font-semibold'
                         : 'border-strong bg-sheet'}"
                     onclick={() => onpick(one.step)}

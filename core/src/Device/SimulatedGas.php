@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Device;
+
+use UpsweptBead\Core\Shop\Bottle;
+use UpsweptBead\Core\Units\Quantity;
+
+/** A flowmeter, or the gauge of the bottle behind it, as stand-ins: contents go with the absolute pressure. */
+final readonly class SimulatedGas implements Device
+{
+    private const NOISE = 0.015;
+
+    /** @param  ?Bottle  $bottle  whose gauge is read; null for the flow */
+    public function __construct(private float $flowLMin, private ?Bottle $bottle, private ?Noise $noise) {}
+
+    public function name(): string
+    {
+        return $this->bottle === null ? 'flow' : 'pressure';
+    }
+
+    public function label(): string
+    {
+        return $this->bottle === null ? 'Flow' : $this->bottle->name;
+    }
+
+    public function quantity(): Quantity
+    {
+        return $this->bottle === null ? Quantity::Flow : Quantity::Pressure;
+    }
+
+    public function at(float $seconds): float
+    {
+        if ($this->bottle === null) {
+            return $this->flowLMin * (1 + self::NOISE * ($this->noise?->at($seconds) ?? 0.0));
+        }
+        $takenL = $this->flowLMin * max(0.0, $seconds) / 60;
+        $kpaPerL = ($this->bottle->fullKpa + Bottle::AIR_KPA) / $this->bottle->capacityL;
+
+        return max(0.0, $this->bottle->gaugeKpa - $takenL * $kpaPerL);
+    }
+}

@@ -17,6 +17,9 @@ use UpsweptBead\Core\Bench\Inspection\Inspected;
 use UpsweptBead\Core\Bench\Inspection\Outcome;
 use UpsweptBead\Core\Bench\Inspection\Oxide;
 use UpsweptBead\Core\Bench\StepKind;
+use UpsweptBead\Core\Device\Device;
+use UpsweptBead\Core\Device\Leak;
+use UpsweptBead\Core\Device\Trace;
 use UpsweptBead\Core\Units\Quantity;
 
 /** A made-up log: steps done one after the other, with readings near what was planned, in shifts. */
@@ -57,6 +60,7 @@ final class DemoLog
         $this->write($step->id, 'done', [
             'readings' => $this->readings($step),
             'points' => array_keys($step->points),
+            'traces' => $this->traces($step),
             'inspected' => $step->inspection === null ? null : $this->fine()->toArray(),
             ...$change,
         ]);
@@ -67,6 +71,21 @@ final class DemoLog
     {
         $this->passes($this->dice->getInt(60, 300));
         $this->write($step, $kind, $change);
+    }
+
+    /** @return list<array<string, mixed>> what the stand-ins read at it */
+    private function traces(BenchStep $step): array
+    {
+        $every = max(1.0, ceil(($step->seconds ?? 0.0) / 150));
+        $count = (int) ceil(1.15 * ($step->seconds ?? 0.0) / $every);
+        $devices = $step->rig?->devices("{$this->job->number} $step->id", Leak::Tight, 1.0, []) ?? [];
+
+        return $count < 2 ? [] : array_map(static fn (Device $one): array => (new Trace(
+            $one->name(),
+            $every,
+            array_map(static fn (int $i): float => round($one->at($i * $every), 2), range(0, $count)),
+            true,
+        ))->toArray(), $devices);
     }
 
     private function fine(): Inspected

@@ -249,6 +249,25 @@ test('a sugared root is cut out and done again, by steps of its own', async ({ p
     await expect(page.getByRole('region', { name: 'Otherwise than planned' })).toContainText('black crust');
 });
 
+test('instruments read by themselves, and what they read is kept with the joint', async ({ page }) => {
+    await page.goto('/jobs/8/bench?step=purge.AJ6');
+    await page.getByRole('button', { name: 'Typed readings' }).click();
+    await page.getByRole('button', { name: 'Start' }).click();
+    const instruments = page.getByRole('region', { name: 'Instruments' });
+    await expect(instruments).toContainText(/\d ppm/);
+    await expect(page.getByLabel('Oxygen at the vent')).toHaveValue(/ppm$/);
+    await expect.poll(() => page.getByLabel('Oxygen at the vent').inputValue()).toMatch(/^\d{1,5} ppm/);
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    const gate = page.getByRole('alert', { name: 'Before you go on' });
+    await expect(gate).toContainText(/Oxygen at the vent: \d+ ppm, at most 50 ppm/);
+    await gate.getByLabel('Why you go on all the same').fill('only to see it recorded');
+    await gate.getByRole('button', { name: 'Go on with this reason' }).click();
+    await expect(page.getByText('log saved')).toBeVisible();
+    await page.goto('/jobs/8/handover');
+    await page.getByRole('button', { name: 'AJ6', exact: true }).last().click();
+    await expect(page.getByRole('img', { name: 'Oxygen at the vent of AJ6' })).toBeVisible();
+});
+
 test('a clock goes on through a reload', async ({ page }) => {
     await atTheBench(page, 'TB-0522');
     await stepOf(page, 'Weld AB1', /Purge for AB1/);

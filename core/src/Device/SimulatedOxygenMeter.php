@@ -23,8 +23,6 @@ final readonly class SimulatedOxygenMeter implements Device
     /** Between a pocket and the stream that passes it, in L/min. */
     public const EXCHANGE_L_MIN = 0.08;
 
-    private const STEP_S = 0.25;
-
     private const NOISE = 0.03;
 
     private const LEAST_L = 0.005;
@@ -61,64 +59,50 @@ final readonly class SimulatedOxygenMeter implements Device
 
     public function at(float $seconds): float
     {
-        $state = [Filling::AIR_PPM, Filling::AIR_PPM, Filling::AIR_PPM];
-        $left = max(0.0, $seconds);
-        while ($left > 1e-9) {
-            $step = min(self::STEP_S, $left);
-            $state = $this->after($state, $step);
-            $left -= $step;
+        $minutes = max(0.0, $seconds) / 60;
+        $lag = $this->lagS / 60;
+        $endPpm = $this->endPpm();
+        $ppm = $endPpm;
+        $cell = Filling::AIR_PPM - $endPpm;
+        foreach ($this->modes() as [$rate, $amount]) {
+            // A cell that follows as fast as the volume empties has no answer of this form; one a hair off has.
+            $seen = $amount / (abs(1 + $rate * $lag) > 1e-6 ? 1 + $rate * $lag : 1e-6);
+            $ppm += $seen * exp($rate * $minutes);
+            $cell -= $seen;
         }
+        $ppm += $lag > 0.0 ? $cell * exp(-$minutes / $lag) : 0.0;
 
-        return $state[2] * (1 + self::NOISE * ($this->noise?->at($seconds) ?? 0.0));
+        return $ppm * (1 + self::NOISE * ($this->noise?->at($seconds) ?? 0.0));
+    }
+
+    /** What it comes to in the end. */
+    private function endPpm(): float
+    {
+        return ($this->flowLMin * self::INLET_PPM + $this->leakLMin * Filling::AIR_PPM)
+            / ($this->flowLMin + $this->leakLMin);
     }
 
     /**
-     * One step by the classic rule of Runge and Kutta.
+     * The main volume above its end: a sum of exponentials, one where no air is trapped, else two.
      *
-     * @param  array{float, float, float}  $state  main volume, pocket, cell: ppm
-     * @return array{float, float, float}
+     * @return list<array{float, float}> rate (1/min) and amount (ppm) of each
      */
-    private function after(array $state, float $step): array
+    private function modes(): array
     {
-        $a = $this->slope($state);
-        $b = $this->slope(self::along($state, $a, $step / 2));
-        $c = $this->slope(self::along($state, $b, $step / 2));
-        $d = $this->slope(self::along($state, $c, $step));
-
-        return [
-            $state[0] + $step / 6 * ($a[0] + 2 * $b[0] + 2 * $c[0] + $d[0]),
-            $state[1] + $step / 6 * ($a[1] + 2 * $b[1] + 2 * $c[1] + $d[1]),
-            $state[2] + $step / 6 * ($a[2] + 2 * $b[2] + 2 * $c[2] + $d[2]),
-        ];
-    }
-
-    /**
-     * @param  array{float, float, float}  $state
-     * @param  array{float, float, float}  $slope
-     * @return array{float, float, float}
-     */
-    private static function along(array $state, array $slope, float $step): array
-    {
-        return [$state[0] + $step * $slope[0], $state[1] + $step * $slope[1], $state[2] + $step * $slope[2]];
-    }
-
-    /**
-     * @param  array{float, float, float}  $state
-     * @return array{float, float, float} ppm/s
-     */
-    private function slope(array $state): array
-    {
-        [$mainPpm, $pocketPpm, $cellPpm] = $state;
+        $over = Filling::AIR_PPM - $this->endPpm();
         $isPocket = $this->trappedL > self::LEAST_L;
         $mainL = max(self::LEAST_L, $this->volumeL - ($isPocket ? $this->trappedL : 0.0));
-        $exchange = $isPocket ? self::EXCHANGE_L_MIN * ($pocketPpm - $mainPpm) : 0.0;
-        $flow = $this->flowLMin * self::INLET_PPM + $this->leakLMin * Filling::AIR_PPM
-            - ($this->flowLMin + $this->leakLMin) * $mainPpm;
+        $through = ($this->flowLMin + $this->leakLMin) / $mainL;
+        if (! $isPocket) {
+            return [[-$through, $over]];
+        }
+        [$out, $back] = [self::EXCHANGE_L_MIN / $mainL, self::EXCHANGE_L_MIN / $this->trappedL];
+        [$a, $d] = [-$through - $out, -$back];
+        $root = sqrt((($a - $d) / 2) ** 2 + $out * $back);
+        [$fast, $slow] = [($a + $d) / 2 - $root, ($a + $d) / 2 + $root];
+        // Both begin as air, so the stream begins to clear as if there were no pocket.
+        $lasting = (-$through - $fast) * $over / ($slow - $fast);
 
-        return [
-            ($flow + $exchange) / $mainL / 60,
-            $isPocket ? -$exchange / $this->trappedL / 60 : 0.0,
-            $this->lagS > 0.0 ? ($mainPpm - $cellPpm) / $this->lagS : ($flow + $exchange) / $mainL / 60,
-        ];
+        return [[$fast, $over - $lasting], [$slow, $lasting]];
     }
 }

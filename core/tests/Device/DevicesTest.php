@@ -32,24 +32,49 @@ it('agrees with the volume changes of the plan', function () {
     expect($meter->at($seconds))->toEqualWithDelta(50.0 + SimulatedOxygenMeter::INLET_PPM, 1.0);
 });
 
-// Two stirred volumes that exchange: the roots of the 2 × 2 system.
-it('lets a pocket of air bleed into the stream long after the rest is clean', function () {
-    [$mainL, $pocketL, $flow, $k] = [0.8, 0.2, 7.0, SimulatedOxygenMeter::EXCHANGE_L_MIN];
-    $meter = new SimulatedOxygenMeter($mainL + $pocketL, $flow, $pocketL, 0.0, 0.0, null);
-    [$a, $b, $c, $d] = [-($flow + $k) / $mainL, $k / $mainL, $k / $pocketL, -$k / $pocketL];
-    $root = sqrt((($a - $d) / 2) ** 2 + $b * $c);
-    [$fast, $slow] = [($a + $d) / 2 - $root, ($a + $d) / 2 + $root];
-    $over = Filling::AIR_PPM - SimulatedOxygenMeter::INLET_PPM;
-    // Both begin at air: C − c₀ = A·e^(fast·t) + B·e^(slow·t), with the slopes of the equations at the start.
-    $slope = ($a + $b) * $over;
-    $bigSlow = ($slope - $fast * $over) / ($slow - $fast);
-    foreach ([10.0, 60.0, 120.0, 400.0] as $seconds) {
-        $minutes = $seconds / 60;
-        $ppm = SimulatedOxygenMeter::INLET_PPM + ($over - $bigSlow) * exp($fast * $minutes) + $bigSlow * exp($slow * $minutes);
-        expect($meter->at($seconds))->toEqualWithDelta($ppm, 1e-3 * $ppm);
+/** The same balance in small steps of time, by the midpoint rule. */
+function steppedPpm(float $mainL, float $pocketL, float $flow, float $leak, float $lagS, float $seconds): float
+{
+    $k = SimulatedOxygenMeter::EXCHANGE_L_MIN;
+    $slope = static function (array $state) use ($mainL, $pocketL, $flow, $leak, $lagS, $k): array {
+        [$main, $pocket, $cell] = $state;
+        $in = $flow * SimulatedOxygenMeter::INLET_PPM + $leak * Filling::AIR_PPM - ($flow + $leak) * $main;
+        $exchange = $pocketL > 0.0 ? $k * ($pocket - $main) : 0.0;
+
+        return [($in + $exchange) / $mainL / 60, $pocketL > 0.0 ? -$exchange / $pocketL / 60 : 0.0, ($main - $cell) / $lagS];
+    };
+    $state = array_fill(0, 3, Filling::AIR_PPM);
+    $step = 0.01;
+    for ($t = 0.0; $t < $seconds - 1e-9; $t += $step) {
+        $first = $slope($state);
+        $half = array_map(static fn (float $one, float $by): float => $one + $step / 2 * $by, $state, $first);
+        $state = array_map(static fn (float $one, float $by): float => $one + $step * $by, $state, $slope($half));
     }
-    expect($meter->at(120.0))->toBeGreaterThan(1000.0);
-});
+
+    return $state[2];
+}
+
+it('lets a pocket of air bleed into the stream long after the rest is clean', function (float $pocketL, float $leak, float $lagS) {
+    $meter = new SimulatedOxygenMeter(0.8 + $pocketL, 7.0, $pocketL, $leak, $lagS, null);
+    foreach ([3.0, 30.0, 90.0] as $seconds) {
+        $ppm = steppedPpm(0.8, $pocketL, 7.0, $leak, $lagS, $seconds);
+        expect($meter->at($seconds))->toEqualWithDelta($ppm, 2e-3 * $ppm);
+    }
+    expect($meter->at(120.0))->toBeGreaterThan($pocketL > 0.0 ? 1000.0 : 0.0);
+})->with([
+    'a pocket' => [0.2, 0.0, 3.0],
+    'a pocket and a leak' => [0.15, 0.01, 3.0],
+    'none of both, a slow cell' => [0.0, 0.0, 9.0],
+]);
+
+it('reads a bung as well as a whole set', function (float $volumeL) {
+    $meter = new SimulatedOxygenMeter($volumeL, 7.0, 0.0, 0.0, 3.0, null);
+    foreach ([0.0, 0.5, 5.0, 60.0, 900.0] as $seconds) {
+        expect($meter->at($seconds))->toBeGreaterThanOrEqual(SimulatedOxygenMeter::INLET_PPM - 1e-6)
+            ->toBeLessThanOrEqual(Filling::AIR_PPM + 1e-6);
+    }
+    expect($meter->at(900.0))->toBeLessThan($volumeL < 1.0 ? 4.0 : 1e5);
+})->with([0.004, 0.1, 0.35, 20.0]);
 
 it('lags behind as its cell does', function () {
     $at = static fn (float $lagS): float => (new SimulatedOxygenMeter(0.9, 7.0, 0.0, 0.0, $lagS, null))->at(40.0);

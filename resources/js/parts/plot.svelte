@@ -8,9 +8,11 @@
         limit?: number | null;
         /** Over so many powers of ten that only their number tells anything, as oxygen falls. */
         isSteep?: boolean;
+        /** The line is what was planned, and not a limit. */
+        isPlan?: boolean;
         label?: string;
     };
-    let { values, limit = null, isSteep = false, label = '' }: Props = $props();
+    let { values, limit = null, isSteep = false, isPlan = false, label = '' }: Props = $props();
 
     const WIDE = 200;
     const HIGH = 56;
@@ -30,7 +32,7 @@
             x2={WIDE}
             y1={plot.limit}
             y2={plot.limit}
-            class="stroke-stop"
+            class={isPlan ? 'stroke-ink' : 'stroke-stop'}
             stroke-dasharray="4 3"
             vector-effect="non-scaling-stroke"
         />

@@ -203,17 +203,20 @@
                     {#if refused.length > 4}<p class="text-quiet">and {refused.length - 4} more</p>{/if}
                 </section>
             {/if}
-            <Timers {timers} onpick={(step) => (looking = step)} />
-            {#if proposal && current && proposal.step.id !== current.id}
-                <button
-                    type="button"
-                    class="font-label border-action text-action min-h-15 border px-3 text-left text-lg"
-                    onclick={() => {
-                        looking = null;
-                        inHand = proposal.step.id;
-                    }}>Next: {proposal.step.title}. {proposal.why}</button
-                >
-            {:else if proposal?.why}
+            <div class="flex flex-wrap gap-2 empty:hidden">
+                <Timers {timers} onpick={(step) => (looking = step)} />
+                {#if proposal && current && proposal.step.id !== current.id}
+                    <button
+                        type="button"
+                        class="font-label border-action text-action min-h-15 grow border px-3 text-left text-lg"
+                        onclick={() => {
+                            looking = null;
+                            inHand = proposal.step.id;
+                        }}>Next: {proposal.step.title}. {proposal.why}</button
+                    >
+                {/if}
+            </div>
+            {#if proposal?.why && proposal.step.id === current?.id}
                 <p class="text-quiet">{proposal.why}</p>
             {/if}
             {#if current}

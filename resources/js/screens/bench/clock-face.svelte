@@ -41,7 +41,7 @@
     }
 </script>
 
-<div class="border-strong flex flex-col border p-3 text-center" role="timer" aria-label={verb}>
+<div class="border-strong border p-3 text-center" role="timer" aria-label={verb}>
     <p class="label text-base">{verb}{isUp ? `, about ${clockText(seconds)} planned` : ''}</p>
     <p class="figure text-[4.2rem] leading-none font-medium">{clockText(shown)}</p>
     <div class="border-line mt-2 h-3 border">
@@ -52,9 +52,9 @@
     </div>
     <p class="mt-1 min-h-6 font-medium" aria-live="polite">{said}</p>
     {#if isCooling}
-        <p class="text-quiet mt-auto text-base">From when it was welded, as planned.</p>
+        <p class="text-quiet text-base">From when it was welded, as planned.</p>
     {:else}
-        <div class="mt-auto grid grid-cols-[2fr_1fr] gap-2">
+        <div class="grid grid-cols-[2fr_1fr] gap-2">
             <button
                 type="button"
                 class="font-label min-h-16 border text-xl font-semibold {running

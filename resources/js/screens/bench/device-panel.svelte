@@ -118,12 +118,18 @@
         {:else if failure !== ''}
             <p class="mt-2">✕ {failure}</p>
         {/if}
-        <ul class="mt-2 grid gap-3 sm:grid-cols-[repeat(auto-fit,minmax(11rem,1fr))]">
+        <ul class="mt-2 grid grid-cols-2 gap-3">
             {#each shown as one, i (`${one.name} ${i}`)}
                 {@const most = step.measures.find((measure) => measure.name === one.name)?.most ?? null}
-                <li>
+                <li class={i === 0 ? 'col-span-2' : ''}>
                     <p class="label text-base">{one.label}</p>
-                    <p class="figure text-3xl leading-tight font-medium whitespace-nowrap">{one.text}</p>
+                    <p
+                        class="figure leading-tight font-medium whitespace-nowrap {i === 0
+                            ? 'text-4xl'
+                            : 'text-xl'}"
+                    >
+                        {one.text}
+                    </p>
                     <Plot
                         values={values[one.name] ?? []}
                         limit={most?.value ?? null}

@@ -73,6 +73,8 @@
     /** Of an inspection: what has not been said yet. */
     let missing = $state('');
     const timed = $derived(step.kind === 'weld');
+    const isWatched = $derived(step.watched && mayLog && !isDone);
+    const hasSide = $derived(step.seconds !== null || isWatched);
     const planned = $derived(step.measures.some((measure) => measure.planned !== null));
 
     function asPlanned(): void {
@@ -117,7 +119,7 @@
 <section class="sheet flex grow flex-col p-4" aria-label={step.title}>
     <p class="label text-base">{step.kindLabel} · {step.subject}{isDone ? ' · ✓ done' : ''}</p>
     <h2 class="font-label text-[2rem] leading-tight font-semibold">{step.title}</h2>
-    <div class="mt-3 grid grow gap-5 {step.seconds === null ? '' : 'md:grid-cols-[1fr_19rem]'}">
+    <div class="mt-3 grid grow gap-5 {hasSide ? 'md:grid-cols-[1fr_19rem]' : ''}">
         <div class="space-y-4">
             {@render picture?.()}
             <ol class="list-inside space-y-2 text-[1.15rem] leading-snug">
@@ -127,19 +129,6 @@
                     </li>
                 {/each}
             </ol>
-            {#if step.watched && mayLog && !isDone}
-                <DevicePanel
-                    {job}
-                    {step}
-                    {units}
-                    seconds={watched}
-                    run={new Date().toDateString()}
-                    onread={(name, text) => {
-                        if (step.measures.some((one) => one.name === name)) readings[name] = text;
-                    }}
-                    bind:traces
-                />
-            {/if}
             {#if step.inspection && mayLog && !isDone}
                 <InspectionCard {step} {looks} bind:found onchange={() => (missing = '')} />
                 {#if missing !== ''}<p class="text-stop text-lg" role="alert">✕ {missing}</p>{/if}
@@ -166,8 +155,32 @@
                 </ul>
             {/if}
         </div>
-        {#if step.seconds !== null}
-            <ClockFace {clocks} stepId={step.id} seconds={step.seconds} kind={step.kind} {left} {postflow} />
+        {#if hasSide}
+            <div class="space-y-3">
+                {#if step.seconds !== null}
+                    <ClockFace
+                        {clocks}
+                        stepId={step.id}
+                        seconds={step.seconds}
+                        kind={step.kind}
+                        {left}
+                        {postflow}
+                    />
+                {/if}
+                {#if isWatched}
+                    <DevicePanel
+                        {job}
+                        {step}
+                        {units}
+                        seconds={watched}
+                        run={new Date().toDateString()}
+                        onread={(name, text) => {
+                            if (step.measures.some((one) => one.name === name)) readings[name] = text;
+                        }}
+                        bind:traces
+                    />
+                {/if}
+            </div>
         {/if}
     </div>
     <p class="border-line mt-4 border-t pt-2 text-[0.98rem]">△ {step.caution}</p>

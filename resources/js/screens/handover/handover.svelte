@@ -4,6 +4,7 @@
     import type { StageProps } from '../job/stages';
     import Nowhere from '../job/nowhere.svelte';
     import LogList from './log-list.svelte';
+    import Traces from './traces.svelte';
 
     let { desk, onstage }: StageProps = $props();
 
@@ -28,6 +29,13 @@
         ['Mass', desk.plan.cut.mass.text],
         ['Joints welded', `${bench?.jointsDone ?? 0} of ${desk.plan.weld.sheets.length}`],
     ]);
+    /** The one that is looked at, else the first that was welded. */
+    const joint = $derived(
+        (desk.selection?.kind === 'joint' ? desk.selection.id : undefined) ??
+            slots.find((slot) => isDone(slot.joint))?.joint ??
+            slots[0]?.joint ??
+            '',
+    );
     const isDone = (joint: string) => bench?.done.includes(`weld.${joint}`) ?? false;
 </script>
 
@@ -53,6 +61,19 @@
                     </p>
                 {/each}
             </section>
+            <section class="sheet p-3" aria-label="Otherwise than planned">
+                <h2 class="heading">Otherwise than planned</h2>
+                {#each bench?.deviations ?? [] as deviation (deviation.step + deviation.what)}
+                    <p class="mt-1">△ <span class="figure">{deviation.step}</span> {deviation.what}</p>
+                {:else}
+                    <p class="text-quiet mt-1">
+                        {bench && bench.stepsDone > 0
+                            ? 'Every reading lies within what was planned.'
+                            : 'Nothing has been logged yet.'}
+                    </p>
+                {/each}
+            </section>
+            {#if bench}<Traces {desk} {joint} />{/if}
             <section class="sheet" aria-label="Joints as welded">
                 <table class="table-plain table-stack">
                     <thead>
@@ -70,7 +91,13 @@
                             {@const settings = sheets.get(slot.joint)?.settings}
                             <tr class={desk.selection?.id === slot.joint ? 'bg-wash' : ''}>
                                 <td class="figure" data-label="Joint"
-                                    >{isDone(slot.joint) ? '✓' : '·'} {slot.joint}</td
+                                    >{isDone(slot.joint) ? '✓' : '·'}
+                                    <button
+                                        type="button"
+                                        class="tap underline decoration-dotted underline-offset-4"
+                                        onclick={() => (desk.selection = { kind: 'joint', id: slot.joint })}
+                                        >{slot.joint}</button
+                                    ></td
                                 >
                                 <td data-label="Between">{joint?.between} to {joint?.and}</td>
                                 <td class="figure" data-label="Filler">{settings?.['filler']?.text}</td>
@@ -91,18 +118,6 @@
                         {/each}
                     </tbody>
                 </table>
-            </section>
-            <section class="sheet p-3" aria-label="Otherwise than planned">
-                <h2 class="heading">Otherwise than planned</h2>
-                {#each bench?.deviations ?? [] as deviation (deviation.step + deviation.what)}
-                    <p class="mt-1">△ <span class="figure">{deviation.step}</span> {deviation.what}</p>
-                {:else}
-                    <p class="text-quiet mt-1">
-                        {bench && bench.stepsDone > 0
-                            ? 'Every reading lies within what was planned.'
-                            : 'Nothing has been logged yet.'}
-                    </p>
-                {/each}
             </section>
         </div>
         <div class="space-y-2">

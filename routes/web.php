@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\BesideController;
+use App\Http\Controllers\CustomerController;
+use App\Http\Controllers\CustomerLinkController;
 use App\Http\Controllers\CutController;
 use App\Http\Controllers\CuttingController;
 use App\Http\Controllers\DesignController;
@@ -32,6 +34,11 @@ use Illuminate\Support\Facades\Route;
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
     Route::post('/sign-in', [SessionController::class, 'store']);
+});
+
+Route::middleware('throttle:customers')->group(function (): void {
+    Route::get('/record/{token}', [CustomerController::class, 'show'])->where('token', '[A-Za-z0-9]{40}');
+    Route::get('/record/{token}/record.pdf', [CustomerController::class, 'pdf'])->where('token', '[A-Za-z0-9]{40}');
 });
 
 Route::get('/session', [SessionController::class, 'show']);
@@ -82,6 +89,9 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::get('/jobs/{job}/joint-sheets.pdf', JointSheetController::class)->can('view', 'job')->middleware('heavy');
     Route::get('/jobs/{job}/beside', [BesideController::class, 'index'])->can('view', 'job');
     Route::get('/jobs/{job}/beside/{other}', [BesideController::class, 'show'])->can('view', 'job')->can('view', 'other')->middleware('heavy');
+    Route::get('/jobs/{job}/links', [CustomerLinkController::class, 'index'])->can('update', 'job');
+    Route::post('/jobs/{job}/links', [CustomerLinkController::class, 'store'])->can('update', 'job');
+    Route::delete('/jobs/{job}/links/{link}', [CustomerLinkController::class, 'destroy'])->can('update', 'job');
     Route::get('/jobs/{job}/record.pdf', RecordController::class)->can('view', 'job');
     Route::put('/jobs/{job}/draft', [DraftController::class, 'update'])->can('update', 'job');
     Route::post('/jobs/{job}/preview', [DraftController::class, 'preview'])->can('view', 'job');

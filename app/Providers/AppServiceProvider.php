@@ -52,6 +52,7 @@ final class AppServiceProvider extends ServiceProvider
         Route::model('job', Job::class);
         Route::pattern('item', '[0-9]{1,12}');
         Route::model('item', StoreItem::class);
+        RateLimiter::for('customers', static fn (Request $request): Limit => Limit::perMinute(self::HEAVY_A_MINUTE)->by((string) $request->ip()));
         RateLimiter::for('heavy', static fn (Request $request): Limit => Limit::perMinute(self::HEAVY_A_MINUTE)->by(self::personOf($request)));
         RateLimiter::for(
             'edits',

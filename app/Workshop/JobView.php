@@ -20,10 +20,13 @@ final readonly class JobView
 {
     public function __construct(private Workshop $workshop, private KnownPlans $plans, private JobLog $log, private Summaries $summaries) {}
 
-    /** @return array<string, mixed> */
-    public function of(Job $job, ?UnitSystem $shownIn = null): array
+    /**
+     * @param  ?Revision  $revision  the current one unless another is named
+     * @return array<string, mixed>
+     */
+    public function of(Job $job, ?UnitSystem $shownIn = null, ?Revision $revision = null): array
     {
-        $revision = $job->current();
+        $revision ??= $job->current();
         $plan = $this->plans->of($revision, $revision->isDraft() ? null : $shownIn);
         $log = $revision->isDraft() ? null : $this->log->now($job);
         $progress = $log?->progress($plan);
@@ -93,8 +96,9 @@ final readonly class JobView
             'jointsDone' => $progress->jointsDone(),
             'weldedAt' => (object) self::weldedAt($progress),
             'readings' => (object) self::readings($plan, $progress),
+            'found' => (object) self::found($progress),
             'deviations' => array_map(
-                static fn (Deviation $one): array => ['step' => $one->stepId, 'what' => $one->what],
+                static fn (Deviation $one): array => ['step' => $one->stepId, 'what' => $one->what, 'by' => $one->by],
                 $record->deviations,
             ),
             'log' => $page['lines'],
@@ -111,6 +115,20 @@ final readonly class JobView
             'version' => $revision->version,
             'releasedAt' => $revision->released_at?->toIso8601String(),
         ];
+    }
+
+    /** @return array<string, string> what was found at joints the last time they were looked at */
+    private static function found(Progress $progress): array
+    {
+        $found = [];
+        foreach ($progress->steps as $step) {
+            $inspected = ($progress->done[$step->id] ?? null)?->inspected;
+            if ($inspected !== null) {
+                $found[$step->subject] = $inspected->text();
+            }
+        }
+
+        return $found;
     }
 
     /** @return array<string, string> when joints were welded that may still be hot, by their step */

@@ -18,6 +18,9 @@ return new class extends Migration
             $table->jsonb('inspected')->nullable();
             $table->jsonb('traces')->default('[]');
         });
+        // Few of very many entries are inspections, and fewer have traces.
+        DB::statement('create index log_entries_inspected on log_entries (job_id) where inspected is not null');
+        DB::statement("create index log_entries_traced on log_entries (job_id, position) where traces <> '[]'::jsonb");
         DB::statement("alter table log_entries add constraint log_entries_points check (jsonb_typeof(points) = 'array')");
     }
 

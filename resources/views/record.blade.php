@@ -1,5 +1,7 @@
 @php
     /** @var array<string, mixed> $job */
+    /** @var bool $isForCustomer what only the shop needs is left out */
+    $isForCustomer ??= false;
     $head = $job['document']['job'];
     $runs = array_values(array_filter($job['plan']['runs'], static fn (array $run): bool => $run['run'] !== null));
     $collectors = $job['plan']['merge']['collectors'];
@@ -71,13 +73,13 @@
 @if($sheets !== [])
 <h2>Joints, in the order they are welded</h2>
 <table>
-    <tr><th>Joint</th><th>Between</th><th>Filler</th><th>Amps plan</th><th>Amps used</th><th>Oxygen</th><th>Time</th><th>Gone on at</th></tr>
+    <tr><th>Joint</th><th>Between</th><th>Filler</th><th>Amps plan</th><th>Amps used</th><th>Oxygen</th><th>Time</th><th>Looked at</th></tr>
     @foreach($job['plan']['schedule']['slots'] as $slot)
     @php($sheet = $sheets[$slot['joint']])
     <tr><td class="n">{{ $sheet['joint'] }}</td><td>{{ $joints[$sheet['joint']]['between'] }} to {{ $joints[$sheet['joint']]['and'] }}, {{ lcfirst($joints[$sheet['joint']]['typeLabel']) }}</td>
         <td class="n">{{ $sheet['settings']['filler']['text'] }}</td><td class="n">{{ $sheet['settings']['amps']['text'] }}</td>
         <td class="n">{{ $read('weld.'.$sheet['joint'], 'amps') }}</td><td class="n">{{ $read('purge.'.$sheet['joint'], 'oxygen') }}</td>
-        <td class="n">{{ $read('weld.'.$sheet['joint'], 'seconds') }}</td><td class="n">{{ $read('cool.'.$sheet['joint'], 'temperature') }}</td></tr>
+        <td class="n">{{ $read('weld.'.$sheet['joint'], 'seconds') }}</td><td>{{ ((array) ($bench['found'] ?? []))[$sheet['joint']] ?? '–' }}</td></tr>
     @endforeach
 </table>
 @endif
@@ -85,16 +87,17 @@
 @if($bench !== null)
 <h2>Otherwise than planned</h2>
 @forelse($bench['deviations'] as $deviation)
-<p><span class="n">{{ $deviation['step'] }}</span> {{ $deviation['what'] }}</p>
+<p><span class="n">{{ $deviation['step'] }}</span> {{ $deviation['what'] }}@if(! $isForCustomer && $deviation['by'] !== '') ({{ $deviation['by'] }})@endif</p>
 @empty
 <p class="q">{{ $bench['stepsDone'] > 0 ? 'Every reading lies within what was planned.' : 'Nothing has been logged yet.' }}</p>
 @endforelse
-@if(array_filter($job['document']['overrides']) !== [])
+@if(! $isForCustomer && array_filter($job['document']['overrides']) !== [])
 <h2>Overruled</h2>
 @foreach($job['document']['overrides'] as $override)
 <p><span class="n">{{ $override['figure'] }}</span> set to <span class="n">{{ $override['value'] }}</span>@if($override['why'] !== ''): {{ $override['why'] }}@endif</p>
 @endforeach
 @endif
+@if(! $isForCustomer)
 <h2>Log</h2>
 @if($bench['earlier'] > 0)
 <p class="q">The newest {{ count($bench['log']) }} of {{ $bench['earlier'] + count($bench['log']) }} entries; all of them are in the log as a table ({{ $head['number'] }}-log.csv).</p>
@@ -102,9 +105,10 @@
 <table>
     <tr><th>When</th><th>Step</th><th>What</th><th>By</th><th>Note</th></tr>
     @foreach($bench['log'] as $line)
-    <tr><td class="n">{{ substr($line['at'], 0, 16) }}</td><td class="n">{{ $line['step'] }}</td><td>{{ $line['kind'] }}</td><td>{{ $line['by'] }}</td><td>{{ $line['note'] }}</td></tr>
+    <tr><td class="n">{{ substr($line['at'], 0, 16) }}</td><td class="n">{{ $line['step'] }}</td><td>{{ $line['kind'] }}</td><td>{{ $line['by'] }}</td><td>{{ implode(' ', array_filter([$line['found'], $line['note'], $line['why']])) }}</td></tr>
     @endforeach
 </table>
+@endif
 @endif
 <p class="q">Local codes, emissions and noise law, racing rules and licensed practice come first.</p>
 </body>

@@ -179,7 +179,7 @@ test('past a limit the bench asks for the reading or a reason, and keeps it', as
     await page.goto(`/jobs/${job}/handover`);
     await expect(logged(page)).toContainText('the meter stood in the wind');
     await expect(page.getByRole('region', { name: 'Otherwise than planned' })).toContainText(
-        'Gone on all the same, by Wren Halloway: the meter stood in the wind',
+        'Gone on all the same: the meter stood in the wind · Wren Halloway',
     );
 });
 
@@ -266,6 +266,27 @@ test('instruments read by themselves, and what they read is kept with the joint'
     await page.goto('/jobs/8/handover');
     await page.getByRole('button', { name: 'AJ6', exact: true }).last().click();
     await expect(page.getByRole('img', { name: 'Oxygen at the vent of AJ6' })).toBeVisible();
+});
+
+test('a customer reads the record by a link until it is withdrawn', async ({ page, browser }) => {
+    await page.goto('/jobs/4/handover');
+    const links = page.getByRole('region', { name: 'For the customer' });
+    await links.getByRole('button', { name: 'Make a link' }).click();
+    const url = (await links.getByRole('status').locator('p').first().textContent())!.trim();
+    const other = await browser.newContext({
+        storageState: SIGNED_OUT,
+        viewport: { width: 390, height: 844 },
+    });
+    const theirs = await other.newPage();
+    await theirs.goto(url);
+    await expect(theirs.getByRole('heading', { level: 1 })).toBeVisible();
+    await expect(theirs.getByText('This page can be read until')).toBeVisible();
+    const overflow = await theirs.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect(overflow).toBeLessThanOrEqual(0);
+    await links.getByRole('button', { name: 'Withdraw' }).click();
+    await expect(links.getByText('Can be read until')).toBeHidden();
+    expect((await theirs.goto(url))!.status()).toBe(404);
+    await other.close();
 });
 
 test('a clock goes on through a reload', async ({ page }) => {

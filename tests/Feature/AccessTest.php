@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\CustomerLink;
 use App\Models\Role;
 use App\Models\RouteSearch;
 use App\Models\StoreItem;
@@ -37,6 +38,11 @@ const ACCESS = [
     'GET jobs/{job}/runs.{format}' => EVERYBODY,
     'GET jobs/{job}/route-problem.json' => EVERYBODY,
     'GET jobs/{job}/record.pdf' => EVERYBODY,
+    'GET jobs/{job}/links' => PLANNERS,
+    'POST jobs/{job}/links' => PLANNERS,
+    'DELETE jobs/{job}/links/{link}' => PLANNERS,
+    'GET record/{token}' => null,
+    'GET record/{token}/record.pdf' => null,
     'GET jobs/{job}/cutting' => EVERYBODY,
     'POST jobs/{job}/cutting' => LOGGERS,
     'POST jobs/{job}/promises' => LOGGERS,
@@ -104,7 +110,12 @@ function addresses(): array
 function filledIn(string $uri, int $job, int $search): string
 {
     $item = StoreItem::query()->firstOrCreate(['key' => 'disc'], ['kind' => 'disc', 'name' => 'Disc'])->id;
-    $parts = ['{item}' => $item, '{job}' => $job, '{other}' => $job, '{search}' => $search, '{stage?}' => 'weld', '{format}' => 'dxf', '{fingerprint}' => str_repeat('0', 32)];
+    $token = str_pad("$job", 40, 'a');
+    $link = CustomerLink::query()->firstOrCreate(
+        ['fingerprint' => CustomerLink::fingerprintOf($token)],
+        ['job_id' => $job, 'user_id' => User::query()->firstOrFail()->id, 'made_at' => now(), 'expires_at' => now()->addDay()],
+    )->id;
+    $parts = ['{link}' => $link, '{token}' => $token, '{item}' => $item, '{job}' => $job, '{other}' => $job, '{search}' => $search, '{stage?}' => 'weld', '{format}' => 'dxf', '{fingerprint}' => str_repeat('0', 32)];
 
     return '/'.ltrim(strtr($uri, $parts), '/');
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
-/** A logged reading that lies outside what was planned, in words for the record. */
+/** What was logged otherwise than planned, in words for the record; `by` is who went on all the same, if that is what it is. */
 final readonly class Deviation
 {
-    public function __construct(public string $stepId, public string $what) {}
+    public function __construct(public string $stepId, public string $what, public string $by = '') {}
 }

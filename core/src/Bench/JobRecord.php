@@ -38,7 +38,7 @@ final readonly class JobRecord
                 $deviations[] = new Deviation($step->id, "Above $stop, where welding stops: look at the root.");
             }
             if ($what !== [] && $closed !== null && $closed->why !== '') {
-                $deviations[] = new Deviation($step->id, "Gone on all the same, by $closed->by: $closed->why");
+                $deviations[] = new Deviation($step->id, "Gone on all the same: $closed->why", $closed->by);
             }
         }
 

@@ -213,6 +213,7 @@ export interface Answers {
     LogPage: LogPage;
     Devices: Devices;
     Traces: Traces;
+    CustomerLinks: CustomerLinks;
     Refusal: Refusal;
 }
 export interface JobScreen {
@@ -1525,9 +1526,19 @@ export interface BenchState {
             [k: string]: string;
         };
     };
+    /**
+     * What was found at joints the last time they were looked at.
+     */
+    found: {
+        [k: string]: string;
+    };
     deviations: {
         step: string;
         what: string;
+        /**
+         * Who went on all the same, where that is what it is.
+         */
+        by: string;
     }[];
     /**
      * The newest lines, the oldest of them first.
@@ -2085,6 +2096,16 @@ export interface ShopScreen {
     shop: string;
     version: number;
     units: Units;
+    /**
+     * Why joints were not right, the most frequent first.
+     */
+    quality: {
+        inspected: number;
+        causes: {
+            label: string;
+            count: number;
+        }[];
+    };
     schools: School[];
     groups: {
         name: string;
@@ -2303,9 +2324,19 @@ export interface Progress {
             [k: string]: string;
         };
     };
+    /**
+     * What was found at joints the last time they were looked at.
+     */
+    found: {
+        [k: string]: string;
+    };
     deviations: {
         step: string;
         what: string;
+        /**
+         * Who went on all the same, where that is what it is.
+         */
+        by: string;
     }[];
     /**
      * The newest lines, the oldest of them first.
@@ -2352,6 +2383,19 @@ export interface Trace {
      */
     values: number[];
     simulated: boolean;
+}
+/**
+ * Links by which a customer reads the record of a job.
+ */
+export interface CustomerLinks {
+    links: {
+        id: number;
+        until: string;
+    }[];
+    /**
+     * The one that was made now; it is told once.
+     */
+    made: string | null;
 }
 /**
  * What is wrong, by field; message alone where it is about no field.

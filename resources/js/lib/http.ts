@@ -25,7 +25,7 @@ export function whenSignedOut(ask: () => Promise<boolean>): void {
  * it waits until the person is signed in again, and sends once more.
  */
 export async function send<K extends keyof Answers | null>(
-    method: 'GET' | 'POST' | 'PUT',
+    method: 'GET' | 'POST' | 'PUT' | 'DELETE',
     url: string,
     expects: K,
     body?: unknown,
@@ -36,7 +36,7 @@ export async function send<K extends keyof Answers | null>(
 }
 
 export async function sendOnce<K extends keyof Answers | null>(
-    method: 'GET' | 'POST' | 'PUT',
+    method: 'GET' | 'POST' | 'PUT' | 'DELETE',
     url: string,
     expects: K,
     body?: unknown,

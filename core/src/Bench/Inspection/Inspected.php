@@ -69,7 +69,7 @@ final readonly class Inspected
             $this->inside === null ? 'inside not seen' : "inside {$this->inside->label()}",
             ...array_map(static fn (Flaw $one): string => lcfirst($one->label()), $this->flaws),
         ], static fn (string $part): bool => $part !== ''))
-            .': '.lcfirst($this->outcome->label())
-            .($this->cause === null ? '' : ', '.lcfirst($this->cause->label()));
+            .': '.$this->outcome->said()
+            .($this->cause === null ? '' : '; cause: '.lcfirst($this->cause->label()));
     }
 }

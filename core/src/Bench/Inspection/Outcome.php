@@ -22,6 +22,17 @@ enum Outcome: string
         };
     }
 
+    /** In a record, of what was found. */
+    public function said(): string
+    {
+        return match ($this) {
+            self::Accept => 'accepted',
+            self::Dress => 'to be dressed',
+            self::Add => 'a pass to be added',
+            self::Redo => 'to be cut out and done again',
+        };
+    }
+
     public function isLessThan(self $other): bool
     {
         return $this->place() < $other->place();

@@ -63,7 +63,7 @@ it('reads what was found and gives it back as it was', function () {
     $found = Inspected::read(Node::of($written, $faults));
     expect($faults->all())->toBe([])->and($found->toArray())->toBe($written)
         ->and($found->cause)->toBe(Cause::Heat)
-        ->and($found->text())->toBe('outside straw, inside not seen, undercut: add a pass, too hot');
+        ->and($found->text())->toBe('outside straw, inside not seen, undercut: a pass to be added; cause: too hot');
 });
 
 it('names what is wrong with it', function (array $change, string $field) {

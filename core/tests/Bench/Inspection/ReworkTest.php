@@ -87,8 +87,8 @@ it('does less than was found asks for only with a reason, which stays in the rec
     assert($entry instanceof LogEntry);
     $record = JobRecord::of(Progress::of(Some::plan()->steps, [$entry]), ShopRules::shipped(), UnitSystem::Metric);
     expect(array_column($record->deviations, 'what'))->toBe([
-        'Outside straw, inside blue, undercut: dress it, too hot.',
-        'Gone on all the same, by Pia: inside a muffler, never seen again',
+        'Outside straw, inside blue, undercut: to be dressed; cause: too hot.',
+        'Gone on all the same: inside a muffler, never seen again',
     ]);
     $missing = $read(['inspected' => null]);
     $elsewhere = $read(['step' => 'weld.AJ2']);

@@ -3,10 +3,11 @@
     import MemberStrip from '@/parts/member-strip.svelte';
     import type { StageProps } from '../job/stages';
     import Nowhere from '../job/nowhere.svelte';
+    import CustomerLinks from './customer-links.svelte';
     import LogList from './log-list.svelte';
     import Traces from './traces.svelte';
 
-    let { desk, onstage }: StageProps = $props();
+    let { desk, isPlanner, onstage }: StageProps = $props();
 
     const members = $derived(desk.shown.filter((one) => !isRun(one) || one.run));
     const member = $derived(
@@ -49,10 +50,7 @@
     />
     <div class="grid gap-2 xl:grid-cols-[1fr_24rem]">
         <div class="min-w-0 space-y-2">
-            <section
-                class="sheet grid grid-cols-2 gap-x-6 gap-y-1 p-3 sm:grid-cols-4"
-                aria-label="What is handed over"
-            >
+            <section class="sheet flex flex-wrap gap-x-10 gap-y-1 p-3" aria-label="What is handed over">
                 {#each totals as [name, value] (name)}
                     <p>
                         <span class="label block">{name}</span><span class="figure text-xl font-medium"
@@ -64,7 +62,10 @@
             <section class="sheet p-3" aria-label="Otherwise than planned">
                 <h2 class="heading">Otherwise than planned</h2>
                 {#each bench?.deviations ?? [] as deviation (deviation.step + deviation.what)}
-                    <p class="mt-1">△ <span class="figure">{deviation.step}</span> {deviation.what}</p>
+                    <p class="mt-1">
+                        △ <span class="figure">{deviation.step}</span>
+                        {deviation.what}{deviation.by === '' ? '' : ` · ${deviation.by}`}
+                    </p>
                 {:else}
                     <p class="text-quiet mt-1">
                         {bench && bench.stepsDone > 0
@@ -82,7 +83,7 @@
                                 class="num">Amps used</th
                             ><th class="num">Oxygen</th><th class="num">Time</th><th class="num"
                                 >Gone on at</th
-                            ></tr
+                            ><th>Looked at</th></tr
                         >
                     </thead>
                     <tbody>
@@ -114,6 +115,7 @@
                                 <td class="figure num" data-label="Gone on at"
                                     >{used(slot.joint, 'cool', 'temperature')}</td
                                 >
+                                <td data-label="Looked at">{bench?.found[slot.joint] ?? '–'}</td>
                             </tr>
                         {/each}
                     </tbody>
@@ -157,6 +159,7 @@
                     △ Local codes, emissions and noise law, racing rules and licensed practice come first.
                 </p>
             </section>
+            {#if bench && isPlanner}<CustomerLinks job={desk.view.id} />{/if}
             <LogList
                 job={desk.view.id}
                 log={bench?.log ?? []}

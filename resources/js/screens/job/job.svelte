@@ -158,6 +158,7 @@
                 {catalogue}
                 mayPlan={desk.isDraft && person.plans}
                 mayLog={person.logs}
+                isPlanner={person.plans}
                 onstage={goTo}
             />
         {:catch}

@@ -7,6 +7,8 @@ export type StageProps = {
     catalogue: Catalogue;
     mayPlan: boolean;
     mayLog: boolean;
+    /** Whether somebody who plans looks on, also where nothing can be changed any more. */
+    isPlanner: boolean;
     onstage: (stage: Stage) => void;
 };
 

@@ -8,9 +8,10 @@
     import { onKeys } from '@/lib/keys';
     import { toggleTheme } from '@/lib/theme.svelte';
     import ShopHead from '@/parts/shop-head.svelte';
+    import Quality from './quality.svelte';
 
     type Props = ShopScreen & { person: Person };
-    let { shop, version, units, schools, groups, person }: Props = $props();
+    let { shop, version, units, quality, schools, groups, person }: Props = $props();
 
     let keys = $state(false);
     let words = $state('');
@@ -96,6 +97,7 @@
             when they were released.
         </p>
     </section>
+    <Quality {quality} />
 
     <section class="sheet" aria-label="Rules">
         <div class="flex flex-wrap items-end gap-x-6 gap-y-2 p-3">

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\CustomerLink;
+use App\Models\Job;
+use App\Models\Revision;
+use App\Print\Pdf;
+use App\Workshop\JobView;
+use App\Workshop\Workshop;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Response;
+
+/** The record of a job for whoever has a link to it: read-only, without the shop’s own log, until the link expires. */
+final readonly class CustomerController
+{
+    public function __construct(private JobView $view, private Workshop $workshop) {}
+
+    public function show(string $token): View
+    {
+        $link = self::find($token);
+
+        return view('customer', [
+            'job' => $this->record($link->job),
+            'shop' => $this->workshop->shop()->name,
+            'until' => $link->expires_at,
+            'token' => $token,
+        ]);
+    }
+
+    public function pdf(string $token, Pdf $pdf): Response
+    {
+        $job = self::find($token)->job;
+
+        return $pdf->show('record', ['job' => $this->record($job), 'isForCustomer' => true], "$job->number-record.pdf");
+    }
+
+    /** Of an unknown link no more is said than of one that expired. */
+    private static function find(string $token): CustomerLink
+    {
+        $link = CustomerLink::query()->open()->where('fingerprint', CustomerLink::fingerprintOf($token))->with('job.revisions')->first();
+
+        return $link ?? abort(404);
+    }
+
+    /** @return array<string, mixed> */
+    private function record(Job $job): array
+    {
+        $released = $job->released();
+        abort_if(! $released instanceof Revision, 404);
+
+        return $this->view->of($job, null, $released);
+    }
+}

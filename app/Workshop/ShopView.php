@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use BackedEnum;
+use UpsweptBead\Core\Learning\Evidence;
 use UpsweptBead\Core\Reason\Source;
 use UpsweptBead\Core\Reason\SourceKind;
 use UpsweptBead\Core\Shop\CoolSchool;
@@ -31,8 +32,11 @@ final readonly class ShopView
         'Cost' => ['cost'],
     ];
 
-    /** @return array<string, mixed> */
-    public static function of(Shop $shop, UnitSystem $units): array
+    /**
+     * @param  array<string, Evidence>  $learned  what the log says of rules
+     * @return array<string, mixed>
+     */
+    public static function of(Shop $shop, UnitSystem $units, array $learned): array
     {
         $shipped = ShopRules::shipped();
         $groups = [];
@@ -48,6 +52,7 @@ final readonly class ShopView
                 'shipped' => $shipped->get($rule->key)->quantity->show($shipped->value($rule->key), $units),
                 'source' => self::source($shipped->get($rule->key)->source),
                 'isOwn' => $rule->value !== $shipped->value($rule->key),
+                'learned' => self::learned($rule, $learned[$rule->key] ?? null, $units),
             ], $rules)];
         }
 
@@ -57,6 +62,23 @@ final readonly class ShopView
                 self::school('cool', 'When the next seam is welded beside the last', $shop->schools->cool, CoolSchool::cases()),
             ],
             'groups' => $groups,
+        ];
+    }
+
+    /** @return array{text: string, spread: string, cases: int, isEnough: bool, isTaken: bool}|null */
+    private static function learned(Rule $rule, ?Evidence $evidence, UnitSystem $units): ?array
+    {
+        if ($evidence === null || $evidence->cases === 0) {
+            return null;
+        }
+        $show = static fn (float $value): string => $rule->quantity->show($value, $units);
+
+        return [
+            'text' => $show($evidence->value),
+            'spread' => "{$show($evidence->least)} – {$show($evidence->most)}",
+            'cases' => $evidence->cases,
+            'isEnough' => $evidence->isEnough(),
+            'isTaken' => $show($evidence->value) === $show($rule->value),
         ];
     }
 

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\ShopRequest;
 use App\Models\Shop;
 use App\Workshop\Causes;
+use App\Workshop\Learned;
 use App\Workshop\ShopBook;
 use App\Workshop\ShopView;
 use App\Workshop\Workshop;
@@ -19,7 +20,7 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** What the shop works by: its schools and rules. */
 final readonly class ShopController
 {
-    public function __construct(private Workshop $workshop, private ShopBook $book, private Causes $causes) {}
+    public function __construct(private Workshop $workshop, private ShopBook $book, private Causes $causes, private Learned $learned) {}
 
     public function show(Request $request): Response
     {
@@ -31,7 +32,7 @@ final readonly class ShopController
             'version' => Shop::query()->value('version') ?? 1,
             'units' => $units->value,
             'quality' => $this->causes->all(),
-            ...ShopView::of($shop, $units),
+            ...ShopView::of($shop, $units, $this->learned->all()),
         ]);
     }
 

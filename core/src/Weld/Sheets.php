@@ -63,7 +63,7 @@ final readonly class Sheets
         $arc = $this->arc($joint, $travel, $passes);
         $stops = (int) ($passes->value * ceil($joint->seam->lengthMm / $rules->value('weld.run_length')));
         $heat = $this->heat($joint, $amps, $travel);
-        $weldS = $arc->value + $stops * $postflow->value;
+        $weldS = $rules->value('weld.pace') * ($arc->value + $stops * $postflow->value);
         $heatJ = $heat->value * 1000 * $joint->seam->lengthMm * $passes->value;
         $cooling = $this->cooling->times(
             $joint, $tube, $this->metal, $heatJ, $arc->value, $stops, $postflow->value,

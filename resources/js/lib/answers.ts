@@ -2136,6 +2136,19 @@ export interface ShopRule {
     shipped: string;
     source: string;
     isOwn: boolean;
+    /**
+     * What the shop's own log says of it.
+     */
+    learned: null | {
+        text: string;
+        /**
+         * Of two thirds of the cases.
+         */
+        spread: string;
+        cases: number;
+        isEnough: boolean;
+        isTaken: boolean;
+    };
 }
 export interface ShopChanged {
     version: number;

@@ -2,6 +2,7 @@
     // What the shop works by: where the trade has more than one way, which; and every rule beside common practice.
     import { router } from '@inertiajs/svelte';
     import { untrack } from 'svelte';
+    import Button from '@/kit/button.svelte';
     import SelectField from '@/kit/select-field.svelte';
     import type { Person, School, ShopRule, ShopScreen } from '@/lib/answers';
     import { send } from '@/lib/http';
@@ -165,6 +166,31 @@
                             >
                             <td class="text-quiet text-sm" data-label="Source">{rule.source}</td>
                         </tr>
+                        {#if rule.learned}
+                            <tr>
+                                <td colspan="4">
+                                    <span class="text-quiet">Your log:</span>
+                                    <span class="figure">{rule.learned.text}</span>
+                                    <span class="text-quiet"
+                                        >from {rule.learned.cases} joint{rule.learned.cases === 1 ? '' : 's'},
+                                        two thirds of them at
+                                        <span class="figure">{rule.learned.spread}</span>.</span
+                                    >
+                                    {#if rule.learned.isTaken}
+                                        <span>✓ The shop goes by it.</span>
+                                    {:else if !rule.learned.isEnough}
+                                        <span class="text-quiet">Five are needed to go by it.</span>
+                                    {:else if isOwner}
+                                        <Button
+                                            onclick={() =>
+                                                void change({
+                                                    rules: { [rule.key]: rule.learned?.text ?? '' },
+                                                })}>Go by it</Button
+                                        >
+                                    {/if}
+                                </td>
+                            </tr>
+                        {/if}
                     {/each}
                 {:else}
                     <tr><td colspan="4">No rule goes by this.</td></tr>

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Job;
+use App\Models\Role;
+use UpsweptBead\Core\Shop\ShopRules;
+
+/** @return array<string, mixed>|null what the log says of a rule, as the Shop screen has it */
+function learnedOf(string $rule): ?array
+{
+    foreach (test()->get('/shop?units=metric')->viewData('page')['props']['groups'] as $group) {
+        foreach ($group['rules'] as $one) {
+            if ($one['key'] === $rule) {
+                return $one['learned'];
+            }
+        }
+    }
+
+    return null;
+}
+
+/** Every weld of a job logged at so many times what was planned. */
+function weldedAt(Job $job, float $times, int $joints): void
+{
+    $logged = 0;
+    $shown = json_decode((string) json_encode(test()->get("/jobs/$job->id/bench")->viewData('page')), true);
+    foreach ($shown['props']['job']['bench']['steps'] as $step) {
+        $planned = array_column($step['measures'], 'planned', 'name')['seconds'] ?? null;
+        if ($planned === null || $logged++ >= $joints) {
+            continue;
+        }
+        preg_match('/^(?:(\d+) min)? ?(?:(\d+) s)?$/', $planned, $clock);
+        $value = round($times * (60 * (int) ($clock[1] ?? 0) + (int) ($clock[2] ?? 0)));
+        test()->log($job, test()->entry($step['id'], ['seconds' => "$value s"]))->assertJsonPath('results.0.state', 'stored');
+        test()->anotherRequest();
+    }
+}
+
+beforeEach(fn () => $this->signIn(Role::Owner));
+
+it('says nothing before anything was logged', function () {
+    expect(learnedOf('weld.pace'))->toBeNull()->and(ShopRules::shipped()->value('weld.pace'))->toBe(1.0);
+});
+
+it('tells how long the shop takes at a joint, of how many, and when that is enough to go by', function () {
+    $job = $this->released();
+    weldedAt($job, 1.5, 3);
+    expect(learnedOf('weld.pace'))->toMatchArray(['cases' => 3, 'isEnough' => false, 'isTaken' => false]);
+    weldedAt($job, 1.5, 6);
+    $learned = learnedOf('weld.pace');
+    expect($learned)->toMatchArray(['cases' => 6, 'isEnough' => true])
+        ->and((float) $learned['text'])->toEqualWithDelta(1.5, 0.03);
+});
+
+it('plans by it once somebody has said so, and learns on from there', function () {
+    $job = $this->released();
+    weldedAt($job, 1.5, 6);
+    $this->putJson('/shop', ['version' => 1, 'rules' => ['weld.pace' => learnedOf('weld.pace')['text']]])->assertOk();
+    $this->anotherRequest();
+    // The release keeps what counted when it was released: what was logged on it says the same as before.
+    expect(learnedOf('weld.pace'))->toMatchArray(['cases' => 6, 'isTaken' => true]);
+});

@@ -18,6 +18,7 @@ use App\Http\Controllers\JobController;
 use App\Http\Controllers\JointSheetController;
 use App\Http\Controllers\LogController;
 use App\Http\Controllers\MeshController;
+use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\RackController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\SearchController;
@@ -38,6 +39,7 @@ Route::middleware('guest')->group(function (): void {
 
 Route::middleware('throttle:customers')->group(function (): void {
     Route::get('/record/{token}', [CustomerController::class, 'show'])->where('token', '[A-Za-z0-9]{40}');
+    Route::get('/record/{token}/photos/{photo}', [PhotoController::class, 'forCustomer'])->where(['token' => '[A-Za-z0-9]{40}', 'photo' => '[0-9]{1,18}']);
     Route::get('/record/{token}/record.pdf', [CustomerController::class, 'pdf'])->where('token', '[A-Za-z0-9]{40}');
 });
 
@@ -114,6 +116,10 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs/{job}/log', [LogController::class, 'store'])->can('log', 'job');
     Route::get('/jobs/{job}/log', [LogController::class, 'index'])->can('view', 'job');
     Route::get('/jobs/{job}/devices', [DeviceController::class, 'live'])->can('view', 'job');
+    Route::get('/jobs/{job}/photos', [PhotoController::class, 'index'])->can('view', 'job');
+    Route::post('/jobs/{job}/photos', [PhotoController::class, 'store'])->can('log', 'job');
+    Route::get('/jobs/{job}/photos/{photo}', [PhotoController::class, 'show'])->can('view', 'job')->where('photo', '[0-9]{1,18}');
+    Route::delete('/jobs/{job}/photos/{photo}', [PhotoController::class, 'destroy'])->can('update', 'job')->where('photo', '[0-9]{1,18}');
     Route::get('/jobs/{job}/traces', [DeviceController::class, 'recorded'])->can('view', 'job');
     Route::get('/jobs/{job}/traces.csv', [DeviceController::class, 'csv'])->can('view', 'job');
     Route::get('/jobs/{job}/log.csv', [LogController::class, 'csv'])->can('view', 'job');

@@ -13,6 +13,7 @@ use UpsweptBead\Core\Bench\Progress;
 use UpsweptBead\Core\Plan\Json\LooksWriter;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\NextAction;
+use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
 /** What the screens of a job get. */
@@ -101,6 +102,11 @@ final readonly class JobView
                 static fn (Deviation $one): array => ['step' => $one->stepId, 'what' => $one->what, 'by' => $one->by],
                 $record->deviations,
             ),
+            'times' => $record->timed === 0 ? null : [
+                'joints' => $record->timed,
+                'planned' => Quantity::Duration->show($record->plannedS, $plan->units),
+                'logged' => Quantity::Duration->show($record->loggedS, $plan->units),
+            ],
             'log' => $page['lines'],
             'earlier' => $page['earlier'],
         ];

@@ -33,6 +33,9 @@
     th, td { padding: .35rem .8rem .35rem 0; border-bottom: 1px solid var(--line); vertical-align: top; }
     .n { font-family: ui-monospace, monospace; white-space: nowrap; }
     a { color: var(--action); display: inline-block; padding: .7rem 1.2rem; border: 2px solid currentColor; font-weight: 600; text-decoration: none; }
+    .photos { display: grid; grid-template-columns: repeat(auto-fill, minmax(14rem, 1fr)); gap: .8rem; }
+    figure { margin: 0; }
+    img { width: 100%; height: auto; display: block; }
     @media (max-width: 40rem) {
         thead { display: none; }
         tr { display: block; border-bottom: 1px solid var(--line); padding: .4rem 0; }
@@ -80,6 +83,16 @@
     <p class="q">{{ $bench['stepsDone'] > 0 ? 'Every reading lies within what was planned.' : 'Nothing has been logged yet.' }}</p>
     @endforelse
 </section>
+@if($photos !== [])
+<section>
+    <h2>Photos</h2>
+    <div class="photos">
+    @foreach($photos as $photo)
+        <figure><img src="/record/{{ $token }}/photos/{{ $photo['id'] }}" width="{{ $photo['wide'] }}" height="{{ $photo['high'] }}" alt="Photo at {{ $photo['step'] }}" loading="lazy"><figcaption class="n">{{ $photo['step'] }}</figcaption></figure>
+    @endforeach
+    </div>
+</section>
+@endif
 <section>
     <p><a href="/record/{{ $token }}/record.pdf">The record as PDF</a></p>
     <p class="q">This page can be read until {{ $until->format('j F Y') }}. Local codes, emissions and noise law, racing rules and licensed practice come first.</p>

@@ -289,6 +289,22 @@ test('a customer reads the record by a link until it is withdrawn', async ({ pag
     await other.close();
 });
 
+test('a photo is taken at a step, and handed over with the rest', async ({ page }) => {
+    await page.goto('/jobs/8/bench?step=weld.AJ3');
+    // The smallest PNG there is: one point.
+    const point =
+        'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
+    await page
+        .locator('input[type=file]')
+        .setInputFiles({ name: 'bead.png', mimeType: 'image/png', buffer: Buffer.from(point, 'base64') });
+    await expect(page.getByRole('img', { name: 'Taken by Wren Halloway' })).toBeVisible();
+    await page.goto('/jobs/8/handover');
+    const photos = page.getByRole('region', { name: 'Photos' });
+    await expect(photos.getByRole('img', { name: 'At weld.AJ3, by Wren Halloway' })).toBeVisible();
+    await photos.getByRole('button', { name: 'Take away' }).click();
+    await expect(photos).toBeHidden();
+});
+
 test('a clock goes on through a reload', async ({ page }) => {
     await atTheBench(page, 'TB-0522');
     await stepOf(page, 'Weld AB1', /Purge for AB1/);

@@ -8,6 +8,7 @@ use App\Models\RouteSearch;
 use App\Models\StoreItem;
 use App\Models\User;
 use Illuminate\Routing\Route as OneRoute;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use UpsweptBead\Core\Job\JobWriter;
 
@@ -93,6 +94,11 @@ const ACCESS = [
     'GET jobs/{job}/log' => EVERYBODY,
     'GET jobs/{job}/log.csv' => EVERYBODY,
     'GET jobs/{job}/devices' => EVERYBODY,
+    'GET jobs/{job}/photos' => EVERYBODY,
+    'POST jobs/{job}/photos' => LOGGERS,
+    'GET jobs/{job}/photos/{photo}' => EVERYBODY,
+    'DELETE jobs/{job}/photos/{photo}' => PLANNERS,
+    'GET record/{token}/photos/{photo}' => null,
     'GET jobs/{job}/traces' => EVERYBODY,
     'GET jobs/{job}/traces.csv' => EVERYBODY,
 ];
@@ -115,7 +121,10 @@ function filledIn(string $uri, int $job, int $search): string
         ['fingerprint' => CustomerLink::fingerprintOf($token)],
         ['job_id' => $job, 'user_id' => User::query()->firstOrFail()->id, 'made_at' => now(), 'expires_at' => now()->addDay()],
     )->id;
-    $parts = ['{link}' => $link, '{token}' => $token, '{item}' => $item, '{job}' => $job, '{other}' => $job, '{search}' => $search, '{stage?}' => 'weld', '{format}' => 'dxf', '{fingerprint}' => str_repeat('0', 32)];
+    $photo = DB::table('photos')->where('job_id', $job)->value('id') ?? DB::table('photos')->insertGetId([
+        'job_id' => $job, 'user_id' => User::query()->firstOrFail()->id, 'step' => 'weld.AJ2', 'wide' => 1, 'high' => 1, 'jpeg' => '', 'made_at' => now(),
+    ]);
+    $parts = ['{photo}' => $photo, '{link}' => $link, '{token}' => $token, '{item}' => $item, '{job}' => $job, '{other}' => $job, '{search}' => $search, '{stage?}' => 'weld', '{format}' => 'dxf', '{fingerprint}' => str_repeat('0', 32)];
 
     return '/'.ltrim(strtr($uri, $parts), '/');
 }

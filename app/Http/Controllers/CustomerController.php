@@ -27,6 +27,7 @@ final readonly class CustomerController
             'shop' => $this->workshop->shop()->name,
             'until' => $link->expires_at,
             'token' => $token,
+            'photos' => PhotoController::of($link->job_id),
         ]);
     }
 

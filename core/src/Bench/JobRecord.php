@@ -13,8 +13,19 @@ use UpsweptBead\Core\Weld\Amperage;
 /** What is handed over: how each step went against its plan. */
 final readonly class JobRecord
 {
-    /** @param  list<Deviation>  $deviations */
-    private function __construct(public Progress $progress, public array $deviations) {}
+    /**
+     * @param  list<Deviation>  $deviations
+     * @param  int  $timed  joints whose time was logged
+     * @param  float  $plannedS  at those
+     * @param  float  $loggedS  at those
+     */
+    private function __construct(
+        public Progress $progress,
+        public array $deviations,
+        public int $timed,
+        public float $plannedS,
+        public float $loggedS,
+    ) {}
 
     public static function of(Progress $progress, ShopRules $rules, UnitSystem $units): self
     {
@@ -28,6 +39,7 @@ final readonly class JobRecord
                     : Gate::lacks($step, $values, self::confirmed($step, $closed), $units),
                 ...self::amps($step, $values, $units),
                 ...self::found($closed),
+                ...$closed === null || $closed->why === '' ? [] : self::early($step, $closed, $progress),
             ];
             $isStop = ($values['oxygen'] ?? 0.0) > $rules->value('purge.stop');
             foreach ($what as $line) {
@@ -37,12 +49,16 @@ final readonly class JobRecord
                 $stop = Quantity::Oxygen->show($rules->value('purge.stop'), $units);
                 $deviations[] = new Deviation($step->id, "Above $stop, where welding stops: look at the root.");
             }
-            if ($what !== [] && $closed !== null && $closed->why !== '') {
+            if ($closed !== null && $closed->why !== '') {
                 $deviations[] = new Deviation($step->id, "Gone on all the same: $closed->why", $closed->by);
             }
         }
 
-        return new self($progress, $deviations);
+        $times = self::times($progress);
+
+        [$planned, $logged] = [array_sum(array_column($times, 0)), array_sum(array_column($times, 1))];
+
+        return new self($progress, $deviations, count($times), $planned, $logged);
     }
 
     /**
@@ -53,6 +69,35 @@ final readonly class JobRecord
     private static function confirmed(BenchStep $step, LogEntry $closed): array
     {
         return $closed->why === '' ? array_keys($step->points) : $closed->points;
+    }
+
+    /** @return list<array{float, float}> seconds at each joint as planned and as logged, where they were */
+    private static function times(Progress $progress): array
+    {
+        $times = [];
+        foreach ($progress->steps as $step) {
+            $planned = array_column($step->measures, 'planned', 'name')['seconds'] ?? null;
+            $logged = $progress->reading($step->id, 'seconds');
+            if ($planned !== null && $logged !== null) {
+                $times[] = [$planned, $logged];
+            }
+        }
+
+        return $times;
+    }
+
+    /** @return list<string> what should have been done before it, and was not, or later */
+    private static function early(BenchStep $step, LogEntry $closed, Progress $progress): array
+    {
+        $lines = [];
+        foreach ($progress->steps as $first) {
+            $at = ($progress->done[$first->id] ?? null)?->at;
+            if (in_array($first->id, $step->after, true) && ($at === null || $at > $closed->at)) {
+                $lines[] = "Not done before it: $first->title.";
+            }
+        }
+
+        return $lines;
     }
 
     /** @return list<string> a joint that was not accepted as it was */

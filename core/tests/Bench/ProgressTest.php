@@ -91,3 +91,38 @@ it('lists what went otherwise than planned', function (string $step, array $valu
     'torch argon is only noted' => ['weld.AJ2', ['flow' => 99.0], null],
     'time at the joint is only noted' => ['weld.AJ2', ['seconds' => 9000.0], null],
 ]);
+
+it('tells what was gone on with before its turn, with the reason', function () {
+    $steps = Some::plan()->steps;
+    $log = static fn (string $step, string $time, string $why): LogEntry => new LogEntry(
+        $step, $step, EntryKind::Done, $step === 'purge.AJ2' ? ['oxygen' => 100.0] : [], '', 'Pia', new DateTimeImmutable($time), $why,
+    );
+    $record = JobRecord::of(
+        Progress::of($steps, [
+            $log('purge.AJ2', '2026-03-02 09:00', ''),
+            $log('weld.AJ2', '2026-03-02 09:10', 'tacked yesterday, not logged'),
+            $log('full.A', '2026-03-02 09:20', ''),
+        ]),
+        ShopRules::shipped(),
+        UnitSystem::Inch,
+    );
+    expect(array_map(static fn ($one): string => "$one->stepId $one->what", $record->deviations))->toBe([
+        'weld.AJ2 Not done before it: Tack run A all round.',
+        'weld.AJ2 Gone on all the same: tacked yesterday, not logged',
+    ]);
+});
+
+it('sets the time at the joints beside what was planned, where it was logged', function () {
+    $record = JobRecord::of(
+        Progress::of(Some::plan()->steps, [
+            entry('weld.AJ2', values: ['seconds' => 400.0]),
+            entry('weld.AJ3', values: ['seconds' => 200.0]),
+            entry('weld.AJ1', values: ['amps' => 60.0]),
+        ]),
+        ShopRules::shipped(),
+        UnitSystem::Inch,
+    );
+    $sheets = Some::plan()->weld->sheets;
+    expect([$record->timed, $record->loggedS])->toBe([2, 600.0])
+        ->and($record->plannedS)->toBeClose($sheets['AJ2']->times->weldS + $sheets['AJ3']->times->weldS);
+});

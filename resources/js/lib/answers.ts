@@ -213,6 +213,7 @@ export interface Answers {
     LogPage: LogPage;
     Devices: Devices;
     Traces: Traces;
+    Photos: Photos;
     CustomerLinks: CustomerLinks;
     Refusal: Refusal;
 }
@@ -1541,6 +1542,14 @@ export interface BenchState {
         by: string;
     }[];
     /**
+     * At the joints whose time was logged, as planned and as logged.
+     */
+    times: null | {
+        joints: number;
+        planned: string;
+        logged: string;
+    };
+    /**
      * The newest lines, the oldest of them first.
      */
     log: LogLine[];
@@ -2352,6 +2361,14 @@ export interface Progress {
         by: string;
     }[];
     /**
+     * At the joints whose time was logged, as planned and as logged.
+     */
+    times: null | {
+        joints: number;
+        planned: string;
+        logged: string;
+    };
+    /**
      * The newest lines, the oldest of them first.
      */
     log: LogLine[];
@@ -2396,6 +2413,15 @@ export interface Trace {
      */
     values: number[];
     simulated: boolean;
+}
+export interface Photos {
+    photos: {
+        id: number;
+        step: string;
+        wide: number;
+        high: number;
+        by: string;
+    }[];
 }
 /**
  * Links by which a customer reads the record of a job.

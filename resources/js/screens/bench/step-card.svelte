@@ -9,6 +9,7 @@
     import { lacksOf, lacksOfFound, missingOf } from './gate';
     import GatePanel from './gate-panel.svelte';
     import InspectionCard from './inspection-card.svelte';
+    import PhotoSlot from './photo-slot.svelte';
 
     /** What is said of a step that is finished. */
     type Said = Pick<Kept, 'readings' | 'note' | 'why' | 'points' | 'inspected' | 'traces'>;
@@ -185,6 +186,7 @@
     </div>
     <p class="border-line mt-4 border-t pt-2 text-[0.98rem]">△ {step.caution}</p>
     {#if mayLog}
+        <PhotoSlot {job} step={step.id} />
         <div
             class="border-line mt-3 grid items-end gap-3 border-t pt-3 sm:grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))]"
         >

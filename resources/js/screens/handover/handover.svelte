@@ -5,6 +5,7 @@
     import Nowhere from '../job/nowhere.svelte';
     import CustomerLinks from './customer-links.svelte';
     import LogList from './log-list.svelte';
+    import PhotosTaken from './photos.svelte';
     import Traces from './traces.svelte';
 
     let { desk, isPlanner, onstage }: StageProps = $props();
@@ -29,6 +30,12 @@
               : ['Collectors', `${members.length}`],
         ['Mass', desk.plan.cut.mass.text],
         ['Joints welded', `${bench?.jointsDone ?? 0} of ${desk.plan.weld.sheets.length}`],
+        ...(bench?.times
+            ? [
+                  [`At ${bench.times.joints} joints, planned`, bench.times.planned],
+                  ['And as logged', bench.times.logged],
+              ]
+            : []),
     ]);
     /** The one that is looked at, else the first that was welded. */
     const joint = $derived(
@@ -74,7 +81,8 @@
                     </p>
                 {/each}
             </section>
-            {#if bench}<Traces {desk} {joint} />{/if}
+            {#if bench}<Traces {desk} {joint} />
+                <PhotosTaken job={desk.view.id} {isPlanner} />{/if}
             <section class="sheet" aria-label="Joints as welded">
                 <table class="table-plain table-stack">
                     <thead>

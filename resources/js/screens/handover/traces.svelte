@@ -53,8 +53,9 @@
 <section class="sheet p-3" aria-label="Traces of {joint}">
     <div class="flex flex-wrap items-baseline justify-between gap-x-3">
         <h2 class="heading">What was recorded at {joint}</h2>
-        {#if all.length > 0}<a class="text-action text-sm underline" href="/jobs/{desk.view.id}/traces.csv"
-                >all traces as a table</a
+        {#if all.length > 0}<a
+                class="tap text-action inline-flex items-center text-sm underline"
+                href="/jobs/{desk.view.id}/traces.csv">all traces as a table</a
             >{/if}
     </div>
     {#if failure}<p class="text-stop">✕ {failure}</p>{/if}

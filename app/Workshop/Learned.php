@@ -9,6 +9,8 @@ use Illuminate\Support\Facades\DB;
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Learning\Evidence;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
 
 /** What the newest of the shop's own log says of its rules, for whoever decides whether to go by it. */
 final readonly class Learned
@@ -50,8 +52,7 @@ final readonly class Learned
         $releases = Revision::query()->findMany(array_slice(array_keys($byRelease), 0, self::MOST_RELEASES));
         foreach ($releases as $release) {
             $planned = self::planned($this->plans->of($release)->steps);
-            $rules = $release->shop['rules'] ?? [];
-            $pace = is_array($rules) && is_numeric($rules['weld.pace'] ?? null) ? (float) $rules['weld.pace'] : 1.0;
+            $pace = self::paceOf($release);
             foreach ($byRelease[$release->id] as $step => $seconds) {
                 if (($planned[$step] ?? 0.0) > 0.0) {
                     $cases[] = $pace * $seconds / $planned[$step];
@@ -60,6 +61,16 @@ final readonly class Learned
         }
 
         return $cases;
+    }
+
+    /** By which a release was planned: the shop's own when it was released, else the shipped one. */
+    private static function paceOf(Revision $release): float
+    {
+        $own = is_array($release->shop['rules'] ?? null) ? $release->shop['rules']['weld.pace'] ?? null : null;
+
+        return is_string($own) || is_numeric($own)
+            ? Quantity::Ratio->parse((string) $own, UnitSystem::Metric)
+            : ShopRules::shipped()->value('weld.pace');
     }
 
     /**

@@ -61,3 +61,11 @@ it('plans by it once somebody has said so, and learns on from there', function (
     // The release keeps what counted when it was released: what was logged on it says the same as before.
     expect(learnedOf('weld.pace'))->toMatchArray(['cases' => 6, 'isTaken' => true]);
 });
+
+it('reckons from the pace a release was planned by, so that what was learned is not learned a second time', function () {
+    $this->putJson('/shop', ['version' => 1, 'rules' => ['weld.pace' => '1.5']])->assertOk();
+    $this->anotherRequest();
+    // Planned at one and a half times, and it took just that.
+    weldedAt($this->released(), 1.0, 6);
+    expect((float) learnedOf('weld.pace')['text'])->toEqualWithDelta(1.5, 0.03);
+});

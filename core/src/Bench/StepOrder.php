@@ -22,7 +22,7 @@ final readonly class StepOrder
     private array $slots;
 
     /** @param  list<BenchStep>  $steps */
-    private function __construct(private array $steps, private WorkPlan $work)
+    private function __construct(array $steps, private WorkPlan $work)
     {
         $this->there = array_fill_keys(array_map(static fn (BenchStep $one): string => $one->id, $steps), true);
         $slots = [];

@@ -13,9 +13,10 @@ use UpsweptBead\Core\Weld\Heat;
  */
 final readonly class SimulatedArc implements Device
 {
-    /** A pedal comes up and goes down in about so long. */
+    /** A pedal comes up and goes down in about so long; our own figure. */
     private const SLOPE_S = 1.5;
 
+    /** A foot is off by such a share at most; our own figure. */
     private const NOISE = 0.06;
 
     /**

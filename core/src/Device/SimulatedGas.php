@@ -10,6 +10,7 @@ use UpsweptBead\Core\Units\Quantity;
 /** A flowmeter, or the gauge of the bottle behind it, as stand-ins: contents go with the absolute pressure. */
 final readonly class SimulatedGas implements Device
 {
+    /** A ball in its tube dances by such a share at most; our own figure. */
     private const NOISE = 0.015;
 
     /** @param  ?Bottle  $bottle  whose gauge is read; null for the flow */

@@ -23,6 +23,7 @@ final readonly class SimulatedOxygenMeter implements Device
     /** Between a pocket and the stream that passes it, in L/min. */
     public const EXCHANGE_L_MIN = 0.08;
 
+    /** A cell is off by such a share at most; our own figure. */
     private const NOISE = 0.03;
 
     private const LEAST_L = 0.005;

@@ -12,9 +12,10 @@ use UpsweptBead\Core\Units\Quantity;
  */
 final readonly class SimulatedThermometer implements Device
 {
+    /** A probe by hand is off by so much at most (K); our own figure. */
     private const NOISE_K = 0.8;
 
-    /** Where nothing is known before, it starts from here (°C). */
+    /** Where nothing is known before, it starts from here (°C); our own figure. */
     private const RED_C = 650.0;
 
     /**

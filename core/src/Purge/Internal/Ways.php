@@ -41,7 +41,7 @@ final readonly class Ways
         for ($deg = 0; $deg < 360; $deg += self::TURN_DEG) {
             // Looking with the flow, the index mark of the start goes round clockwise.
             $ways[sprintf(
-                'Clamp it level by its first straight, the start’s mark %d° clockwise with the flow.',
+                'Clamp it level by its first straight, the start’s mark %d° clockwise from the top, looking with the flow.',
                 $deg,
             )] = $start->reference->turnedAbout($start->forward, -$deg);
         }
@@ -77,7 +77,7 @@ final readonly class Ways
         if ($ports !== null && $upright !== null && $upright->length() > 0.1) {
             for ($deg = self::TURN_DEG; $deg < 360; $deg += self::TURN_DEG) {
                 $ways[sprintf(
-                    'Clamp it by its flange, ports level, turned %d° clockwise with the flow.',
+                    'Clamp it by its flange, ports level, turned %d° clockwise from how it is on the vehicle, looking with the flow.',
                     $deg,
                 )] = $upright->unit()->turnedAbout($ports, -$deg);
             }

@@ -244,3 +244,14 @@ it('takes the order in which runs go in into the plan once, and only for the rou
     await asked;
     expect(desk.plan.fit.ordered).toBe(false);
 });
+
+describe('the bench', () => {
+    it('takes what the log has come to, never back to less of it', () => {
+        const at = (position: number) => ({ log: [{ position }] }) as never;
+        const desk = new JobDesk(someView({ bench: at(5) }), 'Wren');
+        desk.takeProgress(at(4));
+        expect(desk.view.bench?.log[0]?.position).toBe(5);
+        desk.takeProgress(at(6));
+        expect(desk.view.bench?.log[0]?.position).toBe(6);
+    });
+});

@@ -237,6 +237,20 @@ describe('the queue of the bench', () => {
         await vi.waitFor(() => expect(two.entries).toEqual([]));
     });
 
+    it('tells a page that stands later than the answer came', async () => {
+        server.isDown = true;
+        const before = await queueFor(wren);
+        await before.put(done('a'), bench);
+        await before.flush();
+        server.isDown = false;
+        const queue = await queueFor(wren);
+        const heard: number[] = [];
+        queue.ontaken((job) => heard.push(job));
+        expect(heard).toEqual([7]);
+        queue.ontaken((job) => heard.push(job));
+        expect(heard).toEqual([7]);
+    });
+
     it('lasts as long as the page where the browser has no store, and says so', async () => {
         globalThis.indexedDB = { open: () => { throw new Error('closed'); } } as never; // prettier-ignore
         server.isDown = true;

@@ -6,6 +6,7 @@ import type {
     GoesIn,
     JobDocument,
     JobView,
+    LogLine,
     Plan,
     PlanSketch,
     Progress,
@@ -360,9 +361,12 @@ export class JobDesk {
         return reply.ok;
     }
 
-    /** Puts the bench's answer in place after entries were taken. */
+    /** Puts the bench's answer in place after entries were taken, unless it is older than what stands here. */
     takeProgress(progress: Progress): void {
-        if (this.view.bench) this.view = { ...this.view, bench: { ...this.view.bench, ...progress } };
+        const { bench } = this.view;
+        const last = (log: LogLine[]) => log.at(-1)?.position ?? 0;
+        if (bench && last(progress.log) >= last(bench.log))
+            this.view = { ...this.view, bench: { ...bench, ...progress } };
     }
 
     keepTheirs(): void {

@@ -43,6 +43,8 @@ export class LogQueue {
     #most = BATCH;
     #timer: ReturnType<typeof setTimeout> | undefined;
     #listeners: ((job: number, progress: Progress) => void)[] = [];
+    /** What came while nobody listened: a page begins to send before it stands. */
+    #unheard: [number, Progress][] = [];
     #strangers: () => void = () => {};
 
     constructor(
@@ -125,6 +127,9 @@ export class LogQueue {
     /** Tells of a job's progress when entries of it were taken, in this tab or another. */
     ontaken(listener: (job: number, progress: Progress) => void): () => void {
         this.#listeners.push(listener);
+        const missed = this.#unheard;
+        this.#unheard = [];
+        for (const [job, progress] of missed) listener(job, progress);
         return () => (this.#listeners = this.#listeners.filter((one) => one !== listener));
     }
 
@@ -213,6 +218,7 @@ export class LogQueue {
     }
 
     #tell(job: number, progress: Progress): void {
+        if (this.#listeners.length === 0) this.#unheard.push([job, progress]);
         for (const listener of this.#listeners) listener(job, progress);
     }
 

@@ -24,6 +24,7 @@ use App\Http\Controllers\RecordController;
 use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShopController;
+use App\Http\Controllers\SmallWorkController;
 use App\Http\Controllers\StoresController;
 use App\Http\Controllers\SurveyController;
 use App\Http\Controllers\TemplateController;
@@ -49,6 +50,11 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/sign-out', [SessionController::class, 'destroy']);
     Route::get('/', RackController::class)->can('viewAny', Job::class);
     Route::post('/jobs', [JobController::class, 'store'])->can('create', Job::class);
+    Route::controller(SmallWorkController::class)->prefix('/small')->middleware('can:create,'.Job::class)->group(function (): void {
+        Route::get('/', 'index');
+        Route::post('/card', 'card');
+        Route::post('/', 'store');
+    });
     Route::get('/jobs/{job}/job.json', [JobController::class, 'export'])->can('view', 'job');
     Route::get('/jobs/{job}/stored.json', [JobController::class, 'stored'])->can('view', 'job');
     Route::post('/jobs/{job}/survey/flange', [FlangeController::class, 'read'])->can('update', 'job');

@@ -15,6 +15,8 @@ trait KeepsToSchemas
     /** What each address answers, by its route. */
     private const ANSWERS = [
         'POST jobs' => 'Begun',
+        'POST small' => 'Begun',
+        'POST small/card' => 'SmallCard',
         'PUT jobs/{job}/draft' => 'Saved',
         'POST jobs/{job}/preview' => 'Preview',
         'POST jobs/{job}/why' => 'Why',

@@ -13,13 +13,14 @@ import SignInAgain from './parts/sign-in-again.svelte';
 applyTheme();
 
 const screens = import.meta.glob<{ default: Component }>(
-    './screens/{sign-in,failure,unreadable,rack/rack,stores/stores,shop/shop,job/job}.svelte',
+    './screens/{sign-in,failure,unreadable,rack/rack,stores/stores,shop/shop,small/small,job/job}.svelte',
 );
 
 /** What the server says of a page, by its screen. */
 const expected: Record<string, keyof Answers> = {
     'rack/rack': 'Rack',
     'stores/stores': 'StoresScreen',
+    'small/small': 'SmallScreen',
     'shop/shop': 'ShopScreen',
     'job/job': 'JobScreen',
 };

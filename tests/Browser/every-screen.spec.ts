@@ -5,6 +5,7 @@ import { expectAccessible, expectReadable, SIGNED_OUT } from './support';
 const screens = [
     ['the rack', '/'],
     ['the stores', '/stores'],
+    ['a small job', '/small'],
     ['survey', '/jobs/2/survey'],
     ['route', '/jobs/2/route'],
     ['merge of a pair of collectors', '/jobs/6/merge'],

@@ -7,6 +7,7 @@ const SCREENS = [
     '/',
     '/stores',
     '/shop',
+    '/small',
     '/jobs/1/survey',
     '/jobs/3/survey',
     '/jobs/5/survey',

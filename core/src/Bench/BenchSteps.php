@@ -11,6 +11,7 @@ use UpsweptBead\Core\Fit\Order\Task;
 use UpsweptBead\Core\Fit\Order\TaskKind;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\PartSpec;
+use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\Quantity;
@@ -30,9 +31,16 @@ final readonly class BenchSteps
     /** @var list<PartSpec> */
     private array $parts;
 
+    /** @var list<string> letters of the runs that are there already */
+    private array $there;
+
     private function __construct(private WorkPlan $work, Job $job, ShopRules $rules)
     {
         $this->parts = $job->set->parts;
+        $this->there = array_values(array_map(
+            static fn (RunSpec $run): string => $run->letter,
+            array_filter($job->runs, static fn (RunSpec $run): bool => $run->isThere),
+        ));
         $this->fitting = new FitSteps($work->cut, $work->joints, $work->fit, $work->weld, $job, $rules);
         $this->welding = new WeldSteps($work->joints, $work->weld, $job, $rules);
         $this->collecting = new CollectorSteps($work->joints, $rules, $job->units);
@@ -52,7 +60,7 @@ final readonly class BenchSteps
         $steps = [...$this->incoming(), ...$this->collected(), ...$this->prepared()];
         $group = '';
         foreach ($this->work->fit->build->tasks as $task) {
-            if ($this->isOfCollector($task->run)) {
+            if ($this->isOfCollector($task->run) || $this->isDoneWith($task)) {
                 continue;
             }
             if ($task->kind !== TaskKind::Weld) {
@@ -110,6 +118,15 @@ final readonly class BenchSteps
                 new Measure('square', 'Off square', Quantity::Angle, $part->squareDeg),
             ],
         ), array_keys($parts), $parts);
+    }
+
+    /** What stands where it goes is not tried there, nor tacked all round; runs that come to it still are. */
+    private function isDoneWith(Task $task): bool
+    {
+        $isAll = $task->run === Task::ALL && array_diff($this->work->fit->letters, $this->there) === [];
+
+        return ($isAll || in_array($task->run, $this->there, true))
+            && in_array($task->kind, [TaskKind::Trial, TaskKind::FullTack, TaskKind::Refit], true);
     }
 
     /** @return list<BenchStep> what is no weld */
@@ -186,7 +203,7 @@ final readonly class BenchSteps
     private function prepared(): array
     {
         $steps = [];
-        foreach ($this->work->fit->letters as $letter) {
+        foreach (array_diff($this->work->fit->letters, $this->there) as $letter) {
             array_push($steps, ...array_map($this->fitting->prepare(...), $this->work->cut->piecesOf($letter)));
         }
 

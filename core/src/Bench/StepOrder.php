@@ -88,13 +88,17 @@ final readonly class StepOrder
         };
     }
 
-    /** @return list<string> */
+    /** @return list<string> of what is no step, what that waits for */
     private function reasons(string $id): array
     {
-        return array_map(
-            static fn (Before $reason): string => $reason->first,
-            $this->work->fit->build->reasons[$id] ?? [],
-        );
+        $first = [];
+        foreach ($this->work->fit->build->reasons[$id] ?? [] as $reason) {
+            array_push($first, ...isset($this->there[$reason->first]) || str_starts_with($reason->first, 'weld.')
+                ? [$reason->first]
+                : $this->reasons($reason->first));
+        }
+
+        return $first;
     }
 
     /**

@@ -69,7 +69,7 @@ final readonly class WeldSteps
                     ? "Weld $joint->id: the seam inside {$joint->between->name}"
                     : "Weld $joint->id: {$joint->between->name} to {$joint->and->name}",
                 [
-                    $slot->why,
+                    $this->why($slot),
                     ...Preheat::lines($joint),
                     ...$set['passes']->value > 1.0
                         ? [sprintf('%d passes: cooled and brushed to bright metal before each.', $set['passes']->value)]
@@ -105,6 +105,18 @@ final readonly class WeldSteps
                 ),
             ),
         ];
+    }
+
+    /** On a tube that is there already nothing is closed in later, and nothing else waits for it. Common practice. */
+    private function why(Slot $slot): string
+    {
+        $isThere = $this->job->run($slot->joint->run)->isThere ?? false;
+
+        return match (true) {
+            $isThere && $slot->joint->type === JointType::Bung => 'Its sensor was tried there first: room for its body, its lead and a spanner.',
+            $isThere && $slot->joint->type->isButt() => 'Off the vehicle if it comes off; else from below with a mirror, a quarter at a time.',
+            default => $slot->why,
+        };
     }
 
     /** A joint is looked at as soon as it may be touched, while its inside can still be seen. */

@@ -42,7 +42,7 @@ final readonly class CutPlan
 
     public static function of(Job $job, Layout $layout, Shop $shop): self
     {
-        $bends = $byTube = $tubes = $notices = [];
+        $bends = $byTube = $tubes = $notices = $there = [];
         $chosen = self::chosenStock($job);
         foreach ($layout->runs as $routed) {
             $tubes[$routed->tube->id] = $routed->tube;
@@ -73,7 +73,11 @@ final readonly class CutPlan
                 foreach ($cuts->stock ?? [] as $i => $wanted) {
                     $ofRun[$i] = $ofRun[$i]->wantedFrom($wanted);
                 }
-                $byTube[$routed->tube->id] = [...$byTube[$routed->tube->id] ?? [], ...$ofRun];
+                if ($routed->spec->isThere) {
+                    $there[$routed->spec->letter] = array_values($ofRun);
+                } else {
+                    $byTube[$routed->tube->id] = [...$byTube[$routed->tube->id] ?? [], ...$ofRun];
+                }
             }
         }
         $collectors = $layout->placement->collectors->all;
@@ -102,7 +106,7 @@ final readonly class CutPlan
                 $pieces[$piece->run][] = $piece;
             }
         }
-        $ofRuns = array_filter(
+        $ofRuns = $there + array_filter(
             $pieces,
             static fn (int|string $letter): bool => $layout->run("$letter") !== null,
             ARRAY_FILTER_USE_KEY,
@@ -113,7 +117,7 @@ final readonly class CutPlan
             array_diff_key($pieces, $ofRuns),
             $nestings,
             StockNeed::all($nestings, $shop),
-            [...$notices, ...CutNotices::of($layout->runs, $collectors, $pieces, $nestings)],
+            [...$notices, ...CutNotices::of($layout->runs, $collectors, $there + $pieces, $nestings)],
         );
     }
 

@@ -72,7 +72,7 @@ final readonly class Designs
             }
         }
 
-        return new RunSpec($run->letter, $run->name, $run->tubeId, $run->start, $end, $design->route, $run->fittings);
+        return $run->with($run->start, $end, $design->route);
     }
 
     private static function isThere(RunSpec $run, Vector $at): bool

@@ -10,9 +10,14 @@ use UpsweptBead\Core\Units\Length;
  * Something welded onto the side of a run.
  *
  * `station` along the centreline from the run's start; `fromTopDeg` round the tube from straight up as it is fitted,
- * clockwise looking with the flow.
+ * clockwise looking with the flow; `length` of a crack, once it is ground out to sound metal.
  */
 final readonly class Fitting
 {
-    public function __construct(public FittingKind $kind, public Length $station, public float $fromTopDeg) {}
+    public function __construct(
+        public FittingKind $kind,
+        public Length $station,
+        public float $fromTopDeg,
+        public ?Length $length = null,
+    ) {}
 }

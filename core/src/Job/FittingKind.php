@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-/** What is welded to the side of a tube. */
+/** What is welded on the side of a tube: something that is put there, or a crack that opened. */
 enum FittingKind: string
 {
     case OxygenSensorBung = 'oxygen-sensor-bung';
     case TemperatureProbe = 'temperature-probe';
     case Bracket = 'bracket';
     case Hanger = 'hanger';
+    case Crack = 'crack';
 
     public function label(): string
     {
@@ -19,6 +20,7 @@ enum FittingKind: string
             self::TemperatureProbe => 'Exhaust temperature probe',
             self::Bracket => 'Tab or bracket',
             self::Hanger => 'Hanger',
+            self::Crack => 'Crack',
         };
     }
 
@@ -40,7 +42,7 @@ enum FittingKind: string
         return match ($this) {
             self::OxygenSensorBung => 28.0,
             self::TemperatureProbe => 16.0,
-            self::Bracket, self::Hanger => 25.0,
+            self::Bracket, self::Hanger, self::Crack => 25.0,
         };
     }
 
@@ -50,7 +52,7 @@ enum FittingKind: string
         return match ($this) {
             self::OxygenSensorBung => 18.0,
             self::TemperatureProbe => 8.7,
-            self::Bracket, self::Hanger => 0.0,
+            self::Bracket, self::Hanger, self::Crack => 0.0,
         };
     }
 

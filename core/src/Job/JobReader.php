@@ -9,6 +9,7 @@ use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Reason\Override;
 use UpsweptBead\Core\Reason\Overrides;
+use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -80,7 +81,7 @@ final readonly class JobReader
 
     private function run(Node $node): RunSpec
     {
-        $node->only(['letter', 'name', 'tube', 'start', 'end', 'route', 'fittings']);
+        $node->only(['letter', 'name', 'tube', 'start', 'end', 'route', 'fittings', 'there']);
         $letter = $node->at('letter')->required(2);
         if (preg_match('/^[A-Z]{1,2}$/', $letter) !== 1) {
             $node->at('letter')->complain('bad-letter', 'must be one or two capital letters');
@@ -97,6 +98,7 @@ final readonly class JobReader
                 $this->fitting(...),
                 $node->at('fittings')->isMissing() ? [] : $node->at('fittings')->items(self::MOST_FITTINGS),
             ),
+            ! $node->at('there')->isMissing() && $node->at('there')->boolean(),
         );
     }
 
@@ -130,13 +132,28 @@ final readonly class JobReader
 
     private function fitting(Node $node): Fitting
     {
-        $node->only(['kind', 'station', 'fromTop']);
+        $node->only(['kind', 'station', 'fromTop', 'length']);
+        $kind = $node->at('kind')->choice(FittingKind::class, FittingKind::OxygenSensorBung);
+        if ($kind !== FittingKind::Crack && ! $node->at('length')->isMissing()) {
+            $node->at('length')->complain('unknown', 'is only of a crack');
+        }
 
         return new Fitting(
-            $node->at('kind')->choice(FittingKind::class, FittingKind::OxygenSensorBung),
+            $kind,
             $this->routes->notNegative($node->at('station')),
             $node->at('fromTop')->quantity(Quantity::Angle, $this->units, 180),
+            $kind === FittingKind::Crack ? $this->crackLength($node->at('length')) : null,
         );
+    }
+
+    private function crackLength(Node $node): Length
+    {
+        $length = $node->length($this->units);
+        if ($length->mm < 3.0 || $length->mm > 1000.0) {
+            $node->complain('out-of-range', 'of a crack must lie between 3 and 1000 mm');
+        }
+
+        return $length;
     }
 
     private static function override(Node $node): Override

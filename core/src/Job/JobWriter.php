@@ -77,7 +77,9 @@ final readonly class JobWriter
                 'kind' => $fitting->kind->value,
                 'station' => $fitting->station->entered(),
                 'fromTop' => $fitting->fromTopDeg,
+                ...$fitting->length === null ? [] : ['length' => $fitting->length->entered()],
             ], $run->fittings),
+            ...$run->isThere ? ['there' => true] : [],
         ];
     }
 

@@ -6,7 +6,8 @@ namespace UpsweptBead\Core\Job;
 
 /**
  * One run of tube as surveyed: its letter, its stock, its two ends, the route taken if any, what is welded on its
- * side.
+ * side. Of one that is there already (a repair, a tab on a fitted pipe) nothing is cut or fitted; butts between its
+ * pieces are seams that are cut out and welded again.
  */
 final readonly class RunSpec
 {
@@ -19,11 +20,12 @@ final readonly class RunSpec
         public RunEnd $end,
         public ?RouteChoice $route,
         public array $fittings,
+        public bool $isThere = false,
     ) {}
 
     public function routed(?RouteChoice $route): self
     {
-        return new self($this->letter, $this->name, $this->tubeId, $this->start, $this->end, $route, $this->fittings);
+        return $this->with($this->start, $this->end, $route);
     }
 
     /** Whether one of its ends stands on the side of another run. */
@@ -34,6 +36,20 @@ final readonly class RunSpec
 
     public function between(RunEnd $start, RunEnd $end): self
     {
-        return new self($this->letter, $this->name, $this->tubeId, $start, $end, $this->route, $this->fittings);
+        return $this->with($start, $end, $this->route);
+    }
+
+    public function with(RunEnd $start, RunEnd $end, ?RouteChoice $route): self
+    {
+        return new self(
+            $this->letter,
+            $this->name,
+            $this->tubeId,
+            $start,
+            $end,
+            $route,
+            $this->fittings,
+            $this->isThere,
+        );
     }
 }

@@ -45,7 +45,7 @@ final readonly class Bung
                 ...match ($fitting->kind) {
                     FittingKind::TemperatureProbe => $bungs->probe($fitting, "$path.station"),
                     FittingKind::OxygenSensorBung => $bungs->lean($fitting, "$path.fromTop"),
-                    FittingKind::Bracket, FittingKind::Hanger => [],
+                    FittingKind::Bracket, FittingKind::Hanger, FittingKind::Crack => [],
                 },
             );
         }

@@ -22,6 +22,7 @@ enum JointType: string
     case Saddle = 'saddle';
     case DonutSeam = 'donut-seam';
     case Tab = 'tab';
+    case Crack = 'crack';
 
     public function label(): string
     {
@@ -39,6 +40,7 @@ enum JointType: string
             self::Saddle => 'Saddle',
             self::DonutSeam => 'Seam of a donut, inside',
             self::Tab => 'Tab fillet',
+            self::Crack => 'Crack, ground out',
         };
     }
 
@@ -46,7 +48,7 @@ enum JointType: string
     public function seamKind(): SeamKind
     {
         return match ($this) {
-            self::Butt, self::PieCut, self::VBandButt => SeamKind::Butts,
+            self::Butt, self::PieCut, self::VBandButt, self::Crack => SeamKind::Butts,
             self::FlangeSeal, self::DonutSeam => SeamKind::Seals,
             self::MergeSeam, self::Saddle => SeamKind::Merges,
             default => SeamKind::Fillets,
@@ -85,10 +87,10 @@ enum JointType: string
         return in_array($this, [self::Butt, self::PieCut, self::MergeSeam, self::SlipFillet, self::Saddle], true);
     }
 
-    /** Whether it stands on the side of a tube: a bung, a tab. */
+    /** Whether it lies on the side of a tube: a bung, a tab, a crack. */
     public function isOnSide(): bool
     {
-        return $this === self::Bung || $this === self::Tab;
+        return in_array($this, [self::Bung, self::Tab, self::Crack], true);
     }
 
     /** Whether it joins two pieces of tube end to end. */
@@ -100,7 +102,7 @@ enum JointType: string
     /** Whether its seam goes once round a tube, so that it has a dial; others have two ends. */
     public function isRound(): bool
     {
-        return $this !== self::MergeSeam && $this !== self::DonutSeam;
+        return ! in_array($this, [self::MergeSeam, self::DonutSeam, self::Crack], true);
     }
 
     /** Whether it joins a run to a part that stays: a flange, a ring, a collector. */

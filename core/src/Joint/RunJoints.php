@@ -9,6 +9,7 @@ use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Job\CollectorEntry;
 use UpsweptBead\Core\Job\EndKind;
+use UpsweptBead\Core\Job\Fitting;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\RunEnd;
 use UpsweptBead\Core\Layout\RoutedRun;
@@ -61,23 +62,33 @@ final readonly class RunJoints
             );
         }
         foreach ($spec->fittings as $i => $fitting) {
-            $piece = $this->pieceAt($fitting->station->mm);
-            $joints[] = new Joint(
-                $this->fittingId($i),
-                $spec->letter,
-                $fitting->kind->isDrilled() ? JointType::Bung : JointType::Tab,
-                $this->tube($piece),
-                new Side($fitting->kind->label(), '304L', $fitting->kind->wallMm()),
-                Seam::round(
-                    $fitting->station->mm,
-                    $fitting->kind->odMm(),
-                    $fitting->kind->odMm(),
-                    count($joints) + 1,
-                ),
-            );
+            $joints[] = $this->fitted($this->fittingId($i), $fitting, count($joints) + 1);
         }
 
         return $joints;
+    }
+
+    private function fitted(string $id, Fitting $fitting, int $number): Joint
+    {
+        $tube = $this->tube($this->pieceAt($fitting->station->mm));
+        $kind = $fitting->kind;
+        if ($fitting->length !== null) {
+            $lengthMm = $fitting->length->mm;
+            $seam = new Seam($fitting->station->mm, $lengthMm, $kind->odMm(), IndexMark::forJoint($number));
+
+            $crack = new Side($kind->label(), $tube->metal, $tube->wallMm);
+
+            return new Joint($id, $this->routed->spec->letter, JointType::Crack, $tube, $crack, $seam);
+        }
+
+        return new Joint(
+            $id,
+            $this->routed->spec->letter,
+            $kind->isDrilled() ? JointType::Bung : JointType::Tab,
+            $tube,
+            new Side($kind->label(), '304L', $kind->wallMm()),
+            Seam::round($fitting->station->mm, $kind->odMm(), $kind->odMm(), $number),
+        );
     }
 
     /** @return list<PlacedFitting> */

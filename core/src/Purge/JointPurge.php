@@ -140,7 +140,7 @@ final readonly class JointPurge
         $rule = $this->rules->get('purge.keep_until');
 
         return $this->figure('keep', 'Kept on after', Quantity::Duration, $this->keepSeconds, new Reason(
-            'Until the root has cooled so far that air does not colour it any more.',
+            'Until the root has cooled so far that air does not colour it any more; never shorter than the torch’s post-flow.',
             [$rule->asInput()],
             $rule->source,
             'The shop’s limit, and what the seam takes to cool.',

@@ -61,15 +61,7 @@ final readonly class RunEdits
             $isSame =
                 $there->start->frame()->at->distanceTo($at) < 0.01 &&
                 $there->start->direction->unit()->distanceTo($like->start->direction->unit()) < 1e-6;
-            $runs[$from + 1 + $i] = new RunSpec(
-                $there->letter,
-                $there->name,
-                $there->tubeId,
-                $moved,
-                $there->end,
-                $isSame ? $there->route : null,
-                $there->fittings,
-            );
+            $runs[$from + 1 + $i] = $there->with($moved, $there->end, $isSame ? $there->route : null);
         }
 
         return $job->with(array_values($runs), $job->set);
@@ -164,15 +156,7 @@ final readonly class RunEdits
             $isSame =
                 $run->end->frame()->at->distanceTo($end->frame()->at) < 0.01 &&
                 $run->end->direction->unit()->distanceTo($ring->axis->unit()) < 1e-6;
-            $runs[$i] = new RunSpec(
-                $run->letter,
-                $run->name,
-                $run->tubeId,
-                $run->start,
-                $end,
-                $isSame ? $run->route : null,
-                $run->fittings,
-            );
+            $runs[$i] = $run->with($run->start, $end, $isSame ? $run->route : null);
         }
         $others = array_values(
             array_filter(

@@ -68,7 +68,8 @@ final readonly class Sheets
         $cooling = $this->cooling->times(
             $joint, $tube, $this->metal, $heatJ, $arc->value, $stops, $postflow->value,
         );
-        $keepS = $cooling->keepS;
+        // The torch stays over the end of the seam for its post-flow; the root is kept as long at least.
+        $keepS = max($cooling->keepS, $postflow->value);
         $cool = $overrides->on($this->cool($id, $cooling, $heatJ, $tube));
         $filler = $overrides->onChoice(Filler::alloy($joint, $this->shop->catalogue));
         $care = PurgeCare::of($this->job->purpose);

@@ -27,7 +27,7 @@ export type BoreShape = 'round' | 'oval' | 'd' | 'rectangle';
 export type AngleText = number | string;
 export type Seat = 'set-on' | 'set-in';
 export type Lockable = 'straight' | 'rotation' | 'angle';
-export type FittingKind = 'oxygen-sensor-bung' | 'temperature-probe' | 'bracket' | 'hanger';
+export type FittingKind = 'oxygen-sensor-bung' | 'temperature-probe' | 'bracket' | 'hanger' | 'crack';
 export type AssignmentMode = 'fixed' | 'any' | 'cyclic';
 export type CollectorEntry = 'welded' | 'slip';
 export type CollectorMake = 'straight' | 'bent' | 'quarters' | 'bought';
@@ -181,6 +181,8 @@ export interface Answers {
     Person: Person;
     Session: Session;
     Begun: Begun;
+    SmallScreen: SmallScreen;
+    SmallCard: SmallCard;
     Saved: Saved;
     Stale: Stale;
     Released: Released;
@@ -286,6 +288,10 @@ export interface RunDocument {
     end: EndDocument;
     route: RouteDocument | null;
     fittings: FittingDocument[];
+    /**
+     * There already: nothing of it is cut or fitted, and butts between its pieces are seams that are welded again. Absent: to be made.
+     */
+    there?: boolean;
 }
 export interface EndDocument {
     kind: EndKind;
@@ -383,6 +389,7 @@ export interface FittingDocument {
     kind: FittingKind;
     station: LengthText;
     fromTop: AngleText;
+    length?: LengthText;
 }
 /**
  * What holds for the runs together; may be left out.
@@ -1737,6 +1744,37 @@ export interface Session {
 }
 export interface Begun {
     id: number;
+}
+/**
+ * What small work can be chosen from.
+ */
+export interface SmallScreen {
+    shop: string;
+    kinds: SmallChoice[];
+    places: SmallChoice[];
+    metals: SmallChoice[];
+    tubes: SmallChoice[];
+}
+export interface SmallChoice {
+    id: string;
+    name: string;
+    /**
+     * Among those that are asked for most.
+     */
+    usual: boolean;
+}
+/**
+ * Settings and purge of a seam on a tube that is there already, and what is done.
+ */
+export interface SmallCard {
+    title: string;
+    joint: Joint;
+    sheet: Sheet;
+    steps: {
+        title: string;
+        do: string[];
+    }[];
+    notices: Notice[];
 }
 export interface Saved {
     revision: Revision;

@@ -7,7 +7,9 @@
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import type { Figure, Reason } from '@/lib/answers';
 
-    type Props = { figure: Figure; desk: JobDesk; big?: boolean; label?: boolean };
+    /** Where its working is asked for, and where it is overruled. */
+    type Desk = Pick<JobDesk, 'isDraft' | 'why' | 'override'>;
+    type Props = { figure: Figure; desk: Desk; big?: boolean; label?: boolean };
     let { figure, desk, big = false, label = false }: Props = $props();
 
     let open = $state(false);

@@ -8,10 +8,13 @@ export function span(fromMm: number, toMm: number, lengthMm: number): Span {
     return { left: (100 * fromMm) / length, width: (100 * (toMm - fromMm)) / length };
 }
 
+/** Types of joints that lie on the side of a tube. */
+export const ON_SIDE = ['bung', 'tab', 'crack'];
+
 /** Joints that share a station (a flange's two passes) stand together. */
 export function joinedByStation(joints: Joint[]): { station: number; joints: Joint[] }[] {
     const groups: { station: number; joints: Joint[] }[] = [];
-    for (const joint of joints.filter((one) => one.type !== 'bung' && one.type !== 'tab')) {
+    for (const joint of joints.filter((one) => !ON_SIDE.includes(one.type))) {
         const group = groups.find((one) => Math.abs(one.station - joint.station) < 0.5);
         if (group) group.joints.push(joint);
         else groups.push({ station: joint.station, joints: [joint] });

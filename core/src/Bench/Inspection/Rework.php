@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Bench\Inspection;
 
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Bench\LogEntry;
+use UpsweptBead\Core\Bench\Measure;
 use UpsweptBead\Core\Bench\StepKind;
 
 /**
@@ -70,7 +71,7 @@ final readonly class Rework
             Outcome::Accept => [],
             Outcome::Dress => [self::dress($joint)],
             Outcome::Add => ["purge.$joint", "weld.$joint", "cool.$joint", $inspection->id],
-            Outcome::Redo => [$this->cutOut($joint), "purge.$joint", "weld.$joint", "cool.$joint", $inspection->id],
+            Outcome::Redo => [self::cutOut("cut-out.$joint", $joint, $this->steps["tack.$joint"]->measures ?? []), "purge.$joint", "weld.$joint", "cool.$joint", $inspection->id],
         };
         $steps = [];
         foreach ($again as $one) {
@@ -106,10 +107,11 @@ final readonly class Rework
         );
     }
 
-    private function cutOut(string $joint): BenchStep
+    /** @param  list<Measure>  $measures */
+    public static function cutOut(string $id, string $joint, array $measures): BenchStep
     {
         return new BenchStep(
-            "cut-out.$joint",
+            $id,
             StepKind::Prepare,
             $joint,
             "Cut $joint out",
@@ -119,7 +121,7 @@ final readonly class Rework
                 'Clean, tack it again with argon behind it, and check the fit against its marks.',
             ],
             null,
-            $this->steps["tack.$joint"]->measures ?? [],
+            $measures,
         );
     }
 }

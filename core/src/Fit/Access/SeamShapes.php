@@ -45,7 +45,7 @@ final readonly class SeamShapes
             JointType::PieCut => self::mitred($frame, $routed, $joint),
             JointType::FlangeFillet => $this->flange($routed, $joint),
             JointType::SlipFillet => self::round($frame, $joint->seam->odMm / 2, -self::FILLET),
-            JointType::Bung, JointType::Tab => $this->onSide($routed, $joint),
+            JointType::Bung, JointType::Tab, JointType::Crack => $this->onSide($routed, $joint),
             JointType::Saddle => self::saddle(
                 $this->layout->placement->branchAt($joint->run, $joint->seam->stationMm <= 0.0),
                 $frame,

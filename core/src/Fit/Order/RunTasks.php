@@ -204,7 +204,9 @@ final readonly class RunTasks
     /** @return list<Joint> as they are fitted; a flange is fitted once, its outside fillet is a second pass */
     private function fitted(string $letter): array
     {
-        $apart = [JointType::Bung, JointType::Tab, JointType::FlangeFillet, JointType::DonutSeam];
+        $apart = [
+            JointType::Bung, JointType::Tab, JointType::Crack, JointType::FlangeFillet, JointType::DonutSeam,
+        ];
 
         return array_values(array_filter(
             $this->joints->ofRun($letter),

@@ -81,6 +81,9 @@ final readonly class WeldTasks
             if ($joint->type === JointType::Tab) {
                 $this->tab($joint, $letter, $number, $i);
             }
+            if ($joint->type === JointType::Crack) {
+                $this->crack($joint, $letter, $number, $i);
+            }
         }
     }
 
@@ -142,6 +145,35 @@ final readonly class WeldTasks
             'refit.set',
             'On the bench it can be turned to where it is welded best.',
             'It is welded overhead.',
+        );
+    }
+
+    /** A crack is ground out to its end before anything is welded; common practice. */
+    private function crack(Joint $joint, string $letter, int $number, int $i): void
+    {
+        $this->graph->add(new Task(
+            "tack.$joint->id", TaskKind::Fit, Phase::Trial, $letter, $joint, '', $joint->between->name,
+            "Grind out the crack in {$joint->between->name}",
+            'A crack runs on from under a bead: its ends are found with dye and stopped before it is welded.',
+            [self::DRILLED, $number, $i],
+        ));
+        $this->weld(
+            $joint,
+            Phase::Bench,
+            'From its stopped ends towards the middle, a short run at a time, so that it is not pulled open again.',
+            [self::BENCH, $number, self::TAB + $i],
+        );
+        $this->graph->before(
+            "tack.$joint->id",
+            "weld.$joint->id",
+            'Ground out, its ends found and stopped.',
+            'It opens again beside the bead.',
+        );
+        $this->graph->before(
+            "tack.$joint->id",
+            "full.$letter",
+            'The run still stands as it cracked: it is seen what pulled it.',
+            'It cracks again for the same reason.',
         );
     }
 

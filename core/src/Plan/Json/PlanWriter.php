@@ -103,7 +103,7 @@ final readonly class PlanWriter
      * @param  list<Notice>  $notices
      * @return list<array<string, string>>
      */
-    private static function notices(array $notices): array
+    public static function notices(array $notices): array
     {
         return array_map(static fn (Notice $notice): array => [
             'severity' => $notice->severity->value, 'path' => $notice->path, 'message' => $notice->message,

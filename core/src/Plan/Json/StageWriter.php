@@ -166,7 +166,7 @@ final readonly class StageWriter
     }
 
     /** @return array<string, mixed> */
-    private function sheet(JointSheet $sheet, int $pose): array
+    public function sheet(JointSheet $sheet, int $pose): array
     {
         return [
             'joint' => $sheet->joint->id,

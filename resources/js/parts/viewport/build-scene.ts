@@ -1,6 +1,7 @@
 // What of a build stands there so far, with the seam that is looked at; on the bench as it is held and filled.
 import { Box3, Group, Object3D, Quaternion, Vector3 } from 'three';
 import type { Frame, RunPlan, TubeRun } from '@/lib/answers';
+import { ON_SIDE } from '../ribbon';
 import { collectorModel } from './branching';
 import type { Label } from './labels';
 import { partModel } from './part-model';
@@ -93,7 +94,7 @@ function expand(extent: Box3, frame: Frame | null, turn: Quaternion): void {
 
 function addSeam(model: Object3D, plan: RunPlan, run: TubeRun, seam: SeamShown): void {
     const joint = plan.joints.find((one) => one.id === seam.joint);
-    const isDrawn = joint && joint.round && joint.type !== 'bung' && joint.type !== 'tab';
+    const isDrawn = joint && joint.round && !ON_SIDE.includes(joint.type);
     const frame = isDrawn ? frameAt(run, joint.station) : null;
     if (frame) model.add(seamModel(frame, (plan.tube?.od.value ?? 50) / 2, seam.reached));
 }

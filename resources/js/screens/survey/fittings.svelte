@@ -10,7 +10,7 @@
 
     const fittings = $derived(desk.entered?.fittings ?? []);
 
-    function set(i: number, key: 'station' | 'fromTop', value: string): void {
+    function set(i: number, key: 'station' | 'fromTop' | 'length', value: string): void {
         void desk.editRun((run) => {
             const fitting = run.fittings[i];
             if (fitting) fitting[key] = value;
@@ -25,13 +25,20 @@
         { id: 'temperature-probe', name: 'Temperature probe' },
         { id: 'bracket', name: 'Tab or bracket' },
         { id: 'hanger', name: 'Hanger' },
+        { id: 'crack', name: 'Crack' },
     ];
+    /** Only a crack has a length of its own. */
+    const become = (i: number, kind: FittingKind) =>
+        desk.editRun((run) => {
+            const { station, fromTop } = run.fittings[i] ?? { station: '0 in', fromTop: 0 };
+            run.fittings[i] = { kind, station, fromTop, ...(kind === 'crack' ? { length: '1 in' } : {}) };
+        });
     const remove = (i: number) => desk.editRun((run) => run.fittings.splice(i, 1));
 </script>
 
 <fieldset class="sheet p-3" disabled={!mayPlan}>
-    <legend class="sr-only">Sensors and probes</legend>
-    <h2 class="heading mb-1">Sensors and probes</h2>
+    <legend class="sr-only">On its side</legend>
+    <h2 class="heading mb-1">On its side</h2>
     {#each fittings as fitting, i (i)}
         <div class="mb-2 flex flex-wrap items-end gap-x-3 gap-y-1">
             <SelectField
@@ -40,7 +47,7 @@
                 value={fitting.kind}
                 options={kinds}
                 disabled={!mayPlan}
-                onchange={(value) => desk.editRun((run) => run.fittings[i] && (run.fittings[i].kind = value))}
+                onchange={(value) => become(i, value)}
             />
             <TextField
                 class="w-36"
@@ -58,8 +65,18 @@
                 error={errorAt(desk.errors, `${desk.path}.fittings[${i}].fromTop`)}
                 onchange={(value) => set(i, 'fromTop', value)}
             />
+            {#if fitting.kind === 'crack'}
+                <TextField
+                    class="w-36"
+                    label="Length, ground out"
+                    mono
+                    value={fitting.length ?? ''}
+                    error={errorAt(desk.errors, `${desk.path}.fittings[${i}].length`)}
+                    onchange={(value) => set(i, 'length', value)}
+                />
+            {/if}
             <Button onclick={() => remove(i)}>Remove</Button>
         </div>
     {/each}
-    <Button onclick={add}>Add a sensor</Button>
+    <Button onclick={add}>Add a sensor, a tab or a crack</Button>
 </fieldset>

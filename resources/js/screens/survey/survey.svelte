@@ -132,6 +132,22 @@
                     error={err(`${desk.path}.name`)}
                     onchange={(value) => void desk.editRun((one) => (one.name = value))}
                 />
+                <label class="flex min-h-9 items-center gap-2 sm:col-span-4">
+                    <input
+                        type="checkbox"
+                        class="size-6"
+                        checked={run.there ?? false}
+                        disabled={!mayPlan}
+                        onchange={(event) => {
+                            const there = event.currentTarget.checked;
+                            void desk.editRun((one) => {
+                                if (there) one.there = true;
+                                else delete one.there;
+                            });
+                        }}
+                    />
+                    There already: nothing of it is cut or fitted, only welded on
+                </label>
             {/if}
         </section>
         {#if run}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Job\Small;
+
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\CutChoice;
+use UpsweptBead\Core\Job\EndKind;
+use UpsweptBead\Core\Job\Fitting;
+use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Job\Points;
+use UpsweptBead\Core\Job\RouteChoice;
+use UpsweptBead\Core\Job\RunEnd;
+use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Reason\Overrides;
+use UpsweptBead\Core\Stock\TubeSize;
+use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/**
+ * A tab, a bung, a hanger, a crack or a seam on a tube that is there already, as a job of its own: a straight stretch of
+ * that tube from dam to dam, level, with the work in its middle. Everything else is planned as for any job.
+ */
+final readonly class SmallWork
+{
+    /** Where a sensor stands: within what is usual, 10 to 2 o'clock, and clear of the top. Common practice. */
+    private const SENSOR_DEG = 30.0;
+
+    /**
+     * @param  Length  $crack  once it is ground out; only of a crack
+     * @param  Length  $dams  how far apart the dams stand
+     */
+    public function __construct(
+        public SmallKind $kind,
+        public SmallPlace $place,
+        public TubeSize $tube,
+        public string $metal,
+        public Length $crack,
+        public Length $dams,
+    ) {}
+
+    public function title(): string
+    {
+        return sprintf('%s on %s', $this->kind->label(), $this->tube->name);
+    }
+
+    /** Id of the joint that is welded. */
+    public function joint(): string
+    {
+        return $this->kind->fitting() === null ? 'AJ1' : 'AB1';
+    }
+
+    public function job(string $number, UnitSystem $units): Job
+    {
+        $forward = new Vector(1, 0, 0);
+        $end = fn (string $name, float $atMm): RunEnd => new RunEnd(
+            EndKind::Open,
+            $name,
+            Points::of(new Vector($atMm, 0, 0)),
+            $forward,
+            null,
+            $this->metal,
+            Length::ofMm($this->tube->wallMm),
+        );
+        $middle = Length::ofMm($this->dams->mm / 2);
+
+        return new Job(
+            $number,
+            $this->title(),
+            '',
+            '',
+            $this->place->purpose(),
+            $units,
+            $this->metal,
+            '',
+            [new RunSpec(
+                'A',
+                '',
+                $this->tube->id,
+                $end('Dam upstream', 0.0),
+                $end('Dam downstream', $this->dams->mm),
+                new RouteChoice(
+                    [],
+                    $this->dams,
+                    cuts: $this->kind === SmallKind::Seam ? new CutChoice([$middle]) : null,
+                ),
+                $this->fittings($middle),
+                isThere: true,
+            )],
+            new Overrides([], $units),
+        );
+    }
+
+    /** @return list<Fitting> */
+    private function fittings(Length $middle): array
+    {
+        $kind = $this->kind->fitting();
+
+        return $kind === null ? [] : [new Fitting(
+            $kind,
+            $middle,
+            $kind->isDrilled() ? self::SENSOR_DEG : 0.0,
+            $this->kind === SmallKind::Crack ? $this->crack : null,
+        )];
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Job;
+use App\Models\Role;
+use Inertia\Testing\AssertableInertia as Page;
+
+/**
+ * @param  array<string, string>  $change
+ * @return array<string, string>
+ */
+function smallWish(array $change = []): array
+{
+    return [
+        'kind' => 'bung', 'place' => 'behind', 'units' => 'inch', 'tube' => 'T3.000x.065', 'metal' => '304L',
+        'crack' => '1 in', 'dams' => '12 in', ...$change,
+    ];
+}
+
+beforeEach(fn () => $this->signIn(Role::Owner));
+
+it('offers what is asked for most first', function () {
+    $this->get('/small')->assertInertia(static fn (Page $page): Page => $page->component('small/small')
+        ->has('kinds', 5)->where('metals.0.usual', true)->has('tubes'));
+});
+
+it('gives settings and purge before anything is stored', function () {
+    $this->postJson('/small/card', smallWish())->assertOk()
+        ->assertJsonPath('title', 'Oxygen-sensor bung on 3 in × .065')
+        ->assertJsonPath('sheet.settings.filler.text', 'ER308L')
+        ->assertJsonPath('sheet.purge.target.text', '200 ppm')
+        ->assertJsonPath('sheet.settings.amps.reason.inputs.0.label', 'Thinner wall');
+    expect(Job::query()->count())->toBe(0);
+});
+
+it('makes a job of it that stands at the bench, numbered by itself', function () {
+    $first = $this->postJson('/small', smallWish(['kind' => 'crack']))->assertCreated()->json('id');
+    $this->postJson('/small', smallWish(['kind' => 'tab']))->assertCreated();
+    expect(Job::query()->orderBy('id')->pluck('number')->all())->toBe(['S-0001', 'S-0002']);
+    $this->get("/jobs/$first/bench")->assertInertia(static fn (Page $page): Page => $page
+        ->where('job.revision.status', 'released')
+        ->where('job.bench.next', 'tack.AB1')
+        ->where('job.bench.steps.0.title', 'Grind out the crack in A1'));
+});
+
+it('says what of a choice is wrong, and makes nothing of it', function (array $change, string $field, string $says) {
+    $reply = $this->postJson('/small', smallWish($change))->assertUnprocessable();
+    expect($reply->json("errors.$field.0"))->toContain($says)->and(Job::query()->count())->toBe(0);
+})->with([
+    'no such tube' => [['tube' => 'T9'], 'tube', 'T9'],
+    'no such metal' => [['metal' => 'tin'], 'metal', 'There is no metal "tin"; there are 304L'],
+    'no length' => [['crack' => 'long'], 'crack', '"long"'],
+    'dams in one another' => [['dams' => '1 in'], 'dams', '"1 in" must lie between 50 and 5000 mm.'],
+    'no such place' => [['place' => 'roof'], 'place', 'invalid'],
+]);
+
+it('makes no job of what cannot be welded', function () {
+    $this->postJson('/small', smallWish(['metal' => 'titanium']))->assertUnprocessable();
+    expect(Job::query()->count())->toBe(0);
+});

@@ -48,6 +48,8 @@ trait KeepsToSchemas
         'POST jobs/{job}/revise' => 'Released',
         'POST jobs/{job}/log' => 'Logged',
         'GET jobs/{job}/log' => 'LogPage',
+        'GET jobs/{job}/quote' => 'JobQuote',
+        'GET jobs/{job}/record.json' => 'RecordFile',
         'GET jobs/{job}/devices' => 'Devices',
         'GET jobs/{job}/links' => 'CustomerLinks',
         'POST jobs/{job}/links' => 'CustomerLinks',

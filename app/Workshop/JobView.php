@@ -7,6 +7,7 @@ namespace App\Workshop;
 use App\Models\Job;
 use App\Models\Revision;
 use App\Models\RouteSearch;
+use UpsweptBead\Core\Bench\AsWelded;
 use UpsweptBead\Core\Bench\Deviation;
 use UpsweptBead\Core\Bench\JobRecord;
 use UpsweptBead\Core\Bench\Progress;
@@ -97,7 +98,7 @@ final readonly class JobView
             'jointsDone' => $progress->jointsDone(),
             'weldedAt' => (object) self::weldedAt($progress),
             'readings' => (object) self::readings($plan, $progress),
-            'found' => (object) self::found($progress),
+            'asWelded' => (object) self::asWelded($plan, $progress),
             'deviations' => array_map(
                 static fn (Deviation $one): array => ['step' => $one->stepId, 'what' => $one->what, 'by' => $one->by],
                 $record->deviations,
@@ -123,18 +124,23 @@ final readonly class JobView
         ];
     }
 
-    /** @return array<string, string> what was found at joints the last time they were looked at */
-    private static function found(Progress $progress): array
+    /** @return array<string, array<string, string|int>> by joint, what was read and found the last time it was welded */
+    private static function asWelded(KnownPlan $plan, Progress $progress): array
     {
-        $found = [];
-        foreach ($progress->steps as $step) {
-            $inspected = ($progress->done[$step->id] ?? null)?->inspected;
-            if ($inspected !== null) {
-                $found[$step->subject] = $inspected->text();
-            }
-        }
+        return array_map(static function (AsWelded $one) use ($plan): array {
+            $text = static fn (string $name): string => isset($one->values[$name])
+                ? $one->measures[$name]->quantity->show($one->values[$name], $plan->units)
+                : '';
 
-        return $found;
+            return [
+                'amps' => $text('amps'),
+                'oxygen' => $text('oxygen'),
+                'seconds' => $text('seconds'),
+                'temperature' => $text('temperature'),
+                'rounds' => $one->rounds,
+                'found' => $one->inspected?->text() ?? '',
+            ];
+        }, AsWelded::all($progress));
     }
 
     /** @return array<string, string> when joints were welded that may still be hot, by their step */

@@ -6,9 +6,13 @@ namespace App\Workshop;
 
 use UpsweptBead\Core\Cut\OpenedStock;
 use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Exchange\Drawing\AssemblySvg;
+use UpsweptBead\Core\Exchange\Drawing\RibbonSvg;
+use UpsweptBead\Core\Exchange\RecordJoints;
 use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Plan\Json\CuttingWriter;
 use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Quote\Quote;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stores\Need;
 use UpsweptBead\Core\Stores\Needs;
@@ -16,7 +20,7 @@ use UpsweptBead\Core\Stores\SawAccount;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
-/** What the saw and the stores want of a plan, kept beside what the other screens do. */
+/** What saw, stores, quote and record want of a plan, kept beside what the other screens do. */
 final readonly class KnownCut
 {
     /**
@@ -24,21 +28,34 @@ final readonly class KnownCut
      * @param  list<OpenedStock>  $opened
      * @param  array<string, RoutedRun>  $runs  by letter
      * @param  array<string, mixed>  $written  set-ups and saws as the screen gets them
+     * @param  string  $assembly  drawn, as SVG
+     * @param  array<string, string>  $ribbons  runs unrolled, as SVG, by letter
+     * @param  list<array{id: string, between: string, and: string, type: string, station: float, planned: array<string, mixed>}>  $joints
      */
     private function __construct(
         public array $needs,
         public array $opened,
         public array $runs,
         public array $written,
+        public Quote $quote,
+        public string $assembly,
+        public array $ribbons,
+        public array $joints,
         public UnitSystem $units,
     ) {}
 
     public static function of(Plan $plan, Shop $shop): self
     {
         $writer = new CuttingWriter($plan->job->units, $shop);
-        $runs = [];
+        $runs = $ribbons = [];
         foreach ($plan->layout->runs as $run) {
-            $runs[$run->spec->letter] = $run;
+            $letter = $run->spec->letter;
+            $runs[$letter] = $run;
+            $ribbons[$letter] = RibbonSvg::of(
+                $plan->cut->piecesOf($letter),
+                $plan->joints->ofRun($letter),
+                $run->line->lengthMm,
+            );
         }
 
         return new self(Needs::of($plan, $shop), $plan->cut->opened($shop->rules), $runs, [
@@ -50,7 +67,7 @@ final readonly class KnownCut
                 'blades' => round($one->blades, 2),
                 'cost' => round($one->cost, 2),
             ], SawAccount::all($plan->cut, $shop)),
-        ], $plan->job->units);
+        ], Quote::of($plan, $shop), AssemblySvg::of($plan), $ribbons, RecordJoints::of($plan), $plan->job->units);
     }
 
     public function piece(string $mark): ?Piece

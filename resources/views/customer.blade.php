@@ -4,10 +4,9 @@
     $head = $job['document']['job'];
     $sheets = array_column($job['plan']['weld']['sheets'], null, 'joint');
     $bench = $job['bench'];
-    $read = static fn (string $step, string $measure): string => ((array) $bench['readings'])[$step][$measure] ?? '–';
+    $read = static fn (string $joint, string $what): string => (((array) $bench['asWelded'])[$joint][$what] ?? '') ?: '–';
     $members = [...array_filter($job['plan']['runs'], static fn (array $run): bool => $run['run'] !== null), ...$job['plan']['merge']['collectors']];
     $joints = array_column(array_merge(...array_column($members, 'joints')), null, 'id');
-    $found = (array) $bench['found'];
 @endphp
 <!DOCTYPE html>
 <html lang="en">
@@ -67,9 +66,9 @@
             <td class="n" data-label="Joint">{{ $id }}</td>
             <td data-label="Between">{{ $joints[$id]['between'] }} to {{ $joints[$id]['and'] }}</td>
             <td class="n" data-label="Filler">{{ $sheets[$id]['settings']['filler']['text'] }}</td>
-            <td class="n" data-label="Amps">{{ $read("weld.$id", 'amps') }}</td>
-            <td class="n" data-label="Oxygen">{{ $read("purge.$id", 'oxygen') }}</td>
-            <td data-label="Looked at">{{ $found[$id] ?? '–' }}</td>
+            <td class="n" data-label="Amps">{{ $read($id, 'amps') }}</td>
+            <td class="n" data-label="Oxygen">{{ $read($id, 'oxygen') }}</td>
+            <td data-label="Looked at">{{ $read($id, 'found') }}</td>
         </tr>
         @endforeach
         </tbody>

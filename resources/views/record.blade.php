@@ -1,5 +1,11 @@
 @php
     /** @var array<string, mixed> $job */
+    /** @var array<string, string> $ribbons pictures by letter */
+    /** @var list<string> $materials */
+    /** @var list<array{title: string, picture: string, end: string}> $traces */
+    /** @var list<array{step: string, picture: string}> $photos */
+    $growth = $job['plan']['fit']['growth'];
+    $service = $job['plan']['fit']['service'];
     /** @var bool $isForCustomer what only the shop needs is left out */
     $isForCustomer ??= false;
     $head = $job['document']['job'];
@@ -8,7 +14,7 @@
     $sheets = array_column($job['plan']['weld']['sheets'], null, 'joint');
     $tubes = implode(', ', array_unique(array_map(static fn (array $one): string => $one['tube']['name'] ?? '–', [...$runs, ...$collectors])));
     $bench = $job['bench'];
-    $read = static fn (string $step, string $measure): string => $bench === null ? '–' : (((array) $bench['readings'])[$step][$measure] ?? '–');
+    $read = static fn (string $joint, string $what): string => (((array) ($bench['asWelded'] ?? []))[$joint][$what] ?? '') ?: '–';
     $joints = array_column(array_merge(...array_column([...$runs, ...$collectors], 'joints')), null, 'id');
 @endphp
 <!DOCTYPE html>
@@ -43,8 +49,13 @@
     <td><span class="l">Joints welded</span><span class="n">{{ $bench['jointsDone'] ?? 0 }} of {{ count($sheets) }}</span></td>
 </tr></table>
 
+<p><img src="{{ $assembly }}" style="width: 100%"></p>
+<h2>Materials</h2>
+<p>{{ $materials === [] ? 'Nothing but wire and gas.' : implode('; ', $materials) }}.</p>
+
 @foreach($runs as $run)
 <h2>Run {{ $run['letter'] }}@if($run['name'] !== ''), {{ $run['name'] }}@endif: {{ $run['run']['length']['text'] }}</h2>
+@isset($ribbons[$run['letter']])<p><img src="{{ $ribbons[$run['letter']] }}" style="width: 100%"></p>@endisset
 <table>
     <tr><th>Bend</th><th>Straight before</th><th>Turn</th><th>Bend</th><th>Radius</th></tr>
     @foreach($run['run']['bends'] as $i => $bend)
@@ -78,8 +89,17 @@
     @php($sheet = $sheets[$slot['joint']])
     <tr><td class="n">{{ $sheet['joint'] }}</td><td>{{ $joints[$sheet['joint']]['between'] }} to {{ $joints[$sheet['joint']]['and'] }}, {{ lcfirst($joints[$sheet['joint']]['typeLabel']) }}</td>
         <td class="n">{{ $sheet['settings']['filler']['text'] }}</td><td class="n">{{ $sheet['settings']['amps']['text'] }}</td>
-        <td class="n">{{ $read('weld.'.$sheet['joint'], 'amps') }}</td><td class="n">{{ $read('purge.'.$sheet['joint'], 'oxygen') }}</td>
-        <td class="n">{{ $read('weld.'.$sheet['joint'], 'seconds') }}</td><td>{{ ((array) ($bench['found'] ?? []))[$sheet['joint']] ?? '–' }}</td></tr>
+        <td class="n">{{ $read($sheet['joint'], 'amps') }}</td><td class="n">{{ $read($sheet['joint'], 'oxygen') }}</td>
+        <td class="n">{{ $read($sheet['joint'], 'seconds') }}</td><td>{{ $read($sheet['joint'], 'found') }}</td></tr>
+    @endforeach
+</table>
+@endif
+
+@if($traces !== [])
+<h2>What instruments recorded</h2>
+<table>
+    @foreach(array_chunk($traces, 3) as $row)
+    <tr>@foreach($row as $trace)<td style="width: 33%"><span class="n">{{ $trace['title'] }}</span> <span class="q">{{ $trace['end'] }}</span><br><img src="{{ $trace['picture'] }}" style="width: 54mm"></td>@endforeach</tr>
     @endforeach
 </table>
 @endif
@@ -109,6 +129,24 @@
     @endforeach
 </table>
 @endif
+@endif
+@if($growth['loops'] !== [] || $service !== [])
+<h2>When it is hot, and when it has to come off</h2>
+@foreach($growth['loops'] as $one)
+<p>{{ ucfirst($one['name']) }}: grows {{ data_get($one, 'growth.text') }} at {{ data_get($growth, 'temperature.text') }}. {{ $one['taken'] === '' ? $one['advice'] : "Taken by {$one['taken']}." }}</p>
+@endforeach
+@foreach($service as $one)
+<p>Run {{ $one['run'] }} is held by {{ $one['clamps'] }}: {{ $one['comesOut'] === null ? 'whether it comes out with the rest in place was not worked out' : ($one['comesOut'] ? 'it comes out with the rest in place' : 'it does not come out by itself, for '.implode(', ', $one['by'])) }}.</p>
+@endforeach
+<p>Clamps and bolts: drawn up again once it has been hot. Hangers and flexible joints: looked at with the oil. A crack, or soot at a joint: seen to before it spreads.</p>
+@endif
+@if($photos !== [])
+<h2>Photos</h2>
+<table>
+    @foreach(array_chunk($photos, 3) as $row)
+    <tr>@foreach($row as $photo)<td style="width: 33%"><img src="{{ $photo['picture'] }}" style="width: 56mm"><br><span class="n">{{ $photo['step'] }}</span></td>@endforeach</tr>
+    @endforeach
+</table>
 @endif
 <p class="q">Local codes, emissions and noise law, racing rules and licensed practice come first.</p>
 </body>

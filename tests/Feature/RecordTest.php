@@ -82,3 +82,64 @@ it('prints a page for each weld in its turn, or the one that is asked for', func
     $this->getJson("/jobs/$job->id/joint-sheets.pdf?joint=ZJ9")->assertUnprocessable()
         ->assertJsonPath('errors.joint.0', 'The job has no welded joint "ZJ9".');
 });
+
+it('gives the whole record as an open file: planned beside read, and every entry', function () {
+    $this->signIn();
+    $job = $this->released();
+    $this->log($job, $this->entry('purge.AJ2', ['oxygen' => '140 ppm']), $this->entry('weld.AJ2', ['amps' => '57 A'], note: 'No colour'));
+    $file = $this->getJson("/jobs/$job->id/record.json")->assertOk()
+        ->assertJsonPath('format', 'upswept-bead/record')
+        ->assertJsonPath('job.format', 'upswept-bead/job')
+        ->json();
+    $joint = array_column($file['joints'], null, 'id')['AJ2'];
+    expect($joint['planned']['amps'])->toEqual(50)
+        ->and($joint['planned']['purge']['target'])->toEqual(200)
+        ->and($joint['read'])->toEqual(['oxygen' => 140, 'amps' => 57])
+        ->and($joint['welded'])->toBe(1)
+        ->and($file['log'][1]['note'])->toBe('No colour')
+        ->and($file['materials'][0]['name'])->toContain('3 in');
+});
+
+it('reads what was read the last time where a joint was cut out and done again', function () {
+    $this->signIn();
+    $job = $this->released();
+    $redo = ['inside' => 'brown', 'outside' => 'straw', 'flaws' => ['sugar'], 'outcome' => 'redo', 'cause' => 'purge'];
+    $this->log(
+        $job,
+        $this->entry('purge.AJ2', ['oxygen' => '190 ppm']),
+        $this->entry('weld.AJ2', ['amps' => '66 A']),
+        [...$this->entry('inspect.AJ2'), 'inspected' => $redo, 'why' => 'Only this joint.'],
+    );
+    $this->anotherRequest();
+    $this->log(
+        $job,
+        [...$this->entry('purge.AJ2.2', ['oxygen' => '40 ppm']), 'why' => 'Only this joint.'],
+        [...$this->entry('weld.AJ2.2', ['amps' => '52 A']), 'why' => 'Only this joint.'],
+    );
+    $this->get("/jobs/$job->id/handover")->assertInertia(static fn (Page $page): Page => $page
+        ->where('job.bench.asWelded.AJ2.amps', '52 A')
+        ->where('job.bench.asWelded.AJ2.oxygen', '40 ppm')
+        ->where('job.bench.asWelded.AJ2.rounds', 2));
+});
+
+it('quotes a job, and counts what it cost beside that', function () {
+    $this->signIn();
+    $job = $this->released();
+    $this->getJson("/jobs/$job->id/quote")->assertOk()->assertJsonPath('spent', null);
+    $this->log(
+        $job,
+        [...$this->entry('prepare.A1'), 'at' => now()->subMinutes(40)->toIso8601String()],
+        [...$this->entry('prepare.A2'), 'at' => now()->subMinutes(10)->toIso8601String()],
+    );
+    $quote = $this->getJson("/jobs/$job->id/quote")->assertOk()->json();
+    $lines = array_column($quote['lines'], null, 'key');
+    // 5 minutes for the first entry, 30 to the second, at 70 an hour.
+    expect($lines['labour.fit']['spent'])->toEqual(round(35 / 60 * 70, 2))
+        ->and($quote['price'])->toEqualWithDelta(1.2 * $quote['cost'], 0.02)
+        ->and($quote['expected'])->toEqual($quote['cost'])
+        ->and($quote['unpriced'])->toContain('V-band ring for 3 in × .065');
+    foreach (['quote' => 'Quote: Camper-van downpipe', 'cost' => 'Cost beside quote'] as $which => $says) {
+        $pdf = (new Parser())->parseContent((string) $this->get("/jobs/$job->id/$which.pdf")->assertOk()->getContent());
+        expect(preg_replace('/\s+/u', ' ', $pdf->getText()))->toContain($says)->toContain(number_format($quote['price'], 2, '.', ' '));
+    }
+});

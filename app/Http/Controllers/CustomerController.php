@@ -9,6 +9,7 @@ use App\Models\Job;
 use App\Models\Revision;
 use App\Print\Pdf;
 use App\Workshop\JobView;
+use App\Workshop\RecordView;
 use App\Workshop\Workshop;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
@@ -23,7 +24,7 @@ final readonly class CustomerController
         $link = self::find($token);
 
         return view('customer', [
-            'job' => $this->record($link->job),
+            'job' => $this->view->of($link->job, null, self::built($link->job)),
             'shop' => $this->workshop->shop()->name,
             'until' => $link->expires_at,
             'token' => $token,
@@ -31,11 +32,11 @@ final readonly class CustomerController
         ]);
     }
 
-    public function pdf(string $token, Pdf $pdf): Response
+    public function pdf(string $token, RecordView $record, Pdf $pdf): Response
     {
         $job = self::find($token)->job;
 
-        return $pdf->show('record', ['job' => $this->record($job), 'isForCustomer' => true], "$job->number-record.pdf");
+        return $pdf->show('record', [...$record->of($job, self::built($job)), 'isForCustomer' => true], "$job->number-record.pdf");
     }
 
     /** Of an unknown link no more is said than of one that expired. */
@@ -46,12 +47,12 @@ final readonly class CustomerController
         return $link ?? abort(404);
     }
 
-    /** @return array<string, mixed> */
-    private function record(Job $job): array
+    /** A customer sees what is built, never a draft. */
+    private static function built(Job $job): Revision
     {
         $released = $job->released();
         abort_if(! $released instanceof Revision, 404);
 
-        return $this->view->of($job, null, $released);
+        return $released;
     }
 }

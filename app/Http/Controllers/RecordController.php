@@ -5,17 +5,35 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Job;
+use App\Models\Revision;
 use App\Print\Pdf;
-use App\Workshop\JobView;
+use App\Workshop\RecordFile;
+use App\Workshop\RecordView;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
-/** The record of a job as PDF. */
+/** The record of a job: on paper, and as an open file. */
 final readonly class RecordController
 {
-    public function __invoke(Job $job, JobView $view, Pdf $pdf): Response
+    public function pdf(Job $job, RecordView $record, Pdf $pdf): Response
+    {
+        return $pdf->show('record', $record->of($job, self::built($job)), "$job->number-record.pdf");
+    }
+
+    public function json(Job $job, RecordFile $file): JsonResponse
+    {
+        $name = preg_replace('/[^A-Za-z0-9._-]+/', '-', $job->number);
+
+        return new JsonResponse($file->of($job, self::built($job)), headers: [
+            'Content-Disposition' => "attachment; filename=\"$name.record.json\"",
+        ], options: JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
+    /** By what is built, while the next revision is being drafted. */
+    private static function built(Job $job): Revision
     {
         $job->load('revisions');
 
-        return $pdf->show('record', ['job' => $view->of($job)], "$job->number-record.pdf");
+        return $job->released() ?? $job->current();
     }
 }

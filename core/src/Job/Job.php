@@ -17,6 +17,7 @@ final readonly class Job
     /**
      * @param  list<RunSpec>  $runs
      * @param  list<WeldProcedure>  $procedures  the first that is for a seam counts
+     * @param  list<OutsideWork>  $outside
      */
     public function __construct(
         public string $number,
@@ -32,6 +33,7 @@ final readonly class Job
         public SetSpec $set = new SetSpec,
         public ?EngineSpec $engine = null,
         public array $procedures = [],
+        public array $outside = [],
     ) {}
 
     /**
@@ -55,6 +57,7 @@ final readonly class Job
             $set,
             $this->engine,
             $this->procedures,
+            $this->outside,
         );
     }
 
@@ -137,6 +140,8 @@ final readonly class Job
             new Overrides($this->overrides->all, $this->units),
             $this->set,
             $this->engine,
+            $this->procedures,
+            $this->outside,
         );
     }
 }

@@ -22,6 +22,8 @@ final readonly class JobReader
 
     private const MOST_OVERRIDES = 500;
 
+    private const MOST_OUTSIDE = 12;
+
     private RouteReader $routes;
 
     private EndReader $ends;
@@ -50,7 +52,7 @@ final readonly class JobReader
 
     private static function read(Node $root, Faults $faults): JobReading
     {
-        $root->only(['job', 'engine', 'runs', 'set', 'procedures', 'overrides']);
+        $root->only(['job', 'engine', 'runs', 'set', 'procedures', 'outside', 'overrides']);
         $head = $root->at('job')->only(['number', 'title', 'customer', 'vehicle', 'purpose', 'units', 'metal', 'note']);
         $units = $head->at('units')->choice(UnitSystem::class, UnitSystem::Inch);
         $reader = new self($units);
@@ -74,6 +76,9 @@ final readonly class JobReader
             ),
             $root->at('engine')->isMissing() ? null : $reader->engine($root->at('engine')),
             (new ProcedureReader($units))->read($root->at('procedures')),
+            $root->at('outside')->isMissing()
+                ? []
+                : array_map(self::outside(...), $root->at('outside')->items(self::MOST_OUTSIDE)),
         );
 
         return new JobReading($faults->all() === [] ? $job : null, $faults->all());
@@ -154,6 +159,17 @@ final readonly class JobReader
         }
 
         return $length;
+    }
+
+    private static function outside(Node $node): OutsideWork
+    {
+        $node->only(['what', 'cost']);
+        $cost = $node->at('cost')->number();
+        if ($cost < 0.0) {
+            $node->at('cost')->complain('negative', 'must not be negative');
+        }
+
+        return new OutsideWork($node->at('what')->required(100), $cost);
     }
 
     private static function override(Node $node): Override

@@ -44,6 +44,10 @@ final readonly class JobWriter
                 ],
                 $job->procedures,
             )]),
+            ...($job->outside === [] ? [] : ['outside' => array_map(
+                static fn (OutsideWork $one): array => ['what' => $one->what, 'cost' => $one->cost],
+                $job->outside,
+            )]),
             'overrides' => array_map(
                 static fn (Override $override): array => [
                     'figure' => $override->figure,

@@ -2,8 +2,13 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Device\Trace;
+use UpsweptBead\Core\Exchange\Drawing\AssemblySvg;
 use UpsweptBead\Core\Exchange\Drawing\DialSvg;
 use UpsweptBead\Core\Exchange\Drawing\HeldSvg;
+use UpsweptBead\Core\Exchange\Drawing\RibbonSvg;
+use UpsweptBead\Core\Exchange\Drawing\TraceSvg;
+use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointFace;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Shop;
@@ -84,4 +89,28 @@ it('draws the feed below the vent where the argon is to fill it from below', fun
     };
     $apart = $pose->vents[0]->at->minus($pose->feed->at)->dot($pose->up);
     expect($apart)->toBeGreaterThan(0.0)->and($height('Feed'))->toBeLessThan($height('Vent'));
+});
+
+it('draws the whole job with the marks of its joints, a flange’s two passes at one place', function () {
+    $words = wordsIn(svgOf(AssemblySvg::of(Some::plan())));
+    $joints = array_map(static fn (Joint $joint): string => $joint->id, Some::plan()->joints->joints);
+    expect(implode(', ', $words))->toContain('AJ4, AJ5')
+        ->and(array_diff($joints, explode(', ', implode(', ', $words))))->toBe([]);
+});
+
+it('unrolls a run to scale', function () {
+    $plan = Some::plan();
+    $line = $plan->layout->run('A')->line ?? throw new LogicException('no run');
+    $pieces = $plan->cut->piecesOf('A');
+    $svg = svgOf(RibbonSvg::of($pieces, $plan->joints->ofRun('A'), $line->lengthMm));
+    $wide = array_map(static fn (SimpleXMLElement $one): float => (float) $one['width'], iterator_to_array($svg->rect, false));
+    expect(count($wide))->toBe(count($pieces))
+        ->and($wide[0] / array_sum($wide))->toBeClose($pieces[0]->span->lengthMm() / $line->lengthMm, 0, 0.002);
+});
+
+it('draws what an instrument read against what was planned', function () {
+    $svg = svgOf(TraceSvg::of(new Trace('amps', 1.0, [0.0, 50.0, 50.0, 0.0], true), 60.0));
+    expect(count($svg->polyline))->toBe(3)
+        ->and((string) $svg->polyline[1]['stroke-dasharray'])->not->toBe('')
+        ->and(count(svgOf(TraceSvg::of(new Trace('volts', 1.0, [12.0], true), null))->polyline))->toBe(2);
 });

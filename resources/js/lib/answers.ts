@@ -183,6 +183,7 @@ export interface Answers {
     Begun: Begun;
     SmallScreen: SmallScreen;
     SmallCard: SmallCard;
+    JobQuote: JobQuote;
     Saved: Saved;
     Stale: Stale;
     Released: Released;
@@ -258,6 +259,13 @@ export interface JobDocument {
      * Customers' written welding procedures; the first that is for a seam counts.
      */
     procedures?: ProcedureDocument[];
+    /**
+     * Work that others do: laser cutting, coating. Absent: none.
+     */
+    outside?: {
+        what: string;
+        cost: number;
+    }[];
     overrides: OverrideDocument[];
 }
 export interface HeadDocument {
@@ -1535,10 +1543,10 @@ export interface BenchState {
         };
     };
     /**
-     * What was found at joints the last time they were looked at.
+     * By joint: what was read and found the last time it was welded.
      */
-    found: {
-        [k: string]: string;
+    asWelded: {
+        [k: string]: AsWelded;
     };
     deviations: {
         step: string;
@@ -1640,6 +1648,20 @@ export interface Step {
          */
         asked: boolean;
     }[];
+}
+export interface AsWelded {
+    /**
+     * Empty where it was not read, as are the others.
+     */
+    amps: string;
+    oxygen: string;
+    seconds: string;
+    temperature: string;
+    /**
+     * How often it was welded.
+     */
+    rounds: number;
+    found: string;
 }
 export interface LogLine {
     id: string;
@@ -1775,6 +1797,30 @@ export interface SmallCard {
         do: string[];
     }[];
     notices: Notice[];
+}
+/**
+ * What a job is offered for, and what it has cost so far; in the shop's money.
+ */
+export interface JobQuote {
+    lines: JobQuoteLine[];
+    cost: number;
+    marginPercent: number;
+    margin: number;
+    price: number;
+    unpriced: string[];
+    spent: number | null;
+    /**
+     * What is not counted, or not finished, taken as quoted; null before a release.
+     */
+    expected: number | null;
+}
+export interface JobQuoteLine {
+    key: string;
+    group: string;
+    what: string;
+    quantity: string;
+    cost: number | null;
+    spent: number | null;
 }
 export interface Saved {
     revision: Revision;
@@ -2385,10 +2431,10 @@ export interface Progress {
         };
     };
     /**
-     * What was found at joints the last time they were looked at.
+     * By joint: what was read and found the last time it was welded.
      */
-    found: {
-        [k: string]: string;
+    asWelded: {
+        [k: string]: AsWelded;
     };
     deviations: {
         step: string;
@@ -2658,4 +2704,63 @@ export interface WholePlan {
     schedule: Schedule;
     notices: Notice[];
     steps: Step[];
+}
+export interface RecordFile {
+    format: 'upswept-bead/record';
+    version: 1;
+    shop: string;
+    revision: Revision;
+    job: JobDocument;
+    materials: {
+        key: string;
+        name: string;
+        quantity: number;
+        unit: string;
+    }[];
+    joints: RecordJoint[];
+    otherwise: {
+        step: string;
+        what: string;
+        by: string;
+    }[];
+    growth: {};
+    service: {}[];
+    photos: {}[];
+    log: RecordEntry[];
+}
+export interface RecordJoint {
+    id: string;
+    between: string;
+    and: string;
+    type: string;
+    station: number;
+    planned: {
+        [k: string]:
+            | number
+            | string
+            | {
+                  [k: string]: number;
+              }
+            | null;
+    };
+    welded: number;
+    read: {
+        [k: string]: number;
+    };
+    found: {} | null;
+}
+export interface RecordEntry {
+    id: string;
+    at: string;
+    by: string;
+    step: string;
+    kind: 'done' | 'correct' | 'reopen' | 'note';
+    readings: {
+        [k: string]: number;
+    };
+    note: string;
+    why: string;
+    points: number[];
+    inspected: {} | null;
+    traces: Trace[];
 }

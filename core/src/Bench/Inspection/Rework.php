@@ -67,11 +67,12 @@ final readonly class Rework
     private function round(BenchStep $inspection, Outcome $outcome, int $round, string $after): array
     {
         $joint = $inspection->subject;
+        $cutOut = self::cutOut("cut-out.$joint", $joint, $this->steps["tack.$joint"]->measures ?? []);
         $again = match ($outcome) {
             Outcome::Accept => [],
             Outcome::Dress => [self::dress($joint)],
             Outcome::Add => ["purge.$joint", "weld.$joint", "cool.$joint", $inspection->id],
-            Outcome::Redo => [self::cutOut("cut-out.$joint", $joint, $this->steps["tack.$joint"]->measures ?? []), "purge.$joint", "weld.$joint", "cool.$joint", $inspection->id],
+            Outcome::Redo => [$cutOut, "purge.$joint", "weld.$joint", "cool.$joint", $inspection->id],
         };
         $steps = [];
         foreach ($again as $one) {

@@ -28,19 +28,11 @@ final readonly class HeldSvg
     /** Arrows are so long, and words so far from a mouth, on paper. */
     private const ARROW = 22.0;
 
-    private function __construct(private Vector $right, private Vector $rise, private PurgePose $pose) {}
+    private function __construct(private Corner $corner, private PurgePose $pose) {}
 
     public static function of(Plan $plan, PurgePose $pose, string $joint): string
     {
-        // Seen from in front, a little from the side and from above.
-        $up = $pose->up->unit();
-        $aside = abs($up->x) < 0.9 ? new Vector(1, 0, 0) : new Vector(0, 1, 0);
-        $level = $aside->minus($up->times($aside->dot($up)))->unit();
-        $other = $up->cross($level);
-        $right = $level->times(0.82)->plus($other->times(0.57));
-        $away = $level->times(-0.57)->plus($other->times(0.82));
-
-        return (new self($right, $up->times(0.9)->plus($away->times(0.43)), $pose))->svg($plan, $joint);
+        return (new self(Corner::above($pose->up), $pose))->svg($plan, $joint);
     }
 
     private function svg(Plan $plan, string $joint): string
@@ -48,9 +40,9 @@ final readonly class HeldSvg
         $lines = $this->lines($plan->layout, $plan);
         $all = array_merge(...array_column($lines, 0));
         foreach ([$this->pose->feed, ...$this->pose->vents, ...$this->pose->dams] as $mouth) {
-            $all[] = $this->flat($mouth->at);
+            $all[] = $this->corner->flat($mouth->at);
         }
-        [$scale, $x0, $y0] = self::fit($all);
+        [$scale, $x0, $y0] = Corner::fit($all, self::WIDE, self::HIGH, self::MARGIN);
         $on = static fn (float $x, float $y): array => [$x0 + $scale * $x, $y0 - $scale * $y];
         $parts = [];
         foreach ([[Svg::INK, 1.0], ['#dfe6ea', 0.86]] as [$colour, $share]) {
@@ -61,7 +53,7 @@ final readonly class HeldSvg
         }
         $seam = $this->seam($plan, $joint);
         if ($seam !== null) {
-            [$x, $y] = $on(...$this->flat($seam));
+            [$x, $y] = $on(...$this->corner->flat($seam));
             $parts[] = Svg::ring($x, $y, 5.0, 2.0);
             $parts[] = self::word($x, $y - 14, $joint);
         }
@@ -70,7 +62,7 @@ final readonly class HeldSvg
             $parts[] = $this->mouth($vent, 'Vent', false, $on);
         }
         foreach ($this->pose->dams as $dam) {
-            [$x, $y] = $on(...$this->flat($dam->at));
+            [$x, $y] = $on(...$this->corner->flat($dam->at));
             $parts[] = self::word($x, $y - 4, 'dam');
         }
 
@@ -89,7 +81,8 @@ final readonly class HeldSvg
             foreach ($spans as [$from, $to]) {
                 $points = [];
                 for ($i = 0; $i <= self::STEPS; $i++) {
-                    $points[] = $this->flat($routed->line->frameAt($from + ($to - $from) * $i / self::STEPS)->at);
+                    $atMm = $from + ($to - $from) * $i / self::STEPS;
+                    $points[] = $this->corner->flat($routed->line->frameAt($atMm)->at);
                 }
                 $lines[] = [$points, $routed->tube->odMm];
             }
@@ -99,7 +92,10 @@ final readonly class HeldSvg
                 continue;
             }
             for ($i = 0; $i < $one->build->inlets; $i++) {
-                $lines[] = [[$this->flat($one->inlet($i)->at), $this->flat($one->outlet()->at)], $one->tube()->odMm];
+                $lines[] = [
+                    [$this->corner->flat($one->inlet($i)->at), $this->corner->flat($one->outlet()->at)],
+                    $one->tube()->odMm,
+                ];
             }
         }
 
@@ -130,18 +126,13 @@ final readonly class HeldSvg
         return $joint === null || $routed === null ? null : $routed->line->frameAt($joint->seam->stationMm)->at;
     }
 
-    /** @return array{float, float} */
-    private function flat(Vector $at): array
-    {
-        return [$at->dot($this->right), $at->dot($this->rise)];
-    }
-
     /** @param  \Closure(float, float): array{float, float}  $on */
     private function mouth(Mouth $mouth, string $word, bool $isIn, \Closure $on): string
     {
-        [$x, $y] = $on(...$this->flat($mouth->at));
+        [$x, $y] = $on(...$this->corner->flat($mouth->at));
         $out = $mouth->flow->times($mouth->isStart ? -1 : 1);
-        [$dx, $dy] = [$out->dot($this->right), -$out->dot($this->rise)];
+        [$dx, $rise] = $this->corner->flat($out);
+        $dy = -$rise;
         $long = hypot($dx, $dy);
         [$dx, $dy] = $long < 0.2 ? [0.0, -1.0] : [$dx / $long, $dy / $long];
         $far = [$x + self::ARROW * $dx, $y + self::ARROW * $dy];
@@ -160,28 +151,5 @@ final readonly class HeldSvg
     private static function word(float $x, float $y, string $text): string
     {
         return Svg::text(max(16.0, min(self::WIDE - 16.0, $x)), max(10.0, min(self::HIGH - 3.0, $y)), 10.0, $text);
-    }
-
-    /**
-     * @param  list<array{float, float}>  $points
-     * @return array{float, float, float} scale, and where 0, 0 lies
-     */
-    private static function fit(array $points): array
-    {
-        $xs = array_column($points, 0);
-        $ys = array_column($points, 1);
-        [$left, $right, $low, $high] = $xs === [] || $ys === []
-            ? [0.0, 1.0, 0.0, 1.0]
-            : [min($xs), max($xs), min($ys), max($ys)];
-        $scale = min(
-            (self::WIDE - 2 * self::MARGIN) / max(1.0, $right - $left),
-            (self::HIGH - 2 * self::MARGIN) / max(1.0, $high - $low),
-        );
-
-        return [
-            $scale,
-            self::WIDE / 2 - $scale * ($left + $right) / 2,
-            self::HIGH / 2 + $scale * ($low + $high) / 2,
-        ];
     }
 }

@@ -6,6 +6,7 @@
     import CustomerLinks from './customer-links.svelte';
     import LogList from './log-list.svelte';
     import PhotosTaken from './photos.svelte';
+    import Quote from './quote.svelte';
     import Traces from './traces.svelte';
 
     let { desk, isPlanner, onstage }: StageProps = $props();
@@ -16,8 +17,8 @@
     );
     const runs = $derived(members.filter(isRun));
     const bench = $derived(desk.view.bench);
-    const used = (joint: string, step: string, measure: string) =>
-        bench?.readings[`${step}.${joint}`]?.[measure] ?? '–';
+    const used = (joint: string, what: 'amps' | 'oxygen' | 'seconds' | 'temperature' | 'found') =>
+        bench?.asWelded[joint]?.[what] || '–';
     const slots = $derived(desk.plan.schedule.slots.filter((slot) => desk.isShown(slot.run)));
     const sheets = $derived(new Map(desk.plan.weld.sheets.map((sheet) => [sheet.joint, sheet])));
     const joints = $derived(new Map(members.flatMap((one) => one.joints).map((joint) => [joint.id, joint])));
@@ -53,7 +54,7 @@
         selection={desk.selection}
         onselect={(picked) => (desk.selection = picked)}
         jointDone={(joint) => isDone(joint.id)}
-        jointFact={(joint) => (isDone(joint.id) ? used(joint.id, 'weld', 'amps') : '')}
+        jointFact={(joint) => (isDone(joint.id) ? used(joint.id, 'amps') : '')}
     />
     <div class="grid gap-2 xl:grid-cols-[1fr_24rem]">
         <div class="min-w-0 space-y-2">
@@ -112,28 +113,27 @@
                                 <td class="figure" data-label="Filler">{settings?.['filler']?.text}</td>
                                 <td class="figure num" data-label="Amps plan">{settings?.['amps']?.text}</td>
                                 <td class="figure num font-medium" data-label="Amps used"
-                                    >{used(slot.joint, 'weld', 'amps')}</td
+                                    >{used(slot.joint, 'amps')}</td
                                 >
-                                <td class="figure num" data-label="Oxygen"
-                                    >{used(slot.joint, 'purge', 'oxygen')}</td
-                                >
-                                <td class="figure num" data-label="Time"
-                                    >{used(slot.joint, 'weld', 'seconds')}</td
-                                >
+                                <td class="figure num" data-label="Oxygen">{used(slot.joint, 'oxygen')}</td>
+                                <td class="figure num" data-label="Time">{used(slot.joint, 'seconds')}</td>
                                 <td class="figure num" data-label="Gone on at"
-                                    >{used(slot.joint, 'cool', 'temperature')}</td
+                                    >{used(slot.joint, 'temperature')}</td
                                 >
-                                <td data-label="Looked at">{bench?.found[slot.joint] ?? '–'}</td>
+                                <td data-label="Looked at">{used(slot.joint, 'found')}</td>
                             </tr>
                         {/each}
                     </tbody>
                 </table>
             </section>
+            {#if isPlanner}<Quote {desk} />{/if}
         </div>
         <div class="space-y-2">
             <section class="sheet p-3">
                 <h2 class="heading">Record</h2>
-                <p class="text-quiet mt-1">Route, cut list, settings, readings and notes on paper.</p>
+                <p class="text-quiet mt-1">
+                    Drawing, cut list, settings as planned and used, traces, photos and notes on paper.
+                </p>
                 <a
                     class="tap bg-action text-on-action font-label mt-3 block rounded-[2px] px-4 py-2.5 text-center text-lg font-semibold"
                     href="/jobs/{desk.view.id}/record.pdf"
@@ -142,9 +142,10 @@
                 >
                 <a
                     class="tap border-strong font-label mt-2 flex items-center justify-center rounded-[2px] border px-4 py-2 text-center font-semibold"
-                    href="/jobs/{desk.view.id}/job.json">Job file</a
+                    href="/jobs/{desk.view.id}/record.json">Record as an open file</a
                 >
                 <p class="mt-2 text-sm">
+                    <a class="text-action underline" href="/jobs/{desk.view.id}/job.json">Job file</a> ·
                     <a class="text-action underline" href="/jobs/{desk.view.id}/log.csv">Log as a table</a> ·
                     <a class="text-action underline" href="/jobs/{desk.view.id}/cut-list.csv">cut list</a> ·
                     <a class="text-action underline" href="/jobs/{desk.view.id}/lra.csv">bends as LRA</a> ·

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Job;
+use App\Print\Pdf;
+use App\Workshop\QuoteView;
+use App\Workshop\Workshop;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+
+/** The quote of a job, and what it cost beside it. */
+final readonly class QuoteController
+{
+    public function __construct(private QuoteView $quotes, private Workshop $workshop, private Pdf $pdf) {}
+
+    public function show(Job $job): JsonResponse
+    {
+        return new JsonResponse($this->of($job));
+    }
+
+    /** For the customer: what is offered, without what it costs the shop. */
+    public function pdf(Job $job): Response
+    {
+        return $this->print($job, false);
+    }
+
+    /** For the shop: quoted beside counted. */
+    public function cost(Job $job): Response
+    {
+        return $this->print($job, true);
+    }
+
+    private function print(Job $job, bool $isForShop): Response
+    {
+        return $this->pdf->show('quote', [
+            'quote' => $this->of($job),
+            'job' => $job,
+            'head' => $this->workshop->read($job->current()),
+            'shop' => $this->workshop->shop()->name,
+            'isForShop' => $isForShop,
+            'today' => now(),
+        ], $job->number.($isForShop ? '-cost.pdf' : '-quote.pdf'));
+    }
+
+    /** @return array<string, mixed> by what is built, while the next revision is being drafted */
+    private function of(Job $job): array
+    {
+        $job->load('revisions');
+
+        return $this->quotes->of($job, $job->released() ?? $job->current());
+    }
+}

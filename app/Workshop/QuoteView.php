@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Models\Job;
+use App\Models\Revision;
+use App\Models\StoreItem;
+use Illuminate\Support\Facades\DB;
+use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Quote\Labour;
+use UpsweptBead\Core\Quote\LineGroup;
+use UpsweptBead\Core\Quote\Quote;
+use UpsweptBead\Core\Quote\QuoteLine;
+use UpsweptBead\Core\Quote\Worked;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** What a job is offered for, and what it has cost so far by the log, the stores and the instruments. */
+final readonly class QuoteView
+{
+    private const MOST_ENTRIES = 20_000;
+
+    public function __construct(private KnownPlans $plans, private JobLog $log, private Workshop $workshop) {}
+
+    /** @return array<string, mixed> */
+    public function of(Job $job, Revision $revision): array
+    {
+        $quote = $this->quote($revision);
+        $progress = $revision->isDraft() ? null : $this->log->now($job)->progress($this->plans->of($revision));
+        $spent = $progress === null ? [] : $this->spent($job, $progress, $quote);
+        $isFinished = $progress?->next() === null;
+        $lines = $quote->lines;
+        if (isset($spent[Labour::Again->key()])) {
+            $again = Labour::Again;
+            $lines[] = new QuoteLine($again->key(), LineGroup::Labour, $again->label(), 0.0, 'min', $this->perMinute());
+        }
+
+        return [
+            'lines' => array_map(static fn (QuoteLine $line): array => [
+                'key' => $line->key,
+                'group' => $line->group->label(),
+                'what' => $line->what,
+                'quantity' => self::quantity($line),
+                'cost' => $line->cost() === null ? null : round($line->cost(), 2),
+                'spent' => isset($spent[$line->key]) ? round($spent[$line->key], 2) : null,
+            ], $lines),
+            'cost' => round($quote->cost(), 2),
+            'marginPercent' => $quote->marginPercent,
+            'margin' => round($quote->margin(), 2),
+            'price' => round($quote->price(), 2),
+            'unpriced' => $quote->unpriced(),
+            'spent' => $spent === [] ? null : round(array_sum($spent), 2),
+            // What nothing was counted of yet is taken to cost what was quoted.
+            'expected' => $spent === [] ? null : round(self::expected($lines, $spent, $isFinished), 2),
+        ];
+    }
+
+    private function quote(Revision $revision): Quote
+    {
+        $costs = [];
+        foreach (StoreItem::query()->whereNotNull('cost')->get(['key', 'cost']) as $item) {
+            $costs[$item->key] = (float) $item->cost;
+        }
+
+        return $this->plans->cut($revision)->quote->at($costs);
+    }
+
+    private function perMinute(): float
+    {
+        return $this->workshop->shop()->rules->value('cost.hour') / 60;
+    }
+
+    private static function quantity(QuoteLine $line): string
+    {
+        return match (true) {
+            $line->unit === '' => '',
+            $line->unit === 'min' => Quantity::Duration->show(60 * round($line->quantity), UnitSystem::Metric),
+            default => trim(sprintf('%s %s', round($line->quantity, 2), $line->unit)),
+        };
+    }
+
+    /** @return array<string, float> money by key, of what can be counted */
+    private function spent(Job $job, Progress $progress, Quote $quote): array
+    {
+        $each = array_column($quote->lines, 'each', 'key');
+        $spent = [];
+        foreach (self::taken($job) as $key => $count) {
+            $spent[$key] = $count * ($each[$key] ?? 0.0);
+        }
+        $litres = self::litres($job);
+        if ($litres > 0.0) {
+            $spent['argon-m3'] = $litres / 1000 * ($each['argon-m3'] ?? 0.0);
+        }
+        $minutes = Worked::minutes(self::entries($job), $progress);
+        foreach ($minutes as $kind => $count) {
+            $spent[Labour::from($kind)->key()] = $count * $this->perMinute();
+        }
+
+        return $spent;
+    }
+
+    /**
+     * What nothing was counted of costs what was quoted; as long as the job is not finished, that of all things at least.
+     *
+     * @param  list<QuoteLine>  $lines
+     * @param  array<string, float>  $spent
+     */
+    private static function expected(array $lines, array $spent, bool $isFinished): float
+    {
+        $cost = 0.0;
+        foreach ($lines as $line) {
+            $counted = $spent[$line->key] ?? null;
+            $quoted = $line->cost() ?? 0.0;
+            $cost += $counted === null ? $quoted : ($isFinished ? $counted : max($counted, $quoted));
+        }
+
+        return $cost;
+    }
+
+    /** @return array<string, float> what went to the job out of the stores, by key */
+    private static function taken(Job $job): array
+    {
+        $rows = DB::select(
+            "select i.key, -sum(e.quantity) as taken from store_entries e join store_items i on i.id = e.item_id
+                where e.job_id = ? and e.kind in ('issued', 'put back') group by i.key having sum(e.quantity) < 0",
+            [$job->id],
+        );
+        $taken = [];
+        foreach ($rows as $row) {
+            /** @var object{key: string, taken: numeric-string|float} $row */
+            $taken[$row->key] = (float) $row->taken;
+        }
+
+        return $taken;
+    }
+
+    /** Argon that went through a flowmeter that was read, in L. */
+    private static function litres(Job $job): float
+    {
+        $sum = DB::scalar(
+            "select sum((trace->>'every')::float / 60 * reading.flow::text::float)
+                from log_entries, jsonb_array_elements(traces) as one(trace), jsonb_array_elements(trace->'values') as reading(flow)
+                where job_id = ? and kind = 'done' and trace->>'device' = 'flow'",
+            [$job->id],
+        );
+
+        return is_numeric($sum) ? (float) $sum : 0.0;
+    }
+
+    /** @return list<array{by: string, step: string, at: \DateTimeImmutable}> */
+    private static function entries(Job $job): array
+    {
+        $rows = DB::select(
+            "select user_id, step, made_at from log_entries where job_id = ? and kind = 'done' order by made_at limit ".self::MOST_ENTRIES,
+            [$job->id],
+        );
+
+        $entries = [];
+        foreach ($rows as $row) {
+            /** @var object{user_id: int, step: string, made_at: string} $row */
+            $entries[] = ['by' => "$row->user_id", 'step' => $row->step, 'at' => new \DateTimeImmutable($row->made_at)];
+        }
+
+        return $entries;
+    }
+}

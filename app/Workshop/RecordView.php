@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Models\Job;
+use App\Models\LogEntry;
+use App\Models\Revision;
+use Illuminate\Support\Facades\DB;
+use UpsweptBead\Core\Device\Trace;
+use UpsweptBead\Core\Exchange\Drawing\TraceSvg;
+use UpsweptBead\Core\Stores\Need;
+use UpsweptBead\Core\Units\Quantity;
+
+/** The record of a job for paper: what the screens of it get, with drawings, materials, traces and photos. */
+final readonly class RecordView
+{
+    /** Traces on paper; all of them are in the open file and in the table. */
+    private const MOST_TRACES = 60;
+
+    private const MOST_PHOTOS = 24;
+
+    public function __construct(private JobView $view, private KnownPlans $plans) {}
+
+    /** @return array<string, mixed> what the paper is made of */
+    public function of(Job $job, Revision $revision): array
+    {
+        $view = $this->view->of($job, null, $revision);
+        $cut = $this->plans->cut($revision);
+
+        return [
+            'job' => $view,
+            'assembly' => self::picture($cut->assembly),
+            'ribbons' => array_map(self::picture(...), $cut->ribbons),
+            'materials' => array_map(static fn (Need $need): string => sprintf(
+                '%s × %s',
+                $need->kind->isCounted() ? sprintf('%g', $need->quantity) : sprintf('%.2f kg', $need->quantity),
+                $need->name,
+            ), $cut->needs),
+            'traces' => $revision->isDraft() ? [] : self::traces($job, $cut),
+            'photos' => self::photos($job),
+        ];
+    }
+
+    private static function picture(string $svg): string
+    {
+        return 'data:image/svg+xml;base64,'.base64_encode($svg);
+    }
+
+    /** @return list<array{title: string, picture: string, end: string}> of each step the last that was recorded */
+    private static function traces(Job $job, KnownCut $cut): array
+    {
+        $entries = LogEntry::query()->where('job_id', $job->id)->whereRaw("traces <> '[]'::jsonb")
+            ->orderByDesc('position')->limit(self::MOST_TRACES)->get()->unique('step')->reverse();
+        $planned = array_column($cut->joints, 'planned', 'id');
+        $drawn = [];
+        foreach ($entries as $entry) {
+            $joint = explode('.', $entry->step)[1] ?? '';
+            foreach ($entry->traces as $one) {
+                $aim = match ($one['device']) {
+                    'oxygen' => is_array($purge = $planned[$joint]['purge'] ?? null) ? $purge['target'] ?? null : null,
+                    'amps' => $planned[$joint]['amps'] ?? null,
+                    default => false,
+                };
+                if ($aim === false) {
+                    continue;
+                }
+                $quantity = $one['device'] === 'oxygen' ? Quantity::Oxygen : Quantity::Current;
+                $drawn[] = [
+                    'title' => sprintf('%s, %s', $entry->step, $one['device']),
+                    'picture' => self::picture(TraceSvg::of(
+                        new Trace($one['device'], $one['every'], $one['values'], $one['simulated']),
+                        is_float($aim) ? $aim : null,
+                    )),
+                    'end' => (is_float($aim) ? 'planned '.$quantity->show($aim, $cut->units) : '')
+                        .($one['simulated'] ? ' · stand-in' : ''),
+                ];
+            }
+        }
+
+        return $drawn;
+    }
+
+    /** @return list<array{step: string, picture: string}> */
+    private static function photos(Job $job): array
+    {
+        $rows = DB::select(
+            "select step, encode(jpeg, 'base64') as jpeg from photos where job_id = ? order by id limit ".self::MOST_PHOTOS,
+            [$job->id],
+        );
+
+        $photos = [];
+        foreach ($rows as $row) {
+            /** @var object{step: string, jpeg: string} $row */
+            $photos[] = ['step' => $row->step, 'picture' => "data:image/jpeg;base64,$row->jpeg"];
+        }
+
+        return $photos;
+    }
+}

@@ -18,7 +18,9 @@ test('from nothing to the card of a small job, and to the bench, in five taps', 
 test('a number on the card opens its working; what cannot be welded is refused there', async ({ page }) => {
     await page.goto('/small');
     await page.getByRole('button', { name: /^Amps: 65 A/ }).click();
-    await expect(page.getByRole('dialog')).toContainText('Amps for the thinner wall, more because the thicker side draws heat');
+    await expect(page.getByRole('dialog')).toContainText(
+        'Amps for the thinner wall, more because the thicker side draws heat',
+    );
     await page.keyboard.press('Escape');
     await page.getByLabel('Its metal, another').selectOption('titanium');
     await expect(page.getByText(/✕ .*titanium/i)).toBeVisible();

@@ -69,3 +69,27 @@ it('reckons from the pace a release was planned by, so that what was learned is 
     weldedAt($this->released(), 1.0, 6);
     expect((float) learnedOf('weld.pace')['text'])->toEqualWithDelta(1.5, 0.03);
 });
+
+it('learns how fast the shop cools, how much its seams pull together and how wide its gaps stand open', function () {
+    $job = $this->released();
+    $shown = json_decode((string) json_encode($this->get("/jobs/$job->id/bench")->viewData('page')), true);
+    $steps = array_column($shown['props']['job']['bench']['steps'], null, 'id');
+    $begun = now()->subDays(2);
+    foreach (['AJ1', 'AJ2', 'AJ3', 'AJ4', 'AB1'] as $joint) {
+        $touch = $steps["weld.$joint"]['cools'];
+        $this->log(
+            $job,
+            [...$this->entry("tack.$joint", ['gap' => '0.3 mm']), 'why' => 'A test.', 'at' => $begun->toIso8601ZuluString()],
+            [...$this->entry("weld.$joint"), 'why' => 'A test.', 'at' => $begun->toIso8601ZuluString()],
+            // At the limit a hand may rest on it, after 1.5 times what is planned.
+            [...$this->entry("cool.$joint", ['temperature' => '45 C']), 'why' => 'A test.', 'at' => $begun->addSeconds((int) round(1.5 * $touch))->toIso8601ZuluString()],
+        );
+        $this->anotherRequest();
+    }
+    expect((float) learnedOf('cool.pace')['text'])->toEqualWithDelta(1.5, 0.05)
+        ->and(learnedOf('cool.pace')['isEnough'])->toBeTrue()
+        ->and((float) learnedOf('fit.gap_usual')['text'])->toEqualWithDelta(0.3, 0.03);
+    $this->log($job, [...$this->entry('cool.AJ2', ['shrink' => '0.8 mm']), 'kind' => 'correct', 'why' => 'A test.']);
+    $this->anotherRequest();
+    expect(learnedOf('weld.shrink'))->toMatchArray(['cases' => 1, 'isEnough' => false]);
+});

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
+use UpsweptBead\Core\Cut\Pieces;
 use UpsweptBead\Core\Fit\FitUp;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Shop\ShopRules;
@@ -28,6 +29,17 @@ final readonly class Measured
         return $joint->type->isButt()
             ? [$gap, new Measure('mismatch', 'Walls apart', Quantity::Wall, 0.0, FitUp::mismatchMm($joint, $rules))]
             : [$gap];
+    }
+
+    /** How much a butt has pulled its two sides together: between two punch marks across it, before and after. */
+    public static function shrink(Joint $joint, ShopRules $rules): Measure
+    {
+        return new Measure(
+            'shrink',
+            'Shrunk between punch marks',
+            Quantity::Wall,
+            Pieces::shrinkPerButtMm($rules, $joint->thinnerMm()),
+        );
     }
 
     public static function leakTest(): Measure

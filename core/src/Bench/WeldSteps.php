@@ -230,12 +230,23 @@ final readonly class WeldSteps
                     'Check the fit again before the next joint is tacked or welded.',
                 ],
                 $seconds > 0.0 ? $seconds : null,
-                [Measured::limited('temperature', 'Temperature going on', Quantity::Temperature, $limit)],
+                [
+                    Measured::limited('temperature', 'Temperature going on', Quantity::Temperature, $limit),
+                    ...$name === 'cool' ? $this->shrinking($id) : [],
+                ],
                 rig: $this->cooling($this->weld->sheets[$id]->times),
             ),
             array_map(strval(...), array_keys($checks)),
             $checks,
         );
+    }
+
+    /** @return list<Measure> what a butt pulls together is measured once it is cold, if anybody cares to */
+    private function shrinking(string $id): array
+    {
+        $joint = $this->joints->find($id);
+
+        return $joint?->type->isButt() === true ? [Measured::shrink($joint, $this->rules)] : [];
     }
 
     /**

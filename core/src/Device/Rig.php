@@ -84,6 +84,22 @@ final readonly class Rig
         };
     }
 
+    /** When a seam would be down to a temperature by the plan (s from the last of the arc); null where it does not cool. */
+    public function coolsTo(float $temperatureC): ?float
+    {
+        return $this->passes === [] || $temperatureC <= $this->airC
+            ? null
+            : (new SimulatedThermometer($this->passes, $this->airC, null))->reaches($temperatureC);
+    }
+
+    /** Argon that flows by the plan (L): until a purge was filled so long, or for a whole seam. */
+    public function argonL(float $filledS): float
+    {
+        $seconds = $this->runs > 0 ? $this->runs * ($this->runS + $this->stopS) : $filledS;
+
+        return $this->flowLMin * $seconds / 60;
+    }
+
     private function lead(bool $isVolts, Noise $noise): SimulatedArc
     {
         return new SimulatedArc($this->amps, $this->runS, $this->stopS, $this->runs, $isVolts, $noise);

@@ -18,6 +18,9 @@ final readonly class SimulatedThermometer implements Device
     /** Where nothing is known before, it starts from here (°C); our own figure. */
     private const RED_C = 650.0;
 
+    /** Nothing on a bench cools for longer (s). */
+    private const LONGEST_S = 86_400.0;
+
     /**
      * @param  list<array{float, float}>  $passes  seconds from the last of the arc, °C; later ones cooler
      * @param  float  $airC  cooler than all of them
@@ -42,6 +45,21 @@ final readonly class SimulatedThermometer implements Device
     public function at(float $seconds): float
     {
         return $this->meanC(max(0.0, $seconds)) + self::NOISE_K * ($this->noise?->at($seconds) ?? 0.0);
+    }
+
+    /** When it is down to a temperature (s); its curve only falls. */
+    public function reaches(float $temperatureC): float
+    {
+        [$from, $to] = [0.0, 60.0];
+        while ($this->meanC($to) > $temperatureC && $to < self::LONGEST_S) {
+            $to *= 2;
+        }
+        while ($to - $from > 0.5) {
+            $middle = ($from + $to) / 2;
+            [$from, $to] = $this->meanC($middle) > $temperatureC ? [$middle, $to] : [$from, $middle];
+        }
+
+        return ($from + $to) / 2;
     }
 
     private function meanC(float $seconds): float

@@ -163,7 +163,8 @@ final readonly class JointPurge
     private function argon(Figure $flow, Figure $fill, Figure $hold): Figure
     {
         // Flows are in litres a minute, times in seconds.
-        $litres = ($flow->value * $fill->value) / 60 + ($hold->value * ($this->weldSeconds + $this->keepSeconds)) / 60;
+        $litres = $this->rules->value('purge.used')
+            * ($flow->value * $fill->value + $hold->value * ($this->weldSeconds + $this->keepSeconds)) / 60;
 
         return $this->figure('argon', 'Purge argon', Quantity::Volume, $litres, new Reason(
             'Fill flow for the purge, then hold flow while welding and until the root has cooled.',
@@ -171,6 +172,7 @@ final readonly class JointPurge
                 Input::of('Fill', Quantity::Duration, $fill->value),
                 Input::of('Hold', Quantity::Duration, $this->weldSeconds + $this->keepSeconds),
                 $this->rules->get('purge.keep_until')->asInput(),
+                $this->rules->get('purge.used')->asInput(),
             ],
             Source::geometry(),
         ));

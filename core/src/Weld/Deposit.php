@@ -11,6 +11,7 @@ use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Reason\Input;
 use UpsweptBead\Core\Reason\Reason;
 use UpsweptBead\Core\Reason\Source;
+use UpsweptBead\Core\Shop\Rule;
 use UpsweptBead\Core\Units\Quantity;
 
 /** What is put into a seam: in how many passes, and how much wire that takes. */
@@ -59,17 +60,19 @@ final readonly class Deposit
     }
 
     /** Length of wire that a seam takes. */
-    public static function wire(Joint $joint, Figure $wire, float $beadToWall): Figure
+    public static function wire(Joint $joint, Figure $wire, float $beadToWall, Rule $gap): Figure
     {
-        $areaMm2 = self::areaMm2($joint, $beadToWall);
+        $isOpen = $joint->type->isButt();
+        $areaMm2 = self::areaMm2($joint, $beadToWall) + ($isOpen ? $gap->value * $joint->thinnerMm() : 0.0);
         $wireMm2 = M_PI / 4 * $wire->value ** 2;
         $lengthMm = $joint->seam->lengthMm * $areaMm2 / self::USED / $wireMm2;
 
         return Figure::of("weld.$joint->id.wireLength", 'Wire to cut', Quantity::Length, $lengthMm, new Reason(
-            'What fills the groove and stands over it, along the seam, with a tenth for stubs.',
+            'What fills the groove and its gap and stands over it, along the seam, with a tenth for stubs.',
             [
                 Input::of('Seam', Quantity::Length, $joint->seam->lengthMm),
-                Input::word('Groove and what stands over it', sprintf('%.1f mm²', $areaMm2)),
+                Input::word('Groove, gap and what stands over it', sprintf('%.1f mm²', $areaMm2)),
+                ...$isOpen ? [$gap->asInput()] : [],
                 Input::of('Wire', Quantity::Wall, $wire->value),
             ],
             Source::memory('deposited area over the area of the wire'),

@@ -93,7 +93,11 @@ final readonly class JointCooling
             }
         }
 
-        [$keepS, $coolS, $touchS] = array_map(self::seconds(...), $curve->belowMin);
+        $pace = $rules->value('cool.pace');
+        [$keepS, $coolS, $touchS] = array_map(
+            static fn (?float $minutes): float => $pace * self::seconds($minutes),
+            $curve->belowMin,
+        );
 
         return new CoolTimes($keepS, $coolS, $touchS, $apartMm, $what);
     }

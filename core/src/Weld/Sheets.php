@@ -151,7 +151,12 @@ final readonly class Sheets
     {
         $wire = $this->overrides->on(Filler::size($joint, $this->job->units));
         $length = $this->overrides->on(
-            Deposit::wire($joint, $wire, $this->shop->rules->value('weld.bead_to_wall')),
+            Deposit::wire(
+                $joint,
+                $wire,
+                $this->shop->rules->value('weld.bead_to_wall'),
+                $this->shop->rules->get('fit.gap_usual'),
+            ),
         );
 
         return ['wire' => $wire, 'wireLength' => $length, 'wireMass' => Deposit::mass($joint, $length, $wire)];
@@ -240,7 +245,7 @@ final readonly class Sheets
             "weld.$id.torchArgon",
             'Torch argon',
             Quantity::Volume,
-            ($flow->value / 60) * ($arc->value + $stops * $postflow->value),
+            $this->shop->rules->value('purge.used') * $flow->value / 60 * ($arc->value + $stops * $postflow->value),
             new Reason(
                 'Torch flow for the arc time, and for the post-flow after every short run.',
                 [
@@ -248,6 +253,7 @@ final readonly class Sheets
                     Input::of('Arc time', Quantity::Duration, $arc->value),
                     Input::of('Stops', Quantity::Count, $stops),
                     Input::of('Post-flow', Quantity::Duration, $postflow->value),
+                    $this->shop->rules->get('purge.used')->asInput(),
                 ],
                 Source::geometry(),
             ),

@@ -8,6 +8,7 @@ use UpsweptBead\Core\Joint\Seam;
 use UpsweptBead\Core\Joint\Side;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Units\UnitSystem;
 use UpsweptBead\Core\Weld\Deposit;
@@ -48,16 +49,18 @@ it('takes the arc, the stops and the heat of every pass', function () {
         ->and(implode(' ', $two->warnings()))->toContain('bright metal');
 });
 
-// By hand, 3 in x .065: vee .25 t² = .68 mm², over it 2/3 · 3t · .35t = 1.91 mm²; 239.4 mm of seam and a tenth for stubs.
+// By hand, 3 in x .065: vee .25 t² = .68 mm², over it 2/3 · 3t · .35t = 1.91 mm², a gap of .1 mm .17 mm²; 239.4 mm of seam
+// and a tenth for stubs.
 it('cuts as much wire as the seam takes', function () {
     $joint = seamOf(JointType::Butt, 1.651, 1.651);
     $wire = Filler::size($joint, UnitSystem::Inch);
     $areaMm2 = 0.25 * 1.651 ** 2 + 2 / 3 * 3 * 1.651 * 0.35 * 1.651;
-    $length = Deposit::wire($joint, $wire, 3.0);
+    $length = Deposit::wire($joint, $wire, 3.0, ShopRules::shipped()->get('fit.gap_usual'));
+    $withGapMm2 = $areaMm2 + 0.1 * 1.651;
     expect(Deposit::areaMm2($joint, 3.0))->toBeClose($areaMm2, 1e-6)
-        ->and($length->value)->toBeClose(M_PI * 76.2 * $areaMm2 / 0.9 / (M_PI / 4 * 1.143 ** 2), 1e-3)
+        ->and($length->value)->toBeClose(M_PI * 76.2 * $withGapMm2 / 0.9 / (M_PI / 4 * 1.143 ** 2), 1e-3)
         // Handbook sum of practice: seam length × area × 7.93e-3 g/mm³ / 0.9.
-        ->and(1000 * Deposit::mass($joint, $length, $wire)->value)->toBeClose(M_PI * 76.2 * $areaMm2 * 7.93e-3 / 0.9, 1e-3);
+        ->and(1000 * Deposit::mass($joint, $length, $wire)->value)->toBeClose(M_PI * 76.2 * $withGapMm2 * 7.93e-3 / 0.9, 1e-3);
 });
 
 // Common practice by gauge: .049 .035; .065 .035 to .045; .083 to .109 .045 to 1/16; from .120 on 1/16 to 3/32.

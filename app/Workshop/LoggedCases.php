@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Models\Revision;
+use Illuminate\Support\Facades\DB;
+use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/**
+ * Cases of the newest log that a rule of the shop is judged by: each as the rule would have had to be for that case. What a
+ * release was planned by is read as it was then.
+ */
+final class LoggedCases
+{
+    private const MOST_CASES = 400;
+
+    private const MOST_RELEASES = 20;
+
+    /** Longer than this between two entries of one person something else was done. */
+    private const MOST_MINUTES = 120;
+
+    /** Nearer to the air of the shop than this (K) a reading says nothing of how fast a seam cooled; our own figure. */
+    private const LEAST_OVER_AIR_K = 5.0;
+
+    /** A gap that no gauge goes into (mm); our own figure. */
+    private const LEAST_GAP_MM = 0.02;
+
+    /** @var array<int, array<string, BenchStep>> steps by id, by release */
+    private array $steps = [];
+
+    /** @var array<int, Revision|null> */
+    private array $releases = [];
+
+    public function __construct(private readonly KnownPlans $plans) {}
+
+    /**
+     * Where a rule multiplies what was planned: what was read over it.
+     *
+     * @return list<float>
+     */
+    public function ofPlanned(string $kind, string $measure, string $rule): array
+    {
+        $cases = [];
+        foreach ($this->readings($kind, $measure) as [$release, $step, $read]) {
+            $planned = array_column($this->step($release, $step)->measures ?? [], 'planned', 'name')[$measure] ?? 0.0;
+            if ($planned > 0.0) {
+                $cases[] = $this->ruleOf($release, $rule) * $read / $planned;
+            }
+        }
+
+        return $cases;
+    }
+
+    /** @return list<float> mm */
+    public function gaps(): array
+    {
+        return array_map(
+            static fn (array $one): float => max(self::LEAST_GAP_MM, $one[2]),
+            $this->readings('tack', 'gap'),
+        );
+    }
+
+    /** @return list<float> time a seam took to cool to what was measured, over what the plan has */
+    public function coolings(): array
+    {
+        $rows = DB::select(
+            "select c.revision_id, c.step, (c.readings->>'temperature')::float as read,
+                    extract(epoch from c.made_at - w.made_at) as seconds
+                from log_entries c join log_entries w on w.job_id = c.job_id and w.kind = 'done'
+                    and w.step = 'weld.' || substr(c.step, 6) and w.made_at < c.made_at
+                where c.kind = 'done' and c.step like 'cool.%' and jsonb_exists(c.readings, 'temperature')
+                order by c.position desc limit ".self::MOST_CASES,
+        );
+        $cases = [];
+        foreach ($rows as $row) {
+            /** @var object{revision_id: int, step: string, read: numeric-string|float, seconds: numeric-string|float} $row */
+            $read = (float) $row->read;
+            $airC = $this->ruleOf($row->revision_id, 'cool.ambient');
+            $planned = $read < $airC + self::LEAST_OVER_AIR_K
+                ? null
+                : $this->step($row->revision_id, $row->step)?->rig?->coolsTo($read);
+            if ($planned !== null && $planned > 0.0 && (float) $row->seconds < 60 * self::MOST_MINUTES) {
+                $cases[] = $this->ruleOf($row->revision_id, 'cool.pace') * (float) $row->seconds / $planned;
+            }
+        }
+
+        return $cases;
+    }
+
+    /** @return list<float> argon that went through a flowmeter at a step, over what the plan has */
+    public function argon(): array
+    {
+        $rows = DB::select(
+            "select revision_id, step, sum((one.trace->>'every')::float / 60 * reading.flow::text::float) as litres from (
+                    select * from log_entries where kind = 'done' and traces <> '[]'::jsonb order by position desc limit ".self::MOST_CASES."
+                ) newest, jsonb_array_elements(traces) as one(trace), jsonb_array_elements(one.trace->'values') as reading(flow)
+                where one.trace->>'device' = 'flow' group by revision_id, step",
+        );
+        $cases = [];
+        foreach ($rows as $row) {
+            /** @var object{revision_id: int, step: string, litres: numeric-string|float} $row */
+            $litres = (float) $row->litres;
+            $step = $this->step($row->revision_id, $row->step);
+            $planned = $step?->rig?->argonL($step->seconds ?? 0.0) ?? 0.0;
+            if ($planned > 0.0 && $litres > 0.0) {
+                $cases[] = $litres / $planned;
+            }
+        }
+
+        return $cases;
+    }
+
+    /** @return list<float> from one person's entry before to the tack they logged then */
+    public static function fitMinutes(): array
+    {
+        $rows = DB::select(
+            "select extract(epoch from made_at - before) / 60 as minutes from (
+                select step, kind, made_at, lag(made_at) over (partition by user_id order by made_at) as before from (
+                    select * from log_entries order by position desc limit 4000
+                ) newest
+            ) one where step like 'tack.%' and kind = 'done' and made_at > before
+                and made_at - before < make_interval(mins => ?) limit ".self::MOST_CASES,
+            [self::MOST_MINUTES],
+        );
+
+        $minutes = [];
+        foreach ($rows as $row) {
+            /** @var object{minutes: numeric-string|float} $row */
+            $minutes[] = (float) $row->minutes;
+        }
+
+        return $minutes;
+    }
+
+    /** @return list<array{int, string, float}> release, step and what was read there last */
+    private function readings(string $kind, string $measure): array
+    {
+        $rows = DB::select(
+            "select revision_id, step, (readings->>?)::float as read from log_entries
+                where kind in ('done', 'correct') and step like ? and jsonb_exists(readings, ?)
+                order by position desc limit ".self::MOST_CASES,
+            [$measure, "$kind.%", $measure],
+        );
+        $found = [];
+        foreach ($rows as $row) {
+            /** @var object{revision_id: int, step: string, read: numeric-string|float} $row */
+            $found["$row->revision_id $row->step"] ??= [$row->revision_id, $row->step, (float) $row->read];
+        }
+
+        return array_values($found);
+    }
+
+    private function step(int $release, string $step): ?BenchStep
+    {
+        $revision = $this->release($release);
+        if ($revision === null) {
+            return null;
+        }
+        // What follows from an inspection is asked for like the first time.
+        $this->steps[$release] ??= array_column($this->plans->of($revision)->steps, null, 'id');
+
+        return $this->steps[$release][preg_replace('/\.\d+$/', '', $step) ?? $step] ?? null;
+    }
+
+    /** By which a release was planned: the shop's own when it was released, else the shipped one. */
+    private function ruleOf(int $release, string $rule): float
+    {
+        $rules = $this->release($release)->shop['rules'] ?? null;
+        $own = is_array($rules) ? $rules[$rule] ?? null : null;
+        $shipped = ShopRules::shipped()->get($rule);
+
+        return is_string($own) || is_numeric($own)
+            ? $shipped->quantity->parse((string) $own, UnitSystem::Metric)
+            : $shipped->value;
+    }
+
+    private function release(int $id): ?Revision
+    {
+        if (! array_key_exists($id, $this->releases)) {
+            $this->releases[$id] = count($this->releases) < self::MOST_RELEASES ? Revision::query()->find($id) : null;
+        }
+
+        return $this->releases[$id];
+    }
+}

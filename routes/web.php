@@ -13,6 +13,7 @@ use App\Http\Controllers\DraftController;
 use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\FitController;
 use App\Http\Controllers\FlangeController;
+use App\Http\Controllers\FlatnessController;
 use App\Http\Controllers\HandController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JointSheetController;
@@ -125,6 +126,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs/{job}/release', [DraftController::class, 'release'])->can('update', 'job');
     Route::post('/jobs/{job}/revise', [DraftController::class, 'revise'])->can('update', 'job');
     Route::post('/jobs/{job}/log', [LogController::class, 'store'])->can('log', 'job');
+    Route::post('/jobs/{job}/flatness', FlatnessController::class)->can('view', 'job');
     Route::get('/jobs/{job}/log', [LogController::class, 'index'])->can('view', 'job');
     Route::get('/jobs/{job}/devices', [DeviceController::class, 'live'])->can('view', 'job');
     Route::get('/jobs/{job}/photos', [PhotoController::class, 'index'])->can('view', 'job');

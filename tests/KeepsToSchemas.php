@@ -48,6 +48,7 @@ trait KeepsToSchemas
         'POST jobs/{job}/revise' => 'Released',
         'POST jobs/{job}/log' => 'Logged',
         'GET jobs/{job}/log' => 'LogPage',
+        'POST jobs/{job}/flatness' => 'FlatnessMap',
         'GET jobs/{job}/quote' => 'JobQuote',
         'GET jobs/{job}/record.json' => 'RecordFile',
         'GET jobs/{job}/devices' => 'Devices',

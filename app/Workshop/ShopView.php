@@ -27,7 +27,7 @@ final readonly class ShopView
         'Cutting' => ['cut', 'saw', 'pie'],
         'Routes' => ['route', 'set'],
         'Clearances' => ['clear'],
-        'Collectors and flanges' => ['merge', 'flange'],
+        'Collectors and flanges' => ['merge', 'flange', 'flat'],
         'Growth' => ['growth'],
         'Cost' => ['cost'],
     ];

@@ -35,6 +35,7 @@ const ACCESS = [
     'GET jobs/{job}/beside/{other}' => EVERYBODY,
     'GET jobs/{job}/joint-sheets.pdf' => EVERYBODY,
     'GET jobs/{job}/record.json' => EVERYBODY,
+    'POST jobs/{job}/flatness' => EVERYBODY,
     'GET jobs/{job}/quote' => PLANNERS,
     'GET jobs/{job}/quote.pdf' => PLANNERS,
     'GET jobs/{job}/cost.pdf' => PLANNERS,

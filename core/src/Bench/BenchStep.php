@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Bench\Inspection\Inspection;
 use UpsweptBead\Core\Device\Rig;
+use UpsweptBead\Core\Flatness\Face;
 
 /** One thing to do at the bench. `id` stays the same as long as the piece or joint it belongs to does. */
 final readonly class BenchStep
@@ -18,6 +19,7 @@ final readonly class BenchStep
      * @param  ?float  $coolsS  how long what is welded then takes until a hand may rest on it
      * @param  ?Inspection  $inspection  where a joint is looked at: by what it is judged
      * @param  ?Rig  $rig  where instruments watch: what they would see as planned
+     * @param  ?Face  $face  where a face is measured: its points and its limit
      * @param  list<string>  $after  ids of the steps that are done before it
      * @param  string  $group  what it is listed under: a joint, or what is cut or tacked together
      */
@@ -35,6 +37,7 @@ final readonly class BenchStep
         public ?Rig $rig = null,
         public array $after = [],
         public string $group = '',
+        public ?Face $face = null,
     ) {}
 
     /** @param  list<string>  $after */
@@ -42,7 +45,7 @@ final readonly class BenchStep
     {
         return new self(
             $this->id, $this->kind, $this->subject, $this->title, $this->do, $this->seconds, $this->measures,
-            $this->points, $this->coolsS, $this->inspection, $this->rig, $after, $group,
+            $this->points, $this->coolsS, $this->inspection, $this->rig, $after, $group, $this->face,
         );
     }
 
@@ -51,7 +54,7 @@ final readonly class BenchStep
     {
         return new self(
             $id, $this->kind, $this->subject, $title, $this->do, $this->seconds, $this->measures,
-            $this->points, $this->coolsS, $this->inspection, $this->rig, [$after], $group,
+            $this->points, $this->coolsS, $this->inspection, $this->rig, [$after], $group, $this->face,
         );
     }
 }

@@ -28,6 +28,8 @@ final readonly class BenchSteps
 
     private CollectorSteps $collecting;
 
+    private FaceSteps $facing;
+
     /** @var list<PartSpec> */
     private array $parts;
 
@@ -43,6 +45,7 @@ final readonly class BenchSteps
         ));
         $this->fitting = new FitSteps($work->cut, $work->joints, $work->fit, $work->weld, $job, $rules);
         $this->welding = new WeldSteps($work->joints, $work->weld, $job, $rules);
+        $this->facing = new FaceSteps($work->joints, $rules, $job->units);
         $this->collecting = new CollectorSteps($work->joints, $rules, $job->units);
     }
 
@@ -195,6 +198,7 @@ final readonly class BenchSteps
     {
         return [
             ...array_map($this->collecting->inspect(...), $this->work->fit->collectors),
+            ...array_merge(...array_map($this->facing->of(...), $this->work->fit->letters)),
             ...array_map($this->fitting->inspect(...), $this->work->fit->letters),
         ];
     }

@@ -289,11 +289,8 @@ final readonly class FitSteps
         return new BenchStep("inspect.$letter", StepKind::Inspect, $letter, "Inspect run $letter", [
             'Every joint has been looked at by itself.',
             'Leak test: 5–10 psi air and soapy water.',
-            ...$isThere ? [] : ['Flange flatness. Trial fit once more.'],
-        ], null, [
-            Measured::leakTest(),
-            ...$isThere ? [] : [new Measure('flatness', 'Flange out of flat', Quantity::Wall, null)],
-        ]);
+            ...$isThere ? [] : ['Trial fit once more.'],
+        ], null, [Measured::leakTest()]);
     }
 
     private function turnInto(Task $step): ?string

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Flatness\Flatness;
+use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
 /**
@@ -24,6 +26,7 @@ final readonly class Gate
     {
         return [
             ...self::above($step, $values, $units),
+            ...self::outOfFlat($step, $values, $units),
             ...array_map(
                 static fn (Measure $one): string => "$one->label was not read.",
                 array_values(array_filter(
@@ -36,6 +39,25 @@ final readonly class Gate
                 array_values(array_diff_key($step->points, array_flip($points))),
             ),
         ];
+    }
+
+    /**
+     * @param  array<string, float>  $values
+     * @return list<string>
+     */
+    private static function outOfFlat(BenchStep $step, array $values, UnitSystem $units): array
+    {
+        if ($step->face === null) {
+            return [];
+        }
+        $found = $step->face->judge($values);
+        $show = static fn (float $mm): string => Quantity::Wall->show($mm, $units);
+
+        return match (true) {
+            $found === null => [sprintf('Fewer than %d points of the face were read.', Flatness::LEAST_POINTS)],
+            $found->isFlat() => [],
+            default => ["Out of flat: {$show($found->peakToValleyMm)}, at most {$show($found->limitMm)}."],
+        };
     }
 
     /** @return list<string> where less is done about a joint than what was found at it asks for */

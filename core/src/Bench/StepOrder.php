@@ -74,7 +74,10 @@ final readonly class StepOrder
         return match (true) {
             $step->kind === StepKind::Cool => ["weld.$step->subject"],
             $step->inspection !== null => ["cool.$step->subject"],
-            $step->kind === StepKind::Inspect => $this->ofRun($step->subject),
+            $step->kind === StepKind::Inspect => [
+                ...$this->ofRun($step->subject),
+                ...$step->face === null ? ["face.$step->subject.start", "face.$step->subject.end"] : [],
+            ],
             $step->kind === StepKind::Purge => [
                 ...$this->reasons("weld.$step->subject"),
                 ...self::cooled($this->slots[$step->subject]->handled ?? []),

@@ -212,6 +212,7 @@ export interface Answers {
     KitMade: KitMade;
     ImportedMesh: ImportedMesh;
     Changed: Changed;
+    FlatnessMap: FlatnessMap;
     Logged: Logged;
     LogPage: LogPage;
     Devices: Devices;
@@ -1620,6 +1621,20 @@ export interface Step {
      */
     watched: boolean;
     /**
+     * Where a face is measured: radii of the land that seals and its points, in mm.
+     */
+    face: null | {
+        inner: number;
+        outer: number;
+        limit: string;
+        points: {
+            name: string;
+            label: string;
+            x: number;
+            y: number;
+        }[];
+    };
+    /**
      * Where a joint is looked at: what follows at least from each colour inside, from bright to burnt.
      */
     inspection: null | Outcome[];
@@ -2393,6 +2408,31 @@ export interface Changed {
     document: JobDocument;
 }
 /**
+ * A face as it was measured, over the plane that fits it best.
+ */
+export interface FlatnessMap {
+    /**
+     * Null where too few points were read.
+     */
+    flat: boolean | null;
+    verdict: string;
+    points: {
+        name: string;
+        /**
+         * 0 at the lowest point, 1 at the highest.
+         */
+        share: number;
+        /**
+         * Over the lowest.
+         */
+        high: string;
+        /**
+         * What has to come off; empty for nothing.
+         */
+        down: string;
+    }[];
+}
+/**
  * Entry by entry in the order they were sent, and where the job stands now.
  */
 export interface Logged {
@@ -2723,9 +2763,15 @@ export interface RecordFile {
         what: string;
         by: string;
     }[];
-    growth: {};
-    service: {}[];
-    photos: {}[];
+    growth: {
+        [k: string]: unknown;
+    };
+    service: {
+        [k: string]: unknown;
+    }[];
+    photos: {
+        [k: string]: unknown;
+    }[];
     log: RecordEntry[];
 }
 export interface RecordJoint {
@@ -2747,7 +2793,9 @@ export interface RecordJoint {
     read: {
         [k: string]: number;
     };
-    found: {} | null;
+    found: {
+        [k: string]: unknown;
+    } | null;
 }
 export interface RecordEntry {
     id: string;
@@ -2761,6 +2809,8 @@ export interface RecordEntry {
     note: string;
     why: string;
     points: number[];
-    inspected: {} | null;
+    inspected: {
+        [k: string]: unknown;
+    } | null;
     traces: Trace[];
 }

@@ -6,9 +6,11 @@ namespace UpsweptBead\Core\Plan\Json;
 
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Bench\Measure;
+use UpsweptBead\Core\Flatness\FacePoint;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Sketch;
 use UpsweptBead\Core\Reason\Notice;
+use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
 /** Writes the whole plan as plain arrays: numbers in base units, text in the job's own units. */
@@ -127,6 +129,14 @@ final readonly class PlanWriter
             'after' => $step->after,
             'group' => $step->group,
             'watched' => $step->rig !== null,
+            'face' => $step->face === null ? null : [
+                'inner' => $step->face->innerMm,
+                'outer' => $step->face->outerMm,
+                'limit' => $figures->plain(Quantity::Wall, $step->face->limitMm)['text'],
+                'points' => array_map(static fn (FacePoint $one): array => [
+                    'name' => $one->name, 'label' => $one->label, 'x' => $one->xMm, 'y' => $one->yMm,
+                ], $step->face->points),
+            ],
             'inspection' => $step->inspection === null ? null : LooksWriter::limits($step->inspection),
             'measures' => array_map(
                 static fn (Measure $measure): array => [

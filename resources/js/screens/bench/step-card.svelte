@@ -7,6 +7,7 @@
     import ClockFace from './clock-face.svelte';
     import DevicePanel from './device-panel.svelte';
     import { lacksOf, lacksOfFound, missingOf } from './gate';
+    import FaceMap from './face-map.svelte';
     import GatePanel from './gate-panel.svelte';
     import InspectionCard from './inspection-card.svelte';
     import PhotoSlot from './photo-slot.svelte';
@@ -71,6 +72,8 @@
     let traces = $state.raw<NonNullable<Kept['traces']>>([]);
     let lacks = $state.raw<string[]>([]);
     let isNoteMissing = $state(false);
+    /** Of a face: that it is not flat, as far as it was read. */
+    let bowed = $state('');
     /** Of an inspection: what has not been said yet. */
     let missing = $state('');
     const timed = $derived(step.kind === 'weld');
@@ -99,6 +102,7 @@
                 : [
                       ...(isDone ? [] : waits),
                       ...lacksOf(step, all, confirmed),
+                      ...(bowed === '' ? [] : [bowed]),
                       ...(isInspected ? lacksOfFound(step, looks, found) : []),
                   ];
         if (isDone) lacks = lacks.filter((line) => line.includes(', at most '));
@@ -130,6 +134,16 @@
                     </li>
                 {/each}
             </ol>
+            {#if step.face}
+                <FaceMap
+                    {job}
+                    step={step.id}
+                    face={step.face}
+                    {units}
+                    {readings}
+                    onlack={(lack) => (bowed = lack)}
+                />
+            {/if}
             {#if step.inspection && mayLog && !isDone}
                 <InspectionCard {step} {looks} bind:found onchange={() => (missing = '')} />
                 {#if missing !== ''}<p class="text-stop text-lg" role="alert">✕ {missing}</p>{/if}

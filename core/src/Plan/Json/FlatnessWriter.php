@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Plan\Json;
+
+use UpsweptBead\Core\Flatness\Face;
+use UpsweptBead\Core\Flatness\Flatness;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** Writes how flat a face is: its map, what comes off where, and the verdict on the land that seals. */
+final readonly class FlatnessWriter
+{
+    /**
+     * @param  array<string, float>  $readingsMm  by the name of their point
+     * @return array<string, mixed>
+     */
+    public static function map(Face $face, array $readingsMm, UnitSystem $units): array
+    {
+        $found = $face->judge($readingsMm);
+        if ($found === null) {
+            return [
+                'flat' => null,
+                'verdict' => sprintf('Read %d points at least; through three there is always a plane.', Flatness::LEAST_POINTS),
+                'points' => [],
+            ];
+        }
+        $show = static fn (float $mm): string => Quantity::Wall->show($mm, $units);
+        $points = [];
+        foreach ($found->highMm as $name => $mm) {
+            $points[] = [
+                'name' => $name,
+                'share' => round($mm / max(1e-9, $found->peakToValleyMm), 3),
+                'high' => $show($mm),
+                'down' => isset($found->takeDownMm[$name]) ? $show($found->takeDownMm[$name]) : '',
+            ];
+        }
+        $by = "{$show($found->peakToValleyMm)} from the highest to the lowest, at most {$show($found->limitMm)}";
+
+        return [
+            'flat' => $found->isFlat(),
+            'verdict' => $found->isFlat() ? "The land seals: $by." : "Out of flat: $by. Take down what stands out, and measure anew.",
+            'points' => $points,
+        ];
+    }
+}

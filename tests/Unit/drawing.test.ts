@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Joint, Piece, RunPlan } from '@/lib/answers';
 import { spot, strokes } from '@/parts/dial';
 import { joinedByStation, pieceSpan, segmentSpans, span } from '@/parts/ribbon';
-import { outline } from '@/screens/cut/piece-outline';
+import { outline } from '@/parts/piece-outline';
 
 const points = (text: string) =>
     text.split(' ').map((pair) => pair.split(',').map(Number) as [number, number]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Bench\Inspection\Rework;
+use UpsweptBead\Core\Cut\CutMark;
 use UpsweptBead\Core\Cut\CutPlan;
 use UpsweptBead\Core\Cut\MarkKind;
 use UpsweptBead\Core\Cut\Piece;
@@ -43,12 +44,7 @@ final readonly class FitSteps
             $do[] = $mark->label.match ($mark->kind) {
                 MarkKind::OwnEnd, MarkKind::Opening => '.',
                 MarkKind::Straight => ": {$this->length($mark->centreMm)}.",
-                MarkKind::Bend => sprintf(
-                    ': outer edge %s, centre %s, inner edge %s.',
-                    $this->length($mark->outerMm),
-                    $this->length($mark->centreMm),
-                    $this->length($mark->innerMm),
-                ),
+                MarkKind::Bend => $this->alongEdges($mark),
             };
         }
         $long = ['upstream' => $piece->allowances->startMm, 'downstream' => $piece->allowances->endMm()];
@@ -89,6 +85,19 @@ final readonly class FitSteps
             null,
             [new Measure('length', 'Length as cut', Quantity::Length, $piece->cutLengthMm())],
         );
+    }
+
+    /** Where outer, centre and inner edge are the same length it is said once. */
+    private function alongEdges(CutMark $mark): string
+    {
+        [$outer, $centre, $inner] = array_map(
+            $this->length(...),
+            [$mark->outerMm, $mark->centreMm, $mark->innerMm],
+        );
+
+        return $outer === $inner
+            ? ": $centre all round."
+            : ": outer edge $outer, centre $centre, inner edge $inner.";
     }
 
     public function tack(Task $step): BenchStep

@@ -5,12 +5,22 @@
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import HeldDrawing from '@/parts/held-drawing.svelte';
     import JointDial from '@/parts/joint-dial.svelte';
+    import PieceOutline from '@/parts/piece-outline.svelte';
 
     type Props = { desk: JobDesk; step: Step };
     let { desk, step }: Props = $props();
 
     const TO_SET = ['amps', 'filler', 'wire', 'flow'];
 
+    /** Whose piece is cut at this step, if one is. */
+    const member = $derived(
+        step.kind === 'prepare'
+            ? [...desk.plan.runs, ...desk.plan.merge.collectors].find((one) =>
+                  one.pieces.some((piece) => piece.mark === step.subject),
+              )
+            : undefined,
+    );
+    const piece = $derived(member?.pieces.find((one) => one.mark === step.subject));
     const sheet = $derived(desk.plan.weld.sheets.find((one) => one.joint === step.subject));
     const joint = $derived(desk.memberOf(step.subject)?.joints.find((one) => one.id === step.subject));
     const slot = $derived(desk.plan.schedule.slots.find((one) => one.joint === step.subject));
@@ -36,6 +46,12 @@
             </div>
         {/each}
     </dl>
+{/if}
+{#if piece && step.id === `prepare.${piece.mark}`}
+    <div class="mx-auto w-full max-w-2xl">
+        <PieceOutline {piece} odMm={member?.tube?.od.value ?? 50} marked />
+        <p class="label text-center text-base">flow from the left · solid: cuts · dashed: sand to here</p>
+    </div>
 {/if}
 {#if step.kind === 'purge' && sheet?.isFilled && pose}
     <div class="mx-auto w-full max-w-2xl">

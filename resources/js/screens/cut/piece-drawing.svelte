@@ -1,26 +1,10 @@
 <script lang="ts">
     import type { Piece } from '@/lib/answers';
-    import { outline } from './piece-outline';
+    import PieceOutline from '@/parts/piece-outline.svelte';
 
     type Props = { piece: Piece; odMm: number };
     let { piece, odMm }: Props = $props();
 
-    const shape = $derived(
-        outline({
-            before: piece.legBefore.value,
-            after: piece.legAfter.value,
-            straight: piece.pie
-                ? piece.cutLength.value - piece.longStart.value - piece.longEnd.value
-                : piece.length.value,
-            clr: piece.isBend ? piece.clr.value : 0,
-            angle: piece.angle.value,
-            od: odMm,
-            longStart: piece.longStart.value,
-            longEnd: piece.longEnd.value,
-            backStart: piece.backStart,
-            backEnd: piece.backEnd,
-        }),
-    );
     const extra = $derived(
         [
             piece.longStart.value > 0 ? `${piece.longStart.text} extra upstream` : '',
@@ -36,51 +20,7 @@
         <h2 class="heading">Piece {piece.mark}</h2>
         <span class="figure text-sm">{piece.stock}</span>
     </div>
-    <svg
-        viewBox={shape.box}
-        class="mt-2 max-h-64 w-full"
-        role="img"
-        aria-label="Outline of {piece.mark}, flow from the left"
-    >
-        <polygon points={shape.edge} fill="var(--tube)" stroke="var(--ink)" stroke-width={shape.unit * 0.5} />
-        <polyline
-            points={shape.centre}
-            fill="none"
-            stroke="var(--quiet)"
-            stroke-width={shape.unit * 0.35}
-            stroke-dasharray="{shape.unit * 4} {shape.unit} {shape.unit * 0.7} {shape.unit}"
-        />
-        {#each shape.tangents as [from, to], i (i)}
-            <line
-                x1={from.x}
-                y1={from.y}
-                x2={to.x}
-                y2={to.y}
-                stroke="var(--quiet)"
-                stroke-width={shape.unit * 0.4}
-                stroke-dasharray="{shape.unit} {shape.unit}"
-            />
-        {/each}
-        {#each shape.finished as [from, to], i (i)}
-            <line
-                x1={from.x}
-                y1={from.y}
-                x2={to.x}
-                y2={to.y}
-                stroke="var(--ink)"
-                stroke-width={shape.unit * 0.6}
-                stroke-dasharray="{shape.unit * 2.4} {shape.unit * 1.2}"
-            />
-        {/each}
-        {#each shape.cuts as line, i (i)}
-            <polyline
-                points={line.map(({ x, y }) => `${x},${y}`).join(' ')}
-                fill="none"
-                stroke="var(--action)"
-                stroke-width={shape.unit * 1.1}
-            />
-        {/each}
-    </svg>
+    <div class="mt-2"><PieceOutline {piece} {odMm} /></div>
     <p class="label">flow from the left · solid: cuts · dashed: sand to here · dotted: tangent lines</p>
     <p class="mt-2 flex flex-wrap justify-between gap-x-4">
         <span>Cut <b class="figure">{piece.cutLength.text}</b></span>

@@ -28,7 +28,8 @@ type Shape = {
     backEnd: number[];
 };
 
-export function outline(shape: Shape): Outline {
+/** @param room left beside it, and above and below, in hundredths of its size */
+export function outline(shape: Shape, room: [number, number] = [9, 9]): Outline {
     const { before, after, straight, clr, angle, od, longStart, longEnd, backStart, backEnd } = shape;
     const half = od / 2;
     const theta = (angle * Math.PI) / 180;
@@ -74,7 +75,7 @@ export function outline(shape: Shape): Outline {
     const [minX, maxX] = [Math.min(...all.map((p) => p.x)), Math.max(...all.map((p) => p.x))];
     const [minY, maxY] = [Math.min(...all.map((p) => p.y)), Math.max(...all.map((p) => p.y))];
     const unit = Math.max(maxX - minX, maxY - minY) / 100;
-    const pad = 9 * unit;
+    const [beside, above] = [room[0] * unit, room[1] * unit];
     return {
         edge: text([...[...starts].reverse(), ...outer, ...ends, ...inner.reverse()]),
         centre: text(line(0)),
@@ -84,7 +85,7 @@ export function outline(shape: Shape): Outline {
         ],
         finished: [...(longStart > 0 ? [across(0)] : []), ...(longEnd > 0 ? [across(total)] : [])],
         tangents: clr === 0 ? [] : [across(before), across(before + clr * theta)],
-        box: `${minX - pad} ${minY - pad} ${maxX - minX + 2 * pad} ${maxY - minY + 2 * pad}`,
+        box: `${minX - beside} ${minY - above} ${maxX - minX + 2 * beside} ${maxY - minY + 2 * above}`,
         unit,
     };
 }

@@ -132,7 +132,10 @@ final class DemoLog
                 Quantity::Current => ($measure->planned ?? 0) + 5 * round($share),
                 Quantity::Oxygen => round(($measure->planned ?? 0) * (0.5 + 0.3 * $share)),
                 Quantity::Temperature => round(($measure->planned ?? 0) - 4 + 3 * $share, 1),
-                Quantity::Wall => round(0.1 + 0.08 * abs($share), 2),
+                // What has no plan is a gap or a height; what a seam pulled together lies about its plan.
+                Quantity::Wall => ($measure->planned ?? 0.0) > 0.0
+                    ? round($measure->planned * (1.1 + 0.15 * $share), 2)
+                    : round(0.1 + 0.08 * abs($share), 2),
                 Quantity::Pressure => 50.0,
                 Quantity::Duration => round(($measure->planned ?? 0) * (1.4 + 0.3 * $share)),
                 Quantity::Length, Quantity::Angle => round(($measure->planned ?? 0) + 0.4 * abs($share), 1),

@@ -35,7 +35,12 @@ use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\RouteChoice;
+use UpsweptBead\Core\Job\Small\SmallKind;
+use UpsweptBead\Core\Job\Small\SmallPlace;
+use UpsweptBead\Core\Job\Small\SmallWork;
 use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Units\UnitSystem;
 
 /** The made-up shop 'Tidewater Tube & Bead': its people, stores and jobs. Nobody and nothing in it is real. */
 final class DemoSeeder extends Seeder
@@ -65,6 +70,7 @@ final class DemoSeeder extends Seeder
         $this->drafts->begin($this->job('sidecar-collectors'));
         $this->drafts->begin($this->job('works-van-downpipe'));
         $this->halfWelded($this->drafts->begin($this->spareManifold()), $wren);
+        $this->repaired($this->drafts->begin($this->crack()), $wren);
     }
 
     private function people(): User
@@ -94,8 +100,27 @@ final class DemoSeeder extends Seeder
     {
         $document = JobWriter::toArray($this->job('rally-coupe-manifold'));
         $document['job'] = [...(array) $document['job'], 'number' => 'TB-0418', 'title' => 'Rally coupe manifold, the spare'];
+        $document['outside'] = [['what' => 'Five flanges, laser-cut', 'cost' => 140]];
 
         return JobReader::fromDecoded($document)->job ?? throw new \LogicException('The spare manifold cannot be read.');
+    }
+
+    /** A crack beside a hanger of a van, as small work. */
+    private function crack(): CoreJob
+    {
+        $inch = UnitSystem::Inch;
+        $work = new SmallWork(
+            SmallKind::Crack,
+            SmallPlace::Behind,
+            $this->workshop->shop()->catalogue->tube('T2.500x.065'),
+            '304L',
+            Length::parse('1 1/4 in', $inch),
+            Length::parse('12 in', $inch),
+        );
+        $document = JobWriter::toArray($work->job('S-0001', $inch));
+        $document['job'] = [...(array) $document['job'], 'customer' => 'Lanternfish Dairy', 'vehicle' => 'Milk van, long wheelbase', 'note' => 'Cracked beside its rear hanger; the rubber had perished.'];
+
+        return JobReader::fromDecoded($document)->job ?? throw new \LogicException('The crack cannot be read.');
     }
 
     private function routed(CoreJob $job): CoreJob
@@ -165,6 +190,18 @@ final class DemoSeeder extends Seeder
                     $log->done($again);
                 }
             }
+        }
+        $this->fromStores($job, $revision, $owner);
+        $this->summaries->refresh($job);
+    }
+
+    /** Small work from the crack to the leak test, by one person in an hour. */
+    private function repaired(Job $job, User $owner): void
+    {
+        $revision = $this->drafts->release($job->load('revisions'), 1, $owner);
+        $log = new DemoLog($job, $revision, [User::query()->where('role', Role::Fabricator)->firstOrFail()], 31, '2026-11-23 13:20:00');
+        foreach ($this->workshop->planInFull($this->workshop->read($revision))->steps as $step) {
+            $log->done($step, $step->id === 'tack.AB1' ? ['note' => 'Ran 8 mm further than it could be seen; stopped at both ends.'] : []);
         }
         $this->fromStores($job, $revision, $owner);
         $this->summaries->refresh($job);

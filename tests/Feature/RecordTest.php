@@ -44,7 +44,7 @@ it('prints the plan and what was really used', function () {
 it('loads the made-up demo shop once, with one job in the middle of its welding and one finished', function () {
     $this->artisan('bead:demo')->assertSuccessful();
     $this->artisan('bead:demo')->expectsOutput('The demo data is there already.')->assertSuccessful();
-    expect(Job::query()->count())->toBe(8)
+    expect(Job::query()->count())->toBe(9)
         ->and(LogEntry::query()->count())->toBeGreaterThan(20);
     $this->actingAs(User::query()->firstOrFail())
         ->get('/')
@@ -58,6 +58,7 @@ it('loads the made-up demo shop once, with one job in the middle of its welding 
                 ->where('rack.jobs.5.next.group', 'needs a route')
                 ->where('rack.jobs.6.next.group', 'needs a route')
                 ->where('rack.jobs.7.next.group', 'done')
+                ->where('rack.jobs.8.next.group', 'done')
                 ->has('bottles', 2)
                 ->etc(),
         );

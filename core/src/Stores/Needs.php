@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stores;
 
 use UpsweptBead\Core\Job\EndKind;
+use UpsweptBead\Core\Job\FittingKind;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Shop\Bottle;
 use UpsweptBead\Core\Shop\BottleUse;
@@ -121,6 +122,9 @@ final readonly class Needs
         }
         foreach ($this->plan->joints->fittings as $placed) {
             $kind = $placed->fitting->kind;
+            if ($kind === FittingKind::Crack) {
+                continue;
+            }
             $add($kind->value, $kind->isDrilled() ? ItemKind::Bung : ItemKind::Part, $kind->label());
         }
         foreach ($this->plan->job->set->parts as $part) {

@@ -12,6 +12,8 @@ use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Stores\Need;
+use UpsweptBead\Core\Stores\Needs;
 use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -56,6 +58,7 @@ it('cuts, fits and tries nothing on a tube that is there already', function (Sma
     $ids = implode(' ', array_map(static fn (BenchStep $step): string => $step->id, $plan->steps));
     expect($ids)->not->toMatch('/prepare\.|trial\.|full\.|refit\./')
         ->and($plan->cut->stock)->toBe([])
+        ->and(implode(' ', array_map(static fn (Need $need): string => $need->name, Needs::of($plan, Shop::bare()))))->not->toContain('Crack')
         ->and($plan->problems())->toBe([]);
 })->with(SmallKind::cases());
 

@@ -33,7 +33,12 @@
         ['Joints welded', `${bench?.jointsDone ?? 0} of ${desk.plan.weld.sheets.length}`],
         ...(bench?.times
             ? [
-                  [`At ${bench.times.joints} joints, planned`, bench.times.planned],
+                  [
+                      bench.times.joints === 1
+                          ? 'At one joint, planned'
+                          : `At ${bench.times.joints} joints, planned`,
+                      bench.times.planned,
+                  ],
                   ['And as logged', bench.times.logged],
               ]
             : []),

@@ -93,12 +93,25 @@ async function closeOffline(tabs) {
         }
         // Each tab goes on where the other one is.
         await tab.getByRole('heading', { level: 2, name: showing, exact: true }).first().waitFor();
-        await next(tab).click();
+        await close(tab);
         closed.push(showing);
         await tab.waitForFunction((was) => document.querySelector('h2')?.textContent.trim() !== was, showing);
         showing = await shown(tab);
     }
     return closed;
+}
+
+/** Closes the step that is shown; where it asks for more than is said here, a reason is given. */
+async function close(page) {
+    for (const side of ['Outside silver', 'Inside silver']) {
+        const colour = page.getByRole('button', { name: side, exact: true });
+        if (await colour.isVisible()) await colour.click();
+    }
+    await next(page).click();
+    const gate = page.getByRole('alert', { name: 'Before you go on' });
+    if (!(await gate.isVisible())) return;
+    await gate.getByLabel('Why you go on all the same').fill('only counted');
+    await gate.getByRole('button', { name: 'Go on with this reason' }).click();
 }
 
 async function shown(page) {

@@ -11,6 +11,7 @@ use UpsweptBead\Core\Bench\AsWelded;
 use UpsweptBead\Core\Bench\Deviation;
 use UpsweptBead\Core\Bench\JobRecord;
 use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Plan\Json\FlatnessWriter;
 use UpsweptBead\Core\Plan\Json\LooksWriter;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\NextAction;
@@ -99,6 +100,7 @@ final readonly class JobView
             'weldedAt' => (object) self::weldedAt($progress),
             'readings' => (object) self::readings($plan, $progress),
             'asWelded' => (object) self::asWelded($plan, $progress),
+            'faces' => self::faces($plan, $progress),
             'deviations' => array_map(
                 static fn (Deviation $one): array => ['step' => $one->stepId, 'what' => $one->what, 'by' => $one->by],
                 $record->deviations,
@@ -141,6 +143,20 @@ final readonly class JobView
                 'found' => $one->inspected?->text() ?? '',
             ];
         }, AsWelded::all($progress));
+    }
+
+    /** @return list<array{title: string, flat: bool|null, verdict: string}> faces that were measured */
+    private static function faces(KnownPlan $plan, Progress $progress): array
+    {
+        $faces = [];
+        foreach ($progress->steps as $step) {
+            if ($step->face !== null && $progress->isDone($step->id)) {
+                $map = FlatnessWriter::map($step->face, $progress->readings[$step->id] ?? [], $plan->units);
+                $faces[] = ['title' => $step->title, 'flat' => $map['flat'], 'verdict' => $map['verdict']];
+            }
+        }
+
+        return $faces;
     }
 
     /** @return array<string, string> when joints were welded that may still be hot, by their step */

@@ -95,6 +95,12 @@
 </table>
 @endif
 
+@if(($bench['faces'] ?? []) !== [])
+<h2>Faces, as they were measured</h2>
+@foreach($bench['faces'] as $face)
+<p>{{ str_replace('Measure the face of ', '', $face['title']) }}: {{ $face['verdict'] }}</p>
+@endforeach
+@endif
 @if($traces !== [])
 <h2>What instruments recorded</h2>
 <table>

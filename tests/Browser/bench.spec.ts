@@ -1,13 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
-import { api, ownJob, PASSWORD, SIGNED_OUT, signIn } from './support';
+import { PASSWORD, released, SIGNED_OUT, signIn } from './support';
 
 async function atTheBench(page: Page, number: string): Promise<number> {
-    const job = await ownJob(page, number);
-    const document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
-    const ways = await api(page, 'POST', `/jobs/${job}/routes`, { document, letter: 'A' });
-    document.runs[0].route = (ways.body as { answers: { route: unknown }[] }).answers[0]!.route;
-    await api(page, 'PUT', `/jobs/${job}/draft`, { version: 1, document });
-    await api(page, 'POST', `/jobs/${job}/release`, { version: 2 });
+    const job = await released(page, number);
     await page.goto(`/jobs/${job}/bench`);
     await expect(page.getByRole('heading', { name: 'Cut and prepare A1' })).toBeVisible();
     return job;

@@ -25,6 +25,17 @@ export async function ownJob(page: Page, number: string): Promise<number> {
     return (created.body as { id: number }).id;
 }
 
+/** The downpipe with its best way taken, released. */
+export async function released(page: Page, number: string): Promise<number> {
+    const job = await ownJob(page, number);
+    const document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
+    const ways = await api(page, 'POST', `/jobs/${job}/routes`, { document, letter: 'A' });
+    document.runs[0].route = (ways.body as { answers: { route: unknown }[] }).answers[0]!.route;
+    await api(page, 'PUT', `/jobs/${job}/draft`, { version: 1, document });
+    await api(page, 'POST', `/jobs/${job}/release`, { version: 2 });
+    return job;
+}
+
 /** A set of its own, four runs to be routed, made from the demo header. */
 export async function ownHeader(page: Page, number: string): Promise<number> {
     const document = await (await page.request.get('/jobs/3/job.json')).json();

@@ -3,20 +3,9 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { api, ownJob, signIn, SIGNED_OUT } from './support';
+import { released, signIn, SIGNED_OUT } from './support';
 
 const TABLET = { viewport: { width: 800, height: 1280 }, hasTouch: true };
-
-/** A job of its own, released and at its first step. */
-async function released(page: Page, number: string): Promise<number> {
-    const job = await ownJob(page, number);
-    const document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
-    const ways = await api(page, 'POST', `/jobs/${job}/routes`, { document, letter: 'A' });
-    document.runs[0].route = (ways.body as { answers: { route: unknown }[] }).answers[0]!.route;
-    await api(page, 'PUT', `/jobs/${job}/draft`, { version: 1, document });
-    await api(page, 'POST', `/jobs/${job}/release`, { version: 2 });
-    return job;
-}
 
 /** Every line of a job's log, page by page. */
 async function logOf(page: Page, job: number): Promise<{ id: string; step: string; note: string }[]> {

@@ -1543,6 +1543,7 @@ export interface BenchState {
             [k: string]: string;
         };
     };
+    faces: FaceMeasured[];
     /**
      * By joint: what was read and found the last time it was welded.
      */
@@ -1663,6 +1664,11 @@ export interface Step {
          */
         asked: boolean;
     }[];
+}
+export interface FaceMeasured {
+    title: string;
+    flat: boolean | null;
+    verdict: string;
 }
 export interface AsWelded {
     /**
@@ -2470,6 +2476,7 @@ export interface Progress {
             [k: string]: string;
         };
     };
+    faces: FaceMeasured[];
     /**
      * By joint: what was read and found the last time it was welded.
      */

@@ -14,7 +14,7 @@ final readonly class FlatnessWriter
 {
     /**
      * @param  array<string, float>  $readingsMm  by the name of their point
-     * @return array<string, mixed>
+     * @return array{flat: bool|null, verdict: string, points: list<array<string, mixed>>}
      */
     public static function map(Face $face, array $readingsMm, UnitSystem $units): array
     {

@@ -87,6 +87,17 @@
                     </p>
                 {/each}
             </section>
+            {#if bench && bench.faces.length > 0}
+                <section class="sheet p-3" aria-label="Faces">
+                    <h2 class="heading">Faces, as they were measured</h2>
+                    {#each bench.faces as face (face.title)}
+                        <p class="mt-1">
+                            {face.flat ? '✓' : '△'}
+                            {face.title.replace('Measure the face of ', '')}: {face.verdict}
+                        </p>
+                    {/each}
+                </section>
+            {/if}
             {#if bench}<Traces {desk} {joint} />
                 <PhotosTaken job={desk.view.id} {isPlanner} />{/if}
             <section class="sheet" aria-label="Joints as welded">

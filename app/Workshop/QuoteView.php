@@ -29,13 +29,11 @@ final readonly class QuoteView
     {
         $quote = $this->quote($revision);
         $progress = $revision->isDraft() ? null : $this->log->now($job)->progress($this->plans->of($revision));
-        $spent = $progress === null ? [] : $this->spent($job, $progress, $quote);
+        $besides = $progress === null ? [] : $this->besides($job, $quote);
+        $spent = $progress === null ? [] : $this->spent($job, $progress, [...$quote->lines, ...$besides]);
         $isFinished = $progress?->next() === null;
-        $lines = $quote->lines;
-        if (isset($spent[Labour::Again->key()])) {
-            $again = Labour::Again;
-            $lines[] = new QuoteLine($again->key(), LineGroup::Labour, $again->label(), 0.0, 'min', $this->perMinute());
-        }
+        $isCounted = static fn (QuoteLine $line): bool => isset($spent[$line->key]);
+        $lines = [...$quote->lines, ...array_values(array_filter($besides, $isCounted))];
 
         return [
             'lines' => array_map(static fn (QuoteLine $line): array => [
@@ -67,6 +65,21 @@ final readonly class QuoteView
         return $this->plans->cut($revision)->quote->at($costs);
     }
 
+    /** @return list<QuoteLine> what was not quoted and may have been needed all the same */
+    private function besides(Job $job, Quote $quote): array
+    {
+        $quoted = array_column($quote->lines, null, 'key');
+        $again = Labour::Again;
+        $lines = [new QuoteLine($again->key(), LineGroup::Labour, $again->label(), 0.0, 'min', $this->perMinute())];
+        foreach (self::taken($job) as $key => [$name, , $each]) {
+            if (! isset($quoted[$key])) {
+                $lines[] = new QuoteLine($key, LineGroup::Material, $name, 0.0, '', $each);
+            }
+        }
+
+        return $lines;
+    }
+
     private function perMinute(): float
     {
         return $this->workshop->shop()->rules->value('cost.hour') / 60;
@@ -81,12 +94,15 @@ final readonly class QuoteView
         };
     }
 
-    /** @return array<string, float> money by key, of what can be counted */
-    private function spent(Job $job, Progress $progress, Quote $quote): array
+    /**
+     * @param  list<QuoteLine>  $lines
+     * @return array<string, float> money by key, of what can be counted
+     */
+    private function spent(Job $job, Progress $progress, array $lines): array
     {
-        $each = array_column($quote->lines, 'each', 'key');
+        $each = array_column($lines, 'each', 'key');
         $spent = [];
-        foreach (self::taken($job) as $key => $count) {
+        foreach (self::taken($job) as $key => [, $count]) {
             $spent[$key] = $count * ($each[$key] ?? 0.0);
         }
         $litres = self::litres($job);
@@ -119,18 +135,19 @@ final readonly class QuoteView
         return $cost;
     }
 
-    /** @return array<string, float> what went to the job out of the stores, by key */
+    /** @return array<string, array{string, float, float|null}> what went to the job out of the stores: name, count, price; gas is counted as it flows */
     private static function taken(Job $job): array
     {
         $rows = DB::select(
-            "select i.key, -sum(e.quantity) as taken from store_entries e join store_items i on i.id = e.item_id
-                where e.job_id = ? and e.kind in ('issued', 'put back') group by i.key having sum(e.quantity) < 0",
+            "select i.key, i.name, i.cost, -sum(e.quantity) as taken from store_entries e join store_items i on i.id = e.item_id
+                where e.job_id = ? and e.kind in ('issued', 'put back') and i.kind <> 'gas'
+                group by i.id having sum(e.quantity) < 0",
             [$job->id],
         );
         $taken = [];
         foreach ($rows as $row) {
-            /** @var object{key: string, taken: numeric-string|float} $row */
-            $taken[$row->key] = (float) $row->taken;
+            /** @var object{key: string, name: string, cost: numeric-string|float|null, taken: numeric-string|float} $row */
+            $taken[$row->key] = [$row->name, (float) $row->taken, $row->cost === null ? null : (float) $row->cost];
         }
 
         return $taken;

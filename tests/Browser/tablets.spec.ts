@@ -56,7 +56,7 @@ test.describe('on a tablet', () => {
 
     test('a released job is gone through from the saw to the handover', async ({ page }) => {
         test.setTimeout(240_000);
-        const job = await released(page, 'TB-0540');
+        const job = await released(page, 'TB-0640');
         await page.goto(`/jobs/${job}/bench`);
         await expect(page.getByRole('heading', { name: 'Cut and prepare A1' })).toBeVisible();
         await expect(page.getByRole('img', { name: /Outline of A1/ })).toBeVisible();
@@ -74,7 +74,7 @@ test.describe('on a tablet', () => {
     });
 
     test('two hundred entries without a network all arrive, each of them once', async ({ page, context }) => {
-        const job = await released(page, 'TB-0541');
+        const job = await released(page, 'TB-0641');
         await page.goto(`/jobs/${job}/bench`);
         await expect(page.getByRole('heading', { name: 'Cut and prepare A1' })).toBeVisible();
         await context.setOffline(true);
@@ -95,7 +95,7 @@ test('two tablets on one job, both without a network, lose nothing of each other
     browser,
     page,
 }) => {
-    const job = await released(page, 'TB-0542');
+    const job = await released(page, 'TB-0642');
     const tablets = await Promise.all(
         ['wren', 'ismet'].map(async (name): Promise<[BrowserContext, Page]> => {
             const context = await browser.newContext({ ...TABLET, storageState: SIGNED_OUT });
@@ -130,7 +130,7 @@ test('a browser that is killed while entries wait sends them when it is opened a
     page,
     baseURL,
 }, info) => {
-    const job = await released(page, 'TB-0543');
+    const job = await released(page, 'TB-0643');
     const folder = mkdtempSync(join(tmpdir(), 'bead-tablet-'));
     const open = () =>
         chromium.launchPersistentContext(folder, {

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 use App\Models\Job;
 use App\Models\LogEntry;
+use App\Models\Role;
+use App\Models\StoreItem;
 use App\Models\User;
+use App\Stores\StoresBook;
+use Illuminate\Support\Str;
 use Inertia\Testing\AssertableInertia as Page;
 use Smalot\PdfParser\Parser;
 
@@ -143,4 +147,17 @@ it('quotes a job, and counts what it cost beside that', function () {
         $pdf = (new Parser())->parseContent((string) $this->get("/jobs/$job->id/$which.pdf")->assertOk()->getContent());
         expect(preg_replace('/\s+/u', ' ', $pdf->getText()))->toContain($says)->toContain(number_format($quote['price'], 2, '.', ' '));
     }
+});
+
+it('counts what was taken out of the stores, also what nobody had quoted', function () {
+    $owner = $this->signIn(Role::Owner);
+    $job = $this->released();
+    foreach ([['grinder-disc', 'disc', 'Flap disc', '3'], ['spare-ring', 'band', 'Spare ring', '20']] as [$key, $kind, $name, $cost]) {
+        $this->postJson('/stores/items', ['key' => $key, 'kind' => $kind, 'name' => $name, 'count' => '5', 'cost' => $cost])->assertOk();
+        $item = StoreItem::query()->where('key', $key)->firstOrFail();
+        app(StoresBook::class)->issue($item, 2.0, $job, $owner, Str::uuid()->toString());
+    }
+    $lines = array_column($this->getJson("/jobs/$job->id/quote")->assertOk()->json('lines'), null, 'key');
+    expect($lines['grinder-disc']['spent'])->toEqual(6)
+        ->and($lines['spare-ring'])->toMatchArray(['what' => 'Spare ring', 'quantity' => '', 'spent' => 40]);
 });

@@ -5,7 +5,9 @@
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import HeldDrawing from '@/parts/held-drawing.svelte';
     import JointDial from '@/parts/joint-dial.svelte';
+    import { isRun } from '@/lib/job-desk.svelte';
     import PieceOutline from '@/parts/piece-outline.svelte';
+    import WhereStrip from '@/parts/where-strip.svelte';
 
     type Props = { desk: JobDesk; step: Step };
     let { desk, step }: Props = $props();
@@ -21,6 +23,10 @@
             : undefined,
     );
     const piece = $derived(member?.pieces.find((one) => one.mark === step.subject));
+    /** The run that the joint or the piece is on; a collector is no line to lay out. */
+    const run = $derived(
+        [member, desk.memberOf(step.subject)].find((one) => one !== undefined && isRun(one)),
+    );
     const sheet = $derived(desk.plan.weld.sheets.find((one) => one.joint === step.subject));
     const joint = $derived(desk.memberOf(step.subject)?.joints.find((one) => one.id === step.subject));
     const slot = $derived(desk.plan.schedule.slots.find((one) => one.joint === step.subject));
@@ -34,6 +40,9 @@
     const hasDial = $derived(!!joint?.round && (step.kind === 'weld' || isTacked));
 </script>
 
+{#if run && isRun(run) && (joint || piece)}
+    <WhereStrip {run} {joint} piece={piece?.mark ?? ''} />
+{/if}
 {#if settings.length > 0}
     <dl
         class="border-line grid grid-cols-[repeat(auto-fit,minmax(9rem,1fr))] gap-x-4 gap-y-2 border-b pb-3"

@@ -36,6 +36,7 @@ final readonly class RecordFile
                 'key' => $need->key, 'name' => $need->name, 'quantity' => $need->quantity, 'unit' => $need->kind->unit($need->quantity),
             ], $this->plans->cut($revision)->needs),
             'joints' => $this->joints($job, $revision),
+            'faces' => is_array($bench) ? $bench['faces'] : [],
             'otherwise' => is_array($bench) ? $bench['deviations'] : [],
             'growth' => data_get($view, 'plan.fit.growth'),
             'service' => data_get($view, 'plan.fit.service'),

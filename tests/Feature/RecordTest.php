@@ -102,6 +102,7 @@ it('gives the whole record as an open file: planned beside read, and every entry
         ->and($joint['read'])->toEqual(['oxygen' => 140, 'amps' => 57])
         ->and($joint['welded'])->toBe(1)
         ->and($file['log'][1]['note'])->toBe('No colour')
+        ->and($file['faces'])->toBe([])
         ->and($file['materials'][0]['name'])->toContain('3 in');
 });
 

@@ -2765,6 +2765,7 @@ export interface RecordFile {
         unit: string;
     }[];
     joints: RecordJoint[];
+    faces: FaceMeasured[];
     otherwise: {
         step: string;
         what: string;

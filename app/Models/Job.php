@@ -38,6 +38,12 @@ final class Job extends Model
         return $this->revisions->first(static fn (Revision $revision): bool => ! $revision->isDraft());
     }
 
+    /** What is built: the latest release, while the next is being drafted; before any, the draft. */
+    public function built(): Revision
+    {
+        return $this->released() ?? $this->current();
+    }
+
     /** What is shown: the draft if there is one, the latest release otherwise. */
     public function current(): Revision
     {

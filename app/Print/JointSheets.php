@@ -76,9 +76,9 @@ final readonly class JointSheets
             'lines' => $sheet->isFilled() ? $this->purge($sheet, $taped) : [],
             'by' => Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value),
             'warnings' => $sheet->warnings(),
-            'dial' => $joint->type->isRound() ? self::picture($this->dial($joint, $sheet)) : null,
+            'dial' => $joint->type->isRound() ? Pdf::picture($this->dial($joint, $sheet)) : null,
             'held' => $sheet->isFilled()
-                ? self::picture(HeldSvg::of($this->plan, $sheet->purge->pose, $joint->id))
+                ? Pdf::picture(HeldSvg::of($this->plan, $sheet->purge->pose, $joint->id))
                 : null,
         ];
     }
@@ -134,10 +134,5 @@ final readonly class JointSheets
             $routed === null || $joint->type->isOnSide() ? null : JointFace::of($routed->line, $joint->seam->stationMm),
             $reached,
         );
-    }
-
-    private static function picture(string $svg): string
-    {
-        return 'data:image/svg+xml;base64,'.base64_encode($svg);
     }
 }

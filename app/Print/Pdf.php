@@ -14,6 +14,12 @@ final readonly class Pdf
 {
     public function __construct(private Factory $views) {}
 
+    /** A drawing as a page takes it. */
+    public static function picture(string $svg): string
+    {
+        return 'data:image/svg+xml;base64,'.base64_encode($svg);
+    }
+
     /**
      * @param  view-string  $view
      * @param  array<string, mixed>  $data

@@ -7,6 +7,7 @@ namespace App\Workshop;
 use App\Models\Job;
 use App\Models\LogEntry;
 use App\Models\Revision;
+use App\Print\Pdf;
 use Illuminate\Support\Facades\DB;
 use UpsweptBead\Core\Device\Trace;
 use UpsweptBead\Core\Exchange\Drawing\TraceSvg;
@@ -31,8 +32,8 @@ final readonly class RecordView
 
         return [
             'job' => $view,
-            'assembly' => self::picture($cut->assembly),
-            'ribbons' => array_map(self::picture(...), $cut->ribbons),
+            'assembly' => Pdf::picture($cut->assembly),
+            'ribbons' => array_map(Pdf::picture(...), $cut->ribbons),
             'materials' => array_map(static fn (Need $need): string => sprintf(
                 '%s × %s',
                 $need->kind->isCounted() ? sprintf('%g', $need->quantity) : sprintf('%.2f kg', $need->quantity),
@@ -41,11 +42,6 @@ final readonly class RecordView
             'traces' => $revision->isDraft() ? [] : self::traces($job, $cut),
             'photos' => self::photos($job),
         ];
-    }
-
-    private static function picture(string $svg): string
-    {
-        return 'data:image/svg+xml;base64,'.base64_encode($svg);
     }
 
     /** @return list<array{title: string, picture: string, end: string}> of each step the last that was recorded */
@@ -69,7 +65,7 @@ final readonly class RecordView
                 $quantity = $one['device'] === 'oxygen' ? Quantity::Oxygen : Quantity::Current;
                 $drawn[] = [
                     'title' => sprintf('%s, %s', $entry->step, $one['device']),
-                    'picture' => self::picture(TraceSvg::of(
+                    'picture' => Pdf::picture(TraceSvg::of(
                         new Trace($one['device'], $one['every'], $one['values'], $one['simulated']),
                         is_float($aim) ? $aim : null,
                     )),

@@ -18,7 +18,7 @@ final readonly class QuoteController
 
     public function show(Job $job): JsonResponse
     {
-        return new JsonResponse($this->of($job));
+        return new JsonResponse($this->quotes->of($job, $job->load('revisions')->built()));
     }
 
     /** For the customer: what is offered, without what it costs the shop. */
@@ -35,21 +35,15 @@ final readonly class QuoteController
 
     private function print(Job $job, bool $isForShop): Response
     {
+        $built = $job->load('revisions')->built();
+
         return $this->pdf->show('quote', [
-            'quote' => $this->of($job),
+            'quote' => $this->quotes->of($job, $built),
             'job' => $job,
-            'head' => $this->workshop->read($job->current()),
+            'head' => $this->workshop->read($built),
             'shop' => $this->workshop->shop()->name,
             'isForShop' => $isForShop,
             'today' => now(),
         ], $job->number.($isForShop ? '-cost.pdf' : '-quote.pdf'));
-    }
-
-    /** @return array<string, mixed> by what is built, while the next revision is being drafted */
-    private function of(Job $job): array
-    {
-        $job->load('revisions');
-
-        return $this->quotes->of($job, $job->released() ?? $job->current());
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Job;
-use App\Models\Revision;
 use App\Print\Pdf;
 use App\Workshop\RecordFile;
 use App\Workshop\RecordView;
@@ -17,23 +16,15 @@ final readonly class RecordController
 {
     public function pdf(Job $job, RecordView $record, Pdf $pdf): Response
     {
-        return $pdf->show('record', $record->of($job, self::built($job)), "$job->number-record.pdf");
+        return $pdf->show('record', $record->of($job, $job->load('revisions')->built()), "$job->number-record.pdf");
     }
 
     public function json(Job $job, RecordFile $file): JsonResponse
     {
         $name = preg_replace('/[^A-Za-z0-9._-]+/', '-', $job->number);
 
-        return new JsonResponse($file->of($job, self::built($job)), headers: [
+        return new JsonResponse($file->of($job, $job->load('revisions')->built()), headers: [
             'Content-Disposition' => "attachment; filename=\"$name.record.json\"",
         ], options: JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-    }
-
-    /** By what is built, while the next revision is being drafted. */
-    private static function built(Job $job): Revision
-    {
-        $job->load('revisions');
-
-        return $job->released() ?? $job->current();
     }
 }

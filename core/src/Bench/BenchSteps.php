@@ -11,7 +11,6 @@ use UpsweptBead\Core\Fit\Order\Task;
 use UpsweptBead\Core\Fit\Order\TaskKind;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\PartSpec;
-use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\Quantity;
@@ -39,10 +38,7 @@ final readonly class BenchSteps
     private function __construct(private WorkPlan $work, Job $job, ShopRules $rules)
     {
         $this->parts = $job->set->parts;
-        $this->there = array_values(array_map(
-            static fn (RunSpec $run): string => $run->letter,
-            array_filter($job->runs, static fn (RunSpec $run): bool => $run->isThere),
-        ));
+        $this->there = array_values(array_filter($work->fit->letters, $job->isThere(...)));
         $this->fitting = new FitSteps($work->cut, $work->joints, $work->fit, $work->weld, $job, $rules);
         $this->welding = new WeldSteps($work->joints, $work->weld, $job, $rules);
         $this->facing = new FaceSteps($work->joints, $rules, $job->units);

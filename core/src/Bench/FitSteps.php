@@ -106,7 +106,7 @@ final readonly class FitSteps
         if ($joint->type === JointType::Crack) {
             return $this->grindOut($step, $joint);
         }
-        if ($joint->type->isButt() && ($this->job->run($joint->run)->isThere ?? false)) {
+        if ($joint->type->isButt() && $this->job->isThere($joint->run)) {
             return Rework::cutOut($step->id, $joint->id, Measured::fit($joint, $this->rules));
         }
         if ($joint->type === JointType::Tab) {
@@ -293,7 +293,7 @@ final readonly class FitSteps
 
     public function inspect(string $letter): BenchStep
     {
-        $isThere = $this->job->run($letter)->isThere ?? false;
+        $isThere = $this->job->isThere($letter);
 
         return new BenchStep("inspect.$letter", StepKind::Inspect, $letter, "Inspect run $letter", [
             'Every joint has been looked at by itself.',

@@ -110,7 +110,7 @@ final readonly class WeldSteps
     /** On a tube that is there already nothing is closed in later, and nothing else waits for it. Common practice. */
     private function why(Slot $slot): string
     {
-        $isThere = $this->job->run($slot->joint->run)->isThere ?? false;
+        $isThere = $this->job->isThere($slot->joint->run);
 
         return match (true) {
             $isThere && $slot->joint->type === JointType::Bung => 'Its sensor was tried there first: room for its body, its lead and a spanner.',

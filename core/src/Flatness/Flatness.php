@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Flatness;
 /**
  * A face as it was measured: its heights over the plane that fits them best, so that a tilt of the set-up does not count.
  *
- * Source: least squares (normal equations of z = a + b·x + c·y), general mathematics; peak to valley over that plane is
- * within a few per cent of the least zone of ISO 1101 for few points.
+ * Source: least squares (normal equations of z = a + b·x + c·y), general mathematics. Peak to valley over that plane is
+ * never below the least zone of ISO 1101, and for six points up to a third above it: it errs to the safe side.
  */
 final readonly class Flatness
 {

@@ -83,6 +83,12 @@ final readonly class Job
         return null;
     }
 
+    /** Whether a run is there already, so that nothing of it is cut or fitted. */
+    public function isThere(string $letter): bool
+    {
+        return $this->run($letter)->isThere ?? false;
+    }
+
     /** @return list<string> every size of tube it is made of */
     public function tubeIds(): array
     {

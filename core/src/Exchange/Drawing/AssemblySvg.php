@@ -62,14 +62,7 @@ final readonly class AssemblySvg
         $all = array_merge([], ...array_column($lines, 0));
         [$scale, $x0, $y0] = Corner::fit($all, self::WIDE, self::HIGH, self::MARGIN);
         $on = static fn (float $x, float $y): array => [$x0 + $scale * $x, $y0 - $scale * $y];
-        $parts = [];
-        foreach ([[Svg::INK, 1.0], ['#dfe6ea', 0.86]] as [$colour, $share]) {
-            foreach ($lines as [$points, $odMm]) {
-                $placed = array_map(static fn (array $one): array => $on(...$one), $points);
-                $wide = max(2.0, $share * $odMm * $scale);
-                $parts[] = Svg::line($placed, $colour, $wide, 'stroke-linejoin="round"');
-            }
-        }
+        $parts = Svg::tubes($lines, $on, $scale);
         $words = [];
         foreach ($marks as [$at, $text]) {
             [$x, $y] = $on(...$at);

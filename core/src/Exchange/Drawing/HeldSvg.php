@@ -44,13 +44,7 @@ final readonly class HeldSvg
         }
         [$scale, $x0, $y0] = Corner::fit($all, self::WIDE, self::HIGH, self::MARGIN);
         $on = static fn (float $x, float $y): array => [$x0 + $scale * $x, $y0 - $scale * $y];
-        $parts = [];
-        foreach ([[Svg::INK, 1.0], ['#dfe6ea', 0.86]] as [$colour, $share]) {
-            foreach ($lines as [$points, $odMm]) {
-                $placed = array_map(static fn (array $one): array => $on(...$one), $points);
-                $parts[] = Svg::line($placed, $colour, max(2.0, $share * $odMm * $scale), 'stroke-linejoin="round"');
-            }
-        }
+        $parts = Svg::tubes($lines, $on, $scale);
         $seam = $this->seam($plan, $joint);
         if ($seam !== null) {
             [$x, $y] = $on(...$this->corner->flat($seam));

@@ -31,6 +31,26 @@ final readonly class Svg
         );
     }
 
+    /**
+     * Tubes, all edges first, so that none runs through another.
+     *
+     * @param  list<array{list<array{float, float}>, float}>  $lines  their middle lines and outside diameters (mm)
+     * @param  \Closure(float, float): array{float, float}  $on  where a place lies on paper
+     * @return list<string>
+     */
+    public static function tubes(array $lines, \Closure $on, float $scale): array
+    {
+        $parts = [];
+        foreach ([[self::INK, 1.0], ['#dfe6ea', 0.86]] as [$colour, $share]) {
+            foreach ($lines as [$points, $odMm]) {
+                $placed = array_map(static fn (array $one): array => $on(...$one), $points);
+                $parts[] = self::line($placed, $colour, max(2.0, $share * $odMm * $scale), 'stroke-linejoin="round"');
+            }
+        }
+
+        return $parts;
+    }
+
     public static function ring(float $x, float $y, float $radius, float $wide): string
     {
         return sprintf(

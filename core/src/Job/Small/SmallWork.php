@@ -63,7 +63,7 @@ final readonly class SmallWork
             $this->metal,
             Length::ofMm($this->tube->wallMm),
         );
-        $middle = Length::ofMm($this->dams->mm / 2);
+        $middle = Length::ofMm(round($this->dams->mm / 2, 3));
 
         return new Job(
             $number,

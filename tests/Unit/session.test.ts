@@ -8,7 +8,12 @@ const pia: Person = { id: 3, name: 'Pia', role: 'helper', plans: false, logs: tr
 const reason = { rule: 'r', inputs: [], source: 's', sourceKind: 'k', changes: 'c' };
 
 /** A server that knows who is signed in, and refuses everybody else's changes with the given status. */
-function serverWith(state: { person: Person | null; refusal?: number; password?: string }) {
+function serverWith(state: {
+    person: Person | null;
+    refusal?: number;
+    password?: string;
+    staleTokens?: number;
+}) {
     const asked: string[] = [];
     vi.stubGlobal(
         'fetch',
@@ -21,6 +26,7 @@ function serverWith(state: { person: Person | null; refusal?: number; password?:
                 return answer(200, { person: state.person });
             }
             if (url === '/sign-in') {
+                if (state.staleTokens) return (state.staleTokens--, answer(419, { message: 'CSRF' }));
                 if (JSON.parse(init.body ?? '{}').password !== state.password)
                     return answer(422, { message: 'no', errors: { email: ['No person here has this.'] } });
                 state.person = wren;
@@ -59,6 +65,23 @@ describe('a page that lost its session', () => {
         expect(await session.signIn('wren@x.test', 'right')).toBe('');
         expect((await reply).ok).toBe(true);
         expect(asked.filter((url) => url === '/why')).toHaveLength(2);
+    });
+
+    it('signs in once more by itself where another answer brought a newer token meanwhile', async () => {
+        serverWith({ person: null, password: 'right', staleTokens: 1 });
+        const reply = send('POST', '/why', 'Why', {});
+        await vi.waitFor(() => expect(session.asking).toBe(true));
+        expect(await session.signIn('wren@x.test', 'right')).toBe('');
+        expect((await reply).ok).toBe(true);
+    });
+
+    it('says so where no token is taken', async () => {
+        serverWith({ person: null, password: 'right', staleTokens: 2 });
+        const reply = send('POST', '/why', 'Why', {});
+        await vi.waitFor(() => expect(session.asking).toBe(true));
+        expect(await session.signIn('wren@x.test', 'right')).toContain('signed out');
+        session.putOff();
+        expect((await reply).ok).toBe(false);
     });
 
     it('asks once for all that was refused at the same time', async () => {

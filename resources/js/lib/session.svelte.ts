@@ -35,7 +35,10 @@ class Session {
 
     /** What is wrong, or nothing once the page can go on. */
     async signIn(email: string, password: string): Promise<string> {
-        const reply = await sendOnce('POST', '/sign-in', 'Session', { email, password });
+        const post = () => sendOnce('POST', '/sign-in', 'Session', { email, password });
+        let reply = await post();
+        // Each answer without a session brings a token of its own: one that came meanwhile made ours an old one.
+        if (!reply.ok && reply.status === 419) reply = await post();
         if (!reply.ok) return reply.status === 429 ? 'Too many tries; wait a minute.' : said(reply);
         if (!reply.data.person || !this.#isSame(reply.data.person)) return '';
         this.#done(true);

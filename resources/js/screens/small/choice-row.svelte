@@ -6,9 +6,11 @@
         value: string;
         choices: SmallChoice[];
         error: string | undefined;
+        /** Whether anything else may be typed. */
+        free?: boolean;
         onchange: (value: string) => void;
     };
-    let { label, value, choices, error, onchange }: Props = $props();
+    let { label, value, choices, error, free = false, onchange }: Props = $props();
 
     const MOST = 8;
     /** What is asked for most, and what was chosen, each a tap away. */
@@ -17,6 +19,8 @@
         const chosen = choices.find((one) => one.id === value);
         return chosen && !usual.includes(chosen) ? [...usual, chosen] : usual;
     });
+    const typed = $derived(choices.some((one) => one.id === value) ? '' : value);
+    const field = 'font-label bg-sheet border-strong min-h-15 rounded-[2px] border px-3 text-lg';
 </script>
 
 <fieldset>
@@ -34,7 +38,7 @@
         {/each}
         {#if choices.length > near.length}
             <select
-                class="font-label bg-sheet border-strong min-h-15 max-w-36 rounded-[2px] border px-3 text-lg"
+                class="{field} max-w-36"
                 aria-label="{label}, another"
                 onchange={(event) => onchange(event.currentTarget.value)}
             >
@@ -43,6 +47,18 @@
                     <option value={one.id}>{one.name}</option>
                 {/each}
             </select>
+        {/if}
+        {#if free}
+            <input
+                class="{field} w-32 {typed ? 'bg-wash border-action border-2 font-semibold' : ''} {error
+                    ? 'border-stop border-2'
+                    : ''}"
+                aria-label="{label}, as measured"
+                aria-invalid={error ? 'true' : undefined}
+                placeholder="measured"
+                value={typed}
+                onchange={(event) => event.currentTarget.value.trim() && onchange(event.currentTarget.value)}
+            />
         {/if}
     </div>
     {#if error}<p class="text-stop mt-0.5 text-sm">✕ {error}</p>{/if}

@@ -2,7 +2,7 @@
     import { router } from '@inertiajs/svelte';
     import { onMount } from 'svelte';
     import Button from '@/kit/button.svelte';
-    import type { Person, SmallCard, SmallScreen } from '@/lib/answers';
+    import type { Person, SmallCard, SmallChoice, SmallScreen, Units } from '@/lib/answers';
     import { send } from '@/lib/http';
     import { onKeys } from '@/lib/keys';
     import { newest } from '@/lib/newest';
@@ -13,25 +13,45 @@
 
     let { shop, kinds, places, metals, tubes, person }: SmallScreen & { person: Person } = $props();
 
+    const UNITS = 'bead-units';
+    const lengths = (texts: string[]) => texts.map((text) => ({ id: text, name: text, usual: true }));
+    const CRACKS: Record<Units, SmallChoice[]> = {
+        inch: lengths(['1/2 in', '1 in', '2 in', '4 in']),
+        metric: lengths(['10 mm', '25 mm', '50 mm', '100 mm']),
+    };
+    const DAMS: Record<Units, SmallChoice[]> = {
+        inch: lengths(['6 in', '12 in', '24 in', '48 in']),
+        metric: lengths(['150 mm', '300 mm', '600 mm', '1200 mm']),
+    };
+    const START: Record<Units, { crack: string; dams: string }> = {
+        inch: { crack: '1 in', dams: '12 in' },
+        metric: { crack: '25 mm', dams: '300 mm' },
+    };
+
+    /** As they were chosen last on this device. */
+    function usualUnits(): Units {
+        try {
+            return localStorage.getItem(UNITS) === 'metric' ? 'metric' : 'inch';
+        } catch {
+            return 'inch';
+        }
+    }
+
     let keys = $state(false);
     /** What is asked for most; every choice changes the card at once. */
     let wish = $state({
         kind: 'bung',
         place: 'behind-turbine',
-        units: 'inch',
         tube: 'T3.000x.065',
         metal: '304L',
-        crack: '1 in',
-        dams: '12 in',
+        units: usualUnits(),
+        ...START[usualUnits()],
     });
     let card = $state.raw<SmallCard | null>(null);
     let errors = $state<Record<string, string>>({});
     let trouble = $state('');
     let isBusy = $state(false);
 
-    const lengths = (texts: string[]) => texts.map((text) => ({ id: text, name: text, usual: true }));
-    const CRACKS = lengths(['1/2 in', '1 in', '2 in', '4 in']);
-    const DAMS = lengths(['6 in', '12 in', '24 in', '48 in']);
     const isRefused = $derived(card?.notices.some((one) => one.severity === 'problem') ?? true);
 
     function fails(reply: { message: string; errors?: Record<string, string[]> }): void {
@@ -52,6 +72,21 @@
         void work(wish);
     }
 
+    /** The card in other units; lengths of the row go to the nearest of the other, what was measured stays as typed. */
+    function show(units: Units): void {
+        if (units === wish.units) return;
+        try {
+            localStorage.setItem(UNITS, units);
+        } catch {
+            // Storage may be closed to us; the units then last as long as the page.
+        }
+        const other = (rows: Record<Units, SmallChoice[]>, text: string) => {
+            const place = rows[wish.units].findIndex((one) => one.id === text);
+            return rows[units][place]?.id ?? text;
+        };
+        choose({ units, crack: other(CRACKS, wish.crack), dams: other(DAMS, wish.dams) });
+    }
+
     onMount(() => void work(wish));
 
     async function begin(): Promise<void> {
@@ -64,13 +99,34 @@
 </script>
 
 <svelte:head><title>Small job · Upswept Bead</title></svelte:head>
-<svelte:window onkeydown={onKeys({ '?': () => (keys = true), t: toggleTheme })} />
+<svelte:window
+    onkeydown={onKeys({
+        '?': () => (keys = true),
+        t: toggleTheme,
+        u: () => show(wish.units === 'inch' ? 'metric' : 'inch'),
+    })}
+/>
 
 <ShopHead {shop} place="Rack" {person} bind:keys />
 
 <main class="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
     <section class="space-y-4" aria-label="What is done">
-        <h1 class="heading text-xl">Small job, on a tube that is there already</h1>
+        <div class="flex flex-wrap items-end justify-between gap-2">
+            <h1 class="heading text-xl">Small job, on a tube that is there already</h1>
+            <div class="flex gap-2" role="group" aria-label="Units">
+                {#each [{ id: 'inch', name: 'inch' }, { id: 'metric', name: 'mm' }] as const as one (one.id)}
+                    <button
+                        type="button"
+                        aria-pressed={wish.units === one.id}
+                        class="font-label min-h-15 min-w-15 rounded-[2px] border px-4 text-lg {wish.units ===
+                        one.id
+                            ? 'bg-wash border-action border-2 font-semibold'
+                            : 'bg-sheet border-strong'}"
+                        onclick={() => show(one.id)}>{one.name}</button
+                    >
+                {/each}
+            </div>
+        </div>
         <ChoiceRow
             label="What"
             value={wish.kind}
@@ -82,7 +138,8 @@
             <ChoiceRow
                 label="Its length, ground out"
                 value={wish.crack}
-                choices={CRACKS}
+                free
+                choices={CRACKS[wish.units]}
                 error={errors['crack']}
                 onchange={(crack) => choose({ crack })}
             />
@@ -111,7 +168,8 @@
         <ChoiceRow
             label="From dam to dam"
             value={wish.dams}
-            choices={DAMS}
+            free
+            choices={DAMS[wish.units]}
             error={errors['dams']}
             onchange={(dams) => choose({ dams })}
         />

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use UpsweptBead\Core\Cut\ButtKind;
 use UpsweptBead\Core\Learning\Evidence;
 use UpsweptBead\Core\Shop\ShopRules;
 
@@ -17,12 +18,16 @@ final readonly class Learned
     {
         $shipped = ShopRules::shipped();
         $cases = [
-            'weld.pace' => $this->cases->ofPlanned('weld', 'seconds', 'weld.pace'),
-            'weld.shrink' => $this->cases->ofPlanned('cool', 'shrink', 'weld.shrink'),
+            ...array_fill_keys(['weld.pace', ...array_column(ButtKind::cases(), 'value')], []),
+            ...$this->cases->ofPlanned('weld', 'seconds'),
+            ...$this->cases->ofPlanned('cool', 'shrink'),
             'cool.pace' => $this->cases->coolings(),
             'purge.used' => $this->cases->argon(),
             'fit.gap_usual' => $this->cases->gaps(),
-            'cost.fit_minutes' => LoggedCases::fitMinutes(),
+            'cost.prepare_minutes' => LoggedCases::minutes('prepare'),
+            'cost.fit_minutes' => LoggedCases::minutes('tack'),
+            'cost.trial_minutes' => LoggedCases::minutes('trial'),
+            'cost.inspect_minutes' => LoggedCases::minutes('inspect'),
         ];
         $all = [];
         foreach ($cases as $rule => $some) {

@@ -40,15 +40,15 @@ final class LoggedCases
     /**
      * Where a rule multiplies what was planned: what was read over it.
      *
-     * @return list<float>
+     * @return array<string, list<float>> by rule
      */
-    public function ofPlanned(string $kind, string $measure, string $rule): array
+    public function ofPlanned(string $kind, string $measure): array
     {
         $cases = [];
         foreach ($this->readings($kind, $measure) as [$release, $step, $read]) {
-            $planned = array_column($this->step($release, $step)->measures ?? [], 'planned', 'name')[$measure] ?? 0.0;
-            if ($planned > 0.0) {
-                $cases[] = $this->ruleOf($release, $rule) * $read / $planned;
+            $asked = array_column($this->step($release, $step)->measures ?? [], null, 'name')[$measure] ?? null;
+            if ($asked?->rule !== null && $asked->planned > 0.0) {
+                $cases[$asked->rule][] = $this->ruleOf($release, $asked->rule) * $read / $asked->planned;
             }
         }
 
@@ -114,17 +114,17 @@ final class LoggedCases
         return $cases;
     }
 
-    /** @return list<float> from one person's entry before to the tack they logged then */
-    public static function fitMinutes(): array
+    /** @return list<float> from one person's entry before to that of a step of a kind */
+    public static function minutes(string $kind): array
     {
         $rows = DB::select(
             "select extract(epoch from made_at - before) / 60 as minutes from (
                 select step, kind, made_at, lag(made_at) over (partition by user_id order by made_at) as before from (
                     select * from log_entries order by position desc limit 4000
                 ) newest
-            ) one where step like 'tack.%' and kind = 'done' and made_at > before
+            ) one where step like ? and kind = 'done' and made_at > before
                 and made_at - before < make_interval(mins => ?) limit ".self::MOST_CASES,
-            [self::MOST_MINUTES],
+            ["$kind.%", self::MOST_MINUTES],
         );
 
         $minutes = [];

@@ -58,7 +58,7 @@
     @endforeach
     <tr class="t"><td>Together</td><td class="n">{{ $money($quote['price']) }}</td></tr>
 </table>
-<p class="q">Valid for 30 days. Taxes and delivery not included. Fitting the work to the vehicle, and what the law where it is driven asks of emissions and noise, is the owner’s to settle.</p>
+<p class="q">Stands until {{ $until->format('j F Y') }}. Taxes and delivery not included. Fitting the work to the vehicle, and what the law where it is driven asks of emissions and noise, is the owner’s to settle.</p>
 @endif
 @if($quote['unpriced'] !== [])
 <p>△ Without a price, and not in the sum: {{ implode('; ', $quote['unpriced']) }}.</p>

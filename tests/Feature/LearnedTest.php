@@ -89,7 +89,42 @@ it('learns how fast the shop cools, how much its seams pull together and how wid
     expect((float) learnedOf('cool.pace')['text'])->toEqualWithDelta(1.5, 0.05)
         ->and(learnedOf('cool.pace')['isEnough'])->toBeTrue()
         ->and((float) learnedOf('fit.gap_usual')['text'])->toEqualWithDelta(0.3, 0.03);
-    $this->log($job, [...$this->entry('cool.AJ2', ['shrink' => '0.8 mm']), 'kind' => 'correct', 'why' => 'A test.']);
+});
+
+it('learns shrink of each kind of butt by itself', function () {
+    $job = $this->released();
+    $shown = json_decode((string) json_encode($this->get("/jobs/$job->id/bench")->viewData('page')), true);
+    $asked = [];
+    foreach ($shown['props']['job']['bench']['steps'] as $step) {
+        if (array_column($step['measures'], 'planned', 'name')['shrink'] ?? null) {
+            $asked[] = $step['subject'];
+        }
+    }
+    // Two tubes draw together, and the ring at its start; the fillet at its end does not.
+    expect($asked)->toBe(['AJ2', 'AJ3', 'AJ1']);
+    foreach (['AJ2' => '0.6 mm', 'AJ3' => '0.6 mm', 'AJ1' => '0.9 mm'] as $joint => $read) {
+        $this->log($job, [...$this->entry("cool.$joint", ['shrink' => $read]), 'kind' => 'done', 'why' => 'A test.']);
+        $this->anotherRequest();
+    }
+    expect(learnedOf('weld.shrink')['cases'])->toBe(2)
+        ->and(learnedOf('weld.shrink_ring')['cases'])->toBe(1)
+        ->and(learnedOf('weld.shrink_wedge'))->toBeNull();
+});
+
+it('learns what cutting, fitting, trial fits and looking take, each from its own steps', function () {
+    $job = $this->released();
+    $at = now()->subDay();
+    $this->log($job, [...$this->entry('prepare.A1'), 'at' => $at->toIso8601ZuluString(), 'why' => 'A test.']);
+    foreach (['prepare.A2' => 11, 'tack.AJ1' => 32, 'trial.A' => 45, 'inspect.AJ1' => 3] as $step => $minutes) {
+        $at = $at->addMinutes($minutes);
+        $this->anotherRequest();
+        $this->log($job, [
+            ...$this->entry($step), 'at' => $at->toIso8601ZuluString(), 'why' => 'A test.',
+            ...str_starts_with($step, 'inspect') ? ['inspected' => ['outside' => 'silver', 'inside' => 'silver', 'outcome' => 'accept']] : [],
+        ])->assertJsonPath('results.0.state', 'stored');
+    }
     $this->anotherRequest();
-    expect(learnedOf('weld.shrink'))->toMatchArray(['cases' => 1, 'isEnough' => false]);
+    foreach (['prepare' => 11, 'fit' => 32, 'trial' => 45, 'inspect' => 3] as $what => $minutes) {
+        expect(learnedOf("cost.{$what}_minutes")['cases'])->toBe(1);
+    }
 });

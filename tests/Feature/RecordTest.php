@@ -134,13 +134,13 @@ it('quotes a job, and counts what it cost beside that', function () {
     $this->getJson("/jobs/$job->id/quote")->assertOk()->assertJsonPath('spent', null);
     $this->log(
         $job,
-        [...$this->entry('prepare.A1'), 'at' => now()->subMinutes(40)->toIso8601String()],
+        [...$this->entry('prepare.A1'), 'at' => now()->subMinutes(25)->toIso8601String()],
         [...$this->entry('prepare.A2'), 'at' => now()->subMinutes(10)->toIso8601String()],
     );
     $quote = $this->getJson("/jobs/$job->id/quote")->assertOk()->json();
     $lines = array_column($quote['lines'], null, 'key');
-    // 5 minutes for the first entry, 30 to the second, at 70 an hour.
-    expect($lines['labour.fit']['spent'])->toEqual(round(35 / 60 * 70, 2))
+    // 5 minutes for the first entry, 15 to the second, at 70 an hour.
+    expect($lines['labour.prepare']['spent'])->toEqual(round(20 / 60 * 70, 2))
         ->and($quote['price'])->toEqualWithDelta(1.2 * $quote['cost'], 0.02)
         ->and($quote['expected'])->toEqual($quote['cost'])
         ->and($quote['unpriced'])->toContain('V-band ring for 3 in × .065');

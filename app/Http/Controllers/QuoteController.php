@@ -36,14 +36,16 @@ final readonly class QuoteController
     private function print(Job $job, bool $isForShop): Response
     {
         $built = $job->load('revisions')->built();
+        $shop = $this->workshop->shop();
 
         return $this->pdf->show('quote', [
             'quote' => $this->quotes->of($job, $built),
             'job' => $job,
             'head' => $this->workshop->read($built),
-            'shop' => $this->workshop->shop()->name,
+            'shop' => $shop->name,
             'isForShop' => $isForShop,
             'today' => now(),
+            'until' => now()->addDays((int) round($shop->rules->value('cost.valid_days'))),
         ], $job->number.($isForShop ? '-cost.pdf' : '-quote.pdf'));
     }
 }

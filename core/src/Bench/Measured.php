@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
-use UpsweptBead\Core\Cut\Pieces;
 use UpsweptBead\Core\Fit\FitUp;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Shop\ShopRules;
@@ -31,15 +30,22 @@ final readonly class Measured
             : [$gap];
     }
 
-    /** How much a butt has pulled its two sides together: between two punch marks across it, before and after. */
-    public static function shrink(Joint $joint, ShopRules $rules): Measure
+    /**
+     * How much a butt has pulled its two sides together: between two punch marks across it, before and after.
+     *
+     * @return list<Measure>
+     */
+    public static function shrink(?Joint $joint, ShopRules $rules): array
     {
-        return new Measure(
+        $butt = $joint?->type->buttKind();
+
+        return $joint === null || $butt === null ? [] : [new Measure(
             'shrink',
             'Shrunk between punch marks',
             Quantity::Wall,
-            Pieces::shrinkPerButtMm($rules, $joint->thinnerMm()),
-        );
+            $butt->shrinkMm($rules, $joint->thinnerMm()),
+            rule: $butt->value,
+        )];
     }
 
     public static function leakTest(): Measure

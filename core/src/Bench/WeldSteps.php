@@ -93,7 +93,13 @@ final readonly class WeldSteps
                 [
                     new Measure('amps', 'Amps used', Quantity::Current, $set['amps']->value),
                     new Measure('flow', 'Torch argon used', Quantity::Flow, $set['flow']->value),
-                    new Measure('seconds', 'Time at the joint', Quantity::Duration, $sheet->times->weldS),
+                    new Measure(
+                        'seconds',
+                        'Time at the joint',
+                        Quantity::Duration,
+                        $sheet->times->weldS,
+                        rule: 'weld.pace',
+                    ),
                 ],
                 coolsS: $sheet->times->touchS,
                 rig: Rig::arc(
@@ -232,21 +238,14 @@ final readonly class WeldSteps
                 $seconds > 0.0 ? $seconds : null,
                 [
                     Measured::limited('temperature', 'Temperature going on', Quantity::Temperature, $limit),
-                    ...$name === 'cool' ? $this->shrinking($id) : [],
+                    // Once it is cold, if anybody cares to.
+                    ...$name === 'cool' ? Measured::shrink($this->joints->find($id), $this->rules) : [],
                 ],
                 rig: $this->cooling($this->weld->sheets[$id]->times),
             ),
             array_map(strval(...), array_keys($checks)),
             $checks,
         );
-    }
-
-    /** @return list<Measure> what a butt pulls together is measured once it is cold, if anybody cares to */
-    private function shrinking(string $id): array
-    {
-        $joint = $this->joints->find($id);
-
-        return $joint?->type->isButt() === true ? [Measured::shrink($joint, $this->rules)] : [];
     }
 
     /**

@@ -26,24 +26,30 @@ final readonly class Estimate
     }
 
     /**
-     * What cuts cost: their stock, and the fitting of the joints between their pieces.
+     * What cuts cost: their stock, and the joints between their pieces.
      *
      * @param  list<StockNeed>  $stock
      */
     public static function ofCuts(array $stock, int $joints, Shop $shop): float
     {
-        $minutes = $joints * $shop->rules->value('cost.fit_minutes');
+        $minutes = $joints * self::perJoint($shop);
 
         return self::material($stock, $shop) + $minutes / 60 * $shop->rules->value('cost.hour');
     }
 
     /**
-     * What the welds take in their order, with the waits in which nothing else of the job can be done, and the fitting of
-     * every joint. What cools when all is welded needs nobody.
+     * What the welds take in their order, with the waits in which nothing else of the job can be done, and what comes
+     * before each of them. What cools when all is welded needs nobody.
      */
     private static function minutes(JointList $joints, Schedule $schedule, Shop $shop): float
     {
-        return $schedule->attendedS() / 60 + count($joints->joints) * $shop->rules->value('cost.fit_minutes');
+        return $schedule->attendedS() / 60 + count($joints->joints) * self::perJoint($shop);
+    }
+
+    /** Minutes: every joint is fitted, and stands for one more piece to cut. */
+    private static function perJoint(Shop $shop): float
+    {
+        return $shop->rules->value('cost.fit_minutes') + $shop->rules->value('cost.prepare_minutes');
     }
 
     /** @param  list<StockNeed>  $stock */

@@ -16,7 +16,6 @@ use UpsweptBead\Core\Cut\Search\CutAnswer;
 use UpsweptBead\Core\Cut\Search\CutSolver;
 use UpsweptBead\Core\Cut\Search\CutStatus;
 use UpsweptBead\Core\Job\CutChoice;
-use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Layout\RoutedRun;
@@ -126,7 +125,7 @@ final readonly class LeastStock
         }
         $links[] = Link::straight($routed->run->endStraightMm);
         $spec = $routed->spec;
-        $shrinkMm = Pieces::shrinkPerButtMm($this->shop->rules, $routed->tube->wallMm);
+        $shrinkMm = fn (?ButtKind $butt): float => $butt?->shrinkMm($this->shop->rules, $routed->tube->wallMm) ?? 0.0;
         $trimMm = $routed->run->endStraightMm > 0.0 ? $this->shop->rules->value('cut.trim_allowance') : 0.0;
         $slipMm = Pieces::slips($this->job, $spec) ? $this->shop->rules->value('fit.slip_depth') : 0.0;
 
@@ -136,8 +135,8 @@ final readonly class LeastStock
             Chain::of($links),
             KeepAway::zones($routed),
             [],
-            Pieces::startButts($this->job, $spec) ? $shrinkMm : 0.0,
-            $trimMm + $slipMm + ($spec->end->kind === EndKind::VBand ? $shrinkMm : 0.0),
+            $shrinkMm(Pieces::startButt($this->job, $spec)),
+            $trimMm + $slipMm + $shrinkMm(Pieces::endButt($spec)),
         );
     }
 
@@ -235,7 +234,7 @@ final readonly class LeastStock
             self::LEAST_PIECE_MM,
             CutNotices::WALLS_BETWEEN * $wallMm,
             0.0,
-            $rules->value('cut.trim_allowance') + Pieces::shrinkPerButtMm($rules, $wallMm),
+            $rules->value('cut.trim_allowance') + ButtKind::Tubes->shrinkMm($rules, $wallMm),
             self::JOINT_WEIGHT * $perMinute * ($rules->value('cost.fit_minutes') + self::JOINT_MINUTES),
             $perMinute * self::CUT_MINUTES,
         );

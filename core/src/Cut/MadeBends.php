@@ -44,6 +44,7 @@ final readonly class MadeBends
             0.0,
             true,
             null,
+            ButtKind::Wedges->shrinkMm($shop->rules, $tube->wallMm),
         );
 
         return $cut instanceof PieCut ? $cut : null;

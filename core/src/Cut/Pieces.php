@@ -17,7 +17,6 @@ use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\Clocking;
 use UpsweptBead\Core\Run\PieceSpan;
 use UpsweptBead\Core\Shop\Shop;
-use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\Quantity;
 
 /** Turns the spans of a run into pieces to cut, with what each is cut longer by. */
@@ -58,10 +57,11 @@ final readonly class Pieces
         $tube = $this->routed->tube;
         $pie = $bend === null ? null : MadeBends::pieOf($bend, $tube, $this->shop);
         $spec = $this->routed->spec;
-        // An end of the run is a butt only at a ring; a flange's fillet hardly shrinks, a slip fillet not at all.
-        $startButts = ! $first || self::startButts($this->job, $spec);
-        $endButts = ! $last || $spec->end->kind === EndKind::VBand;
-        $prepOf = static fn (bool $butts): EndPrep => $butts ? EndPrep::forButt($tube->wallMm) : EndPrep::Square;
+        $startButt = $first ? self::startButt($this->job, $spec) : ButtKind::Tubes;
+        $endButt = $last ? self::endButt($spec) : ButtKind::Tubes;
+        $prepOf = static fn (?ButtKind $butt): EndPrep => $butt === null
+            ? EndPrep::Square
+            : EndPrep::forButt($tube->wallMm);
         $densityKgM3 = $this->shop->catalogue->metal($this->job->metal)->densityKgM3;
 
         return new Piece(
@@ -71,15 +71,15 @@ final readonly class Pieces
             $span->donor->id ?? $tube->id,
             $bend->angleDeg ?? 0.0,
             $bend->clrMm ?? 0.0,
-            ($first ? self::shaped($spec->start) : null) ?? $prepOf($startButts),
-            ($last ? self::shaped($spec->end) : null) ?? $prepOf($endButts),
+            ($first ? self::shaped($spec->start) : null) ?? $prepOf($startButt),
+            ($last ? self::shaped($spec->end) : null) ?? $prepOf($endButt),
             // Between two pieces the one upstream is cut longer for the joint; at its start a run has no other.
             $this->allowances(
                 $mark,
                 $span,
                 $pie === null ? $bend : null,
-                $first && $startButts,
-                $endButts,
+                $first ? $startButt : null,
+                $endButt,
                 $this->slip($mark, $last),
             ),
             $tube->metalAreaMm2() * $span->lengthMm() * $densityKgM3 * 1e-9,
@@ -92,26 +92,29 @@ final readonly class Pieces
         string $mark,
         PieceSpan $span,
         ?Bend $bend,
-        bool $startButts,
-        bool $endButts,
+        ?ButtKind $startButt,
+        ?ButtKind $endButt,
         Figure $slip,
     ): Allowances {
-        $perButtMm = self::shrinkPerButtMm($this->shop->rules, $this->routed->tube->wallMm);
+        [$ofStartMm, $ofEndMm] = [$this->shrinkMm($startButt), $this->shrinkMm($endButt)];
         // Left long is the end that has a straight, rather the one downstream.
         $atEnd = $bend === null || $span->legAfterMm > 0.0 || $span->legBeforeMm <= 0.0;
         $hasStraight = $bend === null || $span->legAfterMm > 0.0 || $span->legBeforeMm > 0.0;
-        [$startMm, $endMm] = [$startButts ? $perButtMm : 0.0, ($endButts ? $perButtMm : 0.0) + $slip->value];
+        [$startMm, $endMm] = [$ofStartMm, $ofEndMm + $slip->value];
         [$spareStart, $spareEnd] = $bend === null
             ? [INF, INF]
             : [
                 $this->spare($bend, $span->legBeforeMm, $span->legAfterMm),
                 $this->spare($bend, $span->legAfterMm, $span->legBeforeMm),
             ];
-        $shrinkMm = min($startMm, $spareStart) + ($endButts ? min($perButtMm, $spareEnd) : 0.0);
+        [$givenStartMm, $givenEndMm] = [min($ofStartMm, $spareStart), min($ofEndMm, $spareEnd)];
         $trimmable = max(0.0, $atEnd ? $spareEnd - $endMm : $spareStart - $startMm);
         $trim = $this->trim($mark, $hasStraight, $atEnd, $trimmable);
-        $shrink = $this->shrink($mark, (int) $startButts + (int) $endButts, $shrinkMm);
-        $ofStart = $startButts && $endButts ? $shrink->value / 2 : ($startButts ? $shrink->value : 0.0);
+        $butts = array_values(array_filter([$startButt, $endButt]));
+        $shrink = $this->shrink($mark, $butts, $ofStartMm + $ofEndMm, $givenStartMm + $givenEndMm);
+        $wantedMm = $ofStartMm + $ofEndMm;
+        // An overruled figure is shared as the rules share it.
+        $ofStart = $wantedMm > 0.0 ? $shrink->value * $ofStartMm / $wantedMm : 0.0;
 
         return new Allowances($trim, $shrink, $slip, $ofStart + ($atEnd ? 0.0 : $trim->value));
     }
@@ -134,10 +137,20 @@ final readonly class Pieces
         };
     }
 
-    /** Whether a run begins with a butt: at a ring, or at the outlet of a collector. */
-    public static function startButts(Job $job, RunSpec $spec): bool
+    /** The butt a run begins with: at a ring, or at the outlet of a collector. */
+    public static function startButt(Job $job, RunSpec $spec): ?ButtKind
     {
-        return $spec->start->kind === EndKind::VBand || $job->collectorInto($spec->letter) !== null;
+        return match (true) {
+            $spec->start->kind === EndKind::VBand => ButtKind::Ring,
+            $job->collectorInto($spec->letter) !== null => ButtKind::Tubes,
+            default => null,
+        };
+    }
+
+    /** A run ends in a butt only at a ring: a flange's fillet hardly shrinks, a slip fillet not at all. */
+    public static function endButt(RunSpec $spec): ?ButtKind
+    {
+        return $spec->end->kind === EndKind::VBand ? ButtKind::Ring : null;
     }
 
     /** Whether the end of a run goes into its part: the inlet of a collector, a muffler, an adapter. */
@@ -147,10 +160,9 @@ final readonly class Pieces
             || ($spec->end->kind === EndKind::Open && $job->collectorOf($spec->letter) !== null);
     }
 
-    /** By how much a butt pulls its two sides together. */
-    public static function shrinkPerButtMm(ShopRules $rules, float $wallMm): float
+    private function shrinkMm(?ButtKind $butt): float
     {
-        return $rules->value('weld.shrink') / 100 * $rules->value('weld.bead_to_wall') * $wallMm;
+        return $butt?->shrinkMm($this->shop->rules, $this->routed->tube->wallMm) ?? 0.0;
     }
 
     /** How far a tube goes into its part: as deep as its seat was measured, else by the shop's rule. */
@@ -209,13 +221,13 @@ final readonly class Pieces
     }
 
     /**
-     * @param  int  $butts  how many of its ends it counts for
+     * @param  list<ButtKind>  $butts  of its ends that it counts for
+     * @param  float  $wantedMm  what they pull together
      * @param  float  $mm  as far as the stock has it to spare
      */
-    private function shrink(string $mark, int $butts, float $mm): Figure
+    private function shrink(string $mark, array $butts, float $wantedMm, float $mm): Figure
     {
-        [$share, $bead] = [$this->shop->rules->get('weld.shrink'), $this->shop->rules->get('weld.bead_to_wall')];
-        $perButtMm = self::shrinkPerButtMm($this->shop->rules, $this->routed->tube->wallMm);
+        $rules = $this->shop->rules;
 
         return $this->job->overrides->on(Figure::of(
             "cut.$mark.shrink",
@@ -224,14 +236,14 @@ final readonly class Pieces
             $mm,
             new Reason(
                 match (true) {
-                    $butts === 0 => 'The flange’s fillet hardly shortens the tube; nothing is added.',
-                    $mm < $butts * $perButtMm => 'A butt pulls its two sides together, but the stock has nothing to add here.',
-                    $butts === 2 => 'A butt pulls its two sides together by about a tenth of the mean width of the bead; here at both ends.',
+                    $butts === [] => 'The flange’s fillet hardly shortens the tube; nothing is added.',
+                    $mm < $wantedMm => 'A butt pulls its two sides together, but the stock has nothing to add here.',
+                    count($butts) === 2 => 'A butt pulls its two sides together by about a tenth of the mean width of the bead; here at both ends.',
                     default => 'A butt pulls its two sides together by about a tenth of the mean width of the bead.',
                 },
-                [Input::of('Wall', Quantity::Wall, $this->routed->tube->wallMm), $bead->asInput(), $share->asInput()],
-                $share->source,
-                'The shop’s own logged shrink, once it has measured it.',
+                ButtKind::inputs($butts === [] ? [ButtKind::Tubes] : $butts, $rules, $this->routed->tube->wallMm),
+                ButtKind::Tubes->rule($rules)->source,
+                'The shop’s own logged shrink of that kind of butt, once it has measured it.',
             ),
         ));
     }

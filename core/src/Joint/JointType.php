@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Joint;
 
+use UpsweptBead\Core\Cut\ButtKind;
 use UpsweptBead\Core\Job\SeamKind;
 
 /** What kind of joint it is; each has its own amperage rule and its own way of being purged. */
@@ -97,6 +98,17 @@ enum JointType: string
     public function isButt(): bool
     {
         return $this === self::Butt || $this === self::PieCut;
+    }
+
+    /** By which rule it pulls its two sides together; fillets and seams along a tube hardly do. */
+    public function buttKind(): ?ButtKind
+    {
+        return match ($this) {
+            self::Butt => ButtKind::Tubes,
+            self::VBandButt => ButtKind::Ring,
+            self::PieCut => ButtKind::Wedges,
+            default => null,
+        };
     }
 
     /** Whether its seam goes once round a tube, so that it has a dial; others have two ends. */

@@ -19,6 +19,7 @@ final readonly class PieCut
      * @param  float  $kerfMm  of the saw, square to the cut
      * @param  float  $endLegMm  straight beyond the tangent on both ends
      * @param  bool  $flipped  whether the stick is turned half round between cuts
+     * @param  float  $shrinkMm  by which each weld draws its two sides together: both are cut so much longer between them
      */
     private function __construct(
         public RoundTube $tube,
@@ -28,6 +29,7 @@ final readonly class PieCut
         public float $kerfMm,
         public float $endLegMm,
         public bool $flipped,
+        public float $shrinkMm,
     ) {
         $this->mitre = $angle / (2 * $welds);
     }
@@ -42,11 +44,12 @@ final readonly class PieCut
         float $endLegMm,
         bool $flipped,
         ?float $stickMm,
+        float $shrinkMm = 0.0,
     ): self|Refusal {
         if ($clrMm < $tube->outsideMm()) {
             return new Refusal('throat-negative', 'clr', $tube->outsideMm() - $clrMm);
         }
-        $cut = new self($tube, $clrMm, $angle, $welds, $kerfMm, $endLegMm, $flipped);
+        $cut = new self($tube, $clrMm, $angle, $welds, $kerfMm, $endLegMm, $flipped, $shrinkMm);
         $lackingMm = $stickMm === null ? 0.0 : $cut->stickMm() - $stickMm;
 
         return $lackingMm > 1e-9 ? new Refusal('stick-too-short', 'stick', $lackingMm) : $cut;
@@ -84,7 +87,8 @@ final readonly class PieCut
 
     private function sides(float $mitres, float $legMm): SideLengths
     {
-        $of = fn (float $radiusMm): float => $legMm + $mitres * $radiusMm * tan($this->mitre);
+        $spareMm = $legMm + $mitres * $this->shrinkMm / 2;
+        $of = fn (float $radiusMm): float => $spareMm + $mitres * $radiusMm * tan($this->mitre);
 
         return new SideLengths(
             $of($this->clrMm + $this->tube->outsideMm()),

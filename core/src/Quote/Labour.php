@@ -10,6 +10,7 @@ use UpsweptBead\Core\Bench\StepKind;
 /** What hours at the bench go to. */
 enum Labour: string
 {
+    case Prepare = 'prepare';
     case Fit = 'fit';
     case Trial = 'trial';
     case Weld = 'weld';
@@ -19,7 +20,8 @@ enum Labour: string
     public function label(): string
     {
         return match ($this) {
-            self::Fit => 'Cutting, fitting and tacking',
+            self::Prepare => 'Cutting and preparing',
+            self::Fit => 'Fitting and tacking',
             self::Trial => 'Trial fits',
             self::Weld => 'Purging and welding, with the waits nothing fills',
             self::Inspect => 'Looking at the joints and testing',
@@ -36,7 +38,8 @@ enum Labour: string
     public static function of(BenchStep $step, bool $isOfPlan): self
     {
         return $isOfPlan ? match ($step->kind) {
-            StepKind::Prepare, StepKind::Tack, StepKind::FullTack => self::Fit,
+            StepKind::Prepare => self::Prepare,
+            StepKind::Tack, StepKind::FullTack => self::Fit,
             StepKind::TrialFit => self::Trial,
             StepKind::Purge, StepKind::Weld, StepKind::Cool => self::Weld,
             StepKind::Inspect => self::Inspect,

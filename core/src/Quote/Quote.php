@@ -141,13 +141,14 @@ final readonly class Quote
     {
         $rules = $shop->rules;
         $joints = count($plan->joints->joints);
-        $trials = count(array_filter(
+        $steps = static fn (StepKind $kind): int => count(array_filter(
             $plan->steps,
-            static fn (BenchStep $step): bool => $step->kind === StepKind::TrialFit,
+            static fn (BenchStep $step): bool => $step->kind === $kind,
         ));
         $minutes = [
+            Labour::Prepare->value => $steps(StepKind::Prepare) * $rules->value('cost.prepare_minutes'),
             Labour::Fit->value => $joints * $rules->value('cost.fit_minutes'),
-            Labour::Trial->value => $trials * $rules->value('cost.trial_minutes'),
+            Labour::Trial->value => $steps(StepKind::TrialFit) * $rules->value('cost.trial_minutes'),
             Labour::Weld->value => $plan->schedule->attendedS() / 60,
             Labour::Inspect->value => $joints * $rules->value('cost.inspect_minutes'),
         ];

@@ -127,3 +127,20 @@ it('tries a single run in full, and runs of a set past each other before all are
         ->and(implode(' ', $do(bench()->steps, 'trial.E')))->toContain('Past the runs that are there already')
         ->and($do(bench()->steps, 'trial.set'))->not->toBe([]);
 });
+
+it('asks what a butt drew together, of each kind by its own rule, and nothing of a fillet', function () {
+    $plan = Some::plan();
+    $rules = [];
+    foreach ($plan->steps as $step) {
+        $joint = $plan->joints->find($step->subject);
+        if ($joint !== null && $step->id === "cool.$joint->id") {
+            $rules[$joint->type->value][] = array_column($step->measures, null, 'name')['shrink']->rule ?? null;
+        }
+    }
+    expect(array_map(array_unique(...), $rules))->toEqualCanonicalizing([
+        'butt' => ['weld.shrink'],
+        'v-band-butt' => ['weld.shrink_ring'],
+        'flange-seal' => [null],
+        'flange-fillet' => [null],
+    ]);
+});

@@ -39,20 +39,27 @@ it('prices every bend by the piece and every bar by its length', function () {
         'cut.stock_length' => '6000 mm',
         'cost.hour' => '0',
         'cost.fit_minutes' => '0',
+        'cost.prepare_minutes' => '0',
     ]);
     expect($estimate->material)->toBeClose(40.0 * $bends + 6 * 20.0 * $bars)
         ->and($estimate->cost)->toBeClose($estimate->material);
 });
 
-it('charges the minutes at the bench and the fitting of every joint by the hour', function () {
+it('charges the minutes at the bench, the fitting of every joint and the cutting for it by the hour', function () {
     $plan = Some::plan();
     // Filled, welded, put up and waited for as planned; what cools when all is welded needs nobody.
     $seconds = array_sum(array_map(
         static fn ($slot): float => $slot->changeS + $slot->waitS + $slot->attendedS(),
         $plan->schedule->slots,
     ));
-    $estimate = priced(['cost.bend' => '0', 'cost.tube_metre' => '0', 'cost.hour' => '90', 'cost.fit_minutes' => '6']);
-    expect($estimate->minutes)->toBeClose($seconds / 60 + 6 * count($plan->joints->joints))
+    $estimate = priced([
+        'cost.bend' => '0',
+        'cost.tube_metre' => '0',
+        'cost.hour' => '90',
+        'cost.fit_minutes' => '6',
+        'cost.prepare_minutes' => '4',
+    ]);
+    expect($estimate->minutes)->toBeClose($seconds / 60 + (6 + 4) * count($plan->joints->joints))
         ->and($estimate->cost)->toBeClose($estimate->minutes * 1.5)
         ->and($estimate->material)->toBe(0.0);
 });

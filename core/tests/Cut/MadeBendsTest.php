@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Cost\MakeOrBuy;
 use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
@@ -15,6 +16,7 @@ use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\ShopReader;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
 
 /**
@@ -58,9 +60,23 @@ it('makes a bend of wedges that no bend on the list does', function () {
         ->and(json_decode((string) json_encode(PlanWriter::toArray($plan))))->toBeAn('WholePlan');
 });
 
-// Handbook 7.9: D 3 in, R 4.5 in, 90°, k = 5 gives 48.28 mm outside and 24.14 inside.
-it('has the wedges of the handbook', function () {
+// Handbook 7.9: D 3 in, R 4.5 in, 90°, k = 5 gives 48.28 mm outside and 24.14 inside. 12.2: each weld draws its sides
+// together by a tenth of the mean bead width.
+it('has the wedges of the handbook, each longer by what a weld draws together, the ends by half of it', function () {
     $pie = Planner::plan(madeBend(['pie' => 5]), Shop::bare())->cut->piecesOf('A')[0]->pie;
+    $shrinkMm = 0.1 * 3 * 1.651;
+    expect($pie?->shrinkMm)->toBeClose($shrinkMm)
+        ->and($pie?->wedge()->outerMm)->toBeClose(48.28 + $shrinkMm, 0.0, 0.01)
+        ->and($pie?->wedge()->innerMm)->toBeClose(24.14 + $shrinkMm, 0.0, 0.01)
+        ->and($pie?->end()->centreMm)->toBeClose(114.3 * tan(deg2rad(9.0)) + $shrinkMm / 2);
+});
+
+it('has the very wedges where a shop’s seams draw nothing together', function () {
+    $shop = ShopReader::read(
+        ['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'rules' => ['weld.shrink_wedge' => '0 %']],
+        new Faults(),
+    );
+    $pie = Planner::plan(madeBend(['pie' => 5]), $shop)->cut->piecesOf('A')[0]->pie;
     expect($pie?->wedge()->outerMm)->toBeClose(48.28, 0.0, 0.01)
         ->and($pie?->wedge()->innerMm)->toBeClose(24.14, 0.0, 0.01);
 });
@@ -68,9 +84,10 @@ it('has the wedges of the handbook', function () {
 it('takes from the stick what its legs, its wedges and its allowances are long', function () {
     $plan = Planner::plan(madeBend(['pie' => 5]), Shop::bare());
     [$piece] = $plan->cut->piecesOf('A');
-    // Turned half round, wedges and ends lie in the stick with their middles: k·2R·tan δ, and a slanted kerf each cut.
+    // Turned half round, wedges and ends lie in the stick with their middles: k·2R·tan δ, what each weld draws together,
+    // and a slanted kerf each cut.
     $mitre = deg2rad(9.0);
-    $stickMm = 5 * 2 * 114.3 * tan($mitre) + 5 * 1.0 / cos($mitre);
+    $stickMm = 5 * (2 * 114.3 * tan($mitre) + 0.1 * 3 * 1.651) + 5 * 1.0 / cos($mitre);
     expect($piece->cutLengthMm())->toBeClose(150 + 200 + $stickMm + $piece->allowances->totalMm(), 1e-6)
         ->and($piece->allowances->trim->value)->toBeClose(12.7)
         ->and($piece->place->untilMm ?? 0.0)->toBeClose(3.0 + $piece->cutLengthMm());

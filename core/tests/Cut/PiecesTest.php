@@ -10,6 +10,7 @@ use UpsweptBead\Core\Cut\MarkKind;
 use UpsweptBead\Core\Cut\Nesting;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Cut\Pieces;
+use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\EndKind;
@@ -25,6 +26,7 @@ use UpsweptBead\Core\Run\FarEnd;
 use UpsweptBead\Core\Run\Jointing;
 use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\ShopReader;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Stock\BendStock;
 use UpsweptBead\Core\Tests\Support\Some;
@@ -65,8 +67,9 @@ function pieces(
     array $overrides = [],
     EndKind $start = EndKind::Open,
     string $letter = 'C',
+    ?Shop $shop = null,
 ): array {
-    $shop = Shop::bare();
+    $shop ??= Shop::bare();
     $run = new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)), $bends, $endStraightMm);
     $job = Some::job();
     $began = $job->runs[0]->start;
@@ -200,6 +203,24 @@ it('counts the shrink of a ring at the start of a run', function () {
         ->and($piece->allowances->shrink->value)->toBeClose(2 * $shrink)
         ->and($piece->startPrep)->toBe(EndPrep::LightBevel)
         ->and(cut([new Bend(60, 0, 45, 114.3)], 500, start: EndKind::Flange)[0]->startPrep)->toBe(EndPrep::Square);
+});
+
+it('allows for a ring by its own shrink and for tubes by theirs, and shares what was overruled the same way', function () {
+    $shop = ShopReader::read(
+        ['format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'S', 'rules' => ['weld.shrink_ring' => '20 %']],
+        new Faults(),
+    );
+    [$ofRing, $ofTubes] = [0.2 * 3 * 1.651, 0.1 * 3 * 1.651];
+    $bends = [new Bend(60, 0, 45, 114.3), new Bend(200, 0, 45, 114.3)];
+    $piece = pieces($bends, 500, start: EndKind::VBand, shop: $shop)[0];
+    expect($piece->allowances->startMm)->toBeClose($ofRing)
+        ->and($piece->allowances->shrink->value)->toBeClose($ofRing + $ofTubes)
+        ->and(array_column($piece->allowances->shrink->reason->inputs, 'label'))->toContain(
+            'Shrink across a butt of a tube and a ring as a share of the mean bead width',
+            'Shrink across a butt of two tubes as a share of the mean bead width',
+        );
+    $given = pieces($bends, 500, overrides: [new Override('cut.C1.shrink', '3 mm', 'Measured.')], start: EndKind::VBand, shop: $shop)[0];
+    expect($given->allowances->startMm)->toBeClose(2.0)->and($given->allowances->shrink->value)->toBeClose(3.0);
 });
 
 it('turns the first bend from the index mark of the start, the others from the throat before', function () {

@@ -45,11 +45,12 @@ it('counts argon by what the job takes and wire by its mass', function () {
     expect($wire[0]->unit)->toBe('kg')->and($wire[0]->each)->toBe(40.0)->and($wire[0]->quantity)->toBeLessThan(0.2);
 });
 
-it('pays minutes by the hour: joints fitted and looked at, trial fits, and what the welds take', function () {
+it('pays minutes by the hour: pieces cut, joints fitted and looked at, trial fits, and what the welds take', function () {
     $lines = quoted();
     $plan = Some::plan();
     $joints = count($plan->joints->joints);
     expect($lines['labour.fit']->quantity)->toBe(25.0 * $joints)
+        ->and($lines['labour.prepare']->quantity)->toBe(8.0 * count($plan->cut->piecesOf('A')))
         ->and($lines['labour.inspect']->quantity)->toBe(2.0 * $joints)
         ->and($lines['labour.trial']->quantity)->toBe(30.0)
         ->and($lines['labour.weld']->quantity)->toBe($plan->schedule->attendedS() / 60)

@@ -26,7 +26,7 @@ it('counts from one entry of a person to the next, and puts it to what was done'
         loggedAt('09:00', 'purge.AJ2'),
         loggedAt('09:10', 'weld.AJ2'),
     ], Progress::of(Some::plan()->steps, []));
-    expect($minutes)->toBe(['fit' => 25.0, 'trial' => 30.0, 'weld' => 20.0]);
+    expect($minutes)->toBe(['prepare' => 5.0, 'fit' => 20.0, 'trial' => 30.0, 'weld' => 20.0]);
 });
 
 it('counts two people each for themselves', function () {
@@ -36,12 +36,12 @@ it('counts two people each for themselves', function () {
         loggedAt('08:20', 'prepare.A3'),
         loggedAt('08:25', 'tack.AJ2', 'Pia'),
     ], Progress::of(Some::plan()->steps, []));
-    expect($minutes)->toBe(['fit' => 5.0 + 5.0 + 20.0 + 20.0]);
+    expect($minutes)->toBe(['prepare' => 5.0 + 5.0 + 20.0, 'fit' => 20.0]);
 });
 
 it('takes no night for work', function () {
     $minutes = Worked::minutes([loggedAt('08:00', 'prepare.A1'), loggedAt('17:00', 'prepare.A2')], Progress::of(Some::plan()->steps, []));
-    expect($minutes)->toBe(['fit' => 10.0]);
+    expect($minutes)->toBe(['prepare' => 10.0]);
 });
 
 it('counts apart what was done again', function () {

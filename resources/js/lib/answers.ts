@@ -894,6 +894,7 @@ export interface Pie {
     mitre: Shown;
     wedge: Sides;
     end: Sides;
+    shrink: Shown;
     stick: Shown;
     seam: Shown;
     sum: {

@@ -108,6 +108,7 @@ final readonly class PartsWriter
             'mitre' => $this->figures->plain(Quantity::Angle, rad2deg($pie->mitre)),
             'wedge' => $sides($pie->wedge()),
             'end' => $sides($pie->end()),
+            'shrink' => $this->figures->plain(Quantity::Wall, $pie->shrinkMm),
             'stick' => $this->figures->length($pie->stickMm()),
             'seam' => $this->figures->length($pie->seamMm()),
             'sum' => [

@@ -46,7 +46,7 @@
         </div>
         {#if pie}
             <dl class="mt-1">
-                {#each [['Each cut to the square one', pie.mitre.text], [`${pie.welds - 1} wedges, long and short side`, `${pie.wedge.outer.text} / ${pie.wedge.inner.text}`], ['Two ends from the tangent', `${pie.end.outer.text} / ${pie.end.inner.text}`], ['Of the stick', pie.stick.text], ['One weld', pie.seam.text], ['Sawn here', `${pie.sum.making.toFixed(0)}, ${pie.sum.minutes.text}, ${pie.sum.blades} of a blade`], ['A set cut ready', pie.sum.set.toFixed(0)]] as [name, value] (name)}
+                {#each [['Each cut to the square one', pie.mitre.text], [`${pie.welds - 1} wedges, long and short side`, `${pie.wedge.outer.text} / ${pie.wedge.inner.text}`], ['Two ends from the tangent', `${pie.end.outer.text} / ${pie.end.inner.text}`], ['Of that, for what each weld draws together', pie.shrink.text], ['Of the stick', pie.stick.text], ['One weld', pie.seam.text], ['Sawn here', `${pie.sum.making.toFixed(0)}, ${pie.sum.minutes.text}, ${pie.sum.blades} of a blade`], ['A set cut ready', pie.sum.set.toFixed(0)]] as [name, value] (name)}
                     <div class="border-line flex justify-between gap-3 border-b py-0.5">
                         <dt class="text-quiet">{name}</dt>
                         <dd class="figure">{value}</dd>

@@ -89,7 +89,12 @@ final readonly class QuoteView
     {
         return match (true) {
             $line->unit === '' => '',
-            $line->unit === 'min' => Quantity::Duration->show(60 * round($line->quantity), UnitSystem::Metric),
+            // No job is quoted to the second.
+            $line->unit === 'min' => str_replace(
+                ' 00 s',
+                '',
+                Quantity::Duration->show(60 * round($line->quantity), UnitSystem::Metric),
+            ),
             default => trim(sprintf('%s %s', round($line->quantity, 2), $line->unit)),
         };
     }

@@ -172,8 +172,9 @@
                                     <span class="text-quiet">Your log:</span>
                                     <span class="figure">{rule.learned.text}</span>
                                     <span class="text-quiet"
-                                        >from {rule.learned.cases} joint{rule.learned.cases === 1 ? '' : 's'},
-                                        two thirds of them at
+                                        >from {rule.learned.cases}
+                                        {rule.learned.cases === 1 ? 'entry' : 'entries'}, two thirds of them
+                                        at
                                         <span class="figure">{rule.learned.spread}</span>.</span
                                     >
                                     {#if rule.learned.isTaken}

@@ -37,8 +37,12 @@ class Session {
     async signIn(email: string, password: string): Promise<string> {
         const post = () => sendOnce('POST', '/sign-in', 'Session', { email, password });
         let reply = await post();
-        // Each answer without a session brings a token of its own: one that came meanwhile made ours an old one.
-        if (!reply.ok && reply.status === 419) reply = await post();
+        // Each answer without a session begins one: where another came meanwhile our token is of the one before. A
+        // refusal brings no token, so it is asked for.
+        if (!reply.ok && reply.status === 419) {
+            await sendOnce('GET', '/session', 'Session');
+            reply = await post();
+        }
         if (!reply.ok) return reply.status === 429 ? 'Too many tries; wait a minute.' : said(reply);
         if (!reply.data.person || !this.#isSame(reply.data.person)) return '';
         this.#done(true);

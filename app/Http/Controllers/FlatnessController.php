@@ -17,7 +17,7 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** How flat a face is by what was read so far, while it is being measured; nothing is stored. */
 final readonly class FlatnessController
 {
-    private const MOST_READINGS = 12;
+    private const MOST_READINGS = 60;
 
     public function __construct(private KnownPlans $plans) {}
 

@@ -41,7 +41,7 @@ final readonly class BenchSteps
         $this->there = array_values(array_filter($work->fit->letters, $job->isThere(...)));
         $this->fitting = new FitSteps($work->cut, $work->joints, $work->fit, $work->weld, $job, $rules);
         $this->welding = new WeldSteps($work->joints, $work->weld, $job, $rules);
-        $this->facing = new FaceSteps($work->joints, $rules, $job->units);
+        $this->facing = new FaceSteps($work->joints, $rules, $job);
         $this->collecting = new CollectorSteps($work->joints, $rules, $job->units);
     }
 
@@ -195,6 +195,7 @@ final readonly class BenchSteps
         return [
             ...array_map($this->collecting->inspect(...), $this->work->fit->collectors),
             ...array_merge(...array_map($this->facing->of(...), $this->work->fit->letters)),
+            ...$this->facing->together($this->work->fit->letters),
             ...array_map($this->fitting->inspect(...), $this->work->fit->letters),
         ];
     }

@@ -54,7 +54,10 @@ final readonly class Gate
         $show = static fn (float $mm): string => Quantity::Wall->show($mm, $units);
 
         return match (true) {
-            $found === null => [sprintf('Fewer than %d points of the face were read.', Flatness::LEAST_POINTS)],
+            $found === null => [sprintf(
+                'Fewer than %d points of the face were read, or all on one line.',
+                Flatness::LEAST_POINTS,
+            )],
             $found->isFlat() => [],
             default => ["Out of flat: {$show($found->peakToValleyMm)}, at most {$show($found->limitMm)}."],
         };

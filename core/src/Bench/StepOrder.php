@@ -75,6 +75,7 @@ final readonly class StepOrder
             $step->kind === StepKind::Cool => ["weld.$step->subject"],
             $step->inspection !== null => ["cool.$step->subject"],
             $step->kind === StepKind::Inspect => [
+                ...$step->after,
                 ...$this->ofRun($step->subject),
                 ...$step->face === null ? ["face.$step->subject.start", "face.$step->subject.end"] : [],
             ],

@@ -15,6 +15,9 @@ final readonly class Flatness
     /** Through three points there is always a plane. */
     public const LEAST_POINTS = 4;
 
+    /** Points nearer to one line than this (mm, root mean square) say nothing of a tilt about it; our own figure. */
+    private const LEAST_WIDTH_MM = 1.0;
+
     /**
      * @param  array<string, float>  $highMm  square to the plane, over the lowest point, by point
      * @param  array<string, float>  $takeDownMm  what has to come off at least, by point; only those where anything has to
@@ -28,7 +31,7 @@ final readonly class Flatness
 
     /**
      * @param  array<string, float>  $readingsMm
-     * @return ?self null where too few points were read to judge by
+     * @return ?self null where too few points were read to judge by, or all on one line
      */
     public static function of(Face $face, array $readingsMm): ?self
     {
@@ -39,7 +42,11 @@ final readonly class Flatness
         if (count($points) < self::LEAST_POINTS) {
             return null;
         }
-        [$a, $b, $c] = self::plane($points, $readingsMm);
+        $plane = self::plane($points, $readingsMm);
+        if ($plane === null) {
+            return null;
+        }
+        [$a, $b, $c] = $plane;
         $high = [];
         foreach ($points as $one) {
             $high[$one->name] = $readingsMm[$one->name] - $a - $b * $one->xMm - $c * $one->yMm;
@@ -60,11 +67,11 @@ final readonly class Flatness
     }
 
     /**
-     * @param  non-empty-list<FacePoint>  $points  not all on one line
+     * @param  non-empty-list<FacePoint>  $points
      * @param  array<string, float>  $readingsMm
-     * @return array{float, float, float} a, b, c of z = a + b·x + c·y
+     * @return array{float, float, float}|null a, b, c of z = a + b·x + c·y; null where they lie on one line
      */
-    private static function plane(array $points, array $readingsMm): array
+    private static function plane(array $points, array $readingsMm): ?array
     {
         $count = count($points);
         $mean = static fn (\Closure $of): float => array_sum(array_map($of, $points)) / $count;
@@ -81,6 +88,10 @@ final readonly class Flatness
             $yz += $y * $z;
         }
         $determinant = $xx * $yy - $xy * $xy;
+        // Their least spread square to any line is about this over their greatest.
+        if ($determinant < $count * self::LEAST_WIDTH_MM ** 2 * ($xx + $yy)) {
+            return null;
+        }
         [$b, $c] = [($xz * $yy - $yz * $xy) / $determinant, ($yz * $xx - $xz * $xy) / $determinant];
 
         return [$z0 - $b * $x0 - $c * $y0, $b, $c];

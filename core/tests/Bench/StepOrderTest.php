@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Bench\StepKind;
+use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Shop;
@@ -111,4 +113,18 @@ it('measures a face once all of its run is cold, and before the run is done with
     expect($steps['face.A.start']->after)->toContain('cool.AJ1')->toContain('inspect.AJ4')
         ->and($steps['inspect.A']->after)->toContain('face.A.start')->toContain('face.A.end')
         ->and($steps['face.A.start']->face?->limitMm)->toBe(0.1);
+});
+
+it('measures ports together that a collector holds, once each of them was, and none that hang free', function () {
+    $steps = array_column(Planner::planInFull(SomeRoutedSets::joined(), Shop::bare())->steps, null, 'id');
+    $letters = array_map(static fn (RunSpec $run): string => $run->letter, SomeRoutedSets::joined()->runs);
+    $ports = $steps['face.'.implode('', $letters).'.ports'] ?? throw new LogicException('no step');
+    expect($ports->after)->toBe(array_map(static fn (string $one): string => "face.$one.start", $letters))
+        ->and(count($ports->face->lands ?? []))->toBe(4)
+        ->and($ports->face?->limitMm)->toBe(0.2)
+        ->and(array_filter(array_keys(array_column(Some::plan()->steps, null, 'id')), static fn (string $id): bool => str_ends_with($id, '.ports')))->toBe([]);
+    // As far from each other on the face as they were surveyed.
+    $ends = array_map(static fn (RunSpec $run): Vector => $run->start->frame()->at, SomeRoutedSets::joined()->runs);
+    [$one, $two] = [$ports->face->lands[0], $ports->face->lands[3]];
+    expect(hypot($two->xMm - $one->xMm, $two->yMm - $one->yMm))->toBeClose($ends[0]->distanceTo($ends[3]));
 });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Flatness\Face;
 use UpsweptBead\Core\Flatness\FacePoint;
+use UpsweptBead\Core\Flatness\Land;
 
 function someFace(float $limitMm = 0.1): Face
 {
@@ -87,4 +88,41 @@ it('is near the least zone there is', function () {
         $found = someFace()->judge($readings)->peakToValleyMm ?? 0.0;
         expect($found)->toBeGreaterThan($least - 0.003)->and($found)->toBeLessThan(1.34 * $least + 0.003);
     }
+});
+
+/** Three ports in a row, 90 mm apart. */
+function ports(): Face
+{
+    return Face::together([
+        'A' => new Land(0.0, 0.0, 20.0, 28.0),
+        'B' => new Land(90.0, 0.0, 20.0, 28.0),
+        'C' => new Land(180.0, 0.0, 20.0, 28.0),
+    ], 0.2);
+}
+
+it('reads three points of each port where several meet one face', function () {
+    expect(array_column(ports()->points, 'label'))->toBe([
+        'A, 12 o’clock', 'A, 4 o’clock', 'A, 8 o’clock', 'B, 12 o’clock', 'B, 4 o’clock', 'B, 8 o’clock',
+        'C, 12 o’clock', 'C, 4 o’clock', 'C, 8 o’clock',
+    ])->and([ports()->points[3]->xMm, ports()->points[3]->yMm])->toEqualWithDelta([90.0, 24.0], 1e-9);
+});
+
+// By hand: the middle one of three in a row back by d leaves d from the highest to the lowest. An outer one tilts the plane
+// by b = Sxz/Sxx, which takes b times the way from its inner points to the middle one's outer points off d.
+it('finds the port that stands back among its neighbours, each of them flat by itself', function () {
+    $back = static fn (float $x): array => readAs(static fn (FacePoint $p): float => abs($p->xMm - $x) < 45 ? 0.3 : 0.0, ports());
+    $sideMm = 24 * sin(M_PI / 3);
+    $slope = 0.3 * 3 * 90 / (6 * 90 ** 2 + 6 * $sideMm ** 2);
+    expect(ports()->judge($back(90.0))?->peakToValleyMm)->toEqualWithDelta(0.3, 1e-9)
+        ->and(ports()->judge($back(90.0))?->isFlat())->toBeFalse()
+        ->and(ports()->judge($back(180.0))?->peakToValleyMm)->toEqualWithDelta(0.3 - $slope * (90 - 2 * $sideMm), 1e-9);
+    $one = Face::ring(20.0, 28.0, 0.1);
+    expect($one->judge(readAs(static fn (): float => 0.3, $one))?->isFlat())->toBeTrue();
+});
+
+it('does not judge by points all on one line: a plane turns about it', function () {
+    $row = ['atA-12' => 0.0, 'atB-12' => 0.4, 'atC-12' => 0.0];
+    $second = Face::together(['A' => new Land(0, 0, 20, 28), 'B' => new Land(90, 0, 20, 28), 'C' => new Land(180, 0, 20, 28), 'D' => new Land(270, 0, 20, 28)], 0.2);
+    expect($second->judge([...$row, 'atD-12' => 0.1]))->toBeNull()
+        ->and($second->judge([...$row, 'atD-4' => 0.1]))->not->toBeNull();
 });

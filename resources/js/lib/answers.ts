@@ -1623,11 +1623,15 @@ export interface Step {
      */
     watched: boolean;
     /**
-     * Where a face is measured: radii of the land that seals and its points, in mm.
+     * Where a face is measured: the lands that seal, rings about bores, and the points, in mm.
      */
     face: null | {
-        inner: number;
-        outer: number;
+        lands: {
+            x: number;
+            y: number;
+            inner: number;
+            outer: number;
+        }[];
         limit: string;
         points: {
             name: string;

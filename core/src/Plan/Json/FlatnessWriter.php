@@ -22,7 +22,10 @@ final readonly class FlatnessWriter
         if ($found === null) {
             return [
                 'flat' => null,
-                'verdict' => sprintf('Read %d points at least; through three there is always a plane.', Flatness::LEAST_POINTS),
+                'verdict' => sprintf(
+                    'Read %d points at least, not all on one line; through three there is always a plane.',
+                    Flatness::LEAST_POINTS,
+                ),
                 'points' => [],
             ];
         }
@@ -40,7 +43,11 @@ final readonly class FlatnessWriter
 
         return [
             'flat' => $found->isFlat(),
-            'verdict' => $found->isFlat() ? "The land seals: $by." : "Out of flat: $by. Take down what stands out, and measure anew.",
+            'verdict' => match (true) {
+                ! $found->isFlat() => "Out of flat: $by. Take down what stands out, and measure anew.",
+                count($face->lands) > 1 => "They lie in one plane: $by.",
+                default => "The land seals: $by.",
+            },
             'points' => $points,
         ];
     }

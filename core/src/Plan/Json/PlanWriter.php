@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Plan\Json;
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Bench\Measure;
 use UpsweptBead\Core\Flatness\FacePoint;
+use UpsweptBead\Core\Flatness\Land;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Sketch;
 use UpsweptBead\Core\Reason\Notice;
@@ -130,8 +131,9 @@ final readonly class PlanWriter
             'group' => $step->group,
             'watched' => $step->rig !== null,
             'face' => $step->face === null ? null : [
-                'inner' => $step->face->innerMm,
-                'outer' => $step->face->outerMm,
+                'lands' => array_map(static fn (Land $one): array => [
+                    'x' => $one->xMm, 'y' => $one->yMm, 'inner' => $one->innerMm, 'outer' => $one->outerMm,
+                ], $step->face->lands),
                 'limit' => $figures->plain(Quantity::Wall, $step->face->limitMm)['text'],
                 'points' => array_map(static fn (FacePoint $one): array => [
                     'name' => $one->name, 'label' => $one->label, 'x' => $one->xMm, 'y' => $one->yMm,

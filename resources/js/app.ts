@@ -6,6 +6,7 @@ import type { Answers, Person } from './lib/answers';
 import { checked } from './lib/checked';
 import { logQueue, startLogQueue, watchLogQueue } from './lib/log-queue';
 import { benchIsOf } from './lib/offline-bench';
+import { photoQueue } from './lib/photo-queue.svelte';
 import { session } from './lib/session.svelte';
 import { applyTheme } from './lib/theme.svelte';
 import SignInAgain from './parts/sign-in-again.svelte';
@@ -31,14 +32,16 @@ function isOpen(person: Person | null | undefined): void {
     session.person = person ?? null;
     benchIsOf(session.person?.id ?? null);
     void startLogQueue(session.person);
+    void photoQueue.isFor(session.person);
 }
 
 router.on('navigate', (event) => isOpen(event.detail.page.props['person'] as Person | null | undefined));
 document.addEventListener('visibilitychange', () => {
     if (document.visibilityState === 'visible') void session.check();
 });
-logQueue.onstranger(() => void session.check());
+for (const queue of [logQueue, photoQueue]) queue.onstranger(() => void session.check());
 watchLogQueue();
+for (const when of ['online', 'pageshow']) window.addEventListener(when, () => void photoQueue.flush());
 
 void createInertiaApp({
     resolve: async (name, page) => {

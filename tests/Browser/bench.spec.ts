@@ -284,20 +284,41 @@ test('a customer reads the record by a link until it is withdrawn', async ({ pag
     await other.close();
 });
 
+/** The smallest PNG there is: one point. */
+const POINT =
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
+
 test('a photo is taken at a step, and handed over with the rest', async ({ page }) => {
     await page.goto('/jobs/8/bench?step=weld.AJ3');
-    // The smallest PNG there is: one point.
-    const point =
-        'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
     await page
         .locator('input[type=file]')
-        .setInputFiles({ name: 'bead.png', mimeType: 'image/png', buffer: Buffer.from(point, 'base64') });
+        .setInputFiles({ name: 'bead.png', mimeType: 'image/png', buffer: Buffer.from(POINT, 'base64') });
     await expect(page.getByRole('img', { name: 'Taken by Wren Halloway' })).toBeVisible();
     await page.goto('/jobs/8/handover');
     const photos = page.getByRole('region', { name: 'Photos' });
     await expect(photos.getByRole('img', { name: 'At weld.AJ3, by Wren Halloway' })).toBeVisible();
     await photos.getByRole('button', { name: 'Take away' }).click();
     await expect(photos).toBeHidden();
+});
+
+test('a photo that is taken without a network is kept through a reload, and sent when there is one', async ({
+    page,
+    context,
+}) => {
+    const job = await atTheBench(page, 'TB-0644');
+    await context.setOffline(true);
+    await page
+        .locator('input[type=file]')
+        .setInputFiles({ name: 'bead.png', mimeType: 'image/png', buffer: Buffer.from(POINT, 'base64') });
+    await expect(page.getByRole('img', { name: 'Kept here, not sent yet' })).toBeVisible();
+    await expect(page.getByText('↑ a photo to send')).toBeVisible();
+    await page.goto('about:blank');
+    await context.setOffline(false);
+    await page.goto(`/jobs/${job}/bench`);
+    await expect(page.getByRole('img', { name: 'Taken by Wren Halloway' })).toBeVisible();
+    await expect(page.getByText('↑ a photo to send')).toHaveCount(0);
+    const all = await (await page.request.get(`/jobs/${job}/photos`)).json();
+    expect(all.photos).toHaveLength(1);
 });
 
 test('a clock goes on through a reload', async ({ page }) => {

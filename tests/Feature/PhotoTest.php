@@ -2,10 +2,14 @@
 
 declare(strict_types=1);
 
+use App\Models\Job;
 use App\Models\Role;
+use App\Models\User;
 use App\Workshop\Picture;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 
 /** A picture as a file: its left half red, its right half blue. */
 function picture(int $wide, int $high, string $kind = 'jpeg', string $exif = ''): string
@@ -76,14 +80,33 @@ it('says what is wrong with a file that is no photo', function (string $file, st
     ],
 ]);
 
-it('keeps photos with their step, shows them, and takes them away', function () {
-    $this->signIn(Role::Owner);
+/** @param  array<string, string>  $change */
+function sendPhoto(Job $job, User $by, array $change, string $file): TestResponse
+{
+    return test()->post("/jobs/$job->id/photos", [
+        'id' => Str::uuid()->toString(),
+        'by' => "$by->id",
+        'step' => 'weld.AJ2',
+        'file' => UploadedFile::fake()->createWithContent('x.jpg', $file),
+        ...$change,
+    ], ['Accept' => 'application/json']);
+}
+
+it('has a photo once that is sent twice, and none in another person’s name', function () {
+    $user = $this->signIn(Role::Owner);
     $job = $this->released();
-    $send = fn (string $step, string $file) => $this->post(
-        "/jobs/$job->id/photos",
-        ['step' => $step, 'file' => UploadedFile::fake()->createWithContent('x.jpg', $file)],
-        ['Accept' => 'application/json'],
-    );
+    $id = Str::uuid()->toString();
+    sendPhoto($job, $user, ['id' => $id], picture(64, 48))->assertCreated()->assertJsonCount(1, 'photos');
+    sendPhoto($job, $user, ['id' => $id], picture(64, 48))->assertCreated()->assertJsonCount(1, 'photos');
+    sendPhoto($job, $user, ['by' => '999'], picture(64, 48))->assertUnprocessable()->assertJsonValidationErrorFor('by');
+    sendPhoto($job, $user, ['id' => 'seven'], picture(64, 48))->assertUnprocessable()->assertJsonValidationErrorFor('id');
+    expect(DB::table('photos')->count())->toBe(1);
+});
+
+it('keeps photos with their step, shows them, and takes them away', function () {
+    $user = $this->signIn(Role::Owner);
+    $job = $this->released();
+    $send = fn (string $step, string $file) => sendPhoto($job, $user, ['step' => $step], $file);
     $id = $send('weld.AJ2', picture(640, 480))->assertCreated()->assertJsonPath('photos.0.step', 'weld.AJ2')->json('photos.0.id');
     $this->get("/jobs/$job->id/photos/$id")->assertOk()->assertHeader('Content-Type', 'image/jpeg');
     $send('weld.ZZ9', picture(64, 48))->assertUnprocessable()->assertJsonValidationErrorFor('step');

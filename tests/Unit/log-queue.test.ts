@@ -3,9 +3,9 @@ import { IDBFactory } from 'fake-indexeddb';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { LogEntry, Person } from '@/lib/answers';
 import { send } from '@/lib/http';
+import { openStore } from '@/lib/kept-store';
 import { doneWith, isKept, uuid, type Kept } from '@/lib/log-queue/kept';
 import { LogQueue } from '@/lib/log-queue/queue.svelte';
-import { openStore } from '@/lib/log-queue/store';
 
 vi.mock('@/lib/http', async (original) => ({ ...(await original<object>()), send: vi.fn() }));
 const sent = vi.mocked(send);
@@ -51,7 +51,7 @@ class Server {
 let server: Server;
 
 async function queueFor(person: Person, channel: BroadcastChannel | null = null): Promise<LogQueue> {
-    const queue = new LogQueue(openStore(), channel);
+    const queue = new LogQueue(openStore('bead-log', isKept), channel);
     await queue.isFor(person);
     return queue;
 }
@@ -265,7 +265,7 @@ describe('the queue of the bench', () => {
 
 describe('what is found in the store', () => {
     it('is passed over where it is no entry', async () => {
-        const store = await openStore();
+        const store = await openStore('bead-log', isKept);
         await store.add(null as never).catch(() => {});
         for (const junk of [{ a: 1 }, [null], { id: 3, step: 'x' }]) await store.add(junk as never);
         expect(await store.all()).toEqual([]);

@@ -33,6 +33,10 @@ final readonly class PhotoController
     {
         $user = $request->user();
         assert($user instanceof User);
+        $request->validate(['id' => ['required', 'uuid'], 'by' => ['required', 'integer']]);
+        if ($request->integer('by') !== $user->id) {
+            throw ValidationException::withMessages(['by' => 'This photo is somebody else’s: it is sent when they sign in here.']);
+        }
         $picture = self::picture($request->file('file'));
         $step = $request->string('step')->value();
         if (! in_array($step, $this->steps($job), true)) {
@@ -41,9 +45,14 @@ final readonly class PhotoController
         if (count(self::of($job->id)) >= self::MOST_OF_A_JOB) {
             throw ValidationException::withMessages(['file' => sprintf('A job takes %d photos; take one away first.', self::MOST_OF_A_JOB)]);
         }
+        // Sent once more because its answer was lost, it is the same photo.
         DB::statement(
-            "insert into photos (job_id, user_id, step, wide, high, jpeg, made_at) values (?, ?, ?, ?, ?, decode(?, 'base64'), now())",
-            [$job->id, $user->id, $step, $picture->wide, $picture->high, base64_encode($picture->jpeg)],
+            "insert into photos (client_id, job_id, user_id, step, wide, high, jpeg, made_at)
+                values (?, ?, ?, ?, ?, ?, decode(?, 'base64'), now()) on conflict (client_id) do nothing",
+            [
+                $request->string('id')->toString(), $job->id, $user->id, $step, $picture->wide, $picture->high,
+                base64_encode($picture->jpeg),
+            ],
         );
 
         return new JsonResponse(['photos' => self::of($job->id)], 201);

@@ -6,6 +6,7 @@
     import type { Person } from '@/lib/answers';
     import { send } from '@/lib/http';
     import { logQueue } from '@/lib/log-queue';
+    import { photoQueue } from '@/lib/photo-queue.svelte';
     import { toggleTheme } from '@/lib/theme.svelte';
     import KeysDialog from './keys-dialog.svelte';
     import QueueMark from './log-queue/queue-mark.svelte';
@@ -17,9 +18,9 @@
     let leaving = $state(false);
 
     async function signOut(): Promise<void> {
-        await logQueue.flush();
+        await Promise.all([logQueue.flush(), photoQueue.flush()]);
         // What could not be sent stays here for its maker; that is said before they go.
-        if (logQueue.waiting.length > 0 && !leaving) {
+        if (logQueue.waiting.length + photoQueue.waiting.length > 0 && !leaving) {
             leaving = true;
             return;
         }
@@ -52,7 +53,7 @@
 
 <Dialog
     bind:open={leaving}
-    title="Entries of yours are not sent yet"
+    title="Entries or photos of yours are not sent yet"
     text="They stay on this device and are sent when you sign in on it again. Nobody else’s session sends them."
 >
     <div class="flex flex-wrap gap-2">

@@ -1,12 +1,13 @@
 // The one queue of this tab, and what keeps it going.
 import type { Person } from '@/lib/answers';
+import { openStore } from '@/lib/kept-store';
+import { isKept } from './kept';
 import { LogQueue } from './queue.svelte';
-import { openStore } from './store';
 
 export { doneWith, ENTRY_WORDS, type Kept } from './kept';
 
 export const logQueue = new LogQueue(
-    openStore(),
+    openStore('bead-log', isKept),
     typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('bead-log'),
 );
 

@@ -1,21 +1,15 @@
 import type { Logged, Person, Progress, Units } from '@/lib/answers';
 import { said, send } from '@/lib/http';
+import type { Store } from '@/lib/kept-store';
+import { Sender } from '@/lib/sender';
 import { isKept, timeNow, toEntry, uuid, type Draft, type Kept } from './kept';
-import type { Store } from './store';
 
 const BATCH = 100;
-const FIRST_PAUSE_MS = 2000;
-const MOST_PAUSE_MS = 30_000;
 
 /** The job an entry is about, as its bench has it. */
 export type Bench = { job: number; number: string; revision: number; units: Units };
 
 type News = { taken?: { job: number; progress: Progress } };
-
-/** Does one thing at a time over all tabs, where the browser can. */
-function exclusively(work: () => Promise<void>): Promise<void> {
-    return navigator.locks ? navigator.locks.request('bead-log-sender', work) : work();
-}
 
 /**
  * Entries of the bench on their way: kept on this device until the server has answered each of them, sent in order by
@@ -37,18 +31,15 @@ export class LogQueue {
 
     /** What the store would not take: it is sent all the same. */
     #loose: Kept[] = [];
-    #wanted = false;
-    #running: Promise<void> | null = null;
-    #pause = FIRST_PAUSE_MS;
     #most = BATCH;
-    #timer: ReturnType<typeof setTimeout> | undefined;
+    readonly #sender = new Sender('bead-log-sender', () => this.#sendAll());
     #listeners: ((job: number, progress: Progress) => void)[] = [];
     /** What came while nobody listened: a page begins to send before it stands. */
     #unheard: [number, Progress][] = [];
     #strangers: () => void = () => {};
 
     constructor(
-        private readonly store: Promise<Store>,
+        private readonly store: Promise<Store<Kept>>,
         private readonly channel: BroadcastChannel | null = null,
     ) {
         channel?.addEventListener('message', (event: MessageEvent<News>) => void this.#heard(event.data));
@@ -140,17 +131,7 @@ export class LogQueue {
 
     /** Sends what waits; done when there is nothing more to send, or no way to. */
     flush(): Promise<void> {
-        clearTimeout(this.#timer);
-        this.#wanted = true;
-        this.#running ??= this.#run().finally(() => (this.#running = null));
-        return this.#running;
-    }
-
-    async #run(): Promise<void> {
-        while (this.#wanted) {
-            this.#wanted = false;
-            await exclusively(() => this.#sendAll());
-        }
+        return this.#sender.start();
     }
 
     async #sendAll(): Promise<void> {
@@ -166,7 +147,7 @@ export class LogQueue {
             }
             const reply = await send('POST', `/jobs/${job}/log`, 'Logged', { entries: batch.map(toEntry) });
             if (reply.ok) {
-                this.#pause = FIRST_PAUSE_MS;
+                this.#sender.succeeded();
                 this.#most = BATCH;
                 if (!(await this.#answered(batch, job, reply.data))) return;
             } else if (reply.status === 422 || reply.status === 413) {
@@ -178,7 +159,7 @@ export class LogQueue {
             } else {
                 this.trouble = reply.message;
                 // Who put the sign-in off is not asked again every few seconds.
-                if (reply.status !== 401 && reply.status !== 419) this.#later();
+                if (reply.status !== 401 && reply.status !== 419) this.#sender.later();
                 return;
             }
         }
@@ -209,12 +190,6 @@ export class LogQueue {
         await this.#remove(taken);
         if (!isOurs) this.#strangers();
         return isOurs;
-    }
-
-    #later(): void {
-        clearTimeout(this.#timer);
-        this.#timer = setTimeout(() => void this.flush(), this.#pause);
-        this.#pause = Math.min(2 * this.#pause, MOST_PAUSE_MS);
     }
 
     #tell(job: number, progress: Progress): void {

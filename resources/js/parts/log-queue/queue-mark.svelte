@@ -1,14 +1,21 @@
 <script lang="ts">
     // How many entries of the bench are still on this device, wherever one is; it opens the list of them.
     import { logQueue } from '@/lib/log-queue';
+    import { photoQueue } from '@/lib/photo-queue.svelte';
     import QueueDialog from './queue-dialog.svelte';
 
     let open = $state(false);
     const refused = $derived(logQueue.refused.length);
     const waiting = $derived(logQueue.waiting.length);
     const others = $derived(logQueue.others.length);
+    const photos = $derived(photoQueue.waiting.length);
 </script>
 
+{#if photos > 0}
+    <p class="font-label shrink-0 px-3 py-1.5 text-[0.95rem] leading-tight font-semibold">
+        ↑ {photos === 1 ? 'a photo' : `${photos} photos`} to send
+    </p>
+{/if}
 {#if logQueue.entries.length > 0 || open}
     <button
         type="button"

@@ -1,24 +1,33 @@
-// Where entries are kept on this device until the server has them: IndexedDB, one record an entry, in the order they
+// Where what a person did is kept on this device until the server has it: IndexedDB, one record each, in the order they
 // were made. Where there is no such store they last as long as the page, and the page says so.
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { isKept, type Kept } from './kept';
 
-interface Shape extends DBSchema {
-    entries: { key: number; value: Kept; indexes: { id: string } };
+type Kept = {
+    id: string;
+    /** Where it stands in the queue; given by the store. */
+    place?: number;
+};
+
+interface Shape<T> extends DBSchema {
+    entries: { key: number; value: T; indexes: { id: string } };
 }
 
-export interface Store {
+export interface Store<T extends Kept> {
     /** False where nothing outlives the page. */
     readonly lasts: boolean;
-    all(): Promise<Kept[]>;
-    add(entry: Kept): Promise<void>;
-    change(entry: Kept): Promise<void>;
+    all(): Promise<T[]>;
+    add(entry: T): Promise<void>;
+    change(entry: T): Promise<void>;
     remove(ids: string[]): Promise<void>;
 }
 
-export async function openStore(name = 'bead-log'): Promise<Store> {
+/** `isOne` tells what is found there from whatever else may stand in a browser's store. */
+export async function openStore<T extends Kept>(
+    name: string,
+    isOne: (found: unknown) => found is T,
+): Promise<Store<T>> {
     try {
-        const db = await openDB<Shape>(name, 1, {
+        const db = await openDB<Shape<T>>(name, 1, {
             upgrade(db) {
                 const entries = db.createObjectStore('entries', { keyPath: 'place', autoIncrement: true });
                 entries.createIndex('id', 'id', { unique: true });
@@ -26,22 +35,25 @@ export async function openStore(name = 'bead-log'): Promise<Store> {
             // Another tab has a newer page open; this one lets go and is told so by its next write.
             blocking: (_old, _new, event) => (event.target as IDBDatabase).close(),
         });
-        return new LastingStore(db);
+        return new LastingStore(db, isOne);
     } catch {
         return new PassingStore();
     }
 }
 
-class LastingStore implements Store {
+class LastingStore<T extends Kept> implements Store<T> {
     readonly lasts = true;
 
-    constructor(private readonly db: IDBPDatabase<Shape>) {}
+    constructor(
+        private readonly db: IDBPDatabase<Shape<T>>,
+        private readonly isOne: (found: unknown) => found is T,
+    ) {}
 
-    async all(): Promise<Kept[]> {
-        return ((await this.db.getAll('entries')) as unknown[]).filter(isKept);
+    async all(): Promise<T[]> {
+        return ((await this.db.getAll('entries')) as unknown[]).filter(this.isOne);
     }
 
-    async add(entry: Kept): Promise<void> {
+    async add(entry: T): Promise<void> {
         const rest = { ...entry };
         delete rest.place;
         // Strict: on the disk before anything is said to be kept.
@@ -49,7 +61,7 @@ class LastingStore implements Store {
         await Promise.all([write.store.add(rest), write.done]);
     }
 
-    async change(entry: Kept): Promise<void> {
+    async change(entry: T): Promise<void> {
         const write = this.db.transaction('entries', 'readwrite', { durability: 'strict' });
         const place = await write.store.index('id').getKey(entry.id);
         // Another tab may have sent or discarded it meanwhile.
@@ -67,20 +79,20 @@ class LastingStore implements Store {
     }
 }
 
-class PassingStore implements Store {
+class PassingStore<T extends Kept> implements Store<T> {
     readonly lasts = false;
-    #entries: Kept[] = [];
+    #entries: T[] = [];
 
-    all(): Promise<Kept[]> {
+    all(): Promise<T[]> {
         return Promise.resolve([...this.#entries]);
     }
 
-    add(entry: Kept): Promise<void> {
+    add(entry: T): Promise<void> {
         this.#entries.push(entry);
         return Promise.resolve();
     }
 
-    change(entry: Kept): Promise<void> {
+    change(entry: T): Promise<void> {
         this.#entries = this.#entries.map((one) => (one.id === entry.id ? entry : one));
         return Promise.resolve();
     }

@@ -108,30 +108,31 @@
                 </p>
             {/if}
         </div>
-        <table class="table-plain table-stack mt-2">
+        <table class="table-plain mt-2">
             <thead>
                 <tr
-                    ><th>What</th><th class="num">How much</th><th class="num">Quoted</th>{#if isCounted}<th
-                            class="num">Counted</th
-                        >{/if}</tr
+                    ><th>What</th><th class="num max-sm:hidden">How much</th><th class="num">Quoted</th
+                    >{#if isCounted}<th class="num">Counted</th>{/if}</tr
                 >
             </thead>
             <tbody>
                 {#each groups as group (group.name)}
                     <tr class="bg-wash">
-                        <td class="font-medium" colspan="2">{group.name}</td>
-                        <td class="figure num" data-label="Quoted">{money(sum(group.lines, 'cost'))}</td>
-                        {#if isCounted}<td class="figure num" data-label="Counted"
-                                >{money(sum(group.lines, 'spent'))}</td
-                            >{/if}
+                        <td class="font-medium">{group.name}</td>
+                        <td class="max-sm:hidden"></td>
+                        <td class="figure num">{money(sum(group.lines, 'cost'))}</td>
+                        {#if isCounted}<td class="figure num">{money(sum(group.lines, 'spent'))}</td>{/if}
                     </tr>
                     {#each group.lines as line (line.key)}
                         <tr>
-                            <td data-label="What">{line.what}</td>
-                            <td class="figure num" data-label="How much">{line.quantity}</td>
-                            <td class="figure num" data-label="Quoted">{money(line.cost)}</td>
-                            {#if isCounted}<td class="figure num" data-label="Counted">{money(line.spent)}</td
-                                >{/if}
+                            <td
+                                >{line.what}
+                                <span class="figure text-quiet block text-sm sm:hidden">{line.quantity}</span
+                                ></td
+                            >
+                            <td class="figure num max-sm:hidden">{line.quantity}</td>
+                            <td class="figure num">{money(line.cost)}</td>
+                            {#if isCounted}<td class="figure num">{money(line.spent)}</td>{/if}
                         </tr>
                     {/each}
                 {/each}

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\BesideController;
+use App\Http\Controllers\BottleController;
 use App\Http\Controllers\CustomerController;
 use App\Http\Controllers\CustomerLinkController;
 use App\Http\Controllers\CutController;
@@ -81,6 +82,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     });
     Route::get('/shop', [ShopController::class, 'show'])->can('viewAny', Shop::class);
     Route::put('/shop', [ShopController::class, 'update'])->can('change', Shop::class);
+    Route::put('/bottles', [BottleController::class, 'update'])->can('readGauge', Shop::class);
     Route::get('/stores', [StoresController::class, 'index'])->can('viewAny', Job::class);
     Route::get('/stores/stores.csv', [StoresController::class, 'csv'])->can('viewAny', Job::class);
     Route::get('/stores/reorder.csv', [StoresController::class, 'reorder'])->can('viewAny', Job::class);

@@ -37,6 +37,7 @@ trait KeepsToSchemas
         'GET jobs/{job}/beside' => 'OtherJobs',
         'GET jobs/{job}/beside/{other}' => 'Beside',
         'PUT shop' => 'ShopChanged',
+        'PUT bottles' => 'Bottles',
         'POST stores/items' => 'ItemChanged',
         'PUT stores/items/{item}' => 'ItemChanged',
         'GET stores/items/{item}/entries' => 'StoreEntries',

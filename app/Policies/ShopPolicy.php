@@ -18,4 +18,9 @@ final class ShopPolicy
     {
         return $user->role->owns();
     }
+
+    public function readGauge(User $user): bool
+    {
+        return $user->role->logs();
+    }
 }

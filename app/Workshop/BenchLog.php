@@ -37,6 +37,8 @@ final class BenchLog
         'points' => 'jsonb',
         'inspected' => 'jsonb',
         'traces' => 'jsonb',
+        'torch_l' => 'float8',
+        'purge_l' => 'float8',
     ];
 
     /** @var array<int, list<BenchStep>> by the id of a release */
@@ -126,10 +128,15 @@ final class BenchLog
         $this->steps[$released->id] ??= $this->log->now($job)->progress($this->plans->of($released))->steps;
         $read = EntryReader::read($entry, $this->steps[$released->id], $by->name, $now);
 
-        return $read instanceof Fault ? $read : self::row($job, $released, $by, $read);
+        if ($read instanceof Fault) {
+            return $read;
+        }
+        $argon = WeldArgon::of($this->plans->of($released), $read->stepId, $read->kind, $read->traces);
+
+        return self::row($job, $released, $by, $read, $argon);
     }
 
-    private static function row(Job $job, Revision $released, User $by, CoreEntry $entry): LogEntry
+    private static function row(Job $job, Revision $released, User $by, CoreEntry $entry, WeldArgon $argon): LogEntry
     {
         return new LogEntry([
             'id' => $entry->id,
@@ -145,6 +152,8 @@ final class BenchLog
             'points' => $entry->points,
             'inspected' => $entry->inspected?->toArray(),
             'traces' => array_map(static fn (Trace $one): array => $one->toArray(), $entry->traces),
+            'torch_l' => $argon->torchL,
+            'purge_l' => $argon->purgeL,
         ]);
     }
 

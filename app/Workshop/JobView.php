@@ -21,7 +21,13 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** What the screens of a job get. */
 final readonly class JobView
 {
-    public function __construct(private Workshop $workshop, private KnownPlans $plans, private JobLog $log, private Summaries $summaries) {}
+    public function __construct(
+        private Workshop $workshop,
+        private KnownPlans $plans,
+        private JobLog $log,
+        private Summaries $summaries,
+        private Bottles $bottles,
+    ) {}
 
     /**
      * @param  ?Revision  $revision  the current one unless another is named
@@ -101,6 +107,7 @@ final readonly class JobView
             'readings' => (object) self::readings($plan, $progress),
             'asWelded' => (object) self::asWelded($plan, $progress),
             'faces' => self::faces($plan, $progress),
+            'argon' => $this->argon($plan, $progress),
             'deviations' => array_map(
                 static fn (Deviation $one): array => ['step' => $one->stepId, 'what' => $one->what, 'by' => $one->by],
                 $record->deviations,
@@ -112,6 +119,25 @@ final readonly class JobView
             ],
             'log' => $page['lines'],
             'earlier' => $page['earlier'],
+        ];
+    }
+
+    /** @return array{needed: string, left: string, enough: bool} to the end of the job, and in the bottles as they stand now */
+    private function argon(KnownPlan $plan, Progress $progress): array
+    {
+        $open = array_filter(
+            $plan->argonL,
+            static fn (string $joint): bool => ! $progress->isDone("weld.$joint"),
+            ARRAY_FILTER_USE_KEY,
+        );
+        $needed = ['torch' => array_sum(array_column($open, 0)), 'purge' => array_sum(array_column($open, 1))];
+        $left = $this->bottles->leftL();
+        $show = static fn (array $litres): string => Quantity::Volume->show(array_sum($litres), $plan->units);
+
+        return [
+            'needed' => $show($needed),
+            'left' => $show($left),
+            'enough' => $needed['torch'] <= $left['torch'] && $needed['purge'] <= $left['purge'],
         ];
     }
 

@@ -11,6 +11,7 @@ use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\NextAction;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Weld\JointSheet;
 
 /** What screens, bench and rack want of a plan, small enough to be kept. */
 final readonly class KnownPlan
@@ -19,6 +20,7 @@ final readonly class KnownPlan
      * @param  array<string, mixed>  $screens  as the screens get it
      * @param  list<BenchStep>  $steps
      * @param  list<StockNeed>  $stock
+     * @param  array<string, array{float, float}>  $argonL  of torch and purge, by joint
      */
     private function __construct(
         public array $screens,
@@ -27,6 +29,7 @@ final readonly class KnownPlan
         public array $stock,
         public int $joints,
         public UnitSystem $units,
+        public array $argonL,
     ) {}
 
     public static function of(Plan $plan): self
@@ -38,6 +41,7 @@ final readonly class KnownPlan
             $plan->cut->stock,
             count($plan->joints->joints),
             $plan->job->units,
+            array_map(static fn (JointSheet $sheet): array => $sheet->argonL(), $plan->weld->sheets),
         );
     }
 

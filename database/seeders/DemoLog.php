@@ -8,11 +8,14 @@ use App\Models\Job;
 use App\Models\LogEntry;
 use App\Models\Revision;
 use App\Models\User;
+use App\Workshop\KnownPlan;
+use App\Workshop\WeldArgon;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Bench\EntryKind;
 use UpsweptBead\Core\Bench\Inspection\Inspected;
 use UpsweptBead\Core\Bench\Inspection\Outcome;
 use UpsweptBead\Core\Bench\Inspection\Oxide;
@@ -38,6 +41,7 @@ final class DemoLog
         private readonly Job $job,
         private readonly Revision $revision,
         private readonly array $people,
+        private readonly KnownPlan $plan,
         int $seed,
         string $from,
     ) {
@@ -48,6 +52,11 @@ final class DemoLog
 
     private CarbonImmutable $firstDay;
 
+    public function now(): CarbonImmutable
+    {
+        return $this->at;
+    }
+
     /** @param  array<string, mixed>  $change  of what would be logged */
     public function done(BenchStep $step, array $change = []): void
     {
@@ -57,10 +66,14 @@ final class DemoLog
             default => 0,
         };
         $this->passes(60 * $minutes + (int) ($step->seconds ?? 240) + $this->dice->getInt(40, 240));
+        $traces = $this->traces($step);
+        $argon = WeldArgon::of($this->plan, $step->id, EntryKind::Done, $traces);
         $this->write($step->id, 'done', [
             'readings' => $this->readings($step),
             'points' => array_keys($step->points),
-            'traces' => $this->traces($step),
+            'traces' => array_map(static fn (Trace $one): array => $one->toArray(), $traces),
+            'torch_l' => $argon->torchL,
+            'purge_l' => $argon->purgeL,
             'inspected' => $step->inspection === null ? null : $this->fine()->toArray(),
             ...$change,
         ]);
@@ -73,19 +86,19 @@ final class DemoLog
         $this->write($step, $kind, $change);
     }
 
-    /** @return list<array<string, mixed>> what the stand-ins read at it */
+    /** @return list<Trace> what the stand-ins read at it */
     private function traces(BenchStep $step): array
     {
         $every = max(1.0, ceil(($step->seconds ?? 0.0) / 150));
         $count = (int) ceil(1.15 * ($step->seconds ?? 0.0) / $every);
         $devices = $step->rig?->devices("{$this->job->number} $step->id", Leak::Tight, 1.0, []) ?? [];
 
-        return $count < 2 ? [] : array_map(static fn (Device $one): array => (new Trace(
+        return $count < 2 ? [] : array_map(static fn (Device $one): Trace => new Trace(
             $one->name(),
             $every,
             array_map(static fn (int $i): float => round($one->at($i * $every), 2), range(0, $count)),
             true,
-        ))->toArray(), $devices);
+        ), $devices);
     }
 
     private function fine(): Inspected

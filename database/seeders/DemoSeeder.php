@@ -13,6 +13,7 @@ use App\Models\User;
 use App\Stores\JobStores;
 use App\Stores\Stocktaking;
 use App\Stores\StoresBook;
+use App\Workshop\Bottles;
 use App\Workshop\Drafts;
 use App\Workshop\JobLog;
 use App\Workshop\KnownPlans;
@@ -54,6 +55,7 @@ final class DemoSeeder extends Seeder
         private readonly StoresBook $book,
         private readonly KnownPlans $plans,
         private readonly JobLog $log,
+        private readonly Bottles $bottles,
     ) {}
 
     public function run(): void
@@ -137,7 +139,7 @@ final class DemoSeeder extends Seeder
     {
         $revision = $this->drafts->release($job->load('revisions'), 1, $by);
         $plan = $this->workshop->planInFull($this->workshop->read($revision));
-        $log = new DemoLog($job, $revision, [$by], 412, '2026-02-09 08:10:00');
+        $log = new DemoLog($job, $revision, [$by], $this->plans->of($revision), 412, '2026-02-09 08:10:00');
         foreach ($plan->steps as $step) {
             $log->done($step, $step->id === 'trial.A' ? ['note' => 'Clears the heat shield with a finger to spare.'] : []);
         }
@@ -166,7 +168,7 @@ final class DemoSeeder extends Seeder
     {
         $revision = $this->drafts->release($job->load('revisions'), 1, $owner);
         $steps = $this->workshop->planInFull($this->workshop->read($revision))->steps;
-        $log = new DemoLog($job, $revision, array_values(User::query()->where('role', '<>', Role::Viewer)->orderBy('id')->get()->all()), 418, '2026-11-24 08:05:00');
+        $log = new DemoLog($job, $revision, array_values(User::query()->where('role', '<>', Role::Viewer)->orderBy('id')->get()->all()), $this->plans->of($revision), 418, '2026-11-24 08:05:00');
         foreach ($steps as $step) {
             if ($step->id === 'purge.DJ4') {
                 break;
@@ -184,6 +186,7 @@ final class DemoSeeder extends Seeder
             };
             if ($step->id === 'weld.AJ5') {
                 $log->said($step->id, 'note', ['note' => 'Purge bottle at its end, changed to the second one. Line blown through for a minute.']);
+                $this->bottles->read('Purge', '2150 psi', $log->now());
             }
             if ($step->id === 'inspect.EJ5') {
                 foreach ($this->after($step, $steps) as $again) {
@@ -199,7 +202,7 @@ final class DemoSeeder extends Seeder
     private function repaired(Job $job, User $owner): void
     {
         $revision = $this->drafts->release($job->load('revisions'), 1, $owner);
-        $log = new DemoLog($job, $revision, [User::query()->where('role', Role::Fabricator)->firstOrFail()], 31, '2026-11-23 13:20:00');
+        $log = new DemoLog($job, $revision, [User::query()->where('role', Role::Fabricator)->firstOrFail()], $this->plans->of($revision), 31, '2026-11-23 13:20:00');
         foreach ($this->workshop->planInFull($this->workshop->read($revision))->steps as $step) {
             $log->done($step, $step->id === 'tack.AB1' ? ['note' => 'Ran 8 mm further than it could be seen; stopped at both ends.'] : []);
         }

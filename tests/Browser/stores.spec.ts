@@ -64,3 +64,22 @@ test('a table that cannot be used is told line by line, and nothing of it is cou
     await page.keyboard.press('Escape');
     await expect(page.getByRole('row', { name: 'T3.000x.065' }).first()).not.toContainText('9 sticks');
 });
+
+test('a gauge is read on the rack, and a full bottle put on', async ({ page }) => {
+    await page.goto('/');
+    const argon = page.getByRole('region', { name: 'Argon' });
+    await argon.getByRole('button', { name: 'Read the gauge' }).last().click();
+    await argon.getByLabel('On the gauge now').fill('9000 psi');
+    await argon.getByRole('button', { name: 'Save' }).click();
+    await expect(argon).toContainText(
+        '✕ "9000 psi" must lie between nought and a little over a full bottle.',
+    );
+    await argon.getByLabel('On the gauge now').fill('1810 psi');
+    await argon.getByRole('button', { name: 'Save' }).click();
+    await expect(argon).toContainText('1810 psi on the gauge');
+    await argon.getByRole('button', { name: 'Read the gauge' }).last().click();
+    await argon.getByRole('button', { name: 'A full one was put on' }).click();
+    await expect(argon).toContainText('2200 psi on the gauge');
+    await page.reload();
+    await expect(argon).toContainText('2200 psi on the gauge');
+});

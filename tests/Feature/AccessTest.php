@@ -59,6 +59,7 @@ const ACCESS = [
     'GET jobs/{job}/shopping.pdf' => EVERYBODY,
     'GET jobs/{job}/labels.pdf' => EVERYBODY,
     'GET shop' => EVERYBODY,
+    'PUT bottles' => LOGGERS,
     'PUT shop' => ['owner'],
     'GET stores' => EVERYBODY,
     'GET stores/stores.csv' => EVERYBODY,

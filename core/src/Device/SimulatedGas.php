@@ -13,12 +13,14 @@ final readonly class SimulatedGas implements Device
     /** A ball in its tube dances by such a share at most; our own figure. */
     private const NOISE = 0.015;
 
+    public const FLOW = 'flow';
+
     /** @param  ?Bottle  $bottle  whose gauge is read; null for the flow */
     public function __construct(private float $flowLMin, private ?Bottle $bottle, private ?Noise $noise) {}
 
     public function name(): string
     {
-        return $this->bottle === null ? 'flow' : 'pressure';
+        return $this->bottle === null ? self::FLOW : 'pressure';
     }
 
     public function label(): string
@@ -36,9 +38,7 @@ final readonly class SimulatedGas implements Device
         if ($this->bottle === null) {
             return $this->flowLMin * (1 + self::NOISE * ($this->noise?->at($seconds) ?? 0.0));
         }
-        $takenL = $this->flowLMin * max(0.0, $seconds) / 60;
-        $kpaPerL = ($this->bottle->fullKpa + Bottle::AIR_KPA) / $this->bottle->capacityL;
 
-        return max(0.0, $this->bottle->gaugeKpa - $takenL * $kpaPerL);
+        return $this->bottle->drawn($this->flowLMin * max(0.0, $seconds) / 60)->gaugeKpa;
     }
 }

@@ -41,6 +41,12 @@ final readonly class Trace
         );
     }
 
+    /** What went through a flowmeter (L) that read it in L/min; nothing where it is another instrument. */
+    public function argonL(): float
+    {
+        return $this->device === SimulatedGas::FLOW ? array_sum($this->values) * $this->everyS / 60 : 0.0;
+    }
+
     /** @return array{device: string, every: float, values: list<float>, simulated: bool} */
     public function toArray(): array
     {

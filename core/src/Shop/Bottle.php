@@ -7,11 +7,15 @@ namespace UpsweptBead\Core\Shop;
 /**
  * A bottle of argon: capacity in litres of free gas at its full pressure; pressures in kPa above the air's.
  *
- * Contents go with absolute pressure at one temperature; what is left below `usableKpa` cannot be drawn.
+ * Contents go with absolute pressure at one temperature; what is left below `usableKpa` cannot be drawn. `readAt` is when its
+ * gauge was read, if that is known.
  */
 final readonly class Bottle
 {
     public const AIR_KPA = 101.3;
+
+    /** A bottle that stands in the sun shows more than its full pressure; our own figure. */
+    public const OVER_FULL = 1.15;
 
     public function __construct(
         public string $name,
@@ -20,7 +24,24 @@ final readonly class Bottle
         public float $fullKpa,
         public float $gaugeKpa,
         public float $usableKpa = 350.0,
+        public ?\DateTimeImmutable $readAt = null,
     ) {}
+
+    /** The same when so many litres were drawn from it. */
+    public function drawn(float $litres): self
+    {
+        $kpa = $litres * ($this->fullKpa + self::AIR_KPA) / $this->capacityL;
+
+        return new self(
+            $this->name,
+            $this->use,
+            $this->capacityL,
+            $this->fullKpa,
+            max(0.0, $this->gaugeKpa - $kpa),
+            $this->usableKpa,
+            $this->readAt,
+        );
+    }
 
     public function usableL(): float
     {

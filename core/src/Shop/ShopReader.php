@@ -85,7 +85,7 @@ final readonly class ShopReader
 
     private static function bottle(Node $node): Bottle
     {
-        $node->only(['name', 'use', 'capacity', 'full', 'gauge']);
+        $node->only(['name', 'use', 'capacity', 'full', 'gauge', 'read']);
         $units = UnitSystem::Metric;
 
         return new Bottle(
@@ -94,6 +94,21 @@ final readonly class ShopReader
             $node->at('capacity')->quantity(Quantity::Volume, $units),
             $node->at('full')->quantity(Quantity::Pressure, $units),
             $node->at('gauge')->quantity(Quantity::Pressure, $units),
+            readAt: self::moment($node->at('read')),
         );
+    }
+
+    private static function moment(Node $node): ?\DateTimeImmutable
+    {
+        if ($node->isMissing()) {
+            return null;
+        }
+        $text = $node->required();
+        $moment = \DateTimeImmutable::createFromFormat(DATE_ATOM, $text);
+        if ($moment === false) {
+            $node->complain('not-a-time', "\"$text\" is no time; one looks like 2026-03-02T08:15:00+00:00");
+        }
+
+        return $moment === false ? null : $moment;
     }
 }

@@ -27,10 +27,8 @@ final readonly class ArgonAccount
      */
     public static function of(array $sheets, array $bottles): self
     {
-        $torch = array_sum(
-            array_map(static fn (JointSheet $sheet): float => $sheet->settings['torchArgon']->value, $sheets),
-        );
-        $purge = array_sum(array_map(static fn (JointSheet $sheet): float => $sheet->purge->value('argon'), $sheets));
+        $each = array_map(static fn (JointSheet $sheet): array => $sheet->argonL(), $sheets);
+        [$torch, $purge] = [array_sum(array_column($each, 0)), array_sum(array_column($each, 1))];
         $left = static fn (BottleUse $use): float => array_sum(array_map(
             static fn (Bottle $bottle): float => $bottle->use === $use ? $bottle->usableL() : 0.0,
             $bottles,

@@ -38,6 +38,12 @@ final readonly class JointSheet
         private GasCup $gasCup,
     ) {}
 
+    /** @return array{float, float} what its torch and its purge take, L */
+    public function argonL(): array
+    {
+        return [$this->settings['torchArgon']->value, $this->purge->value('argon')];
+    }
+
     /** Whether its inside is filled with argon. */
     public function isFilled(): bool
     {

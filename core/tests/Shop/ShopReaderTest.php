@@ -46,6 +46,10 @@ it('names what it cannot use', function (array $document, string $fault) {
         ['bottles' => [['use' => 'torch', 'capacity' => '80 ft³', 'full' => '2000 psi', 'gauge' => '900 psi']]],
         'bottles[0].name: missing',
     ],
+    'a bottle read at no time' => [
+        ['bottles' => [['name' => 'P', 'use' => 'purge', 'capacity' => '80 ft³', 'full' => '2000 psi', 'gauge' => '900 psi', 'read' => 'yesterday']]],
+        'bottles[0].read: not-a-time',
+    ],
     'a field it does not know' => [['colour' => 'red'], 'colour: unknown-field'],
 ]);
 
@@ -55,4 +59,18 @@ it('keeps back what a regulator needs, and never gives less than nothing', funct
     expect($bottle->usableL())->toBeClose((9000 * 9650) / 15_101.3)
         ->and($bottle->isFilledTo())->toBeClose(10_101.3 / 15_101.3)
         ->and((new Bottle('P', BottleUse::Purge, 9000.0, 15_000.0, 200.0))->usableL())->toBe(0.0);
+});
+
+it('goes down by what is drawn, and no further than empty', function () {
+    // Boyle: half of 9000 L drawn takes half of the absolute pressure of a full bottle.
+    $bottle = new Bottle('P', BottleUse::Purge, 9000.0, 15_000.0, 10_000.0);
+    expect($bottle->drawn(4500.0)->gaugeKpa)->toBeClose(10_000.0 - 15_101.3 / 2)
+        ->and($bottle->usableL() - $bottle->drawn(1000.0)->usableL())->toBeClose(1000.0)
+        ->and($bottle->drawn(9000.0)->gaugeKpa)->toBe(0.0);
+});
+
+it('knows when a gauge was read', function () {
+    $document = ['name' => 'P', 'use' => 'purge', 'capacity' => '80 ft³', 'full' => '2000 psi', 'gauge' => '900 psi'];
+    [$shop] = shopOf(['bottles' => [[...$document, 'read' => '2026-03-02T08:15:00+00:00'], $document]]);
+    expect($shop->bottles[0]->readAt?->format('H:i'))->toBe('08:15')->and($shop->bottles[1]->readAt)->toBeNull();
 });

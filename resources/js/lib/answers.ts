@@ -218,6 +218,7 @@ export interface Answers {
     Devices: Devices;
     Traces: Traces;
     Photos: Photos;
+    Bottles: Bottles;
     CustomerLinks: CustomerLinks;
     Refusal: Refusal;
 }
@@ -1545,6 +1546,7 @@ export interface BenchState {
         };
     };
     faces: FaceMeasured[];
+    argon: ArgonToGo;
     /**
      * By joint: what was read and found the last time it was welded.
      */
@@ -1675,6 +1677,14 @@ export interface FaceMeasured {
     flat: boolean | null;
     verdict: string;
 }
+/**
+ * What it still takes to the end of the job, and what the bottles give as they stand now.
+ */
+export interface ArgonToGo {
+    needed: string;
+    left: string;
+    enough: boolean;
+}
 export interface AsWelded {
     /**
      * Empty where it was not read, as are the others.
@@ -1770,12 +1780,20 @@ export interface RackJob {
      */
     fault: string | null;
 }
+/**
+ * As it stands now by what was welded since its gauge was read, if it is known when that was.
+ */
 export interface Bottle {
     name: string;
     use: string;
     share: number;
     gauge: string;
     usable: string;
+    full: string;
+    read: null | {
+        at: string;
+        gauge: string;
+    };
 }
 export interface Person {
     id: number;
@@ -2482,6 +2500,7 @@ export interface Progress {
         };
     };
     faces: FaceMeasured[];
+    argon: ArgonToGo;
     /**
      * By joint: what was read and found the last time it was welded.
      */
@@ -2558,6 +2577,9 @@ export interface Photos {
         high: number;
         by: string;
     }[];
+}
+export interface Bottles {
+    bottles: Bottle[];
 }
 /**
  * Links by which a customer reads the record of a job.

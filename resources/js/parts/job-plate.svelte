@@ -7,7 +7,12 @@
 
     const head = $derived(desk.document.job);
     const bench = $derived(desk.view.bench);
-    const argon = $derived(desk.plan.weld.argon);
+    /** Of a draft for all of it; at the bench to its end, out of the bottles as they stand. */
+    const argon = $derived.by(() => {
+        if (bench && !desk.isDraft) return bench.argon;
+        const { total, left, enough } = desk.plan.weld.argon;
+        return { needed: total.text, left: left.text, enough };
+    });
     const size = $derived((desk.run ?? desk.plan.merge.collectors[0])?.tube?.name ?? '–');
     const refused = $derived(Object.keys(desk.errors).length);
     const states = $derived({
@@ -60,7 +65,7 @@
         {@render cell('Joints', `${bench?.jointsDone ?? 0}/${desk.plan.jointCount}`)}
         {@render cell(
             argon.enough ? 'Argon needed / left' : 'Argon: too little left',
-            `${argon.total.text} / ${argon.left.text}`,
+            `${argon.needed} / ${argon.left}`,
             'max-xl:hidden',
         )}
     </dl>

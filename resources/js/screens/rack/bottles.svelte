@@ -1,13 +1,35 @@
 <script lang="ts">
+    // What is in the bottles: as read, less what was welded since; a gauge is read or a full bottle put on here.
+    import Button from '@/kit/button.svelte';
+    import TextField from '@/kit/text-field.svelte';
     import type { Bottle } from '@/lib/answers';
+    import { said, send } from '@/lib/http';
+    import { when } from '@/lib/when';
 
-    type Props = { bottles: Bottle[] };
-    let { bottles }: Props = $props();
+    type Props = { bottles: Bottle[]; isReader: boolean };
+    let { bottles, isReader }: Props = $props();
+
+    /** As the page has them, or as the last reading left them. */
+    let shown = $derived(bottles);
+    let reading = $state('');
+    let gauge = $state('');
+    let wrong = $state('');
+
+    function begin(bottle: Bottle): void {
+        [reading, gauge, wrong] = [bottle.name, '', ''];
+    }
+
+    async function save(name: string, text: string): Promise<void> {
+        const reply = await send('PUT', '/bottles', 'Bottles', { name, gauge: text });
+        if (!reply.ok) return void (wrong = said(reply));
+        shown = reply.data.bottles;
+        reading = '';
+    }
 </script>
 
-<section class="sheet p-3">
+<section class="sheet p-3" aria-label="Argon">
     <h2 class="heading">Argon</h2>
-    {#each bottles as bottle (bottle.name)}
+    {#each shown as bottle (bottle.name)}
         <div class="mt-2 grid grid-cols-[1.5rem_1fr] gap-3">
             <div
                 class="border-ink relative h-16 rounded-t-full border"
@@ -17,11 +39,49 @@
                 <div class="bg-strong absolute inset-x-0 bottom-0" style:height="{100 * bottle.share}%"></div>
             </div>
             <div>
-                <p class="font-label font-semibold">{bottle.name} bottle</p>
-                <p class="figure text-sm">{bottle.gauge} on the gauge</p>
+                <p class="font-label flex flex-wrap items-baseline justify-between gap-x-2 font-semibold">
+                    {bottle.name} bottle
+                    {#if isReader && reading !== bottle.name}
+                        <Button look="quiet" onclick={() => begin(bottle)}>Read the gauge</Button>
+                    {/if}
+                </p>
+                <p class="figure text-sm">
+                    {bottle.read && bottle.read.gauge !== bottle.gauge ? 'about ' : ''}{bottle.gauge} on the gauge
+                </p>
                 <p class="figure text-sm">{bottle.usable} to use</p>
+                {#if bottle.read}
+                    <p class="text-quiet text-sm">
+                        {bottle.read.gauge} read {when(bottle.read.at)}{bottle.read.gauge === bottle.gauge
+                            ? ''
+                            : ', less what was welded since'}
+                    </p>
+                {/if}
             </div>
         </div>
+        {#if reading === bottle.name}
+            <form
+                class="mt-2 space-y-2"
+                onsubmit={(event) => {
+                    event.preventDefault();
+                    void save(bottle.name, gauge);
+                }}
+            >
+                <TextField
+                    label="On the gauge now"
+                    mono
+                    required
+                    placeholder={bottle.gauge}
+                    value={gauge}
+                    error={wrong}
+                    oninput={(event) => (gauge = event.currentTarget.value)}
+                />
+                <div class="flex flex-wrap gap-2">
+                    <Button look="main" type="submit">Save</Button>
+                    <Button onclick={() => void save(bottle.name, bottle.full)}>A full one was put on</Button>
+                    <Button look="quiet" onclick={() => (reading = '')}>Leave it</Button>
+                </div>
+            </form>
+        {/if}
     {:else}
         <p class="text-quiet mt-1">No bottles are entered in the shop’s stores.</p>
     {/each}

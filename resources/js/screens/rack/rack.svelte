@@ -137,7 +137,7 @@
                 </p>
             {/if}
         </section>
-        <Bottles {bottles} />
+        <Bottles {bottles} isReader={person.logs} />
     </aside>
 </main>
 

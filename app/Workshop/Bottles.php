@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Models\Shop as ShopModel;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use UpsweptBead\Core\Document\Faults;
+use UpsweptBead\Core\Shop\Bottle;
+use UpsweptBead\Core\Shop\BottleUse;
+use UpsweptBead\Core\Shop\ShopReader;
+use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Units\UnitSystem;
+
+/** The shop's bottles: as their gauges were read last, and as they stand by what was welded since. */
+final readonly class Bottles
+{
+    /** No bottle lasts for more. */
+    private const MOST_WELDS = 5000;
+
+    public function __construct(private Workshop $workshop) {}
+
+    /** @return array<string, float> what they still give (L), by use */
+    public function leftL(): array
+    {
+        $left = ['torch' => 0.0, 'purge' => 0.0];
+        foreach ($this->now() as $bottle) {
+            $left[$bottle->use->value] += $bottle->usableL();
+        }
+
+        return $left;
+    }
+
+    /** @return list<Bottle> as they stand now: each hose draws from the first of its bottles that is not used up */
+    public function now(): array
+    {
+        $now = [];
+        $taken = ['torch' => 0.0, 'purge' => 0.0];
+        foreach ($this->workshop->shop()->bottles as $bottle) {
+            $drawnL = max(0.0, self::drawnL($bottle) - $taken[$bottle->use->value]);
+            $hereL = min($drawnL, $bottle->usableL());
+            $taken[$bottle->use->value] += $hereL;
+            $now[] = $bottle->drawn($hereL);
+        }
+
+        return $now;
+    }
+
+    /** @return list<array{name: string, use: string, share: float, gauge: string, usable: string, full: string, read: array{at: string, gauge: string}|null}> */
+    public function shown(): array
+    {
+        $units = UnitSystem::Inch;
+
+        return array_map(static fn (Bottle $now, Bottle $read): array => [
+            'name' => $now->name,
+            'use' => $now->use->value,
+            'share' => $now->isFilledTo(),
+            'gauge' => Quantity::Pressure->show($now->gaugeKpa, $units),
+            'usable' => Quantity::Volume->show($now->usableL(), $units),
+            'full' => Quantity::Pressure->show($now->fullKpa, $units),
+            'read' => $read->readAt === null ? null : [
+                'at' => $read->readAt->format(DATE_ATOM), 'gauge' => Quantity::Pressure->show($read->gaugeKpa, $units),
+            ],
+        ], $this->now(), $this->workshop->shop()->bottles);
+    }
+
+    /**
+     * A gauge as somebody read it, of the bottle that stands there now.
+     *
+     * @throws ValidationException where there is no such bottle, or no bottle has such a pressure
+     */
+    public function read(string $name, string $gauge, \DateTimeImmutable $at): void
+    {
+        DB::transaction(function () use ($name, $gauge, $at): void {
+            $shop = ShopModel::query()->lockForUpdate()->firstOrFail();
+            $document = $shop->document;
+            $bottles = is_array($document['bottles'] ?? null) ? $document['bottles'] : [];
+            $place = array_search($name, array_column($bottles, 'name'), true);
+            if ($place === false) {
+                throw ValidationException::withMessages(['name' => "The shop has no bottle \"$name\"."]);
+            }
+            $bottle = is_array($bottles[$place]) ? $bottles[$place] : [];
+            $bottles[$place] = [...$bottle, 'gauge' => $gauge, 'read' => $at->format(DATE_ATOM)];
+            $document['bottles'] = $bottles;
+            $faults = new Faults;
+            $read = ShopReader::read($document, $faults)->bottles[$place] ?? null;
+            if ($faults->all() !== []) {
+                throw ValidationException::withMessages(['gauge' => $faults->all()[0]->message]);
+            }
+            if ($read === null || $read->gaugeKpa < 0.0 || $read->gaugeKpa > $read->fullKpa * Bottle::OVER_FULL) {
+                throw ValidationException::withMessages(['gauge' => "\"$gauge\" must lie between nought and a little over a full bottle."]);
+            }
+            // The version is of rules and schools: whoever changes those is not in the way of a gauge.
+            $shop->update(['document' => $document]);
+        });
+    }
+
+    /** What was drawn by its hose since it was read, L. */
+    private static function drawnL(Bottle $bottle): float
+    {
+        if ($bottle->readAt === null) {
+            return 0.0;
+        }
+        $column = $bottle->use === BottleUse::Torch ? 'torch_l' : 'purge_l';
+        $sum = DB::scalar(
+            "select sum($column) from (
+                select $column from log_entries where torch_l is not null and made_at > ? order by made_at desc limit ".self::MOST_WELDS.'
+            ) newest',
+            [$bottle->readAt->format(DATE_ATOM)],
+        );
+
+        return is_numeric($sum) ? (float) $sum : 0.0;
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Role;
+use App\Models\Shop;
+use App\Workshop\Bottles;
+use App\Workshop\KnownPlans;
+use Inertia\Testing\AssertableInertia as Page;
+use UpsweptBead\Core\Shop\Bottle;
+
+/** @return array<string, Bottle> by name, as they stand now */
+function bottles(): array
+{
+    test()->anotherRequest();
+
+    return array_column(app(Bottles::class)->now(), null, 'name');
+}
+
+/**
+ * A weld made now, whatever waits for what.
+ *
+ * @param  array<string, mixed>  $more
+ * @return array<string, mixed>
+ */
+function weldedNow(string $joint, array $more = []): array
+{
+    return [...test()->entry("weld.$joint"), 'why' => 'A test.', 'at' => now()->toIso8601ZuluString(), ...$more];
+}
+
+beforeEach(function () {
+    $this->signIn(Role::Owner);
+    Shop::query()->delete();
+    Shop::query()->create(['version' => 1, 'document' => [
+        'format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'A shop', 'bottles' => [
+            ['name' => 'Torch', 'use' => 'torch', 'capacity' => '150 ft³', 'full' => '2400 psi', 'gauge' => '1650 psi'],
+            ['name' => 'Purge', 'use' => 'purge', 'capacity' => '80 ft³', 'full' => '2200 psi', 'gauge' => '900 psi'],
+        ],
+    ]]);
+});
+
+it('takes a gauge as it was read, and says when', function () {
+    $this->putJson('/bottles', ['name' => 'Purge', 'gauge' => '1200 psi'])->assertOk()
+        ->assertJsonPath('bottles.1.gauge', '1200 psi')->assertJsonPath('bottles.1.read.gauge', '1200 psi')
+        ->assertJsonPath('bottles.0.read', null);
+    $this->anotherRequest();
+    $this->get('/')->assertInertia(static fn (Page $page): Page => $page->where('bottles.1.gauge', '1200 psi'));
+    // Whoever has the shop's rules open is not in the way, nor put out by it.
+    expect(Shop::query()->value('version'))->toBe(1);
+});
+
+it('says what of a reading is wrong, and keeps the last', function (string $name, string $gauge, string $field, string $says) {
+    $reply = $this->putJson('/bottles', ['name' => $name, 'gauge' => $gauge])->assertUnprocessable();
+    expect($reply->json("errors.$field.0"))->toContain($says)
+        ->and(bottles()['Purge']->gaugeKpa)->toEqualWithDelta(900 * 6.894757, 0.01);
+})->with([
+    'no bottle of the shop' => ['Helium', '900 psi', 'name', 'no bottle "Helium"'],
+    'no pressure' => ['Purge', 'half', 'gauge', 'half'],
+    'more than it holds' => ['Purge', '3000 psi', 'gauge', 'a little over a full bottle'],
+    'less than nothing' => ['Purge', '-5 psi', 'gauge', '-5'],
+]);
+
+it('goes down by what was welded since the gauge was read, as planned or as the flowmeter had it', function () {
+    $job = $this->released();
+    [$torchL, $purgeL] = app(KnownPlans::class)->of($job->released())->argonL['AJ1'];
+    $this->travel(-1)->hours();
+    foreach (['Torch' => '1650 psi', 'Purge' => '900 psi'] as $name => $gauge) {
+        $this->putJson('/bottles', ['name' => $name, 'gauge' => $gauge])->assertOk();
+    }
+    $this->travelBack();
+    $this->anotherRequest();
+    $before = bottles();
+    $this->log($job, weldedNow('AJ1'))->assertJsonPath('results.0.state', 'stored');
+    $after = bottles();
+    expect($before['Torch']->usableL() - $after['Torch']->usableL())->toEqualWithDelta($torchL, 1e-6)
+        ->and($before['Purge']->usableL() - $after['Purge']->usableL())->toEqualWithDelta($purgeL, 1e-6);
+    // 10 L/min for 90 seconds, whatever was planned.
+    $flow = ['device' => 'flow', 'every' => 30, 'values' => [10, 10, 10], 'simulated' => true];
+    $this->log($job, weldedNow('AJ2', ['traces' => [$flow]]));
+    expect($after['Torch']->usableL() - bottles()['Torch']->usableL())->toEqualWithDelta(15.0, 1e-6);
+    // The bottle was changed after that: what it lost was of the one before.
+    $this->travel(1)->minutes();
+    $this->anotherRequest();
+    $this->putJson('/bottles', ['name' => 'Torch', 'gauge' => '2400 psi'])->assertOk()->assertJsonPath('bottles.0.gauge', '2400 psi');
+});
+
+it('takes what is logged twice out of a bottle once, and what was welded before its reading not at all', function () {
+    $job = $this->released();
+    $this->putJson('/bottles', ['name' => 'Torch', 'gauge' => '1650 psi'])->assertOk();
+    $before = bottles()['Torch']->usableL();
+    $this->log($job, weldedNow('AJ1', ['at' => now()->subHour()->toIso8601ZuluString()]));
+    expect(bottles()['Torch']->usableL())->toBe($before);
+    $this->travel(1)->minutes();
+    $entry = weldedNow('AJ2');
+    $this->log($job, $entry);
+    $once = bottles()['Torch']->usableL();
+    expect($once)->toBeLessThan($before);
+    $this->log($job, $entry)->assertJsonPath('results.0.state', 'known');
+    expect(bottles()['Torch']->usableL())->toBe($once);
+});
+
+it('tells at the bench what the job still takes, joint by joint less', function () {
+    $job = $this->released();
+    $argon = fn (): array => json_decode((string) json_encode($this->get("/jobs/$job->id/bench")->viewData('page')), true)['props']['job']['bench']['argon'];
+    $first = $argon();
+    $reply = $this->log($job, weldedNow('AJ1'));
+    expect((float) $reply->json('progress.argon.needed'))->toBeLessThan((float) $first['needed'])
+        ->and($first['enough'])->toBeTrue();
+});
+
+it('lets nobody read a gauge who only looks', function () {
+    $this->signIn(Role::Viewer);
+    $this->putJson('/bottles', ['name' => 'Purge', 'gauge' => '1200 psi'])->assertForbidden();
+});

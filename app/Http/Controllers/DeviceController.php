@@ -8,9 +8,9 @@ use App\Http\Csv;
 use App\Http\Requests\DeviceRequest;
 use App\Models\Job;
 use App\Models\LogEntry;
+use App\Workshop\Bottles;
 use App\Workshop\JobLog;
 use App\Workshop\KnownPlans;
-use App\Workshop\Workshop;
 use Generator;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
@@ -20,7 +20,7 @@ use UpsweptBead\Core\Device\Device;
 /** What the instruments at a step read: stand-ins live, and what was recorded of them. */
 final readonly class DeviceController
 {
-    public function __construct(private KnownPlans $plans, private JobLog $log, private Workshop $workshop) {}
+    public function __construct(private KnownPlans $plans, private JobLog $log, private Bottles $bottles) {}
 
     /** The readings of the stand-ins at some seconds since what they watch was begun. */
     public function live(DeviceRequest $request, Job $job): JsonResponse
@@ -36,7 +36,7 @@ final readonly class DeviceController
             "$job->number {$request->step()} {$request->run()}",
             $request->leak(),
             $request->share(),
-            $this->workshop->shop()->bottles,
+            $this->bottles->now(),
         );
 
         return new JsonResponse(['devices' => array_map(static fn (Device $one): array => [

@@ -780,7 +780,12 @@ export interface Joint {
 }
 export interface PlacedFitting {
     joint: string;
+    kind: FittingKind;
     label: string;
+    /**
+     * Of a crack, in mm.
+     */
+    length: number | null;
     piece: string;
     station: number;
     fromTop: Shown;

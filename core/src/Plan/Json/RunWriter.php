@@ -133,7 +133,9 @@ final readonly class RunWriter
     {
         return [
             'joint' => $placed->jointId,
+            'kind' => $placed->fitting->kind->value,
             'label' => $placed->fitting->kind->label(),
+            'length' => $placed->fitting->length?->mm,
             'piece' => $placed->pieceMark,
             'station' => $placed->fitting->station->mm,
             'fromTop' => $this->figures->plain(Quantity::Angle, $placed->fitting->fromTopDeg),

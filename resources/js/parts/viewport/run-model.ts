@@ -1,6 +1,7 @@
 // A run as it is drawn: one surface for its tube, one instanced ring for its seams, its ends and what is welded to its side.
 import {
     ArrowHelper,
+    BoxGeometry,
     BufferAttribute,
     BufferGeometry,
     Color,
@@ -55,7 +56,7 @@ export function runModel(
     if (tally) model.add(tally);
     for (const fitting of plan.fittings) {
         const frame = frameAt(run, fitting.station);
-        if (frame) model.add(bung(frame, odMm, fitting.fromThroat.turn.value));
+        if (frame) model.add(onSide(frame, odMm, fitting));
     }
     return model;
 }
@@ -183,16 +184,41 @@ function placedAlong(frame: Frame, across: number, along: number): Matrix4 {
     return new Matrix4().compose(pointOf(frame), turn, new Vector3(across, across, along));
 }
 
-function bung(frame: Frame, odMm: number, turnDeg: number): Mesh {
+/** What is welded to the side of a tube, or lies in it, about as large as such things are. */
+function onSide(frame: Frame, odMm: number, fitting: RunPlan['fittings'][number]): Mesh {
     const forward = new Vector3(...frame.forward);
-    const out = new Vector3(...frame.reference).applyAxisAngle(forward, (turnDeg * Math.PI) / 180);
-    const mesh = new Mesh(
-        new CylinderGeometry(14, 14, 16, 24),
-        new MeshStandardMaterial({ color: colour('--ink'), roughness: 0.5 }),
+    const out = new Vector3(...frame.reference).applyAxisAngle(
+        forward,
+        (fitting.fromThroat.turn.value * Math.PI) / 180,
     );
-    mesh.quaternion.setFromUnitVectors(new Vector3(0, 1, 0), out);
-    mesh.position.copy(pointOf(frame)).addScaledVector(out, odMm / 2 + 5);
+    const isCrack = fitting.kind === 'crack';
+    const mesh = new Mesh(
+        shapeOf(fitting, odMm),
+        new MeshStandardMaterial({ color: colour(isCrack ? '--stop' : '--ink'), roughness: 0.5 }),
+    );
+    // Each shape has y out of the tube and z along it.
+    mesh.quaternion.setFromRotationMatrix(new Matrix4().makeBasis(out.clone().cross(forward), out, forward));
+    mesh.position.copy(pointOf(frame));
     return mesh;
+}
+
+function shapeOf({ kind, length }: RunPlan['fittings'][number], odMm: number): BufferGeometry {
+    const radius = odMm / 2;
+    switch (kind) {
+        case 'crack': {
+            // Round the tube, where it was ground out.
+            const arc = Math.min(2 * Math.PI, (length ?? 0) / radius);
+            return new TorusGeometry(radius, 2.5, 8, 48, arc).rotateZ((Math.PI - arc) / 2);
+        }
+        case 'bracket':
+            return new BoxGeometry(4, 32, 40).translate(0, radius + 14, 0);
+        case 'hanger':
+            return new CylinderGeometry(5, 5, 60, 16).translate(0, radius + 28, 0);
+        case 'temperature-probe':
+            return new CylinderGeometry(7, 7, 22, 16).translate(0, radius + 8, 0);
+        default:
+            return new CylinderGeometry(14, 14, 16, 24).translate(0, radius + 5, 0);
+    }
 }
 
 /** A ring or a plate where the run meets a part, and an arrow for the flow. */

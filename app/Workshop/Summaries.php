@@ -132,7 +132,7 @@ final readonly class Summaries
     /** What a summary of today's rules and shop is marked with. */
     public function stamp(): string
     {
-        return substr(md5(config()->string('cache.prefix').$this->workshop->shopStamp()), 0, 16);
+        return substr(md5(config()->string('cache.prefix').$this->workshop->stampWithoutGauges()), 0, 16);
     }
 
     /** @return array<string, int|string> */

@@ -105,6 +105,19 @@ final class Workshop
         return is_string($stored) ? md5($stored) : '';
     }
 
+    /** The same but for what its gauges say: where a job stands does not hang on that. */
+    public function stampWithoutGauges(): string
+    {
+        $document = $this->stored()->document ?? [];
+        $bottles = is_array($document['bottles'] ?? null) ? $document['bottles'] : [];
+        $document['bottles'] = array_map(
+            static fn (mixed $one): mixed => is_array($one) ? array_diff_key($one, ['gauge' => 0, 'read' => 0]) : $one,
+            $bottles,
+        );
+
+        return md5(json_encode($document, JSON_THROW_ON_ERROR));
+    }
+
     /** The shop as the core reads it; reading its tables takes longer than most of what is asked of it. */
     private function known(): Shop
     {

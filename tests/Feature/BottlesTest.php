@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 use App\Models\Role;
 use App\Models\Shop;
+use App\Models\Summary;
 use App\Workshop\Bottles;
 use App\Workshop\KnownPlans;
+use App\Workshop\Summaries;
 use Inertia\Testing\AssertableInertia as Page;
 use UpsweptBead\Core\Shop\Bottle;
 
@@ -106,6 +108,18 @@ it('tells at the bench what the job still takes, joint by joint less', function 
     $reply = $this->log($job, weldedNow('AJ1'));
     expect((float) $reply->json('progress.argon.needed'))->toBeLessThan((float) $first['needed'])
         ->and($first['enough'])->toBeTrue();
+});
+
+it('leaves where every job stands as it is known: the rack need not look at ten thousand jobs again', function () {
+    $this->released();
+    $this->get('/')->assertOk();
+    $known = Summary::query()->pluck('stamp')->all();
+    $this->putJson('/bottles', ['name' => 'Purge', 'gauge' => '1200 psi'])->assertOk();
+    $this->anotherRequest();
+    expect([app(Summaries::class)->stamp()])->toBe(array_values(array_unique($known)));
+    $this->putJson('/shop', ['version' => 1, 'rules' => ['cut.kerf' => '2 mm']])->assertOk();
+    $this->anotherRequest();
+    expect([app(Summaries::class)->stamp()])->not->toBe(array_values(array_unique($known)));
 });
 
 it('lets nobody read a gauge who only looks', function () {

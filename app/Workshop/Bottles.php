@@ -18,7 +18,7 @@ use UpsweptBead\Core\Units\UnitSystem;
 final readonly class Bottles
 {
     /** No bottle lasts for more. */
-    private const MOST_WELDS = 5000;
+    private const MOST_WELDS = 1000;
 
     public function __construct(private Workshop $workshop) {}
 

@@ -83,6 +83,8 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::get('/shop', [ShopController::class, 'show'])->can('viewAny', Shop::class);
     Route::put('/shop', [ShopController::class, 'update'])->can('change', Shop::class);
     Route::put('/bottles', [BottleController::class, 'update'])->can('readGauge', Shop::class);
+    Route::post('/bottles', [BottleController::class, 'store'])->can('change', Shop::class);
+    Route::delete('/bottles', [BottleController::class, 'destroy'])->can('change', Shop::class);
     Route::get('/stores', [StoresController::class, 'index'])->can('viewAny', Job::class);
     Route::get('/stores/stores.csv', [StoresController::class, 'csv'])->can('viewAny', Job::class);
     Route::get('/stores/reorder.csv', [StoresController::class, 'reorder'])->can('viewAny', Job::class);

@@ -38,6 +38,8 @@ trait KeepsToSchemas
         'GET jobs/{job}/beside/{other}' => 'Beside',
         'PUT shop' => 'ShopChanged',
         'PUT bottles' => 'Bottles',
+        'POST bottles' => 'Bottles',
+        'DELETE bottles' => 'Bottles',
         'POST stores/items' => 'ItemChanged',
         'PUT stores/items/{item}' => 'ItemChanged',
         'GET stores/items/{item}/entries' => 'StoreEntries',

@@ -73,28 +73,90 @@ final readonly class Bottles
      */
     public function read(string $name, string $gauge, \DateTimeImmutable $at): void
     {
-        DB::transaction(function () use ($name, $gauge, $at): void {
-            $shop = ShopModel::query()->lockForUpdate()->firstOrFail();
+        $this->change(static function (array $bottles) use ($name, $gauge, $at): array {
+            $place = self::place($bottles, $name);
+            $bottles[$place] = [...$bottles[$place], 'gauge' => $gauge, 'read' => $at->format(DATE_ATOM)];
+
+            return $bottles;
+        });
+    }
+
+    /**
+     * @param  array<string, string>  $bottle  as the shop file has it
+     *
+     * @throws ValidationException where it cannot be read, or there is one of its name
+     */
+    public function add(array $bottle, \DateTimeImmutable $at): void
+    {
+        $this->change(static function (array $bottles) use ($bottle, $at): array {
+            if (in_array($bottle['name'] ?? '', array_column($bottles, 'name'), true)) {
+                throw ValidationException::withMessages(['name' => "There is a bottle \"$bottle[name]\" already."]);
+            }
+
+            return [...$bottles, [...$bottle, 'read' => $at->format(DATE_ATOM)]];
+        });
+    }
+
+    /** @throws ValidationException where there is no such bottle */
+    public function takeAway(string $name): void
+    {
+        $this->change(static function (array $bottles) use ($name): array {
+            unset($bottles[self::place($bottles, $name)]);
+
+            return array_values($bottles);
+        });
+    }
+
+    /**
+     * What the core does not take is refused whole.
+     *
+     * @param  \Closure(list<array<mixed>>): list<array<mixed>>  $how
+     *
+     * @throws ValidationException
+     */
+    private function change(\Closure $how): void
+    {
+        DB::transaction(static function () use ($how): void {
+            $shop = ShopModel::query()->lockForUpdate()->first() ?? new ShopModel(ShopBook::BARE);
             $document = $shop->document;
-            $bottles = is_array($document['bottles'] ?? null) ? $document['bottles'] : [];
-            $place = array_search($name, array_column($bottles, 'name'), true);
-            if ($place === false) {
-                throw ValidationException::withMessages(['name' => "The shop has no bottle \"$name\"."]);
-            }
-            $bottle = is_array($bottles[$place]) ? $bottles[$place] : [];
-            $bottles[$place] = [...$bottle, 'gauge' => $gauge, 'read' => $at->format(DATE_ATOM)];
-            $document['bottles'] = $bottles;
+            $stored = is_array($document['bottles'] ?? null) ? $document['bottles'] : [];
+            $document['bottles'] = $how(array_values(array_filter($stored, is_array(...))));
             $faults = new Faults;
-            $read = ShopReader::read($document, $faults)->bottles[$place] ?? null;
-            if ($faults->all() !== []) {
-                throw ValidationException::withMessages(['gauge' => $faults->all()[0]->message]);
+            $bottles = ShopReader::read($document, $faults)->bottles;
+            $messages = [];
+            foreach ($faults->all() as $fault) {
+                $messages[preg_replace('/^bottles\[\d+]\./', '', $fault->path) ?? $fault->path] ??= $fault->message;
             }
-            if ($read === null || $read->gaugeKpa < 0.0 || $read->gaugeKpa > $read->fullKpa * Bottle::OVER_FULL) {
-                throw ValidationException::withMessages(['gauge' => "\"$gauge\" must lie between nought and a little over a full bottle."]);
+            foreach ($messages === [] ? $bottles : [] as $i => $bottle) {
+                if ($bottle->fullKpa <= 0.0 || $bottle->capacityL <= 0.0) {
+                    $messages['full'] = 'A bottle holds something, at some pressure: both must be above nought.';
+                } elseif ($bottle->gaugeKpa < 0.0 || $bottle->gaugeKpa > $bottle->fullKpa * Bottle::OVER_FULL) {
+                    $text = $document['bottles'][$i]['gauge'] ?? '';
+                    $messages['gauge'] = sprintf('"%s" must lie between nought and a little over a full bottle.', is_string($text) ? $text : '');
+                }
+            }
+            if ($messages !== []) {
+                throw ValidationException::withMessages($messages);
             }
             // The version is of rules and schools: whoever changes those is not in the way of a gauge.
-            $shop->update(['document' => $document]);
+            $shop->fill(['document' => $document])->save();
         });
+        $this->workshop->shopChanged();
+    }
+
+    /**
+     * @param  list<array<mixed>>  $bottles
+     *
+     * @throws ValidationException
+     */
+    private static function place(array $bottles, string $name): int
+    {
+        foreach ($bottles as $place => $bottle) {
+            if (($bottle['name'] ?? null) === $name) {
+                return $place;
+            }
+        }
+        throw ValidationException::withMessages(['name' => "The shop has no bottle \"$name\"."]);
     }
 
     /** What was drawn by its hose since it was read, L. */

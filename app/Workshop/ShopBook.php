@@ -15,7 +15,7 @@ use UpsweptBead\Core\Shop\ShopReader;
 final readonly class ShopBook
 {
     /** A shop that has said nothing yet. */
-    private const BARE = [
+    public const BARE = [
         'document' => ['format' => ShopReader::FORMAT, 'version' => ShopReader::VERSION, 'name' => 'Shop'],
         'version' => 1,
     ];

@@ -97,6 +97,12 @@ final class Workshop
         $this->shelves = [];
     }
 
+    /** Forgets what the shop said, after it was changed. */
+    public function shopChanged(): void
+    {
+        $this->stored = $this->shop = null;
+    }
+
     /** Stands for everything that the shop says; not for what is on its shelf. */
     public function shopStamp(): string
     {

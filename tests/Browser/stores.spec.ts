@@ -65,10 +65,27 @@ test('a table that cannot be used is told line by line, and nothing of it is cou
     await expect(page.getByRole('row', { name: 'T3.000x.065' }).first()).not.toContainText('9 sticks');
 });
 
-test('a gauge is read on the rack, and a full bottle put on', async ({ page }) => {
+test('a bottle more is entered on the rack, its gauge read, a full one put on, and taken away', async ({
+    page,
+}) => {
     await page.goto('/');
     const argon = page.getByRole('region', { name: 'Argon' });
-    await argon.getByRole('button', { name: 'Read the gauge' }).last().click();
+    await argon.getByRole('button', { name: 'Add a bottle' }).click();
+    for (const [label, text] of [
+        ['Name', 'Spare'],
+        ['Holds when full', 'a lot'],
+        ['At', '200 bar'],
+        ['On the gauge now', '100 bar'],
+    ] as const)
+        await argon.getByLabel(label, { exact: true }).fill(text);
+    await argon.getByLabel('Feeds').selectOption('purge');
+    await argon.getByRole('button', { name: 'Add it' }).click();
+    await expect(argon).toContainText('a lot');
+    await argon.getByLabel('Holds when full').fill('4250 l');
+    await argon.getByRole('button', { name: 'Add it' }).click();
+    await expect(argon).toContainText('1450 psi on the gauge');
+    const read = argon.getByRole('button', { name: 'Read the gauge' }).last();
+    await read.click();
     await argon.getByLabel('On the gauge now').fill('9000 psi');
     await argon.getByRole('button', { name: 'Save' }).click();
     await expect(argon).toContainText(
@@ -77,9 +94,12 @@ test('a gauge is read on the rack, and a full bottle put on', async ({ page }) =
     await argon.getByLabel('On the gauge now').fill('1810 psi');
     await argon.getByRole('button', { name: 'Save' }).click();
     await expect(argon).toContainText('1810 psi on the gauge');
-    await argon.getByRole('button', { name: 'Read the gauge' }).last().click();
+    await read.click();
     await argon.getByRole('button', { name: 'A full one was put on' }).click();
-    await expect(argon).toContainText('2200 psi on the gauge');
+    await expect(argon).toContainText('2901 psi on the gauge');
     await page.reload();
-    await expect(argon).toContainText('2200 psi on the gauge');
+    await expect(argon).toContainText('2901 psi on the gauge');
+    await read.click();
+    await argon.getByRole('button', { name: 'Take it away' }).click();
+    await expect(argon).not.toContainText('Spare bottle');
 });

@@ -122,6 +122,38 @@ it('leaves where every job stands as it is known: the rack need not look at ten 
     expect([app(Summaries::class)->stamp()])->not->toBe(array_values(array_unique($known)));
 });
 
+it('has one more bottle, in the units it was written in, and one less', function () {
+    $more = ['name' => 'Purge 2', 'use' => 'purge', 'capacity' => '4250 l', 'full' => '200 bar', 'gauge' => '180 bar'];
+    $this->postJson('/bottles', $more)->assertCreated()->assertJsonCount(3, 'bottles')->assertJsonPath('bottles.2.name', 'Purge 2');
+    $this->anotherRequest();
+    expect(bottles()['Purge 2']->gaugeKpa)->toEqualWithDelta(18_000.0, 1e-6)->and(bottles()['Purge 2']->capacityL)->toEqualWithDelta(4250.0, 1e-6);
+    $this->postJson('/bottles', $more)->assertJsonPath('errors.name.0', 'There is a bottle "Purge 2" already.');
+    $this->deleteJson('/bottles', ['name' => 'Purge'])->assertOk()->assertJsonPath('bottles.1.name', 'Purge 2');
+    $this->anotherRequest();
+    expect(array_keys(bottles()))->toBe(['Torch', 'Purge 2']);
+    $this->deleteJson('/bottles', ['name' => 'Purge'])->assertUnprocessable()->assertJsonValidationErrorFor('name');
+});
+
+it('begins with its first bottle where the shop has said nothing yet', function () {
+    Shop::query()->delete();
+    $this->anotherRequest();
+    $this->postJson('/bottles', ['name' => 'Torch', 'use' => 'torch', 'capacity' => '150 ft³', 'full' => '2400 psi', 'gauge' => '2400 psi'])
+        ->assertCreated();
+    expect(bottles()['Torch']->isFilledTo())->toBe(1.0);
+});
+
+it('says what of a new bottle is wrong, and has none of it', function (array $change, string $field, string $says) {
+    $more = ['name' => 'More', 'use' => 'purge', 'capacity' => '4250 l', 'full' => '200 bar', 'gauge' => '180 bar', ...$change];
+    $reply = $this->postJson('/bottles', $more)->assertUnprocessable();
+    expect($reply->json("errors.$field.0"))->toContain($says)->and(bottles())->toHaveCount(2);
+})->with([
+    'no volume' => [['capacity' => 'large'], 'capacity', 'large'],
+    'no use' => [['use' => 'balloons'], 'use', 'invalid'],
+    'no name' => [['name' => ''], 'name', 'required'],
+    'fuller than full' => [['gauge' => '300 bar'], 'gauge', 'a little over a full bottle'],
+    'of nothing' => [['capacity' => '0 l'], 'full', 'above nought'],
+]);
+
 it('lets nobody read a gauge who only looks', function () {
     $this->signIn(Role::Viewer);
     $this->putJson('/bottles', ['name' => 'Purge', 'gauge' => '1200 psi'])->assertForbidden();

@@ -8,11 +8,36 @@ use App\Workshop\Bottles;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use UpsweptBead\Core\Shop\BottleUse;
 
-/** The bottles in the shop: a gauge as it was read, or a full one put on. */
+/** The bottles in the shop: one more or less, a gauge as it was read, a full one put on. */
 final readonly class BottleController
 {
     public function __construct(private Bottles $bottles) {}
+
+    public function store(Request $request): JsonResponse
+    {
+        $fields = ['name', 'capacity', 'full', 'gauge'];
+        $request->validate([
+            ...array_fill_keys($fields, ['required', 'string', 'max:30']),
+            'use' => ['required', Rule::enum(BottleUse::class)],
+        ]);
+        $bottle = [];
+        foreach ([...$fields, 'use'] as $field) {
+            $bottle[$field] = $request->string($field)->trim()->toString();
+        }
+        $this->bottles->add($bottle, CarbonImmutable::now());
+
+        return new JsonResponse(['bottles' => $this->bottles->shown()], 201);
+    }
+
+    public function destroy(Request $request): JsonResponse
+    {
+        $this->bottles->takeAway($request->string('name')->toString());
+
+        return new JsonResponse(['bottles' => $this->bottles->shown()]);
+    }
 
     public function update(Request $request): JsonResponse
     {

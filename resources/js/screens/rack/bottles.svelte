@@ -5,9 +5,10 @@
     import type { Bottle } from '@/lib/answers';
     import { said, send } from '@/lib/http';
     import { when } from '@/lib/when';
+    import NewBottle from './new-bottle.svelte';
 
-    type Props = { bottles: Bottle[]; isReader: boolean };
-    let { bottles, isReader }: Props = $props();
+    type Props = { bottles: Bottle[]; isReader: boolean; isOwner: boolean };
+    let { bottles, isReader, isOwner }: Props = $props();
 
     /** As the page has them, or as the last reading left them. */
     let shown = $derived(bottles);
@@ -19,8 +20,8 @@
         [reading, gauge, wrong] = [bottle.name, '', ''];
     }
 
-    async function save(name: string, text: string): Promise<void> {
-        const reply = await send('PUT', '/bottles', 'Bottles', { name, gauge: text });
+    async function change(method: 'PUT' | 'DELETE', body: Record<string, string>): Promise<void> {
+        const reply = await send(method, '/bottles', 'Bottles', body);
         if (!reply.ok) return void (wrong = said(reply));
         shown = reply.data.bottles;
         reading = '';
@@ -63,7 +64,7 @@
                 class="mt-2 space-y-2"
                 onsubmit={(event) => {
                     event.preventDefault();
-                    void save(bottle.name, gauge);
+                    void change('PUT', { name: bottle.name, gauge });
                 }}
             >
                 <TextField
@@ -77,12 +78,20 @@
                 />
                 <div class="flex flex-wrap gap-2">
                     <Button look="main" type="submit">Save</Button>
-                    <Button onclick={() => void save(bottle.name, bottle.full)}>A full one was put on</Button>
+                    <Button onclick={() => void change('PUT', { name: bottle.name, gauge: bottle.full })}
+                        >A full one was put on</Button
+                    >
+                    {#if isOwner}
+                        <Button onclick={() => void change('DELETE', { name: bottle.name })}
+                            >Take it away</Button
+                        >
+                    {/if}
                     <Button look="quiet" onclick={() => (reading = '')}>Leave it</Button>
                 </div>
             </form>
         {/if}
     {:else}
-        <p class="text-quiet mt-1">No bottles are entered in the shop’s stores.</p>
+        <p class="text-quiet mt-1">No bottles are entered yet: nothing is known of what is left.</p>
     {/each}
+    {#if isOwner}<NewBottle onadded={(all) => (shown = all)} />{/if}
 </section>

@@ -137,7 +137,7 @@
                 </p>
             {/if}
         </section>
-        <Bottles {bottles} isReader={person.logs} />
+        <Bottles {bottles} isReader={person.logs} isOwner={person.role === 'owner'} />
     </aside>
 </main>
 

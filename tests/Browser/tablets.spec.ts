@@ -93,6 +93,28 @@ test.describe('on a tablet', () => {
     });
 });
 
+test('a double tap closes one step, and closes it once', async ({ page }) => {
+    const job = await released(page, 'TB-0645');
+    await page.goto(`/jobs/${job}/bench`);
+    for (const piece of ['A1', 'A2', 'A3']) {
+        await expect(page.getByRole('heading', { name: `Cut and prepare ${piece}` })).toBeVisible();
+        await expect(next(page)).toBeEnabled();
+        // Both within a hand's double tap, whatever the page does meanwhile.
+        await page.evaluate(async () => {
+            const tap = () =>
+                [...document.querySelectorAll('button')]
+                    .find((one) => one.textContent?.trim() === 'Done, next')
+                    ?.click();
+            tap();
+            await new Promise((over) => setTimeout(over, 150));
+            tap();
+        });
+    }
+    await expect(page.getByText('log saved')).toBeVisible();
+    const steps = (await logOf(page, job)).map((line) => line.step);
+    expect(steps).toEqual(['prepare.A1', 'prepare.A2', 'prepare.A3']);
+});
+
 test('two tablets on one job, both without a network, lose nothing of each other', async ({
     browser,
     page,

@@ -107,34 +107,56 @@
 
     type Said = Pick<Kept, 'readings' | 'note' | 'why' | 'points' | 'inspected' | 'traces'>;
 
-    function put(kind: Kept['kind'], said: Partial<Said>): void {
+    /** A second tap of one hand comes sooner than this after the first. */
+    const DOUBLE_TAP_MS = 350;
+    /** While it is written down a second tap does nothing: it would log the same again, or close the next step unseen. */
+    let isWriting = $state(false);
+
+    async function write(how: () => Promise<void>, leastMs = 0): Promise<void> {
+        isWriting = true;
+        try {
+            await Promise.all([how(), new Promise((done) => setTimeout(done, leastMs))]);
+        } finally {
+            isWriting = false;
+        }
+    }
+
+    /** Keeps what is said of the step that is open. */
+    async function put(kind: Kept['kind'], said: Partial<Said>): Promise<void> {
         if (!current || !bench) return;
         const { id: job, units } = desk.view;
         const { number } = desk.document.job;
-        void logQueue.put(
-            {
-                step: current.id,
-                kind,
-                readings: {},
-                note: '',
-                why: '',
-                points: [],
-                inspected: null,
-                traces: [],
-                ...said,
-                title: current.title,
-                labels: Object.fromEntries(current.measures.map(({ name, label }) => [name, label])),
-            },
-            { job, number, revision: bench.revision, units },
-        );
+        const entry = {
+            step: current.id,
+            kind,
+            readings: {},
+            note: '',
+            why: '',
+            points: [],
+            inspected: null,
+            traces: [],
+            ...said,
+            title: current.title,
+            labels: Object.fromEntries(current.measures.map(({ name, label }) => [name, label])),
+        };
+        await logQueue.put(entry, { job, number, revision: bench.revision, units });
+    }
+
+    function say(kind: Kept['kind'], note: string): void {
+        if (!isWriting) void write(() => put(kind, { note }));
     }
 
     function finish(said: Said): void {
-        if (!current) return;
-        clocks.stop(current.id);
-        if (again) void logQueue.amend(again, said);
-        else put(done.has(current.id) ? 'correct' : 'done', said);
-        looking = null;
+        if (!current || isWriting) return;
+        const { id } = current;
+        const refusedOne = again;
+        clocks.stop(id);
+        void write(async () => {
+            if (refusedOne) await logQueue.amend(refusedOne, said);
+            else await put(done.has(id) ? 'correct' : 'done', said);
+            // Unless another was picked meanwhile.
+            if (looking === id) looking = null;
+        }, DOUBLE_TAP_MS);
     }
 </script>
 
@@ -225,6 +247,7 @@
                         step={current}
                         {clocks}
                         {mayLog}
+                        isBusy={isWriting}
                         isDone={done.has(current.id)}
                         read={again?.readings ?? bench.readings[current.id] ?? {}}
                         noted={again?.note ?? ''}
@@ -238,8 +261,8 @@
                         watched={watchedFor(current)}
                         waits={waitsOf(current, steps, done, cooling, clocks.now)}
                         onfinish={finish}
-                        onreopen={(note) => put('reopen', { note })}
-                        onproblem={(note) => put('note', { note })}
+                        onreopen={(note) => say('reopen', note)}
+                        onproblem={(note) => say('note', note)}
                     >
                         {#snippet picture()}{#if isPlanned}<StepPicture
                                     {desk}

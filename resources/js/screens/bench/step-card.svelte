@@ -19,6 +19,8 @@
         step: Step;
         clocks: StepClocks;
         mayLog: boolean;
+        /** While something is written down. */
+        isBusy: boolean;
         isDone: boolean;
         read: Record<string, string>;
         noted?: string;
@@ -43,6 +45,7 @@
         step,
         clocks,
         mayLog,
+        isBusy,
         isDone,
         read,
         noted = '',
@@ -242,17 +245,20 @@
                     <button
                         type="button"
                         class="font-label border-strong bg-sheet min-h-16 border text-xl"
+                        disabled={isBusy}
                         onclick={() => onreopen(note)}>Open again</button
                     >
                     <button
                         type="button"
                         class="font-label border-action text-action min-h-16 border text-xl font-semibold"
+                        disabled={isBusy}
                         onclick={() => finish()}>Log a correction</button
                     >
                 {:else}
                     <button
                         type="button"
                         class="font-label border-strong bg-sheet min-h-16 border text-xl"
+                        disabled={isBusy}
                         onclick={problem}>Problem</button
                     >
                     <button
@@ -264,6 +270,7 @@
                     <button
                         type="button"
                         class="bg-action text-on-action font-label min-h-16 text-2xl font-semibold max-sm:col-span-2"
+                        disabled={isBusy}
                         onclick={() => finish()}>Done, next</button
                     >
                 {/if}

@@ -21,8 +21,11 @@ async function kept(page: Page, job: number, says = ''): Promise<void> {
 /** Opens a step by the list at the side. */
 async function stepOf(page: Page, group: string, step: RegExp): Promise<void> {
     const line = page.getByRole('button', { name: new RegExp(`${group} `) });
-    if ((await line.getAttribute('aria-expanded')) !== 'true') await line.click();
-    await page.getByRole('button', { name: step }).click();
+    // The bench may still go on to its next step, which folds one group and opens another.
+    await expect(async () => {
+        if ((await line.getAttribute('aria-expanded')) !== 'true') await line.click();
+        await page.getByRole('button', { name: step }).click({ timeout: 1000 });
+    }).toPass();
 }
 
 const logged = (page: Page) => page.getByRole('region', { name: 'Log', exact: true }).getByRole('listitem');

@@ -19,8 +19,13 @@
         void ask('GET', `/jobs/${job}/links`);
     });
 
+    let turn = 0;
+
     async function ask(method: 'GET' | 'POST' | 'DELETE', url: string, body?: object): Promise<void> {
+        const mine = ++turn;
         const reply = await send(method, url, 'CustomerLinks', body);
+        // A list that was asked for before a link was made would take that link away again, which is told but once.
+        if (mine !== turn) return;
         failure = reply.ok ? '' : said(reply);
         isCopied = false;
         if (reply.ok) known = reply.data;

@@ -15,11 +15,13 @@
     const kept = $derived(photoQueue.mine.filter((photo) => photo.job === job && photo.step === step));
 
     $effect(() => {
+        let isNewer = false;
         void send('GET', `/jobs/${job}/photos`, 'Photos').then((reply) => {
-            if (reply.ok) photos = reply.data.photos;
+            if (reply.ok && !isNewer) photos = reply.data.photos;
         });
         return photoQueue.ontaken((of, all) => {
-            if (of === job) photos = all;
+            if (of !== job) return;
+            [photos, isNewer] = [all, true];
         });
     });
 

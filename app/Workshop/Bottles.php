@@ -17,7 +17,7 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** The shop's bottles: as their gauges were read last, and as they stand by what was welded since. */
 final readonly class Bottles
 {
-    /** No bottle lasts for more. */
+    /** No bottle lasts for more; our own figure. */
     private const MOST_WELDS = 1000;
 
     public function __construct(private Workshop $workshop) {}

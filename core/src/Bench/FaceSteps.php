@@ -18,7 +18,7 @@ use UpsweptBead\Core\Units\Quantity;
 /** Bench steps in which faces that are bolted or clamped are measured, of a run and of a set, once all of it is cold. */
 final readonly class FaceSteps
 {
-    /** Ports that lean to each other by less (degrees) and stand back by less (mm) are bolted to one face. */
+    /** Ports that lean to each other by less (degrees) and stand back by less (mm) are bolted to one face; our own figures. */
     private const LEAN_DEG = 0.5;
 
     private const BACK_MM = 0.5;

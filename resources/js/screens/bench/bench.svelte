@@ -107,7 +107,7 @@
 
     type Said = Pick<Kept, 'readings' | 'note' | 'why' | 'points' | 'inspected' | 'traces'>;
 
-    /** A second tap of one hand comes sooner than this after the first. */
+    /** A second tap of one hand comes sooner than this after the first; our own figure. */
     const DOUBLE_TAP_MS = 350;
     /** While it is written down a second tap does nothing: it would log the same again, or close the next step unseen. */
     let isWriting = $state(false);

@@ -72,7 +72,7 @@
         void work(wish);
     }
 
-    /** The card in other units; lengths of the row go to the nearest of the other, what was measured stays as typed. */
+    /** The card in other units; lengths of a row go over to the other row, what was measured stays as it was typed. */
     function show(units: Units): void {
         if (units === wish.units) return;
         try {

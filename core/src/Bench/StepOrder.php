@@ -59,7 +59,7 @@ final readonly class StepOrder
             return "Weld $step->subject";
         }
 
-        return match ($step->kind) {
+        return match ($step->id === "bolt.$step->subject" ? StepKind::Weld : $step->kind) {
             StepKind::Purge, StepKind::Weld, StepKind::Cool => "Weld $step->subject",
             StepKind::Prepare => "Prepare $of",
             StepKind::Tack, StepKind::TrialFit => "Tack and try $of",
@@ -79,11 +79,13 @@ final readonly class StepOrder
                 ...$this->ofRun($step->subject),
                 ...$step->face === null ? ["face.$step->subject.start", "face.$step->subject.end"] : [],
             ],
-            $step->kind === StepKind::Purge => [
+            $step->kind === StepKind::Purge, $step->id === "bolt.$step->subject" => [
+                "bolt.$step->subject",
                 ...$this->reasons("weld.$step->subject"),
                 ...self::cooled($this->slots[$step->subject]->handled ?? []),
             ],
             $step->id === "weld.$step->subject" => [
+                "bolt.$step->subject",
                 "purge.$step->subject",
                 ...$this->reasons($step->id),
                 ...self::cooled($this->slots[$step->subject]->checks()),

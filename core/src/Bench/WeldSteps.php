@@ -18,6 +18,7 @@ use UpsweptBead\Core\Shop\CoolSchool;
 use UpsweptBead\Core\Shop\RootSchool;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Weld\Backing;
 use UpsweptBead\Core\Weld\JointSheet;
 use UpsweptBead\Core\Weld\JointTimes;
 use UpsweptBead\Core\Weld\Preheat;
@@ -31,6 +32,9 @@ final readonly class WeldSteps
         'A donut is welded on the outside only. From both open ends inwards, the outer edge of the bend first, then the inner one.',
         'Fused, or nearly dry: little heat, no colour through. The torch’s own gas fills the bore.',
     ];
+
+    /** Seams at one flange are no further apart than this (mm). */
+    private const SAME_MM = 1.0;
 
     public function __construct(
         private JointList $joints,
@@ -51,6 +55,7 @@ final readonly class WeldSteps
         [$purge, $set] = [$sheet->purge, $sheet->settings];
 
         return [
+            ...$this->bolted($sheet),
             ...$sheet->isFilled() ? [new BenchStep(
                 "purge.$joint->id",
                 StepKind::Purge,
@@ -71,6 +76,9 @@ final readonly class WeldSteps
                 [
                     $this->why($slot),
                     ...Preheat::lines($joint),
+                    ...self::backing($sheet) === Backing::Free ? [] : [
+                        'Bolted down; it stays so until it is cold.',
+                    ],
                     ...$set['passes']->value > 1.0
                         ? [sprintf('%d passes: cooled and brushed to bright metal before each.', $set['passes']->value)]
                         : [],
@@ -111,6 +119,42 @@ final readonly class WeldSteps
                 ),
             ),
         ];
+    }
+
+    /** @return list<BenchStep> a flange bolted to its block; none where it is there from the seal inside, or stays free */
+    private function bolted(JointSheet $sheet): array
+    {
+        [$joint, $backing] = [$sheet->joint, self::backing($sheet)];
+        if ($backing === Backing::Free) {
+            return [];
+        }
+        foreach ($this->joints->ofRun($joint->run) as $one) {
+            $isOnSame = $one->type === JointType::FlangeSeal && $joint->type === JointType::FlangeFillet
+                && abs($one->seam->stationMm - $joint->seam->stationMm) < self::SAME_MM;
+            if ($isOnSame && self::backing($this->weld->sheets[$one->id]) === $backing) {
+                return [];
+            }
+        }
+        $flange = $joint->seam->stationMm <= 0.0 ? $joint->between->name : $joint->and->name;
+
+        return [new BenchStep(
+            "bolt.$joint->id",
+            StepKind::Prepare,
+            $joint->id,
+            "Bolt $flange to {$backing->withArticle()}",
+            [
+                "{$backing->size($this->rules, $this->job->units)} or more, flat and clean, drilled for the purge; every bolt, plain steel, drawn up evenly.",
+                'It stays bolted until it is cold. Bolts that are tighter then show how much it has moved.',
+                'Nothing plated near the heat; no water on it.',
+            ],
+            null,
+            [],
+        )];
+    }
+
+    private static function backing(JointSheet $sheet): Backing
+    {
+        return Backing::tryFrom($sheet->choices['backing']->value ?? '') ?? Backing::Free;
     }
 
     /** On a tube that is there already nothing is closed in later, and nothing else waits for it. Common practice. */

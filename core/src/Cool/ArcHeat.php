@@ -13,6 +13,7 @@ final readonly class ArcHeat
      * @param  int  $runs  1 or more
      * @param  float  $stopS  between two of them
      * @param  float  $beadMm  wide; it goes into so much of the tube about the seam
+     * @param  float  $intoEnd  share of it that goes into what stands at the seam instead
      */
     public function __construct(
         public float $powerW,
@@ -20,6 +21,7 @@ final readonly class ArcHeat
         public int $runs,
         public float $stopS,
         public float $beadMm,
+        public float $intoEnd = 0.0,
     ) {}
 
     /** Arc volts by the conventional load voltage of TIG, 10 + 0.04·I [IEC 60974-1]. */
@@ -30,7 +32,7 @@ final readonly class ArcHeat
 
     public function halved(): self
     {
-        return new self($this->powerW / 2, $this->arcS, $this->runs, $this->stopS, $this->beadMm);
+        return new self($this->powerW / 2, $this->arcS, $this->runs, $this->stopS, $this->beadMm, $this->intoEnd);
     }
 
     public function heatJ(): float

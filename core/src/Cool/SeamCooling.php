@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Cool;
 use UpsweptBead\Core\Cool\Internal\Course;
 use UpsweptBead\Core\Cool\Internal\Fin;
 use UpsweptBead\Core\Cool\Internal\Gauges;
+use UpsweptBead\Core\Cool\Internal\Waves;
 
 /**
  * How a seam round a tube warms and cools, with heat along the tube, to the air, by radiation and into what stands at its
@@ -23,6 +24,8 @@ final readonly class SeamCooling
      * @param  list<float>  $timesMin  from the last moment of the arc
      * @param  list<array{int, float}>  $distances  side, 0 or 1, and mm from the seam
      * @param  bool  $isRough  within a few hundredths, in a fraction of the time
+     * @param  bool  $withEnds  whether what stands at the ends has to be below the limits too
+     * @param  list<float>  $spotLimitsC  of the hottest spot of what the arc heats, welded by opposite quarters
      */
     public static function of(
         HotTube $tube,
@@ -32,6 +35,8 @@ final readonly class SeamCooling
         array $timesMin = [],
         array $distances = [],
         bool $isRough = false,
+        bool $withEnds = false,
+        array $spotLimitsC = [],
     ): CoolingCurve {
         if ($tube->isAlike()) {
             // The same on both sides: half of it with half the heat says all.
@@ -39,8 +44,9 @@ final readonly class SeamCooling
             $heat = $heat->halved();
             $distances = array_map(static fn (array $one): array => [1, $one[1]], $distances);
         }
-        $fin = new Fin($tube, $heat->beadMm, $isRough);
-        $gauges = new Gauges($fin, $tube, $nearMm, $limitsC, $distances);
+        $fin = new Fin($tube, $heat, $isRough);
+        $waves = $spotLimitsC === [] ? null : new Waves($fin, $heat);
+        $gauges = new Gauges($fin, $tube, $nearMm, $limitsC, $distances, $withEnds, $spotLimitsC, $waves);
         $course = new Course($fin, $gauges, $isRough ? self::ROUGH : 1.0);
         $onS = $heat->arcS / $heat->runs;
         for ($run = 0; $run < $heat->runs; $run++) {
@@ -71,6 +77,7 @@ final readonly class SeamCooling
             $gauges->belowMin(),
             array_map(static fn (float $min): float => $at["$min"][0], $timesMin),
             $rises,
+            $gauges->spotMin(),
         );
     }
 }

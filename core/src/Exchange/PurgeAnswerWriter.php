@@ -7,7 +7,9 @@ namespace UpsweptBead\Core\Exchange;
 use UpsweptBead\Core\Gas\Assembly;
 use UpsweptBead\Core\Gas\Bottle;
 use UpsweptBead\Core\Gas\DeadLeg;
+use UpsweptBead\Core\Gas\Draught;
 use UpsweptBead\Core\Gas\Drawn;
+use UpsweptBead\Core\Gas\FarLeg;
 use UpsweptBead\Core\Gas\Filling;
 use UpsweptBead\Core\Gas\GasJoint;
 use UpsweptBead\Core\Gas\Held;
@@ -15,6 +17,7 @@ use UpsweptBead\Core\Gas\Holes;
 use UpsweptBead\Core\Gas\Inside;
 use UpsweptBead\Core\Gas\Internal\Lines;
 use UpsweptBead\Core\Gas\Opening;
+use UpsweptBead\Core\Gas\PurgeRules;
 use UpsweptBead\Core\Gas\PurgeStep;
 
 /** Answers a purge problem, and writes the answer in the open format. */
@@ -81,8 +84,10 @@ final readonly class PurgeAnswerWriter
                 'from' => $one->from,
                 'length' => self::rounded($one->lengthMm),
             ], $legs),
+            ...$leaks === [] ? [] : ['far_legs' => self::farLegs($assembly, $leaks, $held, $holes, $problem->rules)],
             'warnings' => [
-                ...self::warnings($problem, $holes, $held, $legs, $leaks),
+                ...self::warnings($problem, $holes, $held, $legs),
+                ...self::leaks($problem, $inside, $holes, $held, $leaks),
                 ...($account['enough'] ?? true) === false
                     ? [['what' => 'bottle', 'by' => $account['short_l'] ?? []]]
                     : [],
@@ -249,10 +254,9 @@ final readonly class PurgeAnswerWriter
 
     /**
      * @param  list<DeadLeg>  $legs
-     * @param  list<GasJoint>  $leaks
      * @return list<array{what: string, by: mixed}>
      */
-    private static function warnings(PurgeProblem $problem, Holes $holes, Held $held, array $legs, array $leaks): array
+    private static function warnings(PurgeProblem $problem, Holes $holes, Held $held, array $legs): array
     {
         $rules = $problem->rules;
         $pressurePa = $holes->pressurePa($rules->fillFlow);
@@ -272,11 +276,54 @@ final readonly class PurgeAnswerWriter
                 $warnings[] = ['what' => 'joint-in-dead-leg', 'by' => $step->joint->id];
             }
         }
-        if ($leaks !== []) {
-            $warnings[] = ['what' => 'leak', 'by' => array_map(static fn (GasJoint $one): string => $one->id, $leaks)];
-        }
 
         return $warnings;
+    }
+
+    /**
+     * Open joints, and whatever draws air in while the joint is welded, with how much.
+     *
+     * @param  list<GasJoint>  $leaks
+     * @return list<array<string, mixed>>
+     */
+    private static function leaks(PurgeProblem $problem, Inside $inside, Holes $holes, Held $held, array $leaks): array
+    {
+        $openings = [];
+        foreach ($held->vents as $i => $vent) {
+            $openings[$vent->id] = [$inside->topMm($vent, $held->pose), M_PI / 4 * $holes->mm[$i] ** 2];
+        }
+        foreach ($leaks as $leak) {
+            $openings[$leak->id] = [$inside->jointTopMm($leak, $held->pose), $leak->gapMm2];
+        }
+        $flows = count($openings) < 2 ? [] : Draught::flows($openings, self::holdFlow($problem, $holes));
+        $air = array_map(
+            static fn (float $one): float => self::rounded(-$one),
+            array_filter($flows, static fn (float $one): bool => $one < -Draught::NOTHING_L_MIN),
+        );
+        $open = array_map(static fn (GasJoint $one): string => $one->id, $leaks);
+        $by = array_values(array_unique([...$open, ...array_map(strval(...), array_keys($air))]));
+
+        return $by === [] ? [] : [['what' => 'leak', 'by' => $by, ...$air === [] ? [] : ['air_l_min' => $air]]];
+    }
+
+    /**
+     * @param  list<GasJoint>  $leaks
+     * @return list<array<string, mixed>>
+     */
+    private static function farLegs(
+        Assembly $assembly,
+        array $leaks,
+        Held $held,
+        Holes $holes,
+        PurgeRules $rules,
+    ): array {
+        return array_map(static fn (FarLeg $one): array => [
+            'joint' => $one->joint,
+            'share' => self::rounded($one->share),
+            'flow' => self::rounded($one->flowLMin),
+            'volume_ml' => self::rounded($one->volumeMl),
+            'fill_min' => $one->minutes === INF ? null : self::rounded($one->minutes),
+        ], FarLeg::all($assembly, $leaks, $held, $holes, $rules));
     }
 
     private static function rounded(float $value): float

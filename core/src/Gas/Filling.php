@@ -11,7 +11,7 @@ final readonly class Filling
     public const AIR_PPM = 209_500.0;
 
     /** Density of argon at 20 °C and 101.3 kPa (kg/m³), ideal gas. */
-    private const ARGON_KG_M3 = 1.661;
+    public const ARGON_KG_M3 = 1.661;
 
     /** Discharge coefficient of a sharp-edged hole [any textbook of fluid mechanics]. */
     private const DISCHARGE = 0.61;

@@ -51,8 +51,9 @@ final readonly class Inside
      *
      * @param  non-empty-list<Pose>  $poses
      * @param  ?Through  $through  an opening by which argon has to go; null where it may go by any
+     * @param  ?Hold  $hold  vents that would draw air in then are left out; null where that is not asked
      */
-    public function best(array $poses, int $mostVents, ?Through $through = null): ?Held
+    public function best(array $poses, int $mostVents, ?Through $through = null, ?Hold $hold = null): ?Held
     {
         $sets = $this->sets($mostVents, $through);
         if ($sets === []) {
@@ -63,7 +64,7 @@ final readonly class Inside
         $best = null;
         foreach ($poses as $k => $pose) {
             $key = HeldWays::key($pose->up);
-            $known[$key] ??= $this->costs($pose, $sets);
+            $known[$key] ??= $this->costs($pose, $sets, $hold);
             $costs[$k] = $known[$key];
             $least = min($costs[$k]);
             if ($best === null || $least < min($costs[$best]) - 1e-6) {
@@ -110,15 +111,17 @@ final readonly class Inside
 
     /**
      * @param  list<list<Opening>>  $sets
-     * @return non-empty-array<int, float> by set, mL with what its vents are worth
+     * @return non-empty-array<int, float> by set, mL with what its vents are worth; INF where they would draw air in
      */
-    private function costs(Pose $pose, array $sets): array
+    private function costs(Pose $pose, array $sets, ?Hold $hold): array
     {
         $levels = $this->ways->of($pose->up);
         $costs = [];
         foreach ($sets as $i => $vents) {
             $trappedMl = $levels->roofs->trappedMl($this->level($levels, $vents));
-            $costs[$i] = $trappedMl + self::VENT_ML * (count($vents) - 1);
+            $costs[$i] = $hold !== null && $this->drawnLMin($vents, $pose, $hold) > Draught::NOTHING_L_MIN
+                ? INF
+                : $trappedMl + self::VENT_ML * (count($vents) - 1);
         }
 
         return $costs === [] ? [INF] : $costs;
@@ -198,14 +201,54 @@ final readonly class Inside
         ));
     }
 
+    /**
+     * Air that comes in by the higher of some vents, L/min.
+     *
+     * @param  list<Opening>  $vents
+     */
+    private function drawnLMin(array $vents, Pose $pose, Hold $hold): float
+    {
+        $openings = [];
+        foreach ($vents as $one) {
+            $openings[$one->id] = [$this->edgesMm($one, $pose)[1], M_PI / 4 * $hold->holeMm ** 2];
+        }
+
+        return count($openings) < 2 ? 0.0 : Draught::drawnLMin($openings, $hold->flowLMin);
+    }
+
+    /** The highest place of an opening, where the hole in its dam is (mm). */
+    public function topMm(Opening $opening, Pose $pose): float
+    {
+        return $this->edgesMm($opening, $pose)[1];
+    }
+
+    /** The highest place of the bore at a joint (mm). */
+    public function jointTopMm(GasJoint $joint, Pose $pose): float
+    {
+        return $this->rimMm($this->slices->at($joint->tube, $joint->stationMm), $pose)[1];
+    }
+
     private function lowestMm(Opening $opening, Pose $pose): float
     {
-        [$x, $y, $z, $tx, $ty, $tz, , , , $radius] = $this->slices->slices[
-            $this->slices->ofEnd($opening->tube, $opening->isStart)
-        ];
+        return $this->edgesMm($opening, $pose)[0];
+    }
+
+    /** @return array{float, float} lowest and highest of its rim, mm */
+    private function edgesMm(Opening $opening, Pose $pose): array
+    {
+        return $this->rimMm($this->slices->ofEnd($opening->tube, $opening->isStart), $pose);
+    }
+
+    /** @return array{float, float} lowest and highest of a slice's rim, mm */
+    private function rimMm(int $slice, Pose $pose): array
+    {
+        [$x, $y, $z, $tx, $ty, $tz, , , , $radius] = $this->slices->slices[$slice];
         $lean = $tx * $pose->up->x + $ty * $pose->up->y + $tz * $pose->up->z;
 
-        return $x * $pose->up->x + $y * $pose->up->y + $z * $pose->up->z - $radius * sqrt(max(0.0, 1 - $lean ** 2));
+        $middle = $x * $pose->up->x + $y * $pose->up->y + $z * $pose->up->z;
+        $half = $radius * sqrt(max(0.0, 1 - $lean ** 2));
+
+        return [$middle - $half, $middle + $half];
     }
 
     /**

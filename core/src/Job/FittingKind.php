@@ -56,6 +56,39 @@ enum FittingKind: string
         };
     }
 
+    /** Whether it stands off the tube and takes heat of its own. */
+    public function stands(): bool
+    {
+        return $this !== self::Crack;
+    }
+
+    /** How far it stands off the tube (mm): common sizes, of a tab our own. */
+    private function heightMm(): float
+    {
+        return match ($this) {
+            self::OxygenSensorBung => 19.0,
+            self::TemperatureProbe => 20.0,
+            self::Bracket, self::Hanger => 40.0,
+            self::Crack => 0.0,
+        };
+    }
+
+    /** Of its metal (mm³): a ring, or a strip as wide as its foot. */
+    public function volumeMm3(): float
+    {
+        return $this->heightMm() * ($this->isDrilled()
+            ? M_PI / 4 * ($this->odMm() ** 2 - $this->holeMm() ** 2)
+            : $this->odMm() * $this->wallMm());
+    }
+
+    /** Of its outside that air gets to (mm²). */
+    public function freeAreaMm2(): float
+    {
+        return $this->isDrilled()
+            ? M_PI * $this->odMm() * $this->heightMm() + M_PI / 4 * ($this->odMm() ** 2 - $this->holeMm() ** 2)
+            : 2 * $this->odMm() * $this->heightMm();
+    }
+
     /** The metal that is welded to the tube (mm): of a tab ⅛ in sheet, as is common. */
     public function wallMm(): float
     {

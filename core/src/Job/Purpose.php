@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-/** What the exhaust is for; decides how clean its inside has to be and what is asked of its lengths. */
+/** What the exhaust is for; decides what its ends lead to where nobody says, and what is asked of its lengths. */
 enum Purpose: string
 {
     case TurboDownpipe = 'turbo-downpipe';
@@ -24,11 +24,5 @@ enum Purpose: string
             self::System => 'System behind the header',
             self::Repair => 'Repair',
         };
-    }
-
-    /** Crumbs from an unshielded root would be swallowed by a turbine. */
-    public function isUpstreamOfTurbine(): bool
-    {
-        return $this === self::TurboManifold || $this === self::Collector;
     }
 }

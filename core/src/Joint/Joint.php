@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Joint;
 
+use UpsweptBead\Core\Job\FittingKind;
+
 /** One joint of a job: of which run it is, what kind, which two parts meet there, with the flow, and where. */
 final readonly class Joint
 {
     private const HEAVY_MM = 3.0;
 
-    /** @param  string  $run  letter */
+    /**
+     * @param  string  $run  letter
+     * @param  ?FittingKind  $on  what is welded on, of a joint on the side of a tube
+     */
     public function __construct(
         public string $id,
         public string $run,
@@ -17,6 +22,7 @@ final readonly class Joint
         public Side $between,
         public Side $and,
         public Seam $seam,
+        public ?FittingKind $on = null,
     ) {}
 
     /**

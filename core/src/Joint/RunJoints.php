@@ -78,7 +78,7 @@ final readonly class RunJoints
 
             $crack = new Side($kind->label(), $tube->metal, $tube->wallMm);
 
-            return new Joint($id, $this->routed->spec->letter, JointType::Crack, $tube, $crack, $seam);
+            return new Joint($id, $this->routed->spec->letter, JointType::Crack, $tube, $crack, $seam, $kind);
         }
 
         return new Joint(
@@ -88,6 +88,7 @@ final readonly class RunJoints
             $tube,
             new Side($kind->label(), '304L', $kind->wallMm()),
             Seam::round($fitting->station->mm, $kind->odMm(), $kind->odMm(), $number),
+            $kind,
         );
     }
 

@@ -13,6 +13,7 @@ use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Purge\Internal\Joined;
 use UpsweptBead\Core\Purge\Internal\LaidOut;
 use UpsweptBead\Core\Purge\Internal\Pipework;
 use UpsweptBead\Core\Purge\Internal\Ways;
@@ -51,7 +52,7 @@ final readonly class Enclosures
     {
         $collector = $this->layout->placement->collectors->find($joint->run);
         if ($collector !== null) {
-            return self::ofCollector($collector);
+            return self::ofCollector($collector, $joint->type === JointType::FlangeSeal);
         }
         $routed = $this->layout->run($joint->run)
             ?? throw new \LogicException("Joint $joint->id is of no run that has a route.");
@@ -96,7 +97,7 @@ final readonly class Enclosures
     }
 
     /** A collector by itself stands on its inlets, which are dammed, with its outlet up. */
-    private static function ofCollector(BuiltCollector $collector): Enclosure
+    private static function ofCollector(BuiltCollector $collector, bool $isEntered): Enclosure
     {
         $pipes = new Pipework;
         $pipes->collector($collector);
@@ -107,9 +108,21 @@ final readonly class Enclosures
             $collector->tube(),
             $inside,
             ['Stand it on its inlets, the outlet up.' => $collector->outlet()->forward],
-            null,
-            false,
+            $isEntered ? self::outletOf($inside) : null,
+            $isEntered,
         );
+    }
+
+    /** The mouth of a collector that is no inlet. */
+    private static function outletOf(Joined $inside): ?string
+    {
+        foreach ($inside->mouths as $id => $mouth) {
+            if (! $mouth->isStart) {
+                return "$id";
+            }
+        }
+
+        return null;
     }
 
     private function alone(RoutedRun $routed, Joint $joint): Enclosure

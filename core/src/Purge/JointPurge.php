@@ -61,18 +61,19 @@ final readonly class JointPurge
 
     private function target(): Figure
     {
-        $rule = $this->rules->get($this->care === PurgeCare::Downstream ? 'purge.target' : 'purge.target_hot');
+        $rule = $this->rules->get($this->care->rule());
         $stop = number_format($this->rules->value('purge.stop'));
 
         return $this->figure('target', 'Oxygen at most', Quantity::Oxygen, $rule->value, new Reason(
             match ($this->care) {
                 PurgeCare::Upstream => 'Upstream of a turbine: a crumb of burnt root would be swallowed.',
                 PurgeCare::Unknown => 'A repair may lie upstream of a turbine: as careful as there, unless it is known not to.',
-                PurgeCare::Downstream => 'Downstream of the turbine or engine, the shop’s general target.',
+                PurgeCare::Downstream => 'No turbine ahead: the shop’s general target.',
+                PurgeCare::Unsaid => 'No turbine is named ahead of it: the shop’s general target. Say so if one follows.',
             },
             [$rule->asInput()],
             $rule->source,
-            "The job’s purpose, or a written procedure. Above $stop ppm stop welding.",
+            "What lies ahead, or a written procedure. Above $stop ppm stop welding.",
         ));
     }
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Purge;
 
-use UpsweptBead\Core\Job\Purpose;
-
 /** Where a joint lies, which decides how little oxygen its purge may hold. */
 enum PurgeCare
 {
@@ -13,22 +11,40 @@ enum PurgeCare
     case Downstream;
     /** Of a repair nobody says. */
     case Unknown;
+    /** Of a collector made by itself nobody says either. */
+    case Unsaid;
 
     public function label(): string
     {
         return match ($this) {
             self::Upstream => 'upstream of a turbine',
             self::Downstream => 'downstream of turbine or engine',
-            self::Unknown => 'nobody says',
+            self::Unknown, self::Unsaid => 'nobody says',
         };
     }
 
-    public static function of(Purpose $purpose): self
+    /**
+     * What is asked where least is.
+     *
+     * @param  list<self>  $cares
+     */
+    public static function easiest(array $cares): self
     {
-        return match (true) {
-            $purpose->isUpstreamOfTurbine() => self::Upstream,
-            $purpose === Purpose::Repair => self::Unknown,
-            default => self::Downstream,
+        foreach ([self::Downstream, self::Unsaid, self::Unknown] as $one) {
+            if (in_array($one, $cares, true)) {
+                return $one;
+            }
+        }
+
+        return $cares === [] ? self::Downstream : self::Upstream;
+    }
+
+    /** The shop rule that says how little oxygen it may hold. */
+    public function rule(): string
+    {
+        return match ($this) {
+            self::Upstream, self::Unknown => 'purge.target_hot',
+            self::Downstream, self::Unsaid => 'purge.target',
         };
     }
 }

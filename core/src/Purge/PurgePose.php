@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Purge;
 
 use UpsweptBead\Core\Gas\Held;
+use UpsweptBead\Core\Gas\Hold;
 use UpsweptBead\Core\Gas\Inside;
 use UpsweptBead\Core\Gas\Opening;
 use UpsweptBead\Core\Gas\Pose;
@@ -32,8 +33,6 @@ final readonly class PurgePose
 
     /** Two vents at most; a third is one more that leaks. */
     private const MOST_VENTS = 2;
-
-    private const MOST_OPEN = 4;
 
     /**
      * @param  float  $volumeL  of all that is filled
@@ -73,19 +72,22 @@ final readonly class PurgePose
         return new Inside($enclosed->inside->assembly, $openings, [], $stepMm);
     }
 
-    /** @param  Inside  $inside  of the same, or of what is enclosed and open alike */
-    public static function of(Enclosure $enclosed, Inside $inside): self
+    /**
+     * @param  Inside  $inside  of the same, or of what is enclosed and open alike
+     * @param  Hold  $hold  flow and holes while it is welded
+     */
+    public static function of(Enclosure $enclosed, Inside $inside, Hold $hold): self
     {
         $through = $enclosed->through === null ? null : new Through($enclosed->through, ! $enclosed->isEntered);
-        // Where the torch goes in the other ends stay as they are, and each may let air out.
-        $mostVents = $enclosed->isEntered ? self::MOST_OPEN : self::MOST_VENTS;
+        // The torch's mouth stands wide open: a vent above it would draw air in, one below it let the argon run out.
+        $mostVents = $enclosed->isEntered ? 1 : self::MOST_VENTS;
         $best = null;
         $bestHold = '';
-        foreach ($enclosed->ways as $hold => $up) {
-            $held = $inside->best([new Pose($up)], $mostVents, $through);
+        foreach ($enclosed->ways as $way => $up) {
+            $held = $inside->best([new Pose($up)], $mostVents, $through, $hold);
             // Of ways that leave about the same the first: standing before clamped.
             if ($held !== null && ($best === null || $held->trappedMl < $best->trappedMl - self::WORTH_ML)) {
-                [$best, $bestHold] = [$held, "$hold"];
+                [$best, $bestHold] = [$held, "$way"];
             }
             if ($best !== null && $best->trappedMl <= self::WORTH_ML) {
                 break;
@@ -151,10 +153,8 @@ final readonly class PurgePose
         if ($this->entry === '') {
             return sprintf('Vent at %s, %s at least.', implode(' and ', $names), $atLeast);
         }
-        $others = array_values(array_diff($names, [$this->entry]));
 
-        return "Leave $this->entry open: the torch goes in there, and the argon comes out."
-            .($others === [] ? '' : ' A vent at '.implode(', ', $others).' too.');
+        return "Leave $this->entry open: the torch goes in there, and the argon comes out. No other vent: one above it would draw air in.";
     }
 
     private static function told(Enclosure $enclosed, Held $held, string $hold, float $volumeL): self

@@ -61,12 +61,15 @@ final readonly class RootCare
             );
         }
 
+        $refused = self::refused($ofJob->school, $care);
+        $proposed = $refused === '' ? $ofJob->school : RootSchool::Argon;
+
         return self::chosen(Choice::of(
             $key,
             self::LABEL,
-            $ofJob->school->label(),
+            $proposed->label(),
             new Reason(
-                $ofJob->school->why(),
+                $refused === '' ? $proposed->why() : $refused,
                 [
                     Input::word('The job is done by', $ofJob->school->label()),
                     Input::word('Where it lies', $care->label()),
@@ -78,7 +81,7 @@ final readonly class RootCare
                 'What all of the job is done by, or a reason of this joint.',
             ),
             self::options($care),
-        ), $ofJob->school, $care, $overrides, true);
+        ), $proposed, $care, $overrides, true);
     }
 
     /**
@@ -139,6 +142,7 @@ final readonly class RootCare
         return match (true) {
             $school === RootSchool::Argon, $care === PurgeCare::Downstream => '',
             $care === PurgeCare::Unknown => 'A repair may lie upstream of a turbine: argon only.',
+            $care === PurgeCare::Unsaid => 'A turbine may follow it: argon only, until it is said that none does.',
             $school === RootSchool::Flux => 'Never upstream of a turbine: its glass comes loose.',
             default => 'Never upstream of a turbine: a crumb of burnt root would be swallowed.',
         };

@@ -37,7 +37,8 @@ enum Labour: string
     /** @param  bool  $isOfPlan  false for what follows from an inspection */
     public static function of(BenchStep $step, bool $isOfPlan): self
     {
-        return $isOfPlan ? match ($step->kind) {
+        // A flange is bolted down for its weld.
+        return $isOfPlan ? match (str_starts_with($step->id, 'bolt.') ? StepKind::Weld : $step->kind) {
             StepKind::Prepare => self::Prepare,
             StepKind::Tack, StepKind::FullTack => self::Fit,
             StepKind::TrialFit => self::Trial,

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Quote;
 
 use UpsweptBead\Core\Bench\BenchStep;
-use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Cut\OpenedStock;
 use UpsweptBead\Core\Job\OutsideWork;
 use UpsweptBead\Core\Plan\Plan;
@@ -141,14 +140,14 @@ final readonly class Quote
     {
         $rules = $shop->rules;
         $joints = count($plan->joints->joints);
-        $steps = static fn (StepKind $kind): int => count(array_filter(
+        $steps = static fn (Labour $labour): int => count(array_filter(
             $plan->steps,
-            static fn (BenchStep $step): bool => $step->kind === $kind,
+            static fn (BenchStep $step): bool => Labour::of($step, true) === $labour,
         ));
         $minutes = [
-            Labour::Prepare->value => $steps(StepKind::Prepare) * $rules->value('cost.prepare_minutes'),
+            Labour::Prepare->value => $steps(Labour::Prepare) * $rules->value('cost.prepare_minutes'),
             Labour::Fit->value => $joints * $rules->value('cost.fit_minutes'),
-            Labour::Trial->value => $steps(StepKind::TrialFit) * $rules->value('cost.trial_minutes'),
+            Labour::Trial->value => $steps(Labour::Trial) * $rules->value('cost.trial_minutes'),
             Labour::Weld->value => $plan->schedule->attendedS() / 60,
             Labour::Inspect->value => $joints * $rules->value('cost.inspect_minutes'),
         ];

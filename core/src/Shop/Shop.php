@@ -67,6 +67,22 @@ final readonly class Shop
         );
     }
 
+    /** The same shop by other rules. */
+    public function withRules(ShopRules $rules): self
+    {
+        return new self(
+            $this->name,
+            $rules,
+            $this->catalogue,
+            $this->shelf,
+            $this->bottles,
+            $this->meshes,
+            $this->memo,
+            $this->offcuts,
+            $this->schools,
+        );
+    }
+
     /**
      * The same shop with other things on its shelf.
      *

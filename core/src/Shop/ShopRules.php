@@ -29,6 +29,8 @@ final readonly class ShopRules
                 $row['label'],
                 $quantity,
                 $quantity->parse($row['value'], UnitSystem::Metric),
+                $quantity->parse($row['least'], UnitSystem::Metric),
+                $quantity->parse($row['most'], UnitSystem::Metric),
                 Table::source($row),
             );
         }
@@ -40,20 +42,18 @@ final readonly class ShopRules
      * Puts the shop's own value in place of a shipped one.
      *
      * @throws \OutOfBoundsException if there is no such rule
-     * @throws UnreadableQuantity if the text is not a value of the rule's kind
+     * @throws UnreadableQuantity if the text is not a value of the rule's kind, or lies beyond its bounds
      */
     public function with(string $key, string $text, UnitSystem $units): self
     {
         $rule = $this->get($key);
-        $own = new Rule(
-            $key,
-            $rule->label,
-            $rule->quantity,
-            $rule->quantity->parse($text, $units),
-            new Source(SourceKind::Shop),
-        );
+        $value = $rule->quantity->parse($text, $units);
+        if (! $rule->takes($value)) {
+            $range = "$rule->label takes {$rule->range($units)}";
+            throw UnreadableQuantity::outOfRange($rule->quantity->value, $text, $range);
+        }
 
-        return new self([...$this->rules, $key => $own]);
+        return new self([...$this->rules, $key => $rule->set($value, new Source(SourceKind::Shop))]);
     }
 
     /** @throws \OutOfBoundsException if there is no such rule */

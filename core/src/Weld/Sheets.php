@@ -8,8 +8,8 @@ use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Fit\TackPattern;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Purge\Ahead;
 use UpsweptBead\Core\Purge\JointPurge;
-use UpsweptBead\Core\Purge\PurgeCare;
 use UpsweptBead\Core\Purge\PurgePlan;
 use UpsweptBead\Core\Purge\PurgePose;
 use UpsweptBead\Core\Purge\RootCare;
@@ -39,6 +39,7 @@ final readonly class Sheets
         private JointCooling $cooling,
         private RootCare $root,
         private CoolSchool $school,
+        private Ahead $ahead,
     ) {
         $this->metal = $shop->catalogue->metal($job->metal);
     }
@@ -65,14 +66,15 @@ final readonly class Sheets
         $heat = $this->heat($joint, $amps, $travel);
         $weldS = $rules->value('weld.pace') * ($arc->value + $stops * $postflow->value);
         $heatJ = $heat->value * 1000 * $joint->seam->lengthMm * $passes->value;
+        $backing = Backing::of($joint, $rules, $this->job->units, $overrides);
         $cooling = $this->cooling->times(
-            $joint, $tube, $this->metal, $heatJ, $arc->value, $stops, $postflow->value,
+            $joint, $tube, $this->metal, $heatJ, $arc->value, $stops, $postflow->value, $backing[1] ?? Backing::Free,
         );
         // The torch stays over the end of the seam for its post-flow; the root is kept as long at least.
         $keepS = max($cooling->keepS, $postflow->value);
         $cool = $overrides->on($this->cool($id, $cooling, $heatJ, $tube));
         $filler = $overrides->onChoice(Filler::alloy($joint, $this->shop->catalogue));
-        $care = PurgeCare::of($this->job->purpose);
+        $care = $this->ahead->careAt($joint->run);
         $root = RootCare::ofJoint($joint, $this->root, $care, $overrides);
         $isFilled = $root->school === RootSchool::Argon;
         $purge = $isFilled
@@ -87,6 +89,7 @@ final readonly class Sheets
                 'tungsten' => $overrides->onChoice(Torch::tungsten($pedal, $id)),
                 'root' => $root->choice,
                 'held' => $held,
+                ...$backing === null ? [] : ['backing' => $backing[0]],
             ],
             [
                 'amps' => $amps,
@@ -114,13 +117,14 @@ final readonly class Sheets
             ),
             $root,
             $gasCup,
+            $backing[2] ?? '',
         );
     }
 
     /** Where nothing is filled with argon, nothing is left of it to reckon. */
     private function purge(Joint $joint, float $volumeL, float $weldS, float $keepS, PurgePose $pose): PurgePlan
     {
-        $care = PurgeCare::of($this->job->purpose);
+        $care = $this->ahead->careAt($joint->run);
         $rules = $this->shop->rules;
 
         return (new JointPurge($joint->id, $volumeL, $weldS, $keepS, $care, $rules, $this->overrides))->plan($pose);

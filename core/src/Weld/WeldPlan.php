@@ -6,9 +6,12 @@ namespace UpsweptBead\Core\Weld;
 
 use UpsweptBead\Core\Cut\CutPlan;
 use UpsweptBead\Core\Fit\FitPlan;
+use UpsweptBead\Core\Gas\Filling;
+use UpsweptBead\Core\Gas\Hold;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Layout\Layout;
+use UpsweptBead\Core\Purge\Ahead;
 use UpsweptBead\Core\Purge\Enclosures;
 use UpsweptBead\Core\Purge\PurgeCare;
 use UpsweptBead\Core\Purge\RootCare;
@@ -24,7 +27,7 @@ final readonly class WeldPlan
 {
     /**
      * @param  array<string, JointSheet>  $sheets  by joint, run by run in the order of flow
-     * @param  array<string, Choice>  $schools  by which the job is done: root and cool
+     * @param  array<string, Choice>  $schools  by which the job is done: root and cool, and what lies ahead
      * @param  list<Notice>  $notices
      */
     private function __construct(
@@ -46,16 +49,24 @@ final readonly class WeldPlan
         $made = $notices = [];
         $procedures = Procedures::of($job, $joints);
         array_push($notices, ...$procedures->departures());
-        $root = RootCare::ofJob($shop->schools->root, PurgeCare::of($job->purpose), $job->overrides);
+        $ahead = Ahead::of($job, $job->overrides);
+        $cares = array_map(
+            static fn (int|string $letter): PurgeCare => $ahead->careAt("$letter"),
+            array_keys(self::paths($layout)),
+        );
+        $root = RootCare::ofJob($shop->schools->root, PurgeCare::easiest($cares), $job->overrides);
         $cool = CoolCare::of($shop, $job->overrides);
         $cooling = new JointCooling($layout, $shop, new Curves($shop->memo), $cool->school);
-        $sheets = new Sheets($job, $procedures->overrides(), $shop, $fit, $cooling, $root, $cool->school);
-        foreach ([$root->lack, $cool->lack] as $lack) {
+        $sheets = new Sheets($job, $procedures->overrides(), $shop, $fit, $cooling, $root, $cool->school, $ahead);
+        foreach ([$root->lack, $cool->lack, $ahead->lack] as $lack) {
             if ($lack !== '') {
                 $notices[] = Notice::problem('overrides', $lack);
             }
         }
-        $poses = new Poses(new Enclosures($layout, $cut, $fit), $shop->memo, $fit->access !== null);
+        $poses = new Poses(new Enclosures($layout, $cut, $fit), $shop->memo, $fit->access !== null, new Hold(
+            $shop->rules->value('purge.hold_flow'),
+            Filling::ventMm($shop->rules->value('purge.flow'), $shop->rules->value('purge.vent_pressure')),
+        ));
         foreach (self::paths($layout) as $letter => $path) {
             foreach ($joints->ofRun("$letter") as $joint) {
                 if (! $joint->type->isWelded()) {
@@ -63,7 +74,7 @@ final readonly class WeldPlan
                 }
                 [$tube, $pose, $held] = $poses->of($joint, $job->overrides);
                 $made[$joint->id] = $sheets->sheet($joint, $tube, $pose, $held->choice);
-                foreach ([$made[$joint->id]->root->lack, $held->lack] as $lack) {
+                foreach ([$made[$joint->id]->root->lack, $held->lack, $made[$joint->id]->lack] as $lack) {
                     if ($lack !== '') {
                         $notices[] = Notice::problem($path, "Joint $joint->id: $lack");
                     }
@@ -82,7 +93,9 @@ final readonly class WeldPlan
             );
         }
 
-        return new self($made, $argon, ['root' => $root->choice, 'cool' => $cool->choice], $cool->school, $notices);
+        $schools = ['root' => $root->choice, 'cool' => $cool->choice, 'ahead' => $ahead->choice];
+
+        return new self($made, $argon, $schools, $cool->school, $notices);
     }
 
     /** @return array<array-key, string> places in the job document, by the letter of each run and collector */

@@ -82,7 +82,8 @@ it('leaves the end open by which the torch goes in to seal a flange', function (
         foreach ($seals as $seal) {
             $pose = filledFor($plan, $seal->id);
             $end = $seal->run.($seal->seam->stationMm < 1.0 ? '.start' : '.end');
-            expect(array_map(static fn (Mouth $one): string => $one->id, $pose->vents))->toContain($end)
+            // A second vent would stand above the open mouth or below it, and air would come in by one of them.
+            expect(array_map(static fn (Mouth $one): string => $one->id, $pose->vents))->toBe([$end])
                 ->and(implode(' ', $pose->lines(static fn (float $mm): string => "$mm", 6.0)))->toContain('the torch goes in there');
         }
     }

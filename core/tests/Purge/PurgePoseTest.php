@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Gas\Assembly;
 use UpsweptBead\Core\Gas\Bore;
+use UpsweptBead\Core\Gas\Hold;
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Purge\Enclosure;
@@ -55,7 +56,7 @@ function poseOf(TubeRun $run, float $boreMm): PurgePose
         false,
     );
 
-    return PurgePose::of($enclosed, PurgePose::inside($enclosed));
+    return PurgePose::of($enclosed, PurgePose::inside($enclosed), new Hold(2.36, 6.4));
 }
 
 it('feeds the low end and vents the high one', function () {

@@ -6,7 +6,9 @@ use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Tests\Support\Some;
+use UpsweptBead\Core\Units\UnitSystem;
 use UpsweptBead\Core\Weld\JointSheet;
 
 /**
@@ -29,14 +31,51 @@ it('cools a seam in the middle of its tube as long as an independent model says'
         ->and($sheet->times->coolS / 60)->toBeClose(19.7, 0.15, 0);
 });
 
-// The same at 65 A at an end with a clamped .7 kg pair: 35 min; bolted to a plate it is cool almost at once.
-it('cools a ring in its clamp for much longer, and a flange on its plate at once', function () {
-    $sheets = cooled();
-    expect($sheets['AJ1']->settings['amps']->value)->toBe(65.0)
-        ->and($sheets['AJ1']->times->coolS / 60)->toBeClose(35.0, 0.2, 0)
-        ->and($sheets['AJ1']->settings['cool']->reason->inputs)->not->toBe([])
-        ->and($sheets['AJ5']->times->coolS / 60)->toBeLessThan(4.0);
+// The same at 65 A at an end with a clamped pair, by a model in two dimensions (core/tests/problems/cool-2d/band.json): 44 min.
+it('cools a ring in its clamp for much longer', function () {
+    $sheet = cooled()['AJ1'];
+    expect($sheet->settings['amps']->value)->toBe(65.0)
+        ->and($sheet->times->coolS / 60)->toBeClose(44.0, 0.1, 0)
+        ->and($sheet->settings['cool']->reason->inputs)->not->toBe([]);
 });
+
+// By the same model the hottest place is below 250 °C after 68 s; a mean all round would be after 7.
+it('keeps the purge on behind a ring for more than a minute', function () {
+    expect(cooled()['AJ1']->times->keepS)->toBeGreaterThan(60.0)->toBeLessThan(100.0);
+});
+
+// On a block that warms the fillet outside takes tens of minutes, free longer; neither is cool after the fraction of a
+// minute that a plate which stays cold would take.
+it('never calls a flange cool while its block is warm', function () {
+    $bolted = cooled()['AJ5'];
+    $free = cooled(['overrides' => [['figure' => 'weld.AJ5.backing', 'value' => 'nothing', 'why' => 'no room']]])['AJ5'];
+    expect($bolted->joint->type->value)->toBe('flange-fillet')
+        ->and($bolted->times->touchS / 60)->toBeGreaterThan(5.0)
+        ->and($free->times->touchS)->toBeGreaterThan(30 * 60.0)
+        ->and($free->times->keepS)->toBeGreaterThan(2 * $bolted->times->keepS);
+});
+
+it('says what it knows to bolt a flange to where something else is asked for', function () {
+    $sheet = cooled(['overrides' => [['figure' => 'weld.AJ5.backing', 'value' => 'a brick', 'why' => 'it is heavy']]])['AJ5'];
+    expect($sheet->lack)->toContain('a brick')->toContain('steel plate')
+        ->and($sheet->choices['backing']->value)->toBe('aluminium block');
+});
+
+it('gives a bung its mass', function () {
+    $bung = ['kind' => 'oxygen-sensor-bung', 'station' => '14 in', 'fromTop' => 20];
+    $sheet = cooled(['runs' => [['fittings' => [$bung]]]])['AB1'];
+    expect($sheet->times->touchS / 60)->toBeGreaterThan(17.0)
+        ->and($sheet->times->keepS)->toBeGreaterThan(150.0);
+});
+
+// A shop warmer than 20 °C stopped every plan with a flange; hotter than a hand bears it cools to its own air.
+it('plans in a hot shop and a cold one', function (string $air) {
+    $shop = Shop::bare()->withRules(ShopRules::shipped()->with('cool.ambient', $air, UnitSystem::Metric));
+    $sheets = Planner::plan(Some::routedJob(), $shop)->weld->sheets;
+    foreach ($sheets as $sheet) {
+        expect($sheet->times->touchS)->toBeGreaterThan(0.0)->toBeLessThan(48 * 3600.0);
+    }
+})->with(['-15 C', '0 C', '20.5 C', '28 C', '40 C', '44.9 C', '45 C', '50 C']);
 
 // 200 mm away the tube rises by about 5 K: it can be welded now.
 it('lets a seam wait for another only as far as that warms the tube', function () {

@@ -74,13 +74,15 @@ final class Course
     /** @return float how long the step was that could be taken */
     private function once(float $seconds, float $longestS = self::LONGEST_S): float
     {
+        $longestS = min($longestS, $this->gauges->longestS());
+        $seconds = min($seconds, $longestS);
         while (true) {
             $allowed = $this->care * (self::OFF_K + self::OFF_SHARE * $this->fin->spreadK());
             $share = $allowed / max(1e-9, $this->fin->step($seconds, $this->powerW));
             $next = $seconds * max(self::SHRINKS, min(self::GROWS, self::CAREFUL * sqrt($share)));
             if ($share >= 1.0 || $seconds < 1e-3) {
                 $this->fin->accept();
-                $this->gauges->read($seconds);
+                $this->gauges->read($seconds, $this->powerW > 0.0);
                 // A step that was cut short says little of how long it might have been.
                 $isShort = $seconds < 0.99 * $this->stepS && $next >= 0.99 * self::GROWS * $seconds;
                 $this->stepS = min($longestS, $isShort ? max($this->stepS, $next) : $next);

@@ -12,6 +12,11 @@ final class Gauges
     /** A rise that has fallen by so much (K) from its highest has had it. */
     private const FALLEN_K = 0.01;
 
+    /** While a spot is waited for, steps are no longer than this (s), or this share of the time since the arc. */
+    private const LEAST_STEP_S = 2.0;
+
+    private const STEP_SHARE = 0.1;
+
     /** @var array<int, float> by node, its part of the mean at the seam */
     private array $near = [];
 
@@ -34,9 +39,17 @@ final class Gauges
     /** @var array<int, ?float> seconds by limit; null as long as the seam is above it */
     private array $belowS;
 
+    private float $spotC = INF;
+
+    /** @var array<int, ?float> the same of the hottest spot */
+    private array $spotS;
+
     /**
      * @param  list<float>  $limitsC
      * @param  list<array{int, float}>  $distances
+     * @param  bool  $withEnds  whether what stands at the ends has to be below the limits too
+     * @param  list<float>  $spotLimitsC
+     * @param  ?Waves  $waves  round the seam; none where no spot is asked for
      */
     public function __construct(
         private readonly Fin $fin,
@@ -44,12 +57,15 @@ final class Gauges
         float $nearMm,
         private readonly array $limitsC,
         array $distances,
+        private readonly bool $withEnds = false,
+        private readonly array $spotLimitsC = [],
+        private readonly ?Waves $waves = null,
     ) {
         $grid = $fin->grid;
         foreach ($grid->widthMm as $i => $wide) {
             $mm = Fin::overlapMm($grid->atMm[$i], $wide, $nearMm);
             if ($mm > 0.0) {
-                $this->near[$fin->first + $i] = $mm;
+                $this->near[$fin->chain->first + $i] = $mm;
             }
         }
         $all = array_sum($this->near);
@@ -59,21 +75,39 @@ final class Gauges
             $this->peakK[] = 0.0;
         }
         $this->belowS = array_fill(0, count($limitsC), null);
-        $this->seamC = $this->peakC = $this->seamC();
+        $this->spotS = array_fill(0, count($spotLimitsC), null);
+        $this->seamC = $this->judgedC();
+        $this->peakC = $this->seamC();
     }
 
     public function arcIsOff(): void
     {
         $this->isOff = true;
         $this->belowS = array_map(fn (float $limitC): ?float => $this->seamC <= $limitC ? 0.0 : null, $this->limitsC);
+        if ($this->waves !== null) {
+            $this->spotC = $this->waves->hottestC();
+            $this->spotS = array_map(
+                fn (float $limitC): ?float => $this->spotC <= $limitC ? 0.0 : null,
+                $this->spotLimitsC,
+            );
+        }
     }
 
-    /** After a step of so many seconds. */
-    public function read(float $seconds): void
+    /** How long a step may be (s), so that no spot is passed over. */
+    public function longestS(): float
+    {
+        return $this->isOff && in_array(null, $this->spotS, true)
+            ? max(self::LEAST_STEP_S, self::STEP_SHARE * $this->sinceOffS)
+            : INF;
+    }
+
+    /** After a step of so many seconds, with the arc on or not. */
+    public function read(float $seconds, bool $isOn): void
     {
         $before = $this->seamC;
-        $this->seamC = $this->seamC();
-        $this->peakC = max($this->peakC, $this->seamC);
+        $this->seamC = $this->judgedC();
+        $this->peakC = max($this->peakC, $this->seamC());
+        $this->readSpot($seconds, $isOn);
         foreach ($this->risesK() as $i => $rise) {
             $this->peakK[$i] = max($this->peakK[$i], $rise);
         }
@@ -88,6 +122,30 @@ final class Gauges
             }
         }
         $this->sinceOffS += $seconds;
+    }
+
+    private function readSpot(float $seconds, bool $isOn): void
+    {
+        if ($this->waves === null || ! in_array(null, $this->spotS, true)) {
+            return;
+        }
+        $this->waves->go($seconds, $isOn);
+        if (! $this->isOff) {
+            return;
+        }
+        $before = $this->spotC;
+        $this->spotC = $this->waves->hottestC();
+        foreach ($this->spotLimitsC as $i => $limitC) {
+            if ($this->spotS[$i] === null && $this->spotC <= $limitC) {
+                $this->spotS[$i] = $this->sinceOffS + $seconds * ($before - $limitC) / ($before - $this->spotC);
+            }
+        }
+    }
+
+    /** What has to be below the limits. */
+    private function judgedC(): float
+    {
+        return $this->withEnds ? max([$this->seamC(), ...$this->fin->endsC()]) : $this->seamC();
     }
 
     /** Mean of the tube near the seam. */
@@ -124,9 +182,24 @@ final class Gauges
     /** @return list<?float> */
     public function belowMin(): array
     {
+        return self::minutes($this->belowS);
+    }
+
+    /** @return list<?float> */
+    public function spotMin(): array
+    {
+        return self::minutes($this->spotS);
+    }
+
+    /**
+     * @param  array<int, ?float>  $all
+     * @return list<?float>
+     */
+    private static function minutes(array $all): array
+    {
         return array_values(array_map(
             static fn (?float $seconds): ?float => $seconds === null ? null : $seconds / 60,
-            $this->belowS,
+            $all,
         ));
     }
 
@@ -141,6 +214,10 @@ final class Gauges
 
         // Nothing in it is hotter than the lowest limit: the seam stays below.
         $hottestC = $this->fin->hottestC();
+
+        if (in_array(null, $this->spotS, true)) {
+            return false;
+        }
 
         return $this->limitsC === [] || $hottestC <= min($this->limitsC)
             || (! in_array(null, $this->belowS, true) && $this->seamC >= $hottestC - self::FALLEN_K);
@@ -160,7 +237,7 @@ final class Gauges
         }
         $share = $last === 0 ? 0.0 : ($mm - $at[$i]) / ($at[$i + 1] - $at[$i]);
 
-        return [$this->fin->first + $i, $this->fin->first + min($last, $i + 1), $share];
+        return [$this->fin->chain->first + $i, $this->fin->chain->first + min($last, $i + 1), $share];
     }
 
     /**
@@ -172,7 +249,7 @@ final class Gauges
     {
         $grid = $this->fin->grid;
         $cell = $side === 0 ? 0 : count($grid->atMm) - 1;
-        $node = $this->fin->first + $cell;
+        $node = $this->fin->chain->first + $cell;
         $end = $this->tube->sides[$side]->end;
         if (! $end->isMass() && ! $end->isPlate()) {
             return [$node, $node, 0.0];
@@ -180,7 +257,7 @@ final class Gauges
         $half = $grid->widthMm[$cell] / 2;
         $kA = $this->tube->conductivityWMK->at($this->tube->startC) * $this->tube->areaMm2() * 1e-3;
         $own = $half / $kA;
-        $share = abs($mm - $grid->atMm[$cell]) / $half * $own / ($own + 1 / ($end->contactWK ?? INF));
+        $share = abs($mm - $grid->atMm[$cell]) / $half * $own / ($own + 1 / ($end->firstContactWK() ?? INF));
         if ($end->isMass()) {
             return [$node, $side === 0 ? $node - 1 : $node + 1, $share];
         }

@@ -8,6 +8,7 @@ use UpsweptBead\Core\Gas\Assembly;
 use UpsweptBead\Core\Gas\DeadLeg;
 use UpsweptBead\Core\Gas\GasJoint;
 use UpsweptBead\Core\Gas\Held;
+use UpsweptBead\Core\Gas\Opening;
 
 /** The middle lines of an assembly as a graph: what lies on a simple way from the feed to an outlet is flushed. */
 final class Lines
@@ -27,11 +28,11 @@ final class Lines
     /** @var array<string, string> what a place is called; '' for an end */
     private array $names = [];
 
-    /** @var array<string, true> places at which air goes out, and the two sides of open joints */
+    /** @var array<string, true> places at which air goes out; by an open joint some of it goes on beyond */
     private array $outlets = [];
 
-    /** @var array<string, string> the other side of an open joint */
-    private array $twins = [];
+    /** @var array<string, true> those of them that are open joints */
+    private array $open = [];
 
     private int $ways = 0;
 
@@ -53,21 +54,22 @@ final class Lines
             $cuts = [];
             foreach ($assembly->branches as $one) {
                 if ($one->on === $tube->id) {
-                    $cuts[] = [$one->stationMm, "branch $one->id", "branch $one->id"];
+                    $cuts[] = [$one->stationMm, "branch $one->id"];
                 }
             }
             foreach ($leaks as $joint) {
                 if ($joint->tube === $tube->id) {
-                    $cuts[] = [$joint->stationMm, "joint $joint->id a", "joint $joint->id b"];
-                    $this->open($joint);
+                    $cuts[] = [$joint->stationMm, "joint $joint->id"];
+                    $this->names["joint $joint->id"] = $joint->id;
+                    $this->outlets["joint $joint->id"] = $this->open["joint $joint->id"] = true;
                 }
             }
             usort($cuts, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
             $at = $ends[$tube->id][0] ?? "end $tube->id start";
             $gone = 0.0;
-            foreach ($cuts as [$station, $here, $behind]) {
+            foreach ($cuts as [$station, $here]) {
                 $this->edge($at, $here, $tube->id, $gone, $station);
-                [$at, $gone] = [$behind, $station];
+                [$at, $gone] = [$here, $station];
             }
             $this->edge($at, $ends[$tube->id][1] ?? "end $tube->id end", $tube->id, $gone, $tube->lengthMm);
         }
@@ -86,9 +88,6 @@ final class Lines
         foreach (array_keys($flushed) as $edge) {
             foreach ([$this->edges[$edge][0], $this->edges[$edge][1]] as $place) {
                 $places[$place] = true;
-                if (isset($this->twins[$place])) {
-                    $places[$this->twins[$place]] = true;
-                }
             }
         }
         $legs = [];
@@ -153,8 +152,9 @@ final class Lines
         }
         if (isset($this->outlets[$place]) && $way !== []) {
             $flushed += array_fill_keys($way, true);
-
-            return;
+            if (! isset($this->open[$place])) {
+                return;
+            }
         }
         foreach ($this->beside[$place] ?? [] as $edge) {
             $other = $this->edges[$edge][0] === $place ? $this->edges[$edge][1] : $this->edges[$edge][0];
@@ -164,12 +164,41 @@ final class Lines
         }
     }
 
-    private function open(GasJoint $joint): void
+    /**
+     * What argon comes to only past an open joint.
+     *
+     * @return array{list<array{string, float, float}>, list<string>} tubes of it, from and until (mm), and its outlets: ends by
+     *                                                               tube and side, open joints
+     */
+    public function beyond(GasJoint $joint, Opening $feed): array
     {
-        foreach (['a' => 'b', 'b' => 'a'] as $one => $other) {
-            $this->names["joint $joint->id $one"] = $joint->id;
-            $this->outlets["joint $joint->id $one"] = true;
-            $this->twins["joint $joint->id $one"] = "joint $joint->id $other";
+        $cut = "joint $joint->id";
+        $reached = [$cut => true];
+        $this->reach(self::end($feed->tube, $feed->isStart), $reached);
+        $parts = $outlets = [];
+        foreach ($this->edges as [$a, $b, $tube, $from, $until]) {
+            $isFar = ! isset($reached[$a]) || ! isset($reached[$b]);
+            if ($isFar) {
+                $parts[] = [$tube, $from, $until];
+                array_push($outlets, ...array_diff([$a, $b], [$cut]));
+            }
+        }
+
+        $out = array_filter($outlets, fn (string $one): bool => isset($this->outlets[$one]));
+
+        return [$parts, array_values(array_unique($out))];
+    }
+
+    /** @param  array<string, true>  $reached */
+    private function reach(string $place, array &$reached): void
+    {
+        if (isset($reached[$place])) {
+            return;
+        }
+        $reached[$place] = true;
+        foreach ($this->beside[$place] ?? [] as $edge) {
+            $this->reach($this->edges[$edge][0], $reached);
+            $this->reach($this->edges[$edge][1], $reached);
         }
     }
 
@@ -180,7 +209,7 @@ final class Lines
         $this->beside[$b][] = count($this->edges) - 1;
     }
 
-    private static function end(string $tube, bool $isStart): string
+    public static function end(string $tube, bool $isStart): string
     {
         return "end $tube ".($isStart ? 'start' : 'end');
     }

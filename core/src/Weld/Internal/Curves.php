@@ -24,10 +24,13 @@ final class Curves
 
     public function __construct(private readonly Memo $memo) {}
 
-    /** @param  list<float>  $limitsC */
-    public function of(HotTube $tube, ArcHeat $heat, array $limitsC): CoolingCurve
+    /**
+     * @param  list<float>  $limitsC  of the seam and of what stands at it
+     * @param  list<float>  $spotLimitsC  of the hottest place round it
+     */
+    public function of(HotTube $tube, ArcHeat $heat, array $limitsC, array $spotLimitsC): CoolingCurve
     {
-        $key = 'cool-'.hash('xxh128', serialize([$tube, $heat, $limitsC]));
+        $key = 'cooling-'.hash('xxh128', serialize([$tube, $heat, $limitsC, $spotLimitsC]));
         if (! isset($this->known[$key])) {
             $kept = $this->memo->recall([$key])[$key] ?? null;
             $side = $tube->sides[1]->lengthMm >= $tube->sides[0]->lengthMm ? 1 : 0;
@@ -39,7 +42,9 @@ final class Curves
                 $limitsC,
                 [],
                 array_map(static fn (float $mm): array => [$side, $mm], array_values($away)),
-                true,
+                isRough: true,
+                withEnds: true,
+                spotLimitsC: $spotLimitsC,
             );
             if (! $kept instanceof CoolingCurve) {
                 $this->memo->keep([$key => $this->known[$key]]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Weld\Internal;
 
+use UpsweptBead\Core\Gas\Hold;
 use UpsweptBead\Core\Gas\Inside;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Purge\Enclosure;
@@ -31,6 +32,7 @@ final class Poses
         private readonly Enclosures $enclosures,
         private readonly Memo $memo,
         private readonly bool $isInFull,
+        private readonly Hold $hold,
     ) {}
 
     /** @return array{TubeSize, PurgePose, HeldBy} */
@@ -48,7 +50,8 @@ final class Poses
         $enclosed = $this->enclosures->of($joint);
         // Where fewer than two ends are open, nothing can be fed and vented: the run counts by itself.
         $isClosed = count($enclosed->inside->mouths) < 2;
-        if ($isClosed || (! $this->isInFull && ! $enclosed->isOne() && $this->recalled($enclosed->key()) === null)) {
+        $isQuick = $this->isInFull || $enclosed->isOne() || $this->recalled($this->key($enclosed)) !== null;
+        if ($isClosed || ! $isQuick) {
             $enclosed = $this->enclosures->apart($joint);
         }
         // Mostly it may be held as on the vehicle; other ways depend on all that stands beside it.
@@ -62,9 +65,14 @@ final class Poses
 
     private function known(Enclosure $enclosed): PurgePose
     {
-        $key = $enclosed->key();
+        $key = $this->key($enclosed);
 
         return $this->known[$key] ??= $this->recalled($key) ?? $this->worked($enclosed, $key);
+    }
+
+    private function key(Enclosure $enclosed): string
+    {
+        return "{$enclosed->key()}-{$this->hold->flowLMin}-{$this->hold->holeMm}";
     }
 
     private function recalled(string $key): ?PurgePose
@@ -77,7 +85,7 @@ final class Poses
     private function worked(Enclosure $enclosed, string $key): PurgePose
     {
         $inside = $this->insides[$enclosed->inside->key] ??= PurgePose::inside($enclosed);
-        $pose = PurgePose::of($enclosed, $inside);
+        $pose = PurgePose::of($enclosed, $inside, $this->hold);
         $this->memo->keep([$key => $pose]);
 
         return $pose;

@@ -88,7 +88,7 @@
     @foreach($job['plan']['schedule']['slots'] as $slot)
     @php($sheet = $sheets[$slot['joint']])
     <tr><td class="n">{{ $sheet['joint'] }}</td><td>{{ $joints[$sheet['joint']]['between'] }} to {{ $joints[$sheet['joint']]['and'] }}, {{ lcfirst($joints[$sheet['joint']]['typeLabel']) }}</td>
-        <td class="n">{{ $sheet['settings']['filler']['text'] }}</td><td class="n">{{ $sheet['settings']['amps']['text'] }}</td>
+        <td class="n">{{ $sheet['settings']['filler']['text'] ?? '' }}</td><td class="n">{{ $sheet['settings']['amps']['text'] ?? '' }}</td>
         <td class="n">{{ $read($sheet['joint'], 'amps') }}</td><td class="n">{{ $read($sheet['joint'], 'oxygen') }}</td>
         <td class="n">{{ $read($sheet['joint'], 'seconds') }}</td><td>{{ $read($sheet['joint'], 'found') }}</td></tr>
     @endforeach

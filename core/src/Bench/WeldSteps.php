@@ -80,7 +80,12 @@ final readonly class WeldSteps
                         'Bolted down; it stays so until it is cold.',
                     ],
                     ...$set['passes']->value > 1.0
-                        ? [sprintf('%d passes: cooled and brushed to bright metal before each.', $set['passes']->value)]
+                        ? [sprintf(
+                            'Root at %s; then %d more at %s, cooled and brushed to bright metal before each.',
+                            $this->show(Quantity::Current, ($set['rootAmps'] ?? $set['amps'])->value),
+                            $set['passes']->value - 1,
+                            $this->show(Quantity::Current, $set['amps']->value),
+                        )]
                         : [],
                     ...$joint->type === JointType::DonutSeam ? self::INSIDE : [],
                     ...! $sheet->isFilled() ? $this->unfilled($sheet) : [

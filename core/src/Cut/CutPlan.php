@@ -46,6 +46,14 @@ final readonly class CutPlan
         $chosen = self::chosenStock($job);
         foreach ($layout->runs as $routed) {
             $tubes[$routed->tube->id] = $routed->tube;
+            if ($routed->spec->isThere) {
+                [$spans, $notice] = self::asIs($routed);
+                array_push($notices, ...$notice);
+                $bends[$routed->tube->id] ??= Bends::of($routed->tube, $shop, $chosen);
+                $there[$routed->spec->letter] = Pieces::of($routed, $spans, $job, $shop, $bends[$routed->tube->id]);
+
+                continue;
+            }
             $stock = MadeBends::stock($routed->run, $routed->tube, $shop);
             $slipMm = Pieces::slips($job, $routed->spec) ? $shop->rules->value('fit.slip_depth') : 0.0;
             $cuts = $routed->spec->route?->cuts;
@@ -73,11 +81,7 @@ final readonly class CutPlan
                 foreach ($cuts->stock ?? [] as $i => $wanted) {
                     $ofRun[$i] = $ofRun[$i]->wantedFrom($wanted);
                 }
-                if ($routed->spec->isThere) {
-                    $there[$routed->spec->letter] = array_values($ofRun);
-                } else {
-                    $byTube[$routed->tube->id] = [...$byTube[$routed->tube->id] ?? [], ...$ofRun];
-                }
+                $byTube[$routed->tube->id] = [...$byTube[$routed->tube->id] ?? [], ...$ofRun];
             }
         }
         $collectors = $layout->placement->collectors->all;
@@ -119,6 +123,19 @@ final readonly class CutPlan
             StockNeed::all($nestings, $shop),
             [...$notices, ...CutNotices::of($layout->runs, $collectors, $there + $pieces, $nestings)],
         );
+    }
+
+    /** @return array{list<PieceSpan>, list<Notice>} a tube that is there, between the seams that were asked for */
+    private static function asIs(RoutedRun $routed): array
+    {
+        $asked = $routed->spec->route->cuts?->jointsMm() ?? [];
+        $spans = Jointing::asIs($routed->run, $asked);
+        $whole = [new PieceSpan(0.0, $routed->run->lengthMm(), null, null)];
+
+        return $spans !== null ? [$spans, []] : [$whole, [Notice::problem(
+            "$routed->path.route.cuts",
+            "A seam asked for in run {$routed->spec->letter} lies beyond the tube, or where another does; none is cut out.",
+        )]];
     }
 
     /** @return list<string> ids of all stock that some piece was chosen to come from */

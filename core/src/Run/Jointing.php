@@ -118,6 +118,28 @@ final readonly class Jointing
     }
 
     /**
+     * The pieces of a tube that is there already between seams in it: where they are is where they are, also in a bend.
+     *
+     * @param  list<float>  $joints  stations (mm)
+     * @return list<PieceSpan>|null null if one lies beyond the tube, or at another
+     */
+    public static function asIs(TubeRun $run, array $joints): ?array
+    {
+        sort($joints);
+        $spans = [];
+        $from = 0.0;
+        foreach ([...$joints, $run->lengthMm()] as $to) {
+            if ($to - $from <= self::NEAR_MM) {
+                return null;
+            }
+            $spans[] = new PieceSpan($from, $to, null, null);
+            $from = $to;
+        }
+
+        return $spans;
+    }
+
+    /**
      * The pieces between joints that were chosen, each from the bend with the least angle that has what it takes.
      *
      * @param  list<BendStock>  $stock

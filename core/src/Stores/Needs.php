@@ -143,7 +143,7 @@ final readonly class Needs
         foreach ($this->plan->weld->sheets as $sheet) {
             $alloy = $sheet->choices['filler']->value ?? Filler::NONE;
             $size = $sheet->settings['wire'] ?? null;
-            if ($alloy === Filler::NONE || $size === null) {
+            if (in_array($alloy, [Filler::NONE, Filler::REFUSED], true) || $size === null) {
                 continue;
             }
             $key = sprintf('wire-%s-%.2f', $alloy, $size->value);

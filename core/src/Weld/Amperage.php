@@ -16,7 +16,8 @@ use UpsweptBead\Core\Units\Quantity;
 /**
  * Working current for a joint in stainless, common practice: amps per thousandth of the thinner wall, times one factor.
  *
- * Unequal walls: 1 + 0.25·ln(thick/thin), at most 1.5. Equal walls in a fillet or slip: 1.15. Never both.
+ * Unequal walls: 1 + 0.25·ln(thick/thin), at most 1.5. In a fillet or slip at least 1.15. Never both. So a thicker wall on
+ * either side never asks for less.
  */
 final readonly class Amperage
 {
@@ -31,9 +32,6 @@ final readonly class Amperage
     private const MOST_UNEQUAL = 1.5;
 
     private const EQUAL_FILLET = 1.15;
-
-    /** Walls count as equal within a tenth. */
-    private const EQUAL_WITHIN = 1.1;
 
     /** Of a butt's amps in the same wall, for a seal inside a flange; from memory. */
     private const SEAL = 0.65;
@@ -51,45 +49,58 @@ final readonly class Amperage
             return 1.0;
         }
         $ratio = max($wallMm, $otherWallMm) / min($wallMm, $otherWallMm);
-        if ($ratio > self::EQUAL_WITHIN) {
-            return min(self::MOST_UNEQUAL, 1 + self::UNEQUAL * log($ratio));
-        }
+        $unequal = min(self::MOST_UNEQUAL, 1 + self::UNEQUAL * log($ratio));
 
-        return $type->isFillet() ? self::EQUAL_FILLET : 1.0;
+        return $type->isFillet() ? max(self::EQUAL_FILLET, $unequal) : $unequal;
     }
 
     /** Working current in A before it is rounded to the dial. */
-    public static function workingA(JointType $type, float $wallMm, float $otherWallMm, float $ampsPerThou): float
-    {
-        $thou = min($wallMm, $otherWallMm) / self::MM_PER_THOU;
+    public static function workingA(
+        JointType $type,
+        float $wallMm,
+        float $otherWallMm,
+        float $ampsPerThou,
+        Pass $pass = Pass::Only,
+    ): float {
+        $thinMm = $pass->wallMm(min($wallMm, $otherWallMm));
+        $factor = self::factor($type, $thinMm, max($wallMm, $otherWallMm));
 
-        return $ampsPerThou * $thou * self::factor($type, $wallMm, $otherWallMm);
+        return $ampsPerThou * $thinMm / self::MM_PER_THOU * $factor;
     }
 
-    public static function figure(Joint $joint, ShopRules $rules): Figure
+    public static function figure(Joint $joint, ShopRules $rules, Pass $pass = Pass::Only): Figure
     {
         $rule = $rules->get('weld.amps_per_thou');
-        $exactA = self::workingA($joint->type, $joint->between->wallMm, $joint->and->wallMm, $rule->value)
+        $exactA = self::workingA($joint->type, $joint->between->wallMm, $joint->and->wallMm, $rule->value, $pass)
             * (Preheat::isNeeded($joint) ? Preheat::AMPS : 1.0);
-        $factor = self::factor($joint->type, $joint->between->wallMm, $joint->and->wallMm);
+        $factor = self::factor($joint->type, $pass->wallMm($joint->thinnerMm()), $joint->thickerMm());
 
         return Figure::of(
-            "weld.$joint->id.amps",
-            'Amps',
+            $pass === Pass::Root ? "weld.$joint->id.rootAmps" : "weld.$joint->id.amps",
+            match ($pass) {
+                Pass::Only => 'Amps',
+                Pass::Root => 'Amps, root pass',
+                Pass::Fill => 'Amps, fill and cap',
+            },
             Quantity::Current,
             self::onDial($exactA),
             new Reason(
                 match (true) {
+                    $pass === Pass::Root => 'The root runs on a thin land: no more than for the wall that one run melts through.',
+                    $pass === Pass::Fill => 'Fill and cap run on what is welded already: no more than for the layer they melt into.',
                     $joint->type === JointType::FlangeSeal => 'Two thirds of a butt’s amps in the tube’s wall: the seal is fused with little heat.',
                     $joint->type->isAutogenous() => 'Amps for the tube’s wall alone: the seam is fused with little heat.',
                     $joint->type === JointType::Tab => 'Amps for the thinner wall and no more: a tab is washed onto the tube, not through it.',
                     $factor === 1.0 => 'Amps for a full-penetration butt in this wall.',
-                    $factor === self::EQUAL_FILLET => 'Amps for the wall, and 15 % more for a fillet.',
+                    $factor === self::EQUAL_FILLET => 'Amps for the thinner wall, and 15 % more for a fillet.',
                     default => 'Amps for the thinner wall, more because the thicker side draws heat: 1 + 0.25·ln(thick/thin), at most 1.5.',
                 },
                 [
                     Input::of('Thinner wall', Quantity::Wall, $joint->thinnerMm()),
                     Input::of('Thicker wall', Quantity::Wall, $joint->thickerMm()),
+                    ...$pass === Pass::Only
+                        ? []
+                        : [Input::of('Wall it is for', Quantity::Wall, $pass->wallMm($joint->thinnerMm()))],
                     $rule->asInput(),
                     Input::of('Factor', Quantity::Ratio, $factor),
                     Input::word('Before rounding to 5 A', sprintf('%.1f A', $exactA)),

@@ -34,6 +34,11 @@ final readonly class Filler
 
     public const NONE = 'none';
 
+    /** Where two metals are not to be welded, or nobody knows yet what one of them is. */
+    public const REFUSED = 'not to be welded';
+
+    private const NO_ROW = 'Nothing in the table joins this pair: weld it by a written procedure, or put another metal between.';
+
     /** Pairings that are refused or need a step first, whatever the other side is. */
     private const HELD_BACK = [
         'titanium' => 'Titanium never joins steel, and titanium to titanium needs a procedure of its own; none is proposed here.',
@@ -52,12 +57,12 @@ final readonly class Filler
             return Choice::of(
                 $key,
                 $label,
-                self::NONE,
+                self::REFUSED,
                 new Reason($held, $metals, Source::trade(), 'Another metal for the part.'),
             );
         }
         $row = $catalogue->fillerFor($metal, $other);
-        if ($joint->type->isAutogenous() && $metal === $other) {
+        if ($joint->type->isAutogenous() && $metal === $other && ! Preheat::isNeeded($joint)) {
             return Choice::of(
                 $key,
                 $label,
@@ -71,7 +76,9 @@ final readonly class Filler
         }
         if ($joint->type->isAutogenous() && $row !== null) {
             return Choice::of($key, $label, $row->alloy, new Reason(
-                'A seal between unlike metals is never fused dry: what melts together of both is hard and cracks. Feed a little of this.',
+                $metal === $other
+                    ? 'A casting is never fused dry: it cracks. Feed a little of this.'
+                    : 'A seal between unlike metals is never fused dry: what melts together of both is hard and cracks. Feed a little of this.',
                 $metals,
                 $row->source,
                 'The same metal on both sides: then it is fused.',
@@ -88,21 +95,16 @@ final readonly class Filler
             ));
         }
 
-        return Choice::of(
-            $key,
-            $label,
-            'ER309L',
-            new Reason(
-                'This pair is not in the table; ER309L joins most unlike steels where the joint is not critical.',
-                $metals,
-                Source::trade(),
-                'A written procedure for this pair.',
-            ),
-        );
+        return Choice::of($key, $label, self::REFUSED, new Reason(
+            self::NO_ROW,
+            $metals,
+            Source::trade(),
+            'A written procedure for this pair.',
+        ));
     }
 
-    /** Why nothing is proposed for a pair; null where something is. */
-    public static function heldBack(Joint $joint): ?string
+    /** Why a pair is not welded whatever the table says; null where it may be. */
+    private static function heldBack(Joint $joint): ?string
     {
         foreach (self::HELD_BACK as $held => $why) {
             if (in_array((string) $held, [$joint->between->metal, $joint->and->metal], true)) {

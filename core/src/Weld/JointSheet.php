@@ -52,9 +52,21 @@ final readonly class JointSheet
         return $this->root->school === RootSchool::Argon;
     }
 
+    /** Why it is not to be welded, so that none of its settings is for anybody; '' where it is. */
+    public function refusal(): string
+    {
+        $filler = $this->choices['filler'];
+
+        return $filler->value === Filler::REFUSED ? $filler->reason->rule : '';
+    }
+
     /** @return list<string> what to mind with these settings */
     public function warnings(): array
     {
+        if ($this->refusal() !== '') {
+            return ["Not to be welded: {$this->refusal()}"];
+        }
+
         return [
             ...Preheat::lines($this->joint),
             ...$this->settings['passes']->value > 1.0 ? [self::PASSES] : [],

@@ -52,7 +52,10 @@ final readonly class Sheets
     {
         $id = $joint->id;
         [$overrides, $rules] = [$this->overrides, $this->shop->rules];
-        $amps = $overrides->on(Amperage::figure($joint, $rules));
+        $passes = $overrides->on(Deposit::passes($joint));
+        $isOnce = $passes->value <= 1.0;
+        $amps = $overrides->on(Amperage::figure($joint, $rules, $isOnce ? Pass::Only : Pass::Fill));
+        $root = $isOnce ? null : $overrides->on(Amperage::figure($joint, $rules, Pass::Root));
         $pedal = $overrides->on(Amperage::pedal($amps, $id));
         $fit = $this->fit->cupFor($joint);
         $cup = $overrides->on(Torch::cup($rules, $id, $fit));
@@ -60,12 +63,12 @@ final readonly class Sheets
         $flow = $overrides->on(Torch::flow($gasCup, $id, $fit));
         $postflow = $overrides->on(Torch::postflow($amps, $rules, $id));
         $travel = $overrides->on($this->travel($id));
-        $passes = $overrides->on(Deposit::passes($joint));
         $arc = $this->arc($joint, $travel, $passes);
         $stops = (int) ($passes->value * ceil($joint->seam->lengthMm / $rules->value('weld.run_length')));
         $heat = $this->heat($joint, $amps, $travel);
         $weldS = $rules->value('weld.pace') * ($arc->value + $stops * $postflow->value);
-        $heatJ = $heat->value * 1000 * $joint->seam->lengthMm * $passes->value;
+        $rootKjMm = $root === null ? $heat->value : Heat::inputKjMm($root->value, $travel->value);
+        $heatJ = 1000 * $joint->seam->lengthMm * ($rootKjMm + ($passes->value - 1) * $heat->value);
         $backing = Backing::of($joint, $rules, $this->job->units, $overrides);
         $cooling = $this->cooling->times(
             $joint, $tube, $this->metal, $heatJ, $arc->value, $stops, $postflow->value, $backing[1] ?? Backing::Free,
@@ -75,8 +78,8 @@ final readonly class Sheets
         $cool = $overrides->on($this->cool($id, $cooling, $heatJ, $tube));
         $filler = $overrides->onChoice(Filler::alloy($joint, $this->shop->catalogue));
         $care = $this->ahead->careAt($joint->run);
-        $root = RootCare::ofJoint($joint, $this->root, $care, $overrides);
-        $isFilled = $root->school === RootSchool::Argon;
+        $shield = RootCare::ofJoint($joint, $this->root, $care, $overrides);
+        $isFilled = $shield->school === RootSchool::Argon;
         $purge = $isFilled
             ? $this->purge($joint, $pose->volumeL, $weldS, $keepS, $pose)
             : $this->purge($joint, 0.0, 0.0, 0.0, $pose);
@@ -87,14 +90,15 @@ final readonly class Sheets
             [
                 'filler' => $filler,
                 'tungsten' => $overrides->onChoice(Torch::tungsten($pedal, $id)),
-                'root' => $root->choice,
+                'root' => $shield->choice,
                 'held' => $held,
                 ...$backing === null ? [] : ['backing' => $backing[0]],
             ],
             [
+                ...$root === null ? [] : ['rootAmps' => $root],
                 'amps' => $amps,
                 'pedal' => $pedal,
-                ...$filler->value === Filler::NONE ? [] : $this->wire($joint),
+                ...in_array($filler->value, [Filler::NONE, Filler::REFUSED], true) ? [] : $this->wire($joint),
                 'cup' => $cup,
                 'stickOut' => $overrides->on(Torch::stickOut($gasCup, $id, $fit)),
                 'flow' => $flow,
@@ -115,7 +119,7 @@ final readonly class Sheets
                 $this->school === CoolSchool::Touch ? $cool->value : max($cool->value, $cooling->touchS),
                 $cooling->apartMm,
             ),
-            $root,
+            $shield,
             $gasCup,
             $backing[2] ?? '',
         );

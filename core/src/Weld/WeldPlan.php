@@ -80,7 +80,7 @@ final readonly class WeldPlan
                     }
                 }
                 $filler = $made[$joint->id]->choices['filler'];
-                if ($filler->value === Filler::NONE && Filler::heldBack($joint) !== null) {
+                if ($filler->value === Filler::REFUSED) {
                     $notices[] = Notice::problem($path, "Joint $joint->id: {$filler->reason->rule}");
                 }
             }

@@ -178,10 +178,10 @@ final readonly class StageWriter
                 'full' => $sheet->tacks->fullDeg,
                 'length' => $this->figures->length($sheet->tacks->tackMm),
             ],
-            'settings' => $this->figures->each([
+            'settings' => $this->figures->each($sheet->refusal() === '' ? [
                 ...$sheet->choices, 'held' => $sheet->choices['held']->bare(), ...$sheet->settings,
-            ]),
-            'ranges' => array_map(
+            ] : ['filler' => $sheet->choices['filler']]),
+            'ranges' => $sheet->refusal() !== '' ? [] : array_map(
                 fn (array $one): string => self::range(
                     $one[0]->show($one[1], $this->figures->units),
                     $one[0]->show($one[2], $this->figures->units),
@@ -193,7 +193,7 @@ final readonly class StageWriter
             'rootWhy' => $sheet->root->why(),
             'begin' => $sheet->purge->begin($sheet->joint->id, $this->figures->units),
             'pose' => $pose,
-            'machine' => Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value),
+            'machine' => $sheet->refusal() !== '' ? [] : Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value),
             'warnings' => $sheet->warnings(),
         ];
     }

@@ -12,12 +12,16 @@ use UpsweptBead\Core\Reason\Figure;
  */
 final readonly class Allowances
 {
-    /** @param  float  $startMm  what of it lies at the upstream end */
+    /**
+     * @param  float  $startMm  what of it lies at the upstream end
+     * @param  float  $shrinkStartMm  what of the shrink does
+     */
     public function __construct(
         public Figure $trim,
         public Figure $shrink,
         public Figure $slip,
         public float $startMm,
+        public float $shrinkStartMm = 0.0,
     ) {}
 
     public function totalMm(): float

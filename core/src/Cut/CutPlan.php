@@ -121,8 +121,37 @@ final readonly class CutPlan
             array_diff_key($pieces, $ofRuns),
             $nestings,
             StockNeed::all($nestings, $shop),
-            [...$notices, ...CutNotices::of($layout->runs, $collectors, $there + $pieces, $nestings)],
+            [
+                ...$notices,
+                ...CutNotices::of($layout->runs, $collectors, $there + $pieces, $nestings),
+                ...self::drawn($layout->runs, $pieces, $job, $shop),
+            ],
         );
+    }
+
+    /**
+     * @param  list<RoutedRun>  $runs
+     * @param  array<string, list<Piece>>  $pieces
+     * @return list<Notice> of runs that welding draws off their far end, as nothing can be cut longer for it
+     */
+    private static function drawn(array $runs, array $pieces, Job $job, Shop $shop): array
+    {
+        $notices = [];
+        foreach ($runs as $routed) {
+            $ofRun = $pieces[$routed->spec->letter] ?? [];
+            $drawn = NotAllowedFor::of($routed, $ofRun, $shop->rules);
+            if ($drawn->joints !== []) {
+                $notices[] = Notice::caution("$routed->path.route", sprintf(
+                    'Where %s meet both sides end in their bends, and neither can be cut longer for what the weld pulls '
+                        .'together: the far end of run %s comes in by %s. Leave that in its last straight, or move a joint into a straight.',
+                    implode(', ', $drawn->joints),
+                    $routed->spec->letter,
+                    Quantity::Wall->show($drawn->farEnd->length(), $job->units),
+                ));
+            }
+        }
+
+        return $notices;
     }
 
     /** @return array{list<PieceSpan>, list<Notice>} a tube that is there, between the seams that were asked for */

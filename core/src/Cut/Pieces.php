@@ -39,20 +39,80 @@ final readonly class Pieces
     public static function of(RoutedRun $routed, array $spans, Job $job, Shop $shop, Bends $bends): array
     {
         $maker = new self($routed, $job, $shop, $bends);
+        [$starts, $ends] = $maker->givers($spans);
 
         return array_map(
             static fn (int $i): Piece => $maker->piece(
                 $routed->spec->letter.($i + 1),
                 $spans[$i],
-                $i === 0,
-                $i === count($spans) - 1,
+                [$i === 0, $i === count($spans) - 1],
+                [$starts[$i], $ends[$i]],
             ),
             array_keys($spans),
         );
     }
 
-    private function piece(string $mark, PieceSpan $span, bool $first, bool $last): Piece
+    /**
+     * Which end of which piece is cut longer for what a butt pulls together: the upstream side where that ends in a straight
+     * with something to spare, else the one downstream; where both end in a bend neither, as its angle would grow.
+     *
+     * @param  list<PieceSpan>  $spans
+     * @return array{array<int, ?ButtKind>, array<int, ?ButtKind>} by piece, at its start and at its end
+     */
+    private function givers(array $spans): array
     {
+        $none = array_fill(0, count($spans), null);
+        [$starts, $ends] = [$none, $none];
+        $last = count($spans) - 1;
+        $spec = $this->routed->spec;
+        $first = self::startButt($this->job, $spec);
+        $starts[0] = $first !== null && $this->gives($spans[0], true, $first) > 0.0 ? $first : null;
+        for ($i = 0; $i < $last; $i++) {
+            $wantedMm = $this->shrinkMm(ButtKind::Tubes);
+            $upMm = $this->gives($spans[$i], false, ButtKind::Tubes);
+            $downMm = $this->gives($spans[$i + 1], true, ButtKind::Tubes);
+            if ($upMm >= $wantedMm || ($upMm > 0.0 && $upMm >= $downMm)) {
+                $ends[$i] = ButtKind::Tubes;
+            } elseif ($downMm > 0.0) {
+                $starts[$i + 1] = ButtKind::Tubes;
+            }
+        }
+        $ring = self::endButt($spec);
+        $ends[$last] = $ring !== null && $this->gives($spans[$last], false, $ring) > 0.0 ? $ring : null;
+
+        return [$starts, $ends];
+    }
+
+    /** How much of what a butt wants the straight at an end of a piece has (mm); 0 where that end lies in its bend. */
+    private function gives(PieceSpan $span, bool $atStart, ButtKind $butt): float
+    {
+        $bend = $this->bendOf($span);
+        [$legMm, $otherMm] = $atStart
+            ? [$span->legBeforeMm, $span->legAfterMm]
+            : [$span->legAfterMm, $span->legBeforeMm];
+
+        return match (true) {
+            $bend === null => $this->shrinkMm($butt),
+            $legMm <= 0.0 => 0.0,
+            default => min($this->shrinkMm($butt), $this->spare($bend, $legMm, $otherMm)),
+        };
+    }
+
+    /** The bend that a piece is cut from; null where it is straight, or its bend is made here to measure. */
+    private function bendOf(PieceSpan $span): ?Bend
+    {
+        $bend = $span->bendIndex === null ? null : $this->routed->run->bends[$span->bendIndex];
+
+        return $bend === null || MadeBends::pieOf($bend, $this->routed->tube, $this->shop) !== null ? null : $bend;
+    }
+
+    /**
+     * @param  array{bool, bool}  $isEnd  whether it is the first and the last of its run
+     * @param  array{?ButtKind, ?ButtKind}  $gives  for which butt it is cut longer at its start and at its end
+     */
+    private function piece(string $mark, PieceSpan $span, array $isEnd, array $gives): Piece
+    {
+        [$first, $last] = $isEnd;
         $bend = $span->bendIndex === null ? null : $this->routed->run->bends[$span->bendIndex];
         $tube = $this->routed->tube;
         $pie = $bend === null ? null : MadeBends::pieOf($bend, $tube, $this->shop);
@@ -73,29 +133,17 @@ final readonly class Pieces
             $bend->clrMm ?? 0.0,
             ($first ? self::shaped($spec->start) : null) ?? $prepOf($startButt),
             ($last ? self::shaped($spec->end) : null) ?? $prepOf($endButt),
-            // Between two pieces the one upstream is cut longer for the joint; at its start a run has no other.
-            $this->allowances(
-                $mark,
-                $span,
-                $pie === null ? $bend : null,
-                $first ? $startButt : null,
-                $endButt,
-                $this->slip($mark, $last),
-            ),
+            $this->allowances($mark, $span, $pie === null ? $bend : null, $gives, $this->slip($mark, $last)),
             $tube->metalAreaMm2() * $span->lengthMm() * $densityKgM3 * 1e-9,
             $bend === null ? null : Clocking::of($bend->rotationDeg, $tube->odMm),
             pie: $pie,
         );
     }
 
-    private function allowances(
-        string $mark,
-        PieceSpan $span,
-        ?Bend $bend,
-        ?ButtKind $startButt,
-        ?ButtKind $endButt,
-        Figure $slip,
-    ): Allowances {
+    /** @param  array{?ButtKind, ?ButtKind}  $gives */
+    private function allowances(string $mark, PieceSpan $span, ?Bend $bend, array $gives, Figure $slip): Allowances
+    {
+        [$startButt, $endButt] = $gives;
         [$ofStartMm, $ofEndMm] = [$this->shrinkMm($startButt), $this->shrinkMm($endButt)];
         // Left long is the end that has a straight, rather the one downstream.
         $atEnd = $bend === null || $span->legAfterMm > 0.0 || $span->legBeforeMm <= 0.0;
@@ -116,7 +164,7 @@ final readonly class Pieces
         // An overruled figure is shared as the rules share it.
         $ofStart = $wantedMm > 0.0 ? $shrink->value * $ofStartMm / $wantedMm : 0.0;
 
-        return new Allowances($trim, $shrink, $slip, $ofStart + ($atEnd ? 0.0 : $trim->value));
+        return new Allowances($trim, $shrink, $slip, $ofStart + ($atEnd ? 0.0 : $trim->value), $ofStart);
     }
 
     private function spare(Bend $bend, float $legMm, float $otherLegMm): float
@@ -236,7 +284,7 @@ final readonly class Pieces
             $mm,
             new Reason(
                 match (true) {
-                    $butts === [] => 'The flange’s fillet hardly shortens the tube; nothing is added.',
+                    $butts === [] => 'There is nothing to add here: a fillet hardly shortens the tube, a butt is allowed for on the straight side of its joint, and a longer bend would turn further.',
                     $mm < $wantedMm => 'A butt pulls its two sides together, but the stock has nothing to add here.',
                     count($butts) === 2 => 'A butt pulls its two sides together by about a tenth of the mean width of the bead; here at both ends.',
                     default => 'A butt pulls its two sides together by about a tenth of the mean width of the bead.',

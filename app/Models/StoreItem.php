@@ -31,6 +31,17 @@ final class StoreItem extends Model
 
     protected $fillable = ['key', 'kind', 'name', 'tube_id', 'stock_id', 'shape', 'cost', 'location', 'reorder_at', 'reorder_to'];
 
+    /** @return array<string, float> what one of each really costs, where somebody said so */
+    public static function costs(): array
+    {
+        $costs = [];
+        foreach (self::query()->whereNotNull('cost')->get(['key', 'cost']) as $item) {
+            $costs[$item->key] = (float) $item->cost;
+        }
+
+        return $costs;
+    }
+
     public function asCore(): CoreItem
     {
         return new CoreItem(

@@ -22,7 +22,7 @@ final readonly class JointSheets
 {
     private const BIG = ['amps', 'filler', 'wire'];
 
-    private const MACHINE = ['pedal', 'tungsten', 'cup', 'stickOut', 'flow', 'preflow', 'postflow', 'travel', 'heat', 'passes', 'stops', 'arc', 'wireLength', 'cool'];
+    private const MACHINE = ['rootAmps', 'pedal', 'tungsten', 'cup', 'stickOut', 'flow', 'preflow', 'postflow', 'travel', 'heat', 'passes', 'stops', 'arc', 'wireLength', 'cool', 'backing'];
 
     private const PURGE = ['target', 'fill', 'flow', 'hold', 'keep', 'vent', 'volume', 'argon'];
 
@@ -52,7 +52,9 @@ final readonly class JointSheets
     {
         $joint = $slot->joint;
         $sheet = $this->plan->weld->sheets[$joint->id];
-        $figures = [...$sheet->choices, ...$sheet->settings];
+        $isWelded = $sheet->refusal() === '';
+        $isFilled = $isWelded && $sheet->isFilled();
+        $figures = $isWelded ? [...$sheet->choices, ...$sheet->settings] : ['filler' => $sheet->choices['filler']];
         $taped = $this->plan->schedule->taped($slot, $this->plan->weld);
 
         return [
@@ -66,18 +68,18 @@ final readonly class JointSheets
             'why' => $slot->why,
             'index' => $joint->seam->index->text(),
             'big' => $this->rows($figures, self::BIG),
-            'working' => implode(' – ', array_map(
+            'working' => ! $isWelded ? '' : implode(' – ', array_map(
                 fn (float $amps): string => Quantity::Current->show($amps, $this->units),
                 array_slice($sheet->ranges['amps'], 1),
             )),
             'machine' => $this->rows($figures, self::MACHINE),
             'root' => $this->rows($figures, ['root']),
-            'purge' => $sheet->isFilled() ? $this->rows($sheet->purge->figures, self::PURGE) : [],
-            'lines' => $sheet->isFilled() ? $this->purge($sheet, $taped) : [],
-            'by' => Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value),
+            'purge' => $isFilled ? $this->rows($sheet->purge->figures, self::PURGE) : [],
+            'lines' => $isFilled ? $this->purge($sheet, $taped) : [],
+            'by' => ! $isWelded ? [] : Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value),
             'warnings' => $sheet->warnings(),
             'dial' => $joint->type->isRound() ? Pdf::picture($this->dial($joint, $sheet)) : null,
-            'held' => $sheet->isFilled()
+            'held' => $isFilled
                 ? Pdf::picture(HeldSvg::of($this->plan, $sheet->purge->pose, $joint->id))
                 : null,
         ];

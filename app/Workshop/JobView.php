@@ -11,6 +11,7 @@ use UpsweptBead\Core\Bench\AsWelded;
 use UpsweptBead\Core\Bench\Deviation;
 use UpsweptBead\Core\Bench\JobRecord;
 use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Plan\Json\FlatnessWriter;
 use UpsweptBead\Core\Plan\Json\LooksWriter;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
@@ -190,7 +191,7 @@ final readonly class JobView
     {
         $times = [];
         foreach ($progress->steps as $step) {
-            $closed = $step->coolsS === null ? null : $progress->done[$step->id] ?? null;
+            $closed = $step->kind === StepKind::Weld ? $progress->done[$step->id] ?? null : null;
             if ($closed !== null && now()->getTimestamp() - $closed->at->getTimestamp() < $step->coolsS) {
                 $times[$step->id] = $closed->at->format('c');
             }

@@ -57,12 +57,7 @@ final readonly class QuoteView
 
     private function quote(Revision $revision): Quote
     {
-        $costs = [];
-        foreach (StoreItem::query()->whereNotNull('cost')->get(['key', 'cost']) as $item) {
-            $costs[$item->key] = (float) $item->cost;
-        }
-
-        return $this->plans->cut($revision)->quote->at($costs);
+        return $this->plans->cut($revision)->quote->at(StoreItem::costs());
     }
 
     /** @return list<QuoteLine> what was not quoted and may have been needed all the same */

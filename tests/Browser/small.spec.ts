@@ -3,7 +3,7 @@ import { looksWhole } from './fits';
 
 test('from nothing to the card of a small job, and to the bench, in five taps', async ({ page }) => {
     await page.goto('/');
-    await page.getByRole('button', { name: 'Small job' }).click();
+    await page.getByRole('link', { name: 'Small job' }).click();
     const card = page.getByRole('region', { name: 'Settings and purge' });
     await expect(card).toContainText('Oxygen-sensor bung on 3 in × .065');
     await page.getByRole('button', { name: 'Crack' }).click();

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import type { Step } from '@/lib/answers';
 import type { Kept } from '@/lib/log-queue';
-import { coolingOf, groupsOf, propose, waitsOf } from '@/screens/bench/next-step';
+import { coolingOf, groupsOf, propose, secondsLeft, waitsOf } from '@/screens/bench/next-step';
 
 const NOW = Date.parse('2026-03-02T10:00:00Z');
 
@@ -13,10 +13,10 @@ function step(id: string, after: string[] = [], cools: number | null = null): St
 /** Two joints of two runs, and one of the first run that lies beside its first. */
 const STEPS = [
     step('weld.AJ1', [], 600),
-    step('cool.AJ1', ['weld.AJ1']),
+    step('cool.AJ1', ['weld.AJ1'], 600),
     step('weld.AJ2', ['cool.AJ1'], 600),
     step('weld.BJ1', [], 300),
-    step('cool.BJ1', ['weld.BJ1']),
+    step('cool.BJ1', ['weld.BJ1'], 300),
     step('inspect.A', ['cool.AJ1', 'weld.AJ2', 'cool.BJ1']),
 ];
 const welded = (at: string) => coolingOf(STEPS, { 'weld.AJ1': at }, []);
@@ -50,7 +50,7 @@ it('waits for the joint that is cool soonest where nothing else can be done', ()
 it('knows a weld that still waits on this device, and one that was opened again', () => {
     const entry = (kind: string) =>
         ({ kind, step: 'weld.AJ1', at: '2026-03-02T09:58:00Z', refused: null }) as Kept;
-    expect(coolingOf(STEPS, {}, [entry('done')]).get('AJ1')).toBe(NOW + 480_000);
+    expect(coolingOf(STEPS, {}, [entry('done')]).get('AJ1')).toBe(NOW - 120_000);
     expect(coolingOf(STEPS, {}, [entry('done'), entry('reopen')]).size).toBe(0);
 });
 
@@ -76,4 +76,13 @@ it('lists the steps of one joint together, wherever they stand', () => {
         ['BJ1', 2],
         ['A', 1],
     ]);
+});
+
+it('lets the next seam be begun below the code limit while a hand still waits', () => {
+    const warm = { ...step('warm.AJ1', ['weld.AJ1'], 408), kind: 'cool' } as Step;
+    const steps = [STEPS[0]!, warm, step('cool.AJ1', ['weld.AJ1'], 2082)];
+    const cooling = coolingOf(steps, { 'weld.AJ1': '2026-03-02T09:52:00Z' }, []);
+    expect(secondsLeft(warm, cooling, NOW)).toBe(0);
+    expect(secondsLeft(steps[2]!, cooling, NOW)).toBe(1602);
+    expect(propose(steps, new Set(['weld.AJ1']), cooling, NOW)?.step.id).toBe('warm.AJ1');
 });

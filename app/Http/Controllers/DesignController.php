@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Refused;
 use App\Http\Requests\ChangeRequest;
+use App\Models\StoreItem;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use UpsweptBead\Core\Document\Faults;
@@ -16,10 +17,10 @@ use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Job\SetReader;
-use UpsweptBead\Core\Plan\Comparison;
-use UpsweptBead\Core\Plan\ComparisonTable;
 use UpsweptBead\Core\Plan\Json\FigureWriter;
 use UpsweptBead\Core\Plan\Json\SetPlanWriter;
+use UpsweptBead\Core\Quote\Comparison;
+use UpsweptBead\Core\Quote\ComparisonTable;
 
 /** Whole designs side by side, and one of them put in place. Nothing is saved here. */
 final readonly class DesignController
@@ -36,13 +37,18 @@ final readonly class DesignController
         $writer = new SetPlanWriter(new FigureWriter($job->units));
         $all = array_slice([...($now === null ? [] : [$now]), ...$designs], 0, self::MOST);
 
+        $shop = $this->workshop->shopFor($job);
+        $costs = StoreItem::costs();
         $comparisons = array_map(
-            fn (DesignSpec $one): Comparison => Comparison::of($job, $this->workshop->shopFor($job), $one),
+            static fn (DesignSpec $one): Comparison => Comparison::of($job, $shop, $one, $costs),
             $all,
         );
 
         return new JsonResponse([
-            'designs' => array_map($writer->comparison(...), $comparisons),
+            'designs' => array_map(
+                static fn (Comparison $one): array => $writer->design($one->design, $one->plan),
+                $comparisons,
+            ),
             'rows' => (new ComparisonTable($comparisons, $job->units))->rows(),
         ]);
     }

@@ -290,6 +290,9 @@ final readonly class WeldSteps
                     // Once it is cold, if anybody cares to.
                     ...$name === 'cool' ? Measured::shrink($this->joints->find($id), $this->rules) : [],
                 ],
+                coolsS: $name === 'cool'
+                    ? $this->weld->sheets[$id]->times->touchS
+                    : $this->weld->sheets[$id]->times->coolS,
                 rig: $this->cooling($this->weld->sheets[$id]->times),
             ),
             array_map(strval(...), array_keys($checks)),

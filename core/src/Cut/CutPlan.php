@@ -55,7 +55,7 @@ final readonly class CutPlan
                 continue;
             }
             $stock = MadeBends::stock($routed->run, $routed->tube, $shop);
-            $slipMm = Pieces::slips($job, $routed->spec) ? $shop->rules->value('fit.slip_depth') : 0.0;
+            $slipMm = Pieces::slipMm($job, $routed->spec, $shop->rules);
             $cuts = $routed->spec->route?->cuts;
             $spans = $cuts === null ? null : Jointing::at($routed->run, $stock, $cuts->jointsMm());
             if ($cuts !== null && $spans === null) {

@@ -127,7 +127,7 @@ final readonly class LeastStock
         $spec = $routed->spec;
         $shrinkMm = fn (?ButtKind $butt): float => $butt?->shrinkMm($this->shop->rules, $routed->tube->wallMm) ?? 0.0;
         $trimMm = $routed->run->endStraightMm > 0.0 ? $this->shop->rules->value('cut.trim_allowance') : 0.0;
-        $slipMm = Pieces::slips($this->job, $spec) ? $this->shop->rules->value('fit.slip_depth') : 0.0;
+        $slipMm = Pieces::slipMm($this->job, $spec, $this->shop->rules);
 
         return new CutRun(
             $spec->letter,

@@ -17,6 +17,7 @@ use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\Clocking;
 use UpsweptBead\Core\Run\PieceSpan;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\Quantity;
 
 /** Turns the spans of a run into pieces to cut, with what each is cut longer by. */
@@ -170,7 +171,8 @@ final readonly class Pieces
     private function spare(Bend $bend, float $legMm, float $otherLegMm): float
     {
         $rules = $this->shop->rules;
-        $most = $rules->value('cut.trim_allowance') + $rules->value('fit.slip_depth') + self::MORE_MM;
+        $slipMm = self::slipMm($this->job, $this->routed->spec, $rules);
+        $most = $rules->value('cut.trim_allowance') + max($rules->value('fit.slip_depth'), $slipMm) + self::MORE_MM;
 
         return $this->bends->spareMm($bend->angleDeg, $bend->clrMm, $legMm, $otherLegMm, $most);
     }
@@ -213,7 +215,14 @@ final readonly class Pieces
         return $butt?->shrinkMm($this->shop->rules, $this->routed->tube->wallMm) ?? 0.0;
     }
 
-    /** How far a tube goes into its part: as deep as its seat was measured, else by the shop's rule. */
+    /** How far the end of a run goes into its part (mm): as deep as its seat was measured, else by the shop's rule. */
+    public static function slipMm(Job $job, RunSpec $spec, ShopRules $rules): float
+    {
+        return self::slips($job, $spec)
+            ? $job->set->partAfter($spec->letter)->seat->mm ?? $rules->value('fit.slip_depth')
+            : 0.0;
+    }
+
     private function slip(string $mark, bool $last): Figure
     {
         $rule = $this->shop->rules->get('fit.slip_depth');
@@ -227,7 +236,7 @@ final readonly class Pieces
                 "cut.$mark.slip",
                 'Goes in by',
                 Quantity::Length,
-                $slips ? $seat->mm ?? $rule->value : 0.0,
+                $last ? self::slipMm($this->job, $spec, $this->shop->rules) : 0.0,
                 new Reason(
                     match (true) {
                         $seat !== null => "The run is measured to the mouth of the seat; $part->name takes the tube as deep as it was measured.",

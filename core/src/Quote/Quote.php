@@ -62,6 +62,14 @@ final readonly class Quote
         return array_sum(array_map(static fn (QuoteLine $line): float => $line->cost() ?? 0.0, $this->lines));
     }
 
+    /** At the bench. */
+    public function minutes(): float
+    {
+        $labour = array_filter($this->lines, static fn (QuoteLine $line): bool => $line->group === LineGroup::Labour);
+
+        return array_sum(array_map(static fn (QuoteLine $line): float => $line->quantity, $labour));
+    }
+
     public function margin(): float
     {
         return $this->cost() * $this->marginPercent / 100;

@@ -12,23 +12,10 @@ use UpsweptBead\Core\Shop\BottleUse;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Weld\Filler;
-use UpsweptBead\Core\Weld\JointSheet;
 
 /** Everything a job takes out of the stores: tube and bends, parts at its ends, fittings, wire and gas. */
 final readonly class Needs
 {
-    /** How high a bead stands over the tube, as a share of the wall; our own figure until wire is weighed. */
-    private const RISE = 0.35;
-
-    /** A bead's section is an arc of a circle over its width: two thirds of the box round it. */
-    private const SECTION = 2 / 3;
-
-    /** Share of the wire that ends up in the seam, from memory: stubs are thrown away. */
-    private const DEPOSITED = 0.9;
-
-    /** Density of the wire, kg/mm³; austenitic stainless, from memory. */
-    private const WIRE_KG_MM3 = 7.93e-6;
-
     private function __construct(private Plan $plan, private Shop $shop) {}
 
     /** @return list<Need> what is cut first */
@@ -148,7 +135,7 @@ final readonly class Needs
             }
             $key = sprintf('wire-%s-%.2f', $alloy, $size->value);
             $names[$key] = "$alloy wire ".Quantity::Wall->show($size->value, $this->plan->job->units);
-            $kg[$key] = ($kg[$key] ?? 0.0) + $this->wireKg($sheet);
+            $kg[$key] = ($kg[$key] ?? 0.0) + $sheet->settings['wireMass']->value;
         }
         ksort($kg);
 
@@ -156,15 +143,6 @@ final readonly class Needs
             static fn (string $key): Need => new Need($key, ItemKind::Wire, $names[$key], $kg[$key]),
             array_keys($kg),
         );
-    }
-
-    /** Seam length × section of the bead × density, and what is lost in stubs. */
-    private function wireKg(JointSheet $sheet): float
-    {
-        $wallMm = $sheet->joint->thinnerMm();
-        $sectionMm2 = self::SECTION * $this->shop->rules->value('weld.bead_to_wall') * $wallMm * self::RISE * $wallMm;
-
-        return $sheet->joint->seam->lengthMm * $sectionMm2 * self::WIRE_KG_MM3 / self::DEPOSITED;
     }
 
     /** @return list<Need> full bottles beyond what is left in those that are open */

@@ -20,7 +20,7 @@ use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
  *
  * @param  list<Piece>  $pieces
  */
-function welded(RoutedRun $routed, array $pieces, float $shrinkMm): TubeRun
+function putTogether(RoutedRun $routed, array $pieces, float $shrinkMm): TubeRun
 {
     $bends = [];
     $straight = 0.0;
@@ -57,7 +57,7 @@ it('comes to the far end when it is cut to its marks and welded', function (Plan
         $first = $pieces[0]->allowances->shrinkStartMm;
         $last = $pieces[count($pieces) - 1]->allowances;
         $said = NotAllowedFor::of($routed, $pieces, $rules);
-        $end = welded($routed, $pieces, $shrinkMm)->end();
+        $end = putTogether($routed, $pieces, $shrinkMm)->end();
         $wanted = $routed->run->end();
         // What is left at a ring at either end is drawn in by that.
         $off = $end->at->minus($wanted->at)->minus($said->farEnd);

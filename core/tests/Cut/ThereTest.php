@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Joint\Joint;
-use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Shop;

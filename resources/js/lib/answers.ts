@@ -1610,7 +1610,7 @@ export interface Step {
     caution: string;
     seconds: number | null;
     /**
-     * Seconds that what is welded then takes to be cool.
+     * Seconds from the weld until a hand may rest on the joint; of a step that waits for it, until it is cool enough for that step.
      */
     cools: number | null;
     /**

@@ -39,6 +39,8 @@ export class JobDesk {
     plan = $state.raw<Plan>({} as Plan);
     revision = $state.raw<Revision>({} as Revision);
     index = $state(0);
+    /** What was asked for by the job's plate and is taken up by the stage it is done at; '' for nothing. */
+    bidden = $state('');
     only = $state<string | null>(null);
     selection = $state.raw<Selection>(null);
     errors = $state.raw<Record<string, string[]>>({});

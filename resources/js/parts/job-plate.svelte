@@ -70,14 +70,18 @@
         )}
     </dl>
     <QueueMark />
-    <button
-        type="button"
+    <a
+        href="/jobs/{desk.view.id}/{desk.view.next.stage}"
         class="bg-action text-on-action font-label flex min-w-0 flex-col items-start max-sm:w-full sm:max-w-1/2 sm:shrink-0 justify-center px-4 py-1 text-left hover:brightness-110"
-        onclick={onnext}
+        onclick={(event) => {
+            if (event.metaKey || event.ctrlKey) return;
+            event.preventDefault();
+            onnext();
+        }}
     >
         <span class="text-[0.75rem] leading-tight opacity-90">Next · {desk.view.next.group}</span>
         <span class="text-[1.02rem] max-w-full truncate leading-tight font-semibold"
             >{desk.view.next.text}</span
         >
-    </button>
+    </a>
 </header>

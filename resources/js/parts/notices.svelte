@@ -7,7 +7,7 @@
 
 {#if notices.length > 0}
     <ul class="space-y-1">
-        {#each notices as notice (notice.path + notice.message)}
+        {#each notices as notice, i (i)}
             <li
                 class="sheet flex gap-2 px-3 py-1.5 {notice.severity === 'problem'
                     ? 'border-l-stop border-l-4'

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Plan\Json;
 
+use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\KeepOutSpec;
@@ -13,7 +14,7 @@ use UpsweptBead\Core\Layout\Gap;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Layout\LengthCheck;
 use UpsweptBead\Core\Layout\RoutedRun;
-use UpsweptBead\Core\Plan\Comparison;
+use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Insertion\Step;
 use UpsweptBead\Core\Route\Insertion\Stuck;
@@ -80,15 +81,15 @@ final readonly class SetPlanWriter
     }
 
     /** @return array<string, mixed> */
-    public function comparison(Comparison $one): array
+    public function design(DesignSpec $design, Plan $plan): array
     {
         return [
-            'name' => $one->design->name,
-            'design' => SetWriter::design($one->design),
+            'name' => $design->name,
+            'design' => SetWriter::design($design),
             'runs' => array_map(fn (RoutedRun $routed): array => [
                 'letter' => $routed->spec->letter,
                 'run' => $this->routes->run($routed->run),
-            ], $one->plan->layout->runs),
+            ], $plan->layout->runs),
         ];
     }
 

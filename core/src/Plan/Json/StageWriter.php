@@ -189,11 +189,13 @@ final readonly class StageWriter
                 $sheet->ranges,
             ),
             'purge' => $this->figures->each($sheet->purge->figures),
-            'isFilled' => $sheet->isFilled(),
+            'isFilled' => $sheet->isFilled() && $sheet->refusal() === '',
             'rootWhy' => $sheet->root->why(),
             'begin' => $sheet->purge->begin($sheet->joint->id, $this->figures->units),
             'pose' => $pose,
-            'machine' => $sheet->refusal() !== '' ? [] : Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value),
+            'machine' => $sheet->refusal() === ''
+                ? Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value)
+                : [],
             'warnings' => $sheet->warnings(),
         ];
     }

@@ -62,11 +62,8 @@
             const gone = clocks.for(step.id);
             return gone > 0 ? gone : null;
         }
-        const cools = steps.find((one) => one.subject === step.subject && one.cools !== null)?.cools;
-        const until = cooling.get(step.subject);
-        return cools === undefined || cools === null || until === undefined
-            ? null
-            : cools - (until - clocks.now) / 1000;
+        const welded = cooling.get(step.subject);
+        return welded === undefined ? null : (clocks.now - welded) / 1000;
     }
 
     const timers = $derived<Timer[]>([

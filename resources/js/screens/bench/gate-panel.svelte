@@ -10,7 +10,7 @@
 
 <section {@attach intoView} class="border-stop mt-3 border-2 p-3" role="alert" aria-label="Before you go on">
     <ul class="space-y-1 text-[1.1rem]">
-        {#each lacks as line (line)}<li>△ {line}</li>{/each}
+        {#each lacks as line, i (i)}<li>△ {line}</li>{/each}
     </ul>
     <label class="label mt-3 block text-base" for="gate-why">Why you go on all the same</label>
     <input

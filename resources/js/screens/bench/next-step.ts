@@ -3,15 +3,12 @@ import type { Step } from '@/lib/answers';
 import type { Kept } from '@/lib/log-queue';
 import { clockText } from './clock.svelte';
 
-/** Until when (ms) joints are too hot for a hand. */
+/** When (ms) each joint was welded that may still be hot. */
 export type Cooling = Map<string, number>;
 
 export type Proposal = { step: Step; why: string };
 
-/**
- * When each joint that was welded a while ago is cool, as planned: by what the server knows of when it was welded, and by
- * entries that still wait here.
- */
+/** When each joint was welded: by what the server knows, and by entries that still wait here. */
 export function coolingOf(steps: Step[], weldedAt: Record<string, string>, waiting: Kept[]): Cooling {
     const at = new Map(Object.entries(weldedAt));
     for (const entry of waiting) {
@@ -19,13 +16,13 @@ export function coolingOf(steps: Step[], weldedAt: Record<string, string>, waiti
         if (entry.kind === 'done') at.set(entry.step, entry.at);
         if (entry.kind === 'reopen') at.delete(entry.step);
     }
-    const until: Cooling = new Map();
+    const welded: Cooling = new Map();
     for (const step of steps) {
         const time = at.get(step.id);
-        if (time !== undefined && step.cools !== null)
-            until.set(step.subject, Date.parse(time) + 1000 * step.cools);
+        if (time !== undefined && step.kind === 'weld' && step.cools !== null)
+            welded.set(step.subject, Date.parse(time));
     }
-    return until;
+    return welded;
 }
 
 /** Steps by what they are listed under, in the order in which each group begins. */
@@ -35,8 +32,12 @@ export function groupsOf(steps: Step[]): [string, Step[]][] {
     return [...all];
 }
 
+/** How long a step that waits for a joint still waits: below the code limit it is done sooner than for a hand. */
 export function secondsLeft(step: Step, cooling: Cooling, now: number): number {
-    return step.kind === 'cool' ? Math.max(0, (cooling.get(step.subject) ?? 0) - now) / 1000 : 0;
+    const welded = cooling.get(step.subject);
+    return step.kind === 'cool' && step.cools !== null && welded !== undefined
+        ? Math.max(0, step.cools - (now - welded) / 1000)
+        : 0;
 }
 
 export function propose(steps: Step[], done: Set<string>, cooling: Cooling, now: number): Proposal | null {

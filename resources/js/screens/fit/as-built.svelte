@@ -47,7 +47,7 @@
             void look();
         }}
     >
-        {#each ways as way (way)}
+        {#each ways as way, i (i)}
             <TextField
                 label={way.charAt(0).toUpperCase() + way.slice(1)}
                 value={off[way]}
@@ -59,7 +59,7 @@
             <p class="col-span-3 text-sm">
                 A straight rod held in its end, {rod} long from there: its far end is off by
             </p>
-            {#each rods as way (way)}
+            {#each rods as way, i (i)}
                 <TextField
                     label={way.slice('rod'.length)}
                     value={off[way]}

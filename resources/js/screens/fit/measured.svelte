@@ -78,7 +78,7 @@
                 {answer.verdict === 'refit' ? '✕' : answer.verdict === 'weld' ? '✓' : '△'}
                 {answer.label}
             </p>
-            {#each answer.lines as line (line)}<p>{line}</p>{/each}
+            {#each answer.lines as line, i (i)}<p>{line}</p>{/each}
         {/if}
     </div>
 </section>

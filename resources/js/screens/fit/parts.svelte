@@ -106,7 +106,7 @@
             </span>
         {/if}
     </div>
-    {#each notices as notice (notice.message)}
+    {#each notices as notice, i (i)}
         <p class={notice.severity === 'problem' ? 'text-stop' : ''}>
             {notice.severity === 'problem' ? '✕' : '△'}
             {notice.message}

@@ -49,7 +49,7 @@
 <div class="space-y-1 px-1 pb-2 pl-[3.9rem] text-[0.92rem]">
     <p>{task.why}</p>
     <ul>
-        {#each told as one (one.why + one.otherwise)}{@render reason(one)}{/each}
+        {#each told as one, i (i)}{@render reason(one)}{/each}
     </ul>
     {#if desk.isDraft}
         <div class="flex flex-wrap items-center gap-2 pt-1">

@@ -83,6 +83,12 @@
         });
     }
 
+    /** Where what is next is done; there at once, where the page can do it. */
+    function takeNext(): void {
+        if (desk.view.next.stage === 'route') desk.bidden = desk.view.next.group;
+        goTo(desk.view.next.stage);
+    }
+
     function step(by: number): void {
         const runs = ['survey', 'route', 'merge'].includes(stage) ? [desk.run] : desk.shown;
         const ids = runs.flatMap((run) => run?.joints ?? []).map((joint) => joint.id);
@@ -124,7 +130,7 @@
 <svelte:window onkeydown={onKeys(keys)} />
 
 <div class="flex min-h-screen flex-col gap-2 p-2">
-    <JobPlate {desk} onnext={() => goTo(desk.view.next.stage)} />
+    <JobPlate {desk} onnext={takeNext} />
     <StageTabs {stage} {desk} onstage={goTo}>
         {#if desk.isDraft && person.plans}
             <Button look="quiet" disabled={!desk.canUndo} onclick={() => desk.undo()}>Undo</Button>

@@ -62,7 +62,7 @@
                 onchange={(event) => (file = event.currentTarget.files?.[0] ?? null)}
             />
         </div>
-        {#each errors as error (error)}
+        {#each errors as error, i (i)}
             <p class="text-stop">✕ {error}</p>
         {/each}
         <Button look="main" type="submit">{file ? 'Open the file' : 'Begin the survey'}</Button>

@@ -75,7 +75,7 @@
                 />
             </div>
             {#if person.plans}
-                <Button onclick={() => router.visit('/small')}>Small job</Button>
+                <Button href="/small">Small job</Button>
                 <Button onclick={() => (creating = true)}>New job</Button>
             {/if}
         </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+    import { untrack } from 'svelte';
     import Button from '@/kit/button.svelte';
     import { newest } from '@/lib/newest';
     import type { FoundDesign, Insertion, RouteDocument, Triple, TubeRun, Ways } from '@/lib/answers';
@@ -22,6 +23,7 @@
     const run = $derived(desk.run);
     let answers = $state.raw<Ways | null>(null);
     let searching = $state(false);
+    let designer = $state<SetSearch>();
     let bringing = $state(false);
     let ghost = $state.raw<TubeRun | null>(null);
     let design = $state.raw<FoundDesign | null>(null);
@@ -68,6 +70,26 @@
         else void desk.byHand({ do: 'vertex', index, to }, true);
     }
 
+    /** What the job's plate asked for: ways for what has none, or the list of what is wrong. */
+    $effect(() => {
+        const bidden = desk.bidden;
+        if (bidden === '') return;
+        untrack(() => {
+            desk.bidden = '';
+            if (bidden !== 'needs a route') {
+                document.querySelector('[data-notices]')?.scrollIntoView({ block: 'center' });
+                return;
+            }
+            const open = desk.plan.runs.filter((one) => !one.run);
+            if (!mayPlan || searching) return;
+            if (open.length > 1) void designer?.find();
+            else if (open[0]) {
+                desk.index = desk.plan.runs.indexOf(open[0]);
+                void find();
+            }
+        });
+    });
+
     async function find(): Promise<void> {
         if (!run) return;
         searching = true;
@@ -104,7 +126,7 @@
         </div>
         <div class="flex flex-col gap-2">
             {#if mayPlan && isSet}
-                <SetSearch {desk} onpeek={(peeked) => (design = peeked)} />
+                <SetSearch bind:this={designer} {desk} onpeek={(peeked) => (design = peeked)} />
             {/if}
             {#if mayPlan && !design}
                 <KeptDesigns {desk} />
@@ -142,7 +164,7 @@
                 </div>
             {/if}
             <SetChecks {desk} onshow={(insertion) => (showing = [...insertion.order])} />
-            <Notices notices={desk.plan.notices} />
+            <div data-notices><Notices notices={desk.plan.notices} /></div>
         </div>
     </div>
     <RoutesDialog {desk} bind:open={bringing} />

@@ -21,7 +21,7 @@
     let timer: ReturnType<typeof setTimeout> | undefined;
     const open = $derived(search?.state === 'queued' || search?.state === 'running');
 
-    async function find(after?: number): Promise<void> {
+    export async function find(after?: number): Promise<void> {
         take(await searchSet(desk, after));
         picked = 0;
     }

@@ -9,6 +9,7 @@
     const sheet = $derived(card.sheet);
     const first = ['amps', 'filler', 'wire'];
     const settings = [
+        'rootAmps',
         'pedal',
         'tungsten',
         'cup',
@@ -25,7 +26,7 @@
 <section class="sheet p-4" aria-label="Settings and purge">
     <h2 class="heading text-xl">{card.title}</h2>
     <p class="text-quiet">{card.joint.typeLabel}, {card.joint.metals}</p>
-    {#each card.notices.filter((one) => one.severity === 'problem') as notice (notice.message)}
+    {#each card.notices.filter((one) => one.severity === 'problem') as notice, i (i)}
         <p class="text-stop mt-2 font-medium">✕ {notice.message}</p>
     {/each}
     <div class="border-line mt-2 grid grid-cols-3 gap-3 border-y py-3">
@@ -59,14 +60,14 @@
             </div>
         {/each}
     </div>
-    {#each sheet.warnings as warning (warning)}
+    {#each sheet.warnings as warning, i (i)}
         <p class="mt-1">△ {warning}</p>
     {/each}
-    {#each card.notices.filter((one) => one.severity !== 'problem') as notice (notice.message)}
+    {#each card.notices.filter((one) => one.severity !== 'problem') as notice, i (i)}
         <p class="mt-1">△ {notice.message}</p>
     {/each}
     <ol class="border-line mt-3 border-t pt-2" aria-label="Step by step">
-        {#each card.steps as step, i (step.title)}
+        {#each card.steps as step, i (i)}
             <li class="mt-1 flex gap-3">
                 <span class="figure text-quiet">{i + 1}</span>
                 <span

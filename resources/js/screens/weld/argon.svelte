@@ -25,6 +25,6 @@
             </div>
         {/each}
     </div>
-    {#each changes as change (change)}<p class="mt-1">△ {change}</p>{/each}
+    {#each changes as change, i (i)}<p class="mt-1">△ {change}</p>{/each}
     <p class="text-quiet mt-2 text-sm">△ {argon.caution}</p>
 </section>

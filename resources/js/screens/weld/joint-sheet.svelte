@@ -7,6 +7,7 @@
     let { joint, sheet, why, desk }: Props = $props();
 
     const machine = [
+        'rootAmps',
         'pedal',
         'tungsten',
         'cup',
@@ -22,6 +23,7 @@
         'wireLength',
         'wireMass',
         'cool',
+        'backing',
     ];
     /** Fill and hold flow go by another name among the settings than in the purge. */
     const purging = $derived({
@@ -93,9 +95,9 @@
         </div>
     </div>
     <ul class="border-line mt-2 border-t pt-1.5 text-sm" aria-label="By machine">
-        {#each sheet.machine as line (line)}<li>{line}</li>{/each}
+        {#each sheet.machine as line, i (i)}<li>{line}</li>{/each}
     </ul>
-    {#each sheet.warnings as warning (warning)}
+    {#each sheet.warnings as warning, i (i)}
         <p class="mt-1">△ {warning}</p>
     {/each}
     <p class="border-line text-quiet mt-2 border-t pt-2 text-sm">

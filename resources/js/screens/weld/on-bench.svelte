@@ -45,7 +45,7 @@
                 </p>
             {/if}
             <ol class="space-y-1.5" aria-label="Purge of {slot.joint}">
-                {#each pose?.lines ?? [] as line (line)}<li>{line}</li>{/each}
+                {#each pose?.lines ?? [] as line, i (i)}<li>{line}</li>{/each}
                 {#if slot.taped.length > 0}
                     <li>Stays taped: <span class="figure">{slot.taped.join(', ')}</span>.</li>
                 {/if}

@@ -2,14 +2,15 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Plan;
+namespace UpsweptBead\Core\Quote;
 
-use UpsweptBead\Core\Cost\Estimate;
 use UpsweptBead\Core\Job\Designs;
 use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Layout\Gap;
 use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Shop\RoutingLimits;
 use UpsweptBead\Core\Shop\Shop;
@@ -20,18 +21,19 @@ final readonly class Comparison
     private function __construct(
         public DesignSpec $design,
         public Plan $plan,
-        public Estimate $estimate,
+        public Quote $quote,
         private RoutingLimits $limits,
     ) {}
 
-    public static function of(Job $job, Shop $shop, DesignSpec $design): self
+    /** @param  array<string, float>  $costs  what things really cost, by key, where the stores know it */
+    public static function of(Job $job, Shop $shop, DesignSpec $design, array $costs = []): self
     {
         $plan = Planner::planInFull(Designs::taken($job, $design), $shop);
 
         return new self(
             $design,
             $plan,
-            Estimate::of($plan->cut->stock, $plan->joints, $plan->schedule, $shop),
+            Quote::of($plan, $shop)->at($costs),
             $job->set->routing->on($shop->rules->routing()),
         );
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Plan;
+namespace UpsweptBead\Core\Quote;
 
 use UpsweptBead\Core\Route\Insertion\Step;
 use UpsweptBead\Core\Route\Insertion\Stuck;
@@ -85,12 +85,12 @@ final readonly class ComparisonTable
             'Banks mirror within' => static fn (Comparison $one): array => $length($style($one)->mirrorMm),
             'Pieces to buy' => static fn (Comparison $one): array => self::counted($one->plan->cut->toBuy()),
             'At the bench, about' => static fn (Comparison $one): array => [
-                sprintf('%.1f h', $one->estimate->minutes / 60),
-                $one->estimate->minutes,
+                sprintf('%.1f h', $one->quote->minutes() / 60),
+                $one->quote->minutes(),
             ],
             'Cost, about' => static fn (Comparison $one): array => [
-                number_format($one->estimate->cost),
-                $one->estimate->cost,
+                number_format($one->quote->cost()),
+                $one->quote->cost(),
             ],
         ];
     }

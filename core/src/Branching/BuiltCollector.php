@@ -52,7 +52,7 @@ final readonly class BuiltCollector
         if (! $build->make->isMade()) {
             return new self($spec, $build, $path, $sizes, null, '');
         }
-        $key = 'collector-'.md5(serialize([
+        $key = 'collector-2-'.md5(serialize([
             $build->make, $build->inlets, $sizes->round, $sizes->outlet->odMm, $sizes->bend?->id, $sizes->lean->value,
             $sizes->leg->value, $sizes->gap->value, $sizes->pullIn->value, $sizes->beyond->value, $sizes->circle->value,
             $job->units,
@@ -191,9 +191,14 @@ final readonly class BuiltCollector
     /** Volume of its bore, in L. */
     public function volumeL(): float
     {
-        $eachMm = $this->shape->meanMm ?? $this->lengthMm();
+        if ($this->shape !== null) {
+            return $this->shape->boreMl / 1000;
+        }
+        // Of a bought one from all its inlets together to its outlet, as a cone.
+        $inMm2 = $this->build->inlets * $this->tube()->boreAreaMm2();
+        $outMm2 = $this->sizes->outlet->boreAreaMm2();
 
-        return $this->build->inlets * $this->tube()->boreAreaMm2() * $eachMm * 1e-6;
+        return $this->lengthMm() / 3 * ($inMm2 + $outMm2 + sqrt($inMm2 * $outMm2)) * 1e-6;
     }
 
     /** Bore of the tube behind it over the bore of one of its tubes. */

@@ -14,6 +14,7 @@ use UpsweptBead\Core\Merge\Collector\Outlet;
 use UpsweptBead\Core\Merge\Collector\Quarters;
 use UpsweptBead\Core\Merge\Collector\StraightCollector;
 use UpsweptBead\Core\Merge\CutLine;
+use UpsweptBead\Core\Merge\RoundTube;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -37,6 +38,9 @@ final readonly class CollectorShape
     /** So far inside what can be cut at all (mm). */
     private const INSIDE_MM = 0.01;
 
+    /** Places between 0 and 1 and their weights, after Gauss and Legendre. */
+    private const SHELLS = [[0.1127016654, 0.2777777778], [0.5, 0.4444444444], [0.8872983346, 0.2777777778]];
+
     /** A plane so far down the axis (mm) that no collector reaches it. */
     private const FAR_MM = 1e5;
 
@@ -47,6 +51,7 @@ final readonly class CollectorShape
      * @param  float  $meanMm  mean station of that line, all round
      * @param  float  $seamMm  one seam between two tubes, in space
      * @param  CentrePlate|null  $plate  what closes the middle, where it is still open at the outlet
+     * @param  float  $boreMl  inside of all tubes together, from their mouths to the outlet
      */
     private function __construct(
         public Collector $finished,
@@ -59,6 +64,7 @@ final readonly class CollectorShape
         public float $meanMm,
         public float $seamMm,
         public ?CentrePlate $plate,
+        public float $boreMl,
     ) {}
 
     /** @return self|string the shape, or why there is none, with what to change */
@@ -122,6 +128,7 @@ final readonly class CollectorShape
             self::meanMm($line),
             $end->lengthMm(1),
             $from < $closesMm ? CentrePlate::of($end, $sizes->build->inlets) : null,
+            $sizes->build->inlets * self::boreMl($sizes, $radiusMm, $from),
         );
     }
 
@@ -179,24 +186,55 @@ final readonly class CollectorShape
         float $radiusMm,
         float $planeMm,
         ?bool $mayBeOpen = null,
+        ?RoundTube $tube = null,
     ): Collector|Refusal {
+        $tube ??= $sizes->round;
         $count = $sizes->build->inlets;
         $mayBeOpen ??= $count > 2;
         $outlet = Outlet::atPlane($planeMm);
         $bend = self::bend($sizes);
         if ($bend !== null) {
-            $tubes = array_fill_keys(array_map(self::id(...), range(1, $count)), $sizes->round);
+            $tubes = array_fill_keys(array_map(self::id(...), range(1, $count)), $tube);
 
             return BentCollector::of($tubes, $bend, $radiusMm, $outlet, $mayBeOpen);
         }
 
         return StraightCollector::of(array_map(static fn (int $i): LeaningTube => new LeaningTube(
             self::id($i),
-            $sizes->round,
+            $tube,
             $sizes->leanRad(),
             $radiusMm,
             2 * M_PI * ($i - 1) / $count,
         ), range(1, $count)), $outlet, $mayBeOpen);
+    }
+
+    /**
+     * The inside of one tube up to where it is cut, by shells of the bore (Gauss on the squared radius); in a bend the outer
+     * side is longer than the centreline.
+     */
+    private static function boreMl(CollectorSizes $sizes, float $radiusMm, float $planeMm): float
+    {
+        $bend = self::bend($sizes);
+        $boreMm = $sizes->round->boreMm();
+        $sum = 0.0;
+        foreach (self::SHELLS as [$place, $weight]) {
+            $shellMm = $boreMm * sqrt($place);
+            $shell = self::at($sizes, $radiusMm, $planeMm, true, new RoundTube(2 * $shellMm, 0.0));
+            if ($shell instanceof Refusal) {
+                continue;
+            }
+            $points = $shell->line(0, self::COARSE_DEG)->points;
+            foreach (array_slice($points, 1) as $i => $point) {
+                $meanMm = ($point->sMm + $points[$i]->sMm) / 2;
+                $psi = ($point->psi + $points[$i]->psi) / 2;
+                $bentMm = $bend === null
+                    ? 0.0
+                    : max(0.0, min($meanMm, $bend->tangentMm()) - $bend->inletLegMm) * $shellMm * cos($psi) / $bend->clrMm;
+                $sum += $weight * ($point->psi - $points[$i]->psi) * ($meanMm + $bentMm);
+            }
+        }
+
+        return $sum * $boreMm ** 2 / 2 / 1000;
     }
 
     private static function id(int $i): string

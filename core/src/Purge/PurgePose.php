@@ -101,7 +101,7 @@ final readonly class PurgePose
                 static fn ($tube): float => M_PI * $tube->radiusMm ** 2 * $tube->lengthMm * 1e-6,
                 $enclosed->inside->assembly->tubes,
             ))
-            : $inside->volumeMl() / 1000;
+            : ($inside->volumeMl() + $enclosed->inside->moreMl) / 1000;
 
         return self::told($enclosed, $best, $bestHold, $volumeL);
     }

@@ -14,11 +14,13 @@ final readonly class Joined
      * @param  list<string>  $names  whole runs and collectors by letter, pieces by mark
      * @param  array<string, Mouth>  $mouths  by their ids
      * @param  string  $key  the same for whatever has the same inside
+     * @param  float  $moreMl  that its collectors hold beyond the straight tubes they are filled as
      */
     public function __construct(
         public Assembly $assembly,
         public array $names,
         public array $mouths,
         public string $key,
+        public float $moreMl = 0.0,
     ) {}
 }

@@ -10,6 +10,7 @@ use UpsweptBead\Core\Branching\Placement;
 use UpsweptBead\Core\Gas\Assembly;
 use UpsweptBead\Core\Gas\Bore;
 use UpsweptBead\Core\Gas\Branch;
+use UpsweptBead\Core\Gas\Inside;
 use UpsweptBead\Core\Gas\Node;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Layout\RoutedRun;
@@ -18,6 +19,9 @@ use UpsweptBead\Core\Purge\Mouth;
 /** The insides of what lies on the bench, put together tube by tube: stretches of runs, collectors, what joins them. */
 final class Pipework
 {
+    /** Slices of a collector by itself (mm). */
+    private const STEP_MM = 8.0;
+
     /** An end of a stretch this near (mm) to the end of its run is that. */
     private const NEAR_MM = 0.5;
 
@@ -38,6 +42,9 @@ final class Pipework
 
     /** @var array<string, Joined> by the tube it was asked for by */
     private array $around = [];
+
+    /** @var array<string, float> what each collector holds beyond its straight tubes, by its outlet */
+    private array $moreMl = [];
 
     /**
      * A stretch of a run (mm), under the name of what it is.
@@ -90,7 +97,10 @@ final class Pipework
         ]);
     }
 
-    /** From each mouth straight to where its tubes meet, and out from there. */
+    /**
+     * From each mouth straight to where its tubes meet, and out from there; what it holds beyond that is added, since its
+     * tubes really meet further on and are pressed round.
+     */
     public function collector(BuiltCollector $one): void
     {
         $letter = $one->build->letter;
@@ -113,6 +123,8 @@ final class Pipework
             '', $hub, $outlet->forward, "the outlet of $letter", $outlet->at, $outlet->forward,
         ]);
         $this->nodes[] = new Node("hub of $letter", $hub, $meet, $outMm / 2);
+        $alone = (new Assembly($this->tubes, $this->nodes, []))->joinedTo("$letter out");
+        $this->moreMl["$letter out"] = 1000 * $one->volumeL() - (new Inside($alone, [], [], self::STEP_MM))->volumeMl();
     }
 
     /** Ends that are fitted to each other are one inside. */
@@ -166,6 +178,7 @@ final class Pipework
             $names,
             $mouths,
             'inside-'.hash('xxh128', serialize([$assembly, array_keys($mouths)])),
+            array_sum(array_intersect_key($this->moreMl, $assembly->tubes)),
         );
     }
 

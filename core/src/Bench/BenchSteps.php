@@ -40,7 +40,7 @@ final readonly class BenchSteps
         $this->parts = $job->set->parts;
         $this->there = array_values(array_filter($work->fit->letters, $job->isThere(...)));
         $this->fitting = new FitSteps($work->cut, $work->joints, $work->fit, $work->weld, $job, $rules);
-        $this->welding = new WeldSteps($work->joints, $work->weld, $job, $rules);
+        $this->welding = new WeldSteps($work->joints, $work->schedule, $work->weld, $job, $rules);
         $this->facing = new FaceSteps($work->joints, $rules, $job);
         $this->collecting = new CollectorSteps($work->joints, $rules, $job->units);
     }

@@ -13,6 +13,7 @@ use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Reach\Arcs;
+use UpsweptBead\Core\Schedule\Schedule;
 use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\CoolSchool;
 use UpsweptBead\Core\Shop\RootSchool;
@@ -38,6 +39,7 @@ final readonly class WeldSteps
 
     public function __construct(
         private JointList $joints,
+        private Schedule $schedule,
         private WeldPlan $weld,
         private Job $job,
         private ShopRules $rules,
@@ -114,7 +116,7 @@ final readonly class WeldSteps
                         rule: 'weld.pace',
                     ),
                 ],
-                coolsS: $sheet->times->touchS,
+                coolsS: $this->coolsS($joint->id, true),
                 rig: Rig::arc(
                     $set['amps']->value,
                     $set['arc']->value / max(1.0, $set['stops']->value),
@@ -290,14 +292,21 @@ final readonly class WeldSteps
                     // Once it is cold, if anybody cares to.
                     ...$name === 'cool' ? Measured::shrink($this->joints->find($id), $this->rules) : [],
                 ],
-                coolsS: $name === 'cool'
-                    ? $this->weld->sheets[$id]->times->touchS
-                    : $this->weld->sheets[$id]->times->coolS,
+                coolsS: $this->coolsS($id, $name === 'cool'),
                 rig: $this->cooling($this->weld->sheets[$id]->times),
             ),
             array_map(strval(...), array_keys($checks)),
             $checks,
         );
+    }
+
+    /** How long a joint cools, with what is welded beside it meanwhile. */
+    private function coolsS(string $id, bool $isForHand): float
+    {
+        $times = $this->weld->sheets[$id]->times;
+        $aloneS = $isForHand ? $times->touchS : $times->coolS;
+
+        return max($aloneS, $this->schedule->coolS($id, $isForHand) ?? 0.0);
     }
 
     /**

@@ -28,6 +28,7 @@ final readonly class Schedule
      * @param  float  $oneByOneS  the time it would take then
      * @param  float  $anotherLineS  the time it would take with one purge line more; the same where that is not worked out
      * @param  list<Bottle>  $bottles  the shop's
+     * @param  array<string, array<int, float>>  $took  by joint: how long it cools until it is measured for a seam (1) or a hand (2)
      */
     private function __construct(
         public array $slots,
@@ -37,7 +38,17 @@ final readonly class Schedule
         public float $oneByOneS,
         public float $anotherLineS,
         private array $bottles,
+        private array $took,
     ) {}
+
+    /**
+     * How long a joint cools as planned, with what is welded beside it meanwhile: until a hand may rest on it, or a seam may be
+     * welded beside it (s). Null where it is not waited for.
+     */
+    public function coolS(string $joint, bool $isForHand): ?float
+    {
+        return $this->took[$joint][$isForHand ? 2 : 1] ?? null;
+    }
 
     public static function of(FitPlan $fit, WeldPlan $weld, Shop $shop): self
     {
@@ -57,7 +68,7 @@ final readonly class Schedule
 
         return new self(
             $timed->slots, $timed->last, $timed->totalS,
-            $waited->welds, $waited->totalS, $another->totalS, $shop->bottles,
+            $waited->welds, $waited->totalS, $another->totalS, $shop->bottles, $timed->took,
         );
     }
 

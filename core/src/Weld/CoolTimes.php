@@ -12,6 +12,7 @@ final readonly class CoolTimes
      * @param  float  $coolS  until the next seam may be welded beside it
      * @param  float  $touchS  until a hand may rest on it
      * @param  float  $apartMm  from here on the tube never gets too warm to be welded
+     * @param  Warmth  $warmth  of the tube beside it meanwhile
      * @param  string  $beside  what stands at it and takes heat, in words; '' for nothing
      */
     public function __construct(
@@ -19,6 +20,7 @@ final readonly class CoolTimes
         public float $coolS,
         public float $touchS,
         public float $apartMm,
+        public Warmth $warmth,
         public string $beside,
     ) {}
 }

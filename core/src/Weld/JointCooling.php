@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Weld;
 
 use UpsweptBead\Core\Cool\ArcHeat;
+use UpsweptBead\Core\Cool\CoolingCurve;
 use UpsweptBead\Core\Cool\Film;
 use UpsweptBead\Core\Cool\HotTube;
 use UpsweptBead\Core\Cool\Property;
@@ -88,7 +89,18 @@ final readonly class JointCooling
             [...$curve->spotMin, ...$curve->belowMin],
         );
 
-        return new CoolTimes($keepS, $coolS, $touchS, $apartMm, $at->what);
+        return new CoolTimes($keepS, $coolS, $touchS, $apartMm, self::warmth($curve, $airC, $pace), $at->what);
+    }
+
+    /** @param  float  $pace  by how much slower the shop has found it to be */
+    private static function warmth(CoolingCurve $curve, float $airC, float $pace): Warmth
+    {
+        $rises = [[0.0, array_map(static fn (float $celsius): float => $celsius - $airC, $curve->seamC)]];
+        foreach ($curve->rises as $i => [$kelvin]) {
+            $rises[] = [Curves::AWAY_MM[$i], $kelvin];
+        }
+
+        return new Warmth(array_map(static fn (float $min): float => $pace * 60 * $min, Curves::AFTER_MIN), $rises);
     }
 
     /** What does not cool in two days is said to take two days. */

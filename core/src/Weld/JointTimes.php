@@ -18,5 +18,6 @@ final readonly class JointTimes
         public float $coolS,
         public float $touchS,
         public float $apartMm,
+        public Warmth $warmth,
     ) {}
 }

@@ -118,6 +118,7 @@ final readonly class Sheets
                 $purge->value('fill'), $weldS, $keepS, $cool->value,
                 $this->school === CoolSchool::Touch ? $cool->value : max($cool->value, $cooling->touchS),
                 $cooling->apartMm,
+                $cooling->warmth,
             ),
             $shield,
             $gasCup,

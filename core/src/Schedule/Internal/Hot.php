@@ -4,17 +4,88 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Schedule\Internal;
 
+use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Schedule\Weld;
+use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Weld\JointTimes;
+use UpsweptBead\Core\Weld\WeldPlan;
 
-/** Welded joints that no hand has touched yet, each with the moments, in s, from which it is cool enough for that. */
+/**
+ * Welded joints that no hand has touched yet, and when each is cool enough for the next seam beside it, and for a hand: by
+ * itself, and with what seams welded near it on the same run have added.
+ */
 final class Hot
 {
-    /** @var array<string, array{Warm, float, float}> with when the next seam may be welded beside it, and when a hand may rest on it */
+    /** So much of others (K) is not worth a wait. */
+    private const NOTHING_K = 0.5;
+
+    private const STEP_S = 20.0;
+
+    private const MOST_MORE_S = 3 * 3600.0;
+
+    /** Further away nothing is felt (mm). */
+    private const FAR_MM = 200.0;
+
+    /** @var array<string, array{Warm, float, float, float}> with the end of the arc, and how long each cools by itself for either (s) */
     private array $joints = [];
 
-    public function add(string $joint, Warm $warm, float $coolAtS, float $touchAtS): void
+    /** @var array<string, list<array{Joint, float, JointTimes}>> all that were welded, by run, with when */
+    private array $welded = [];
+
+    /** @var array<string, array<int, float>> by joint: how long it cooled until it was measured for a seam (1) or a hand (2), s */
+    public array $took = [];
+
+    /** @var array<int, float> how much warmer than the air (K) a joint may be for either */
+    private readonly array $limitsK;
+
+    public function __construct(WeldPlan $weld, ShopRules $rules)
     {
-        $this->joints[$joint] = [$warm, $coolAtS, $touchAtS];
+        $airC = $rules->value('cool.ambient');
+        $this->limitsK = [
+            1 => max(1.0, $rules->value($weld->cool->rule()) - $airC),
+            2 => max(1.0, $rules->value('cool.touch') - $airC),
+        ];
+    }
+
+    public function add(Joint $joint, Warm $warm, float $endS, JointTimes $times): void
+    {
+        $this->joints[$joint->id] = [$warm, $endS, $times->coolS, $times->touchS];
+        $this->welded[$joint->run][] = [$joint, $endS, $times];
+    }
+
+    /** When a joint is cool enough, s. */
+    private function coolAtS(string $id, int $by): float
+    {
+        [$warm, $endS, $coolS, $touchS] = $this->joints[$id];
+        $aloneS = $by === 1 ? $coolS : $touchS;
+        if ($aloneS === -INF) {
+            return -INF;
+        }
+        $atS = $endS + $aloneS;
+        $own = $warm->warmth();
+        $moreS = 0.0;
+        for (; $moreS < self::MOST_MORE_S; $moreS += self::STEP_S) {
+            $others = $this->othersK($warm->joint(), $atS + $moreS);
+            if ($others < self::NOTHING_K || $own->atK(0.0, $atS + $moreS - $endS) + $others <= $this->limitsK[$by]) {
+                break;
+            }
+        }
+
+        return $atS + $moreS;
+    }
+
+    /** By how much others have warmed the tube at a joint, K. */
+    private function othersK(Joint $joint, float $nowS): float
+    {
+        $sum = 0.0;
+        foreach ($this->welded[$joint->run] ?? [] as [$other, $endS, $times]) {
+            $mm = abs($other->seam->stationMm - $joint->seam->stationMm);
+            if ($other->id !== $joint->id && $mm <= self::FAR_MM && $nowS > $endS) {
+                $sum += $times->warmth->atK($mm, $nowS - $endS);
+            }
+        }
+
+        return $sum;
     }
 
     /**
@@ -27,7 +98,7 @@ final class Hot
         return $this->measured(
             array_filter(
                 $this->joints,
-                static fn (array $one): bool => $one[1] > -INF && $one[0]->delays($weld),
+                static fn (array $one): bool => $one[2] > -INF && $one[0]->delays($weld),
             ),
             1,
             $nowS,
@@ -57,22 +128,27 @@ final class Hot
     /**
      * Takes joints off the list as measured, in the order in which they become cool.
      *
-     * @param  array<string, array{Warm, float, float}>  $joints
+     * @param  array<string, array{Warm, float, float, float}>  $joints
      * @param  1|2  $by  which of the two moments counts
      * @return array<string, float>
      */
     private function measured(array $joints, int $by, float $nowS): array
     {
-        uasort($joints, static fn (array $a, array $b): int => $a[$by] <=> $b[$by]);
+        $at = array_map(fn (string $id): float => $this->coolAtS($id, $by), array_combine(
+            array_keys($joints),
+            array_keys($joints),
+        ));
+        asort($at);
         $left = [];
-        foreach ($joints as $id => $one) {
-            $left[$id] = max(0.0, $one[$by] - $nowS);
+        foreach ($at as $id => $coolAtS) {
+            $left[$id] = max(0.0, $coolAtS - $nowS);
             $nowS += $left[$id];
+            $this->took[$id][$by] = max($coolAtS, 0.0) - $this->joints[$id][1];
             // Cool enough for the next seam, it may still be too hot for a hand.
-            if ($one[2] <= $nowS + 1e-9) {
+            if ($this->coolAtS($id, 2) <= $nowS + 1e-9) {
                 unset($this->joints[$id]);
             } else {
-                $this->joints[$id][1] = -INF;
+                $this->joints[$id][2] = -INF;
             }
         }
 

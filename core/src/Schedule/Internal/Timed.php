@@ -22,11 +22,14 @@ final class Timed
 
     public float $totalS = 0.0;
 
+    /** @var array<string, array<int, float>> by joint: how long it cools until it is measured for a seam (1) or a hand (2), s */
+    public array $took = [];
+
     private Hot $hot;
 
     private function __construct(private readonly WeldPlan $weld, private readonly ShopRules $rules)
     {
-        $this->hot = new Hot;
+        $this->hot = new Hot($weld, $rules);
     }
 
     /**
@@ -42,6 +45,7 @@ final class Timed
         }
         $timed->last = $timed->hot->all($timed->totalS);
         $timed->totalS += array_sum($timed->last);
+        $timed->took = $timed->hot->took;
 
         return $timed;
     }
@@ -75,8 +79,7 @@ final class Timed
                 count($this->slots) + 1, $weld->joint, $weld->phase, $weld->batch, $weld->why,
                 $changeS, $startS - $freeS, $startS, $this->totalS, $handled, $beside, $times,
             );
-            $coolAtS = $this->totalS + $times->coolS;
-            $this->hot->add($weld->joint->id, new Warm($weld, $times), $coolAtS, $this->totalS + $times->touchS);
+            $this->hot->add($weld->joint, new Warm($weld, $times), $this->totalS, $times);
             // What held this one up holds up all behind it.
             $fromS = $arcS - 60 * $one->arcMin;
             $piece = $one->task->piece;

@@ -5,13 +5,25 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Schedule\Internal;
 
 use UpsweptBead\Core\Fit\Order\Phase;
+use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Schedule\Weld;
 use UpsweptBead\Core\Weld\JointTimes;
+use UpsweptBead\Core\Weld\Warmth;
 
 /** A welded joint, and which others wait for it to cool. */
 final readonly class Warm
 {
     public function __construct(private Weld $weld, private JointTimes $times) {}
+
+    public function joint(): Joint
+    {
+        return $this->weld->joint;
+    }
+
+    public function warmth(): Warmth
+    {
+        return $this->times->warmth;
+    }
 
     /** Its neighbours on the same run do, as far as it warms them. */
     public function delays(Weld $later): bool

@@ -19,6 +19,9 @@ final class Curves
     /** So far from a seam it is asked how warm the tube gets (mm). */
     public const AWAY_MM = [40.0, 60.0, 80.0, 100.0, 120.0, 150.0, 200.0];
 
+    /** So long after it, in minutes. */
+    public const AFTER_MIN = [1.0, 2.5, 5.0, 9.0, 14.0, 20.0, 28.0, 40.0];
+
     /** @var array<string, CoolingCurve> */
     private array $known = [];
 
@@ -40,7 +43,7 @@ final class Curves
                 $heat,
                 self::NEAR_MM,
                 $limitsC,
-                [],
+                self::AFTER_MIN,
                 array_map(static fn (float $mm): array => [$side, $mm], array_values($away)),
                 isRough: true,
                 withEnds: true,

@@ -120,7 +120,7 @@ final readonly class JointSheets
                 $sheet->purge->value('vent'),
             ),
             ...$taped === [] ? [] : ['Stays taped: '.implode(', ', $taped).'.'],
-            $sheet->purge->begin($sheet->joint->id, $this->units),
+            $sheet->purge->begin($sheet->joint, $this->units),
             $sheet->purge->closing($this->units),
         ];
     }

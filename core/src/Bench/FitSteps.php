@@ -28,6 +28,9 @@ final readonly class FitSteps
     /** A far end more than this off (mm or °) at the trial fit is not gone on with in silence. */
     private const FAR_END_WITHIN = 2.0;
 
+    /** Nobody turns a piece by less. */
+    private const NO_TURN_DEG = 0.5;
+
     public function __construct(
         private CutPlan $cut,
         private JointList $joints,
@@ -305,6 +308,14 @@ final readonly class FitSteps
     private function turnInto(Task $step): ?string
     {
         foreach ($this->cut->piecesOf($step->run) as $piece) {
+            $isTurned = $piece->clocking !== null && abs($piece->clocking->turnDeg) >= self::NO_TURN_DEG;
+            if ($piece->mark === $step->brings && $piece->clocking !== null && ! $isTurned) {
+                return sprintf(
+                    'Do not turn %s: its marks stand in line with %s.',
+                    $piece->mark,
+                    $piece->isFirstBend() ? 'the index mark of the start' : 'the throat line before it',
+                );
+            }
             if ($piece->mark === $step->brings && $piece->clocking !== null) {
                 return sprintf(
                     'Turn %s by %s %s looking with the flow: %s round the outside from %s.',

@@ -92,7 +92,7 @@ final readonly class WeldSteps
                     ...$joint->type === JointType::DonutSeam ? self::INSIDE : [],
                     ...! $sheet->isFilled() ? $this->unfilled($sheet) : [
                         $purge->closing($this->job->units),
-                        ...$purge->pose->isEntered() ? [] : [
+                        ...$purge->pose->isEntered() || ! $joint->type->isPeeled() ? [] : [
                             "Peel the tape of $joint->id a quarter at a time, where the torch goes.",
                         ],
                         "Purge on until below {$this->show(Quantity::Temperature, $this->rules->value('purge.keep_until'))}.",
@@ -316,10 +316,11 @@ final readonly class WeldSteps
     private function feed(JointSheet $sheet, array $taped): array
     {
         $purge = $sheet->purge;
+        $taped = [...$sheet->joint->type->isPeeled() ? [$sheet->joint->id] : [], ...$taped];
 
         return [
             ...$purge->pose->lines(fn (float $mm): string => $this->show(Quantity::Length, $mm), $purge->value('vent')),
-            'Tape '.implode(', ', [$sheet->joint->id, ...$taped]).'.',
+            ...$taped === [] ? [] : ['Tape '.implode(', ', $taped).'.'],
             "{$this->show(Quantity::Flow, $purge->value('flow'))} until the meter reads below "
                 ."{$this->show(Quantity::Oxygen, $purge->value('target'))}.",
         ];

@@ -229,7 +229,8 @@ final readonly class CollectorShape
                 $psi = ($point->psi + $points[$i]->psi) / 2;
                 $bentMm = $bend === null
                     ? 0.0
-                    : max(0.0, min($meanMm, $bend->tangentMm()) - $bend->inletLegMm) * $shellMm * cos($psi) / $bend->clrMm;
+                    : max(0.0, min($meanMm, $bend->tangentMm()) - $bend->inletLegMm)
+                        * $shellMm * cos($psi) / $bend->clrMm;
                 $sum += $weight * ($point->psi - $points[$i]->psi) * ($meanMm + $bentMm);
             }
         }

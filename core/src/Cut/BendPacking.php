@@ -220,10 +220,16 @@ final class BendPacking
             $stock = $this->bends->stock[$copy->donor->index];
             $on = $this->placed[$i];
             uasort($on, static fn (array $a, array $b): int => $a[1] <=> $b[1]);
+            $ofStock = array_map(static fn (string $mark): Piece => $pieces[$mark], array_keys($on));
+            $places = array_values(array_filter(array_map(static fn (Piece $one): ?Place => $one->place, $ofStock)));
+            // What a saw leaves is shorter by its cuts than what was not taken.
+            $left = Leftover::of($places, $stock->clrMm, $this->rules->kerfMm);
             $donors[] = new BentDonor(
                 $stock,
-                array_map(static fn (string $mark): Piece => $pieces[$mark], array_keys($on)),
-                rad2deg($copy->arcMm / $stock->clrMm),
+                $ofStock,
+                $places === []
+                    ? rad2deg($copy->arcMm / $stock->clrMm)
+                    : max([0.0, ...array_map(static fn (Leftover $one): float => $one->angleDeg, $left)]),
             );
         }
 

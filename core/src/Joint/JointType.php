@@ -88,6 +88,12 @@ enum JointType: string
         return in_array($this, [self::Butt, self::PieCut, self::MergeSeam, self::SlipFillet, self::Saddle], true);
     }
 
+    /** Whether its own gap is taped, and peeled where the torch goes; what is filleted on, or sealed inside already, has none. */
+    public function isPeeled(): bool
+    {
+        return $this->isTaped() || $this === self::VBandButt || $this === self::Crack;
+    }
+
     /** Whether it lies on the side of a tube: a bung, a tab, a crack. */
     public function isOnSide(): bool
     {

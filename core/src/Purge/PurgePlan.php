@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Purge;
 
 use UpsweptBead\Core\Gas\Filling;
+use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Reason\Figure;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -31,12 +32,12 @@ final readonly class PurgePlan
     }
 
     /** When a joint may be begun, in words. */
-    public function begin(string $joint, UnitSystem $units): string
+    public function begin(Joint $joint, UnitSystem $units): string
     {
         return sprintf(
             '%s %s when the meter reads below %s.',
-            $this->pose->isEntered() ? 'Begin' : 'Peel',
-            $joint,
+            $this->pose->isEntered() || ! $joint->type->isPeeled() ? 'Begin' : 'Peel',
+            $joint->id,
             Quantity::Oxygen->show($this->value('target'), $units),
         );
     }

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Bench\StepKind;
+use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+use UpsweptBead\Core\Units\UnitSystem;
 
 function bench(): Plan
 {
@@ -143,4 +146,29 @@ it('asks what a butt drew together, of each kind by its own rule, and nothing of
         'flange-seal' => [null],
         'flange-fillet' => [null],
     ]);
+});
+
+it('tells nobody to turn a piece by nothing', function () {
+    foreach (bench()->steps as $step) {
+        expect(preg_grep('/Turn \S+ by 0°/', $step->do))->toBe([]);
+    }
+});
+
+// Common practice: a tab and a bung are filleted onto the side of a tube; there is no gap to be taped.
+it('tells nobody to tape and peel what is filleted onto the side of a tube', function () {
+    $document = JobWriter::toArray(Some::routedJob());
+    $tab = ['kind' => 'bracket', 'station' => '14 in', 'fromTop' => 20];
+    $document['runs'] = [[...is_array($document['runs'][0]) ? $document['runs'][0] : [], 'fittings' => [$tab]]];
+    $plan = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    $said = implode(' ', [...$plan->step('purge.AB1')->do ?? [], ...$plan->step('weld.AB1')->do ?? []]);
+    expect(preg_match('/Tape AB1|Peel/', $said))->toBe(0)
+        ->and($plan->weld->sheets['AB1']->purge->begin($plan->weld->sheets['AB1']->joint, UnitSystem::Inch))->toStartWith('Begin');
+});
+
+it('bolts a flange to its block before the seal inside, once for both seams', function () {
+    $ids = array_map(static fn (BenchStep $one): string => $one->id, Some::plan()->steps);
+    $bolts = array_values(array_filter($ids, static fn (string $id): bool => str_starts_with($id, 'bolt.')));
+    expect($bolts)->toBe(['bolt.AJ4'])
+        ->and(array_search('bolt.AJ4', $ids, true))->toBeLessThan(array_search('purge.AJ4', $ids, true))
+        ->and(Some::plan()->step('purge.AJ4')->after ?? [])->toContain('bolt.AJ4');
 });

@@ -339,3 +339,9 @@ it('gives up soon where many pieces were chosen to come from one bend that does 
     $nesting = nested($pieces);
     expect($nesting->without)->toBe([])->and(count($nesting->donors))->toBeGreaterThan(1);
 });
+
+// A 35° piece out of a 45° elbow of 57.15 mm: 45 − 35 and one kerf of 1 mm, which is 1.0° there.
+it('leaves of a bend what the kerf leaves', function () {
+    $left = nested(pieces([new Bend(100, 0, 35, 57.15)], 100, 'P1.5-10S'), 'P1.5-10S')->donors[0]->leftDeg;
+    expect($left)->toBeClose(45 - 35 - rad2deg(1 / 57.15), 1e-6);
+});

@@ -37,7 +37,7 @@ function seamsAt(Plan $plan): array
 }
 
 it('takes the seams of a tube that is there where they are, also inside a bend', function () {
-    $run = Some::plan()->layout->run('A')?->run ?? throw new LogicException('no route');
+    $run = Some::plan()->layout->run('A')->run ?? throw new LogicException('no route');
     // In the middle of its first bend, where no stock would let a joint be.
     $inBend = round($run->straightsMm()[0] + $run->bends[0]->arcMm() / 2, 2);
     expect(seamsAt(repaired(["$inBend mm"])))->toBe([$inBend])

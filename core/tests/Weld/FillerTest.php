@@ -85,7 +85,7 @@ TABLE;
 
 it('has a wire for every pair of metals that is welded, and refuses all others', function () {
     $short = ['ERNiCrMo-3' => 'CrMo3', 'ERNiFeMn-CI' => 'CI'];
-    $lines = array_map(static fn (string $line): array => preg_split('/\s+/', trim($line)) ?: [], explode("\n", MATRIX));
+    $lines = array_map(static fn (string $line): array => explode(' ', (string) preg_replace('/\s+/', ' ', trim($line))), explode("\n", MATRIX));
     $named = array_shift($lines) ?? [];
     $asked = 0;
     foreach ($lines as $line) {

@@ -43,7 +43,11 @@ final readonly class BuildOrder
         }
         (new RunTasks($graph, $joints, new GoingIn($letters, $insertion), Twins::of($layout->runs)))->add();
         $stubs = self::stubs($joints, $job, $shop);
-        (new WeldTasks($graph, $joints, $letters, $access, $stubs))->add();
+        $collected = array_values(array_filter(
+            $letters,
+            static fn (string $letter): bool => $job->collectorOf($letter) !== null,
+        ));
+        (new WeldTasks($graph, $joints, $letters, $access, $stubs, $collected))->add();
         (new StubTasks($graph, $joints))->add($letters, $stubs);
         (new SideTasks($graph, $joints, $letters, $access))->add();
         $wheelMm = $shop->rules->value('finish.wheel');

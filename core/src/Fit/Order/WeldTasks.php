@@ -42,6 +42,7 @@ final readonly class WeldTasks
     /**
      * @param  list<string>  $letters  as they go in
      * @param  list<string>  $stubs  letters of those that begin with a stub, whose flange is welded before
+     * @param  list<string>  $collected  letters of those that go into a collector
      */
     public function __construct(
         private Graph $graph,
@@ -49,6 +50,7 @@ final readonly class WeldTasks
         private array $letters,
         private Access $access,
         private array $stubs,
+        private array $collected,
     ) {}
 
     public function add(): void
@@ -224,7 +226,9 @@ final readonly class WeldTasks
                 $this->weld(
                     $joint,
                     Phase::Together,
-                    self::why($type, count($this->letters) > 1),
+                    $type === JointType::SlipFillet && ! in_array($joint->run, $this->collected, true)
+                        ? 'Last: what the tube goes into is welded on once the run has been proved.'
+                        : self::why($type, count($this->letters) > 1),
                     [self::AT_PARTS_RANK, $turn, $i],
                 );
                 $this->atPart($joint);

@@ -191,7 +191,7 @@ final readonly class StageWriter
             'purge' => $this->figures->each($sheet->purge->figures),
             'isFilled' => $sheet->isFilled() && $sheet->refusal() === '',
             'rootWhy' => $sheet->root->why(),
-            'begin' => $sheet->purge->begin($sheet->joint->id, $this->figures->units),
+            'begin' => $sheet->purge->begin($sheet->joint, $this->figures->units),
             'pose' => $pose,
             'machine' => $sheet->refusal() === ''
                 ? Machine::lines($sheet->settings['amps']->value, $sheet->settings['pedal']->value)

@@ -319,6 +319,7 @@ final readonly class WeldSteps
         $taped = [...$sheet->joint->type->isPeeled() ? [$sheet->joint->id] : [], ...$taped];
 
         return [
+            ...$purge->since === '' ? [] : ["It has stayed closed since $purge->since: only rinsed out."],
             ...$purge->pose->lines(fn (float $mm): string => $this->show(Quantity::Length, $mm), $purge->value('vent')),
             ...$taped === [] ? [] : ['Tape '.implode(', ', $taped).'.'],
             "{$this->show(Quantity::Flow, $purge->value('flow'))} until the meter reads below "

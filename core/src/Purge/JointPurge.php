@@ -22,6 +22,7 @@ final readonly class JointPurge
      * @param  float  $volumeL  what is enclosed
      * @param  float  $weldSeconds  welding with its stops
      * @param  float  $keepSeconds  cooling until the root may see air
+     * @param  string  $since  the joint it was filled for and has stayed closed since; '' where it is filled from air
      */
     public function __construct(
         string $jointId,
@@ -31,6 +32,7 @@ final readonly class JointPurge
         private PurgeCare $care,
         private ShopRules $rules,
         private Overrides $overrides,
+        private string $since = '',
     ) {
         $this->key = "purge.$jointId";
     }
@@ -56,6 +58,7 @@ final readonly class JointPurge
                 'argon' => $this->argon($flow, $fill, $hold),
             ],
             $pose,
+            $this->since,
         );
     }
 
@@ -79,12 +82,29 @@ final readonly class JointPurge
 
     private function changes(Figure $target): Figure
     {
+        if ($this->since !== '') {
+            return $this->rinse($target);
+        }
         $changes = Filling::changes($target->value);
 
         return $this->figure('changes', 'Volume changes', Quantity::Ratio, $changes, new Reason(
             'Well mixed, oxygen falls as 209 500·e^(−n) ppm after n volume changes, so n = ln(209 500/target). Filling from below does better; dead ends do worse.',
             [Input::of('Oxygen at most', Quantity::Oxygen, $target->value)],
             Source::published('ideal mixing'),
+        ));
+    }
+
+    /** What crept in since it was filled is taken to be as much as welding is stopped at. */
+    private function rinse(Figure $target): Figure
+    {
+        $stop = $this->rules->get('purge.stop');
+        $changes = max(0.0, log($stop->value / $target->value));
+
+        return $this->figure('changes', 'Volume changes', Quantity::Ratio, $changes, new Reason(
+            "It has stayed closed and filled since $this->since: only what crept in is rinsed out, n = ln(what crept in/target).",
+            [Input::of('Oxygen at most', Quantity::Oxygen, $target->value), $stop->asInput()],
+            Source::trade(),
+            'Opened meanwhile it is filled from air again. The meter decides.',
         ));
     }
 

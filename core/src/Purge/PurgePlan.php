@@ -13,8 +13,11 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** How the inside of a joint is filled with argon and kept so. */
 final readonly class PurgePlan
 {
-    /** @param  array<string, Figure>  $figures target, volume, changes, flow, fill, vent, hold, keep, argon */
-    public function __construct(public array $figures, public PurgePose $pose) {}
+    /**
+     * @param  array<string, Figure>  $figures target, volume, changes, flow, fill, vent, hold, keep, argon
+     * @param  string  $since  the joint it was filled for and has stayed closed since; '' where it is filled from air
+     */
+    public function __construct(public array $figures, public PurgePose $pose, public string $since = '') {}
 
     /** What is done with the flow before the arc, and why that matters when the seam closes. */
     public function closing(UnitSystem $units): string

@@ -141,6 +141,14 @@ final readonly class PurgePose
         ];
     }
 
+    /** The same for whatever is held, fed and vented alike. */
+    public function key(): string
+    {
+        $ids = array_map(static fn (Mouth $one): string => $one->id, [$this->feed, ...$this->vents]);
+
+        return implode('+', [...$this->filled, $this->hold, ...$ids]);
+    }
+
     /** Whether the torch goes in by a vent, so that the seam itself is not taped. */
     public function isEntered(): bool
     {

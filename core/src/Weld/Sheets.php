@@ -44,11 +44,20 @@ final readonly class Sheets
         $this->metal = $shop->catalogue->metal($job->metal);
     }
 
+    /** Whether a joint's inside is filled with argon. */
+    public function isFilled(Joint $joint): bool
+    {
+        $care = $this->ahead->careAt($joint->run);
+
+        return RootCare::ofJoint($joint, $this->root, $care, $this->overrides)->school === RootSchool::Argon;
+    }
+
     /**
      * @param  PurgePose  $pose  how what it is a joint of is filled
      * @param  Choice  $held  how it is held meanwhile
+     * @param  string  $since  the joint it was filled for and has stayed closed since; '' where it is filled from air
      */
-    public function sheet(Joint $joint, TubeSize $tube, PurgePose $pose, Choice $held): JointSheet
+    public function sheet(Joint $joint, TubeSize $tube, PurgePose $pose, Choice $held, string $since): JointSheet
     {
         $id = $joint->id;
         [$overrides, $rules] = [$this->overrides, $this->shop->rules];
@@ -81,8 +90,8 @@ final readonly class Sheets
         $shield = RootCare::ofJoint($joint, $this->root, $care, $overrides);
         $isFilled = $shield->school === RootSchool::Argon;
         $purge = $isFilled
-            ? $this->purge($joint, $pose->volumeL, $weldS, $keepS, $pose)
-            : $this->purge($joint, 0.0, 0.0, 0.0, $pose);
+            ? $this->purge($joint, [$pose->volumeL, $weldS, $keepS], $pose, $since)
+            : $this->purge($joint, [0.0, 0.0, 0.0], $pose, '');
 
         return new JointSheet(
             $joint,
@@ -126,13 +135,16 @@ final readonly class Sheets
         );
     }
 
-    /** Where nothing is filled with argon, nothing is left of it to reckon. */
-    private function purge(Joint $joint, float $volumeL, float $weldS, float $keepS, PurgePose $pose): PurgePlan
+    /**
+     * Where nothing is filled with argon, nothing is left of it to reckon.
+     *
+     * @param  array{float, float, float}  $takes  L enclosed, and s of welding and of keeping it on
+     */
+    private function purge(Joint $joint, array $takes, PurgePose $pose, string $since): PurgePlan
     {
         $care = $this->ahead->careAt($joint->run);
-        $rules = $this->shop->rules;
 
-        return (new JointPurge($joint->id, $volumeL, $weldS, $keepS, $care, $rules, $this->overrides))->plan($pose);
+        return (new JointPurge($joint->id, ...[...$takes, $care, $this->shop->rules, $this->overrides, $since]))->plan($pose);
     }
 
     private function preflow(string $id): Figure

@@ -14,7 +14,9 @@ use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Purge\Ahead;
 use UpsweptBead\Core\Purge\Enclosures;
 use UpsweptBead\Core\Purge\PurgeCare;
+use UpsweptBead\Core\Purge\PurgePose;
 use UpsweptBead\Core\Purge\RootCare;
+use UpsweptBead\Core\Purge\StaysFilled;
 use UpsweptBead\Core\Reason\Choice;
 use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Shop\CoolSchool;
@@ -67,22 +69,26 @@ final readonly class WeldPlan
             $shop->rules->value('purge.hold_flow'),
             Filling::ventMm($shop->rules->value('purge.flow'), $shop->rules->value('purge.vent_pressure')),
         ));
+        $held = [];
         foreach (self::paths($layout) as $letter => $path) {
             foreach ($joints->ofRun("$letter") as $joint) {
-                if (! $joint->type->isWelded()) {
-                    continue;
+                if ($joint->type->isWelded()) {
+                    $held[$joint->id] = [$joint, $path, ...$poses->of($joint, $job->overrides)];
                 }
-                [$tube, $pose, $held] = $poses->of($joint, $job->overrides);
-                $made[$joint->id] = $sheets->sheet($joint, $tube, $pose, $held->choice);
-                foreach ([$made[$joint->id]->root->lack, $held->lack, $made[$joint->id]->lack] as $lack) {
-                    if ($lack !== '') {
-                        $notices[] = Notice::problem($path, "Joint $joint->id: $lack");
-                    }
+            }
+        }
+        $filled = array_filter($held, static fn (array $one): bool => $sheets->isFilled($one[0]));
+        $since = StaysFilled::of($fit->build, array_map(static fn (array $one): PurgePose => $one[3], $filled));
+        foreach ($held as $id => [$joint, $path, $tube, $pose, $by]) {
+            $made[$id] = $sheets->sheet($joint, $tube, $pose, $by->choice, $since[$id] ?? '');
+            foreach ([$made[$id]->root->lack, $by->lack, $made[$id]->lack] as $lack) {
+                if ($lack !== '') {
+                    $notices[] = Notice::problem($path, "Joint $id: $lack");
                 }
-                $filler = $made[$joint->id]->choices['filler'];
-                if ($filler->value === Filler::REFUSED) {
-                    $notices[] = Notice::problem($path, "Joint $joint->id: {$filler->reason->rule}");
-                }
+            }
+            $filler = $made[$id]->choices['filler'];
+            if ($filler->value === Filler::REFUSED) {
+                $notices[] = Notice::problem($path, "Joint $id: {$filler->reason->rule}");
             }
         }
         $argon = ArgonAccount::of(array_values($made), $shop->bottles);

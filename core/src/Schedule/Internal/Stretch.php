@@ -91,7 +91,9 @@ final readonly class Stretch
             $otherId = "weld.{$other->joint->id}";
             $isFirst = $k < $i && ($other->batch !== $one->batch || (! $isFree && ! self::isFree($other)));
             $isPut = $k < $i && ($this->fit->build->moved[$otherId] ?? null)?->value === $id;
-            if ($isFirst || $isPut || in_array($otherId, $reasons, true)) {
+            // What stays closed is filled for its first joint.
+            $isFilledFirst = $this->weld->sheets[$one->joint->id]->purge->since === $other->joint->id;
+            if ($isFirst || $isPut || $isFilledFirst || in_array($otherId, $reasons, true)) {
                 $after[] = $k;
             }
         }

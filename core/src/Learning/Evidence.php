@@ -8,8 +8,8 @@ namespace UpsweptBead\Core\Learning;
  * What a shop's own log says of one of its rules: a value, how far single cases lie around it, and of how many. A few cases
  * are weighed against what the program comes with, many speak for themselves; single ones far off count less.
  *
- * Source: mean of a normal quantity with a normal prior, on logarithms (any textbook of Bayesian statistics); how far the
- * shops of the world lie around the shipped value is our own figure.
+ * Source: mean of a quantity weighed against a prior by how far either is spread (any textbook of Bayesian statistics); cases
+ * far off are found on logarithms. How far the shops of the world lie around the shipped value is our own figure.
  */
 final readonly class Evidence
 {
@@ -31,27 +31,43 @@ final readonly class Evidence
     private function __construct(public int $cases, public float $value, public float $least, public float $most) {}
 
     /**
-     * @param  list<float>  $cases  above nought, each as the rule would have had to be for that case
+     * What it says is the mean that adds up: so many cases take so many times the value. A case of nought counts as nought.
+     *
+     * @param  list<float>  $cases  nought or more, each as the rule would have had to be for that case
      * @param  float  $shipped  the rule as it comes
      */
     public static function of(array $cases, float $shipped): self
     {
-        $logs = array_map(log(...), array_values(array_filter($cases, static fn (float $one): bool => $one > 0.0)));
-        $count = count($logs);
+        $cases = array_values(array_filter($cases, static fn (float $one): bool => $one >= 0.0));
+        $count = count($cases);
         if ($count === 0) {
             return new self(0, $shipped, $shipped, $shipped);
         }
-        $middle = self::median($logs);
-        $spread = max(self::LEAST_SPREAD, self::SIGMA_PER_MEDIAN * self::median(
-            array_map(static fn (float $one): float => abs($one - $middle), $logs),
-        ));
+        $logs = array_map(log(...), array_values(array_filter($cases, static fn (float $one): bool => $one > 0.0)));
+        [$middle, $spread] = self::middle($logs);
         [$lowest, $highest] = [$middle - self::FAR * $spread, $middle + self::FAR * $spread];
-        $near = array_map(static fn (float $one): float => max($lowest, min($highest, $one)), $logs);
+        $near = array_map(static fn (float $one): float => exp(max($lowest, min($highest, $one))), $logs);
+        $mean = array_sum($near) / $count;
         $ownWeight = $count / $spread ** 2;
         $priorWeight = 1 / self::SHOPS ** 2;
-        $mean = ($ownWeight * array_sum($near) / $count + $priorWeight * log($shipped)) / ($ownWeight + $priorWeight);
+        $value = ($ownWeight * $mean + $priorWeight * $shipped) / ($ownWeight + $priorWeight);
 
-        return new self($count, exp($mean), exp($mean - $spread), exp($mean + $spread));
+        return new self($count, $value, $value * exp(-$spread), $value * exp($spread));
+    }
+
+    /**
+     * @param  list<float>  $logs
+     * @return array{float, float} their middle, and how far they lie around it
+     */
+    private static function middle(array $logs): array
+    {
+        if ($logs === []) {
+            return [0.0, self::SHOPS];
+        }
+        $middle = self::median($logs);
+        $off = array_map(static fn (float $one): float => abs($one - $middle), $logs);
+
+        return [$middle, max(self::LEAST_SPREAD, self::SIGMA_PER_MEDIAN * self::median($off))];
     }
 
     public function isEnough(): bool

@@ -147,17 +147,17 @@ final readonly class Quote
     private static function labour(Plan $plan, Shop $shop): array
     {
         $rules = $shop->rules;
-        $joints = count($plan->joints->joints);
         $steps = static fn (Labour $labour): int => count(array_filter(
             $plan->steps,
             static fn (BenchStep $step): bool => Labour::of($step, true) === $labour,
         ));
         $minutes = [
             Labour::Prepare->value => $steps(Labour::Prepare) * $rules->value('cost.prepare_minutes'),
-            Labour::Fit->value => $joints * $rules->value('cost.fit_minutes'),
+            // As they are learned: a tack step, a look at a joint or a run.
+            Labour::Fit->value => self::begins($plan, 'tack.') * $rules->value('cost.fit_minutes'),
             Labour::Trial->value => $steps(Labour::Trial) * $rules->value('cost.trial_minutes'),
             Labour::Weld->value => $plan->schedule->attendedS() / 60,
-            Labour::Inspect->value => $joints * $rules->value('cost.inspect_minutes'),
+            Labour::Inspect->value => self::begins($plan, 'inspect.') * $rules->value('cost.inspect_minutes'),
         ];
         $lines = [];
         foreach (array_filter($minutes, static fn (float $one): bool => $one > 0.0) as $kind => $count) {
@@ -173,5 +173,14 @@ final readonly class Quote
         }
 
         return $lines;
+    }
+
+    /** How many steps of the bench there are whose ids begin so. */
+    private static function begins(Plan $plan, string $prefix): int
+    {
+        return count(array_filter(
+            $plan->steps,
+            static fn (BenchStep $step): bool => str_starts_with($step->id, $prefix),
+        ));
     }
 }

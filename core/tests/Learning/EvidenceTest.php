@@ -68,6 +68,23 @@ it('says nothing with fewer than five cases, and keeps to what there is with non
     expect(Evidence::of([2.0, 2.0, 2.0, 2.0], 1.0)->isEnough())->toBeFalse()
         ->and(Evidence::of([2.0, 2.0, 2.0, 2.0, 2.0], 1.0)->isEnough())->toBeTrue()
         ->and(Evidence::of([], 25.0)->value)->toBe(25.0)
-        ->and(Evidence::of([0.0, -3.0], 25.0)->cases)->toBe(0)
+        ->and(Evidence::of([-3.0], 25.0)->cases)->toBe(0)
         ->and(Evidence::of([30.0], 25.0)->value)->toBeGreaterThan(25.0)->toBeLessThan(30.01);
+});
+
+// Minutes are summed: jobs of cases whose mean is 30 take 30 a case, though half of them lie below 25 at the usual spread.
+it('learns what adds up: the sum over many cases comes out', function () {
+    $sum = $learned = 0.0;
+    foreach (range(1, 20) as $seed) {
+        $cases = shopCases(30 * exp(-0.6 ** 2 / 2), 0.6, 200, $seed);
+        $sum += array_sum($cases) / 200 / 20;
+        $learned += Evidence::of($cases, 25.0)->value / 20;
+    }
+    expect($learned)->toEqualWithDelta($sum, 0.02 * $sum)->toEqualWithDelta(30.0, 1.0);
+});
+
+it('counts a reading of no shrink as none, and does not drop it', function () {
+    $half = Evidence::of([...array_fill(0, 30, 10.0), ...array_fill(0, 30, 0.0)], 10.0);
+    expect($half->cases)->toBe(60)->and($half->value)->toEqualWithDelta(5.0, 0.1)
+        ->and(Evidence::of(array_fill(0, 60, 0.0), 10.0)->value)->toBeLessThan(0.5);
 });

@@ -84,3 +84,9 @@ it('asks for the colours, for the cause, and for what was found to be put right'
     ]);
     expect(lacksOfFound(looked, LOOKS, found({ outcome: 'redo' }))).toEqual([]);
 });
+
+it('reads a decimal comma where it can be nothing else', () => {
+    expect(asNumber('1,5 mm', 'mm')).toBe(1.5);
+    expect(asNumber('0,065', 'in')).toBe(0.065);
+    expect(asNumber('1,500', 'mm')).toBeNull();
+});

@@ -42,6 +42,22 @@ it('reads a length the way fabricators write it', function (string $written, flo
     ['31.5"', 800.1],
 ]);
 
+it('reads a decimal comma where it can be nothing else', function (string $written, float $mm) {
+    expect(Length::parse($written, UnitSystem::Metric)->mm)->toBeClose($mm);
+})->with([
+    ['1,5 mm', 1.5],
+    ['1,5', 1.5],
+    ['42,16', 42.16],
+    ['0,065 in', 1.651],
+    ['-12,5 mm', -12.5],
+    [',5 mm', 0.5],
+    ['1,6255 in', 41.2877],
+]);
+
+it('does not guess whether a comma stands for thousands', function (string $written) {
+    Length::parse($written, UnitSystem::Metric);
+})->with(['1,500 mm', '12,345', '1,5,2', '1.234,5 mm', '1,2.5'])->throws(UnreadableQuantity::class);
+
 it('takes a bare number in the person’s own units', function () {
     expect(Length::parse('12', UnitSystem::Inch)->mm)->toBeClose(304.8)
         ->and(Length::parse('12', UnitSystem::Metric)->mm)->toBeClose(12.0);
@@ -63,7 +79,6 @@ it('says what is wrong with a text and what would be accepted', function (string
     ['16.5ga', 'one of 10, 11, 12'],
     ['19ga', 'is out of range for a tube gauge'],
     ['99999 ft', 'at most 100 m'],
-    ['1,5', 'is not a length'],
     ["2' 14\"", 'whole feet, then less than 12 inches'],
     ["2' 3 mm", 'whole feet, then less than 12 inches'],
     ["2.5' 3", 'is not a length'],

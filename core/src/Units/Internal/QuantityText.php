@@ -24,13 +24,25 @@ final readonly class QuantityText
     private function __construct(public float $number, public string $unit) {}
 
     /**
+     * A decimal comma as a point, where it can be nothing else: `1,5 mm`, `0,065`. Three digits behind it may be
+     * thousands, `1,500`, and are left for somebody to write again.
+     */
+    public static function pointed(string $text): string
+    {
+        $isSo = preg_match('/^(\s*[+−-]?\s*)(\d{0,9}),(\d+)([^\d.,][^.,]*)?$/u', $text, $found) === 1;
+        $mayBeThousands = $isSo && strlen($found[3]) === 3 && preg_match('/^[1-9]/', $found[2]) === 1;
+
+        return $isSo && ! $mayBeThousands ? "$found[1]$found[2].$found[3]".($found[4] ?? '') : $text;
+    }
+
+    /**
      * Reads a number and an optional unit.
      *
      * @throws UnreadableQuantity if there is no number, or a fraction divides by zero
      */
     public static function split(string $text, string $quantity, string $accepted): self
     {
-        $plain = trim(str_replace(['−', '”', '″', '’', '′'], ['-', '"', '"', "'", "'"], $text));
+        $plain = trim(str_replace(['−', '”', '″', '’', '′'], ['-', '"', '"', "'", "'"], self::pointed($text)));
         foreach (self::VULGAR as $glyph => $fraction) {
             $plain = str_replace($glyph, ' '.$fraction, $plain);
         }

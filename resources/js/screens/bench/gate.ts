@@ -8,6 +8,8 @@ export function asNumber(text: string, unit: string): number | null {
     let bare = text.trim().toLowerCase();
     if (unit !== '' && bare.endsWith(unit.toLowerCase())) bare = bare.slice(0, -unit.length).trim();
     if (unit === 'in' && bare.endsWith('"')) bare = bare.slice(0, -1).trim();
+    // A decimal comma, but for what may be thousands; as the server reads it.
+    if (/^-?\d*,\d+$/.test(bare) && !/^-?[1-9]\d*,\d{3}$/.test(bare)) bare = bare.replace(',', '.');
     const [, whole, over, under, plain] =
         /^(?:(?:(\d+)[ -])?(\d+)\/(\d+)|(-?(?:\d+\.?\d*|\.\d+)))$/.exec(bare) ?? [];
     if (plain !== undefined) return Number(plain);

@@ -295,7 +295,7 @@ run_worker() {
 
 # web_start NAME PORT WORKERS : nginx in front of PHP-FPM, as two parts.
 web_start() {
-    local name=$1 port=$2 workers=$3 heavy_port settings account fpm_user=()
+    local name=$1 port=$2 workers=$3 heavy_port plan_port settings account fpm_user=()
     account=$(web_account)
     local run=$VAR/web-$name
     mkdir -p "$run/tmp"
@@ -303,6 +303,7 @@ web_start() {
         fpm_user=("user = $account" "group = $(id -gn "$account")" "listen.owner = $account")
     fi
     heavy_port=$(free_port)
+    plan_port=$(free_port)
     settings="pm.max_requests = 2000
 $(sed 's/^\([A-Z_]*\)="\{0,1\}\([^"]*\)"\{0,1\}$/env[\1] = "\2"/' "$VAR/$name.env")
 catch_workers_output = yes
@@ -320,6 +321,13 @@ $(printf '%s\n' "${fpm_user[@]}")
 listen = 127.0.0.1:$WEB_FPM_PORT
 pm = static
 pm.max_children = $workers
+$settings
+[plans]
+$(printf '%s\n' "${fpm_user[@]}")
+listen = 127.0.0.1:$plan_port
+pm = static
+pm.max_children = 5
+request_terminate_timeout = 60s
 $settings
 [heavy]
 $(printf '%s\n' "${fpm_user[@]}")
@@ -340,7 +348,8 @@ events { worker_connections 512; }
 http {
     include /etc/nginx/mime.types;
     access_log off;
-    client_max_body_size 24m;
+    # Before anything of it is kept or read; the application holds the same bounds, by address.
+    client_max_body_size 2300k;
     client_body_temp_path $run/tmp/body;
     proxy_temp_path $run/tmp/proxy;
     fastcgi_temp_path $run/tmp/fastcgi;
@@ -363,8 +372,11 @@ http {
         fastcgi_param HTTP_HOST \$host:\$server_port;
         fastcgi_buffers 16 64k;
         fastcgi_buffer_size 64k;
+        location ~ ^/(sign-in|sign-out|session|record|up)(/|\$) { client_max_body_size 32k; try_files \$uri /index.php\$is_args\$args; }
         location = /index.php { internal; fastcgi_pass 127.0.0.1:$WEB_FPM_PORT; }
         location ~ ^/jobs/[0-9]+/(insertion|release|designs/compare|cuts/least)\$ { fastcgi_pass 127.0.0.1:$heavy_port; fastcgi_read_timeout 130s; }
+        location ~ ^/jobs/[0-9]+/(photos|meshes|log)\$ { client_max_body_size 24m; fastcgi_pass 127.0.0.1:$plan_port; fastcgi_read_timeout 70s; }
+        location ~ ^/(jobs/[0-9]|small) { fastcgi_pass 127.0.0.1:$plan_port; fastcgi_read_timeout 70s; }
         location ~ \.php\$ { return 404; }
         location / { try_files \$uri /index.php\$is_args\$args; }
     }

@@ -3,8 +3,11 @@
 declare(strict_types=1);
 
 use App\Http\DatabaseAway;
+use App\Http\Middleware\BoundBodies;
 use App\Http\Middleware\ContentSecurity;
+use App\Http\Middleware\FewAtATime;
 use App\Http\Middleware\OneAtATime;
+use App\Http\Middleware\PlainFields;
 use App\Http\Middleware\RefuseBrokenText;
 use App\Http\Middleware\ShareWithPages;
 use App\Http\TookTooLong;
@@ -25,9 +28,9 @@ foreach (['packages', 'services', 'config', 'routes', 'events'] as $cache) {
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->web(append: [ShareWithPages::class]);
+        $middleware->web(append: [PlainFields::class, ShareWithPages::class]);
         // Also for what never reaches a page, such as an address that is none.
-        $middleware->prepend([ContentSecurity::class, RefuseBrokenText::class]);
+        $middleware->prepend([ContentSecurity::class, BoundBodies::class, RefuseBrokenText::class]);
         // A proxy on this machine may say that it speaks TLS to the browser; nobody may say that we are another host.
         $middleware->trustProxies(at: ['127.0.0.1', '::1'], headers: Request::HEADER_X_FORWARDED_PROTO);
         $middleware->trustHosts(at: static fn (): array => [
@@ -36,6 +39,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
         ], subdomains: false);
         // What takes seconds; the web server has workers of its own for it.
         $middleware->group('heavy', ['throttle:heavy', OneAtATime::class]);
+        // What may have to plan; it has workers beside those of the pages.
+        $middleware->group('plans', [FewAtATime::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
         // Texts reach the core as they were written; it trims what it reads.

@@ -30,6 +30,11 @@ final class JobPolicy
         return $user->role->plans();
     }
 
+    public function delete(User $user, Job $job): bool
+    {
+        return $user->role->plans();
+    }
+
     public function log(User $user, Job $job): bool
     {
         return $user->role->logs();

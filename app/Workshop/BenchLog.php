@@ -10,6 +10,7 @@ use App\Models\Revision;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Bench\EntryKind;
 use UpsweptBead\Core\Bench\EntryReader;
 use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
 use UpsweptBead\Core\Device\Trace;
@@ -56,9 +57,13 @@ final class BenchLog
         $rows = array_values(array_filter($read, static fn (LogEntry|Fault $one): bool => $one instanceof LogEntry));
         $stored = self::store($rows);
         $there = self::find(array_diff(array_map(static fn (LogEntry $row): string => $row->id, $rows), $stored));
+        $told = self::told($job, array_values(array_filter(
+            $rows,
+            static fn (LogEntry $row): bool => in_array($row->id, $stored, true),
+        )));
         $stored = array_fill_keys($stored, true);
 
-        return array_map(static function (mixed $entry, LogEntry|Fault $one) use (&$stored, $there): Taken {
+        return array_map(static function (mixed $entry, LogEntry|Fault $one) use (&$stored, $there, $told, $now): Taken {
             if ($one instanceof Fault) {
                 return Taken::refused(self::idOf($entry), $one);
             }
@@ -67,13 +72,52 @@ final class BenchLog
                 $isFirst = $stored[$one->id];
                 $stored[$one->id] = false;
 
-                return $isFirst ? Taken::stored($one->id) : Taken::known($one->id);
+                return $isFirst
+                    ? Taken::stored($one->id, ($told[$one->id] ?? '').self::clock($entry, $now))
+                    : Taken::known($one->id);
             }
 
             return isset($there[$one->id]) && self::isSame($there[$one->id], $one)
                 ? Taken::known($one->id)
                 : Taken::refused($one->id, new Fault('id', 'taken', 'This id belongs to another entry; make the entry again.'));
         }, $entries, $read);
+    }
+
+    /**
+     * What was closed by somebody else already is closed once: its argon counts once, and both hear of it.
+     *
+     * @param  list<LogEntry>  $rows  that were stored now
+     * @return array<string, string> in words, by entry
+     */
+    private static function told(Job $job, array $rows): array
+    {
+        $told = [];
+        foreach ($rows as $row) {
+            if ($row->kind !== EntryKind::Done) {
+                continue;
+            }
+            $before = LogEntry::query()
+                ->where('job_id', $job->id)->where('step', $row->step)->whereIn('kind', ['done', 'reopen'])
+                ->where('id', '<>', $row->id)
+                ->where('position', '<', LogEntry::query()->whereKey($row->id)->value('position'))
+                ->orderByDesc('position')->first();
+            if ($before?->kind === EntryKind::Done) {
+                $by = User::query()->find($before->user_id)->name ?? 'somebody';
+                $told[$row->id] = "$row->step was closed already, by $by: kept in the log, and its argon is counted once. ";
+            }
+        }
+
+        return $told;
+    }
+
+    private static function clock(mixed $entry, \DateTimeImmutable $now): string
+    {
+        $text = is_array($entry) && is_string($entry['at'] ?? null) ? $entry['at'] : '';
+        $made = date_create_immutable($text);
+
+        return $made !== false && EntryReader::isAhead($made, $now)
+            ? sprintf('This device’s clock is ahead (%s); the entry has the server’s time. Set the clock.', $made->format('Y-m-d H:i'))
+            : '';
     }
 
     /**

@@ -167,9 +167,15 @@ final readonly class Bottles
         }
         $column = $bottle->use === BottleUse::Torch ? 'torch_l' : 'purge_l';
         $sum = DB::scalar(
-            "select sum($column) from (
-                select $column from log_entries where torch_l is not null and made_at > ? order by made_at desc limit ".self::MOST_WELDS.'
-            ) newest',
+            // A weld that was closed twice took its gas once, unless it was opened again between. What a clock dated ahead
+            // of ours counts for no bottle.
+            "select sum(taken) from (
+                select $column as taken, kind, lag(kind) over (partition by job_id, step order by position) as before from (
+                    select * from log_entries where step like 'weld.%' and kind in ('done', 'reopen')
+                        and made_at > ? and made_at <= now() + interval '2 minutes'
+                        order by made_at desc limit ".self::MOST_WELDS."
+                ) newest
+            ) welds where kind = 'done' and before is distinct from 'done'",
             [$bottle->readAt->format(DATE_ATOM)],
         );
 

@@ -35,9 +35,39 @@ final readonly class Drafts
 
             return $job;
         });
-        $this->summaries->refresh($begun);
+        $this->summaries->later($begun);
 
         return $begun;
+    }
+
+    /**
+     * Takes a job away with its drafts and releases, its links and what it was promised.
+     *
+     * @return string why it is kept; '' where it is gone
+     */
+    public function delete(Job $job): string
+    {
+        $kept = DB::transaction(static function () use ($job): string {
+            Job::query()->lockForUpdate()->findOrFail($job->id);
+            $isDone = array_filter(
+                ['log_entries', 'photos', 'store_entries'],
+                static fn (string $table): bool => DB::table($table)->where('job_id', $job->id)->exists(),
+            );
+            if ($isDone !== []) {
+                return "Something was done on $job->number already; its log is a record, and is kept.";
+            }
+            foreach (['store_promises', 'customer_links', 'summaries', 'route_searches', 'revisions'] as $table) {
+                DB::table($table)->where('job_id', $job->id)->delete();
+            }
+            $job->delete();
+
+            return '';
+        });
+        if ($kept === '') {
+            $this->summaries->storesChanged();
+        }
+
+        return $kept;
     }
 
     /** @throws StaleDraft if the draft has moved on, or is no draft any more */

@@ -13,12 +13,12 @@ final readonly class Rack
 {
     public const PAGE = 50;
 
-    /** At most so many are worked out again for one visit; the next visit goes on. */
+    /** At most so many are asked for again by one visit; the next visit goes on. No page works any out itself. */
     private const REFRESH = 8;
 
     public function __construct(private Summaries $summaries) {}
 
-    /** @return array{jobs: list<array<string, mixed>>, groups: list<array{group: string, jobs: int}>, page: int, pages: int, total: int} */
+    /** @return array{jobs: list<array<string, mixed>>, groups: list<array{group: string, jobs: int}>, page: int, pages: int, total: int, isBehind: bool} */
     public function page(string $find, int $page): array
     {
         $this->addMissing();
@@ -38,6 +38,7 @@ final readonly class Rack
             'page' => $page,
             'pages' => $pages,
             'total' => $total,
+            'isBehind' => $behind !== [] || self::matching($find)->where('group', 'being worked out')->exists(),
         ];
     }
 
@@ -85,7 +86,7 @@ final readonly class Rack
     {
         $missing = Job::query()->whereNotIn('id', Summary::query()->select('job_id'))->limit(self::REFRESH)->get();
         foreach ($missing as $job) {
-            $this->summaries->refresh($job);
+            $this->summaries->later($job);
         }
     }
 
@@ -97,7 +98,7 @@ final readonly class Rack
     private function fresh(array $rows, array $behind): array
     {
         foreach ($behind === [] ? [] : Job::query()->whereKey($behind)->get() as $job) {
-            $this->summaries->refresh($job);
+            $this->summaries->later($job);
         }
         $again = $behind === [] ? [] : Summary::query()->whereKey($behind)->get()->keyBy('job_id');
 

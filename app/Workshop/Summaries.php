@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Jobs\Summarize;
 use App\Models\Job;
 use App\Models\Revision;
 use App\Models\Summary;
@@ -37,23 +38,55 @@ final readonly class Summaries
             $this->keep($job, $revision, $this->workshop->read($revision), $plan);
         } catch (Throwable $error) {
             Log::warning("Job $job->number cannot be read: {$error->getMessage()}");
-            $this->write($job, $revision, $this->log->now($job)->position(), [
-                'place' => self::UNREADABLE,
-                'stage' => 'survey',
-                'group' => 'cannot be read',
-                'next' => 'Look at its file',
-                'facts' => [
-                    'title' => $job->title,
-                    'vehicle' => '',
-                    'customer' => '',
-                    'metal' => '',
-                    'purpose' => '',
-                    ...self::counts($revision, 0, null),
-                ],
-                'words' => mb_strtolower("$job->number $job->title cannot be read"),
-                'fault' => 'What is stored of this job cannot be read; nothing of it was changed.',
-            ]);
+            $this->mark($job, 'cannot be read', 'Look at its file', 'What is stored of this job cannot be read; nothing of it was changed.');
         }
+    }
+
+    /**
+     * Has one job worked out again by the queue. It is not asked for a second time until something of it changes, so that
+     * one which cannot be worked out keeps no page waiting.
+     */
+    public function later(Job $job): void
+    {
+        $job->load('revisions');
+        $now = [
+            'revision_id' => $job->current()->id,
+            'version' => $job->current()->version,
+            'log_position' => $this->log->now($job)->position(),
+            'stamp' => $this->stamp(),
+        ];
+        if (Summary::query()->whereKey($job->id)->update($now) === 0) {
+            $this->mark($job, 'being worked out', 'Look again in a moment', null);
+        }
+        Summarize::dispatch($job->id);
+    }
+
+    /** After working it out failed or took too long. */
+    public function tooMuch(Job $job): void
+    {
+        $job->load('revisions');
+        $this->mark($job, 'cannot be planned', 'Look at its file', 'Working this job out takes too long. Make it smaller, or delete it.');
+    }
+
+    private function mark(Job $job, string $group, string $next, ?string $fault): void
+    {
+        $revision = $job->current();
+        $this->write($job, $revision, $this->log->now($job)->position(), [
+            'place' => self::UNREADABLE,
+            'stage' => 'survey',
+            'group' => $group,
+            'next' => $next,
+            'facts' => [
+                'title' => $job->title,
+                'vehicle' => '',
+                'customer' => '',
+                'metal' => '',
+                'purpose' => '',
+                ...self::counts($revision, 0, null),
+            ],
+            'words' => mb_strtolower("$job->number $job->title $group"),
+            'fault' => $fault,
+        ]);
     }
 
     /** The same where the current revision's plan is at hand. */

@@ -9,11 +9,17 @@ use UpsweptBead\Core\Document\Fault;
 /** What became of one entry: stored, known already, or refused for a reason. */
 final readonly class Taken
 {
-    private function __construct(public string $id, public string $state, public ?Fault $fault) {}
+    private function __construct(
+        public string $id,
+        public string $state,
+        public ?Fault $fault,
+        private string $told = '',
+    ) {}
 
-    public static function stored(string $id): self
+    /** @param  string  $told  what its maker has to know of it all the same; '' for nothing */
+    public static function stored(string $id, string $told = ''): self
     {
-        return new self($id, 'stored', null);
+        return new self($id, 'stored', null, $told);
     }
 
     public static function known(string $id): self
@@ -33,7 +39,7 @@ final readonly class Taken
             'id' => $this->id,
             'state' => $this->state,
             'field' => $this->fault?->path,
-            'reason' => $this->fault?->message,
+            'reason' => $this->fault->message ?? ($this->told === '' ? null : $this->told),
         ];
     }
 }

@@ -17,6 +17,7 @@ use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 use Symfony\Component\HttpFoundation\Response as HttpResponse;
+use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Exchange\RouteProblemJob;
 use UpsweptBead\Core\Exchange\RouteProblemReader;
@@ -63,6 +64,16 @@ final readonly class JobController
         } catch (UniqueConstraintViolationException) {
             throw ValidationException::withMessages(['job.number' => "There is a job $document->number already."]);
         }
+    }
+
+    /** A job that nothing was logged of; what was done is a record, and is kept. */
+    public function destroy(Job $job, Drafts $drafts): JsonResponse
+    {
+        $kept = $drafts->delete($job);
+
+        return $kept === ''
+            ? new JsonResponse(null, HttpResponse::HTTP_NO_CONTENT)
+            : throw new ConflictHttpException($kept);
     }
 
     private function fromProblem(mixed $document): CoreJob

@@ -20,6 +20,9 @@ final readonly class EntryReader
 
     private const MOST_READINGS = 12;
 
+    /** Clocks of devices go wrong by so much (s) without anybody minding. */
+    private const AHEAD_S = 120;
+
     private const MOST_POINTS = 60;
 
     private const UUID = '/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i';
@@ -165,11 +168,18 @@ final readonly class EntryReader
         return $readings;
     }
 
+    /** Whether a device's clock was ahead of this one when it made an entry. */
+    public static function isAhead(\DateTimeInterface $made, \DateTimeInterface $now): bool
+    {
+        return $made->getTimestamp() > $now->getTimestamp() + self::AHEAD_S;
+    }
+
     private static function made(Node $node, \DateTimeImmutable $now): \DateTimeImmutable
     {
         $text = $node->required(40);
         $time = preg_match(self::TIME, $text) === 1 ? date_create_immutable($text) : false;
-        if ($time === false) {
+        // 30 February would be read as 2 March.
+        if ($time === false || $time->format('Y-m-d') !== substr($text, 0, 10)) {
             $node->complain('not-a-time', 'must be a time such as 2026-03-02T09:00:00Z');
 
             return $now;
@@ -181,6 +191,7 @@ final readonly class EntryReader
             ));
         }
 
-        return $time->setTimezone(new \DateTimeZone('UTC'));
+        // Nothing was done later than now: a clock that is ahead would keep an entry newer than all that follow it.
+        return self::isAhead($time, $now) ? $now : $time->setTimezone(new \DateTimeZone('UTC'));
     }
 }

@@ -20,6 +20,9 @@ final readonly class JobReader
 
     private const MOST_FITTINGS = 12;
 
+    /** What a plan costs goes by its seams: so many are planned in a few seconds. */
+    private const MOST_SEAMS = 300;
+
     private const MOST_OVERRIDES = 500;
 
     private const MOST_OUTSIDE = 12;
@@ -59,6 +62,7 @@ final readonly class JobReader
         $runs = array_map($reader->run(...), $root->at('runs')->items(self::MOST_RUNS));
         self::refuseDoubles($root->at('runs'), $runs);
         self::refuseStrangers($root->at('runs'), $runs);
+        self::refuseTooMuch($root->at('runs'), $runs);
         $overrides = $root->at('overrides')->isMissing() ? [] : $root->at('overrides')->items(self::MOST_OVERRIDES);
         $job = new Job(
             $head->at('number')->required(40),
@@ -82,6 +86,26 @@ final readonly class JobReader
         );
 
         return new JobReading($faults->all() === [] ? $job : null, $faults->all());
+    }
+
+    /** @param  list<RunSpec>  $runs */
+    private static function refuseTooMuch(Node $node, array $runs): void
+    {
+        $seams = 0;
+        foreach ($runs as $run) {
+            // Its ends, the butts between its bends, the wedges of those that are made, and what is welded on its side.
+            $seams += 2 + count($run->fittings);
+            foreach ($run->route->rows ?? [] as $row) {
+                $seams += 1 + $row->pieWelds;
+            }
+        }
+        if ($seams > self::MOST_SEAMS) {
+            $node->complain('too-many-seams', sprintf(
+                'ask for about %d seams; a plan takes at most %d. Split the job, or make its bends of fewer wedges',
+                $seams,
+                self::MOST_SEAMS,
+            ));
+        }
     }
 
     private function run(Node $node): RunSpec

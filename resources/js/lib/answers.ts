@@ -1764,6 +1764,10 @@ export interface RackPage {
     page: number;
     pages: number;
     total: number;
+    /**
+     * Whether some of it is still being worked out, so that it is worth looking again.
+     */
+    isBehind: boolean;
 }
 export interface RackJob {
     id: number;
@@ -2474,7 +2478,7 @@ export interface Logged {
     progress: Progress;
 }
 /**
- * What became of one entry.
+ * What became of one entry; of one that was stored the reason is what its maker has to know all the same.
  */
 export interface Taken {
     id: string;

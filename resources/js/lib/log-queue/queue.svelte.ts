@@ -25,6 +25,9 @@ export class LogQueue {
     lasts = $state(true);
 
     readonly mine = $derived(this.entries.filter((entry) => entry.by === this.person?.id));
+    /** What came back with entries that were taken, until somebody has seen it. */
+    told = $state<string[]>([]);
+
     readonly waiting = $derived(this.mine.filter((entry) => !entry.refused));
     readonly refused = $derived(this.mine.filter((entry) => entry.refused));
     readonly others = $derived(this.entries.filter((entry) => entry.by !== this.person?.id));
@@ -174,8 +177,10 @@ export class LogQueue {
             if (answer?.field === 'by') {
                 isOurs = false;
                 this.trouble = answer.reason ?? '';
-            } else if (answer?.state === 'stored' || answer?.state === 'known') taken.push(entry.id);
-            else
+            } else if (answer?.state === 'stored' || answer?.state === 'known') {
+                taken.push(entry.id);
+                if (answer.reason) this.told = [...this.told, answer.reason];
+            } else
                 await this.#change({
                     ...entry,
                     refused: {

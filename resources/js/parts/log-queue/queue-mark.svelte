@@ -1,5 +1,6 @@
 <script lang="ts">
     // How many entries of the bench are still on this device, wherever one is; it opens the list of them.
+    import Button from '@/kit/button.svelte';
     import { logQueue } from '@/lib/log-queue';
     import { photoQueue } from '@/lib/photo-queue.svelte';
     import QueueDialog from './queue-dialog.svelte';
@@ -30,4 +31,15 @@
         {#if refused + waiting === 0}<span class="text-quiet block">↑ {others} of others</span>{/if}
     </button>
     <QueueDialog bind:open />
+{/if}
+{#if logQueue.told.length > 0}
+    <div
+        class="sheet border-l-action fixed inset-x-3 bottom-3 z-40 flex items-start gap-3 border-l-4 p-3"
+        role="status"
+    >
+        <div class="grow">
+            {#each logQueue.told as line, i (i)}<p>△ {line}</p>{/each}
+        </div>
+        <Button onclick={() => (logQueue.told = [])}>Seen</Button>
+    </div>
 {/if}

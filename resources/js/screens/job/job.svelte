@@ -8,6 +8,7 @@
     import { logQueue } from '@/lib/log-queue';
     import type { Catalogue, JobView, Person, Stage } from '@/lib/answers';
     import { toggleTheme } from '@/lib/theme.svelte';
+    import DeleteJob from '@/parts/delete-job.svelte';
     import FindDialog from '@/parts/find-dialog.svelte';
     import { runAt, stageOf, STAGES } from '@/lib/places';
     import JobPlate from '@/parts/job-plate.svelte';
@@ -133,6 +134,9 @@
     <JobPlate {desk} onnext={takeNext} />
     <StageTabs {stage} {desk} onstage={goTo}>
         {#if desk.isDraft && person.plans}
+            {#if desk.revision.number === 1}
+                <DeleteJob job={desk.view.id} number={desk.document.job.number} />
+            {/if}
             <Button look="quiet" disabled={!desk.canUndo} onclick={() => desk.undo()}>Undo</Button>
             <Button look="quiet" disabled={!desk.canRedo} onclick={() => desk.redo()}>Redo</Button>
             <Button

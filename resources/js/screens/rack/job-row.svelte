@@ -1,8 +1,9 @@
 <script lang="ts">
     import type { RackJob } from '@/lib/answers';
+    import DeleteJob from '@/parts/delete-job.svelte';
 
-    type Props = { job: RackJob };
-    let { job }: Props = $props();
+    type Props = { job: RackJob; mayDelete: boolean };
+    let { job, mayDelete }: Props = $props();
     const share = $derived(job.steps === 0 ? 0 : job.stepsDone / job.steps);
     const said = $derived([job.vehicle, job.customer, job.metal].filter(Boolean).join(' · '));
 </script>
@@ -19,6 +20,7 @@
         <p class="heading truncate">{job.title}</p>
         {#if job.fault}
             <p class="text-stop text-sm">✕ {job.fault}</p>
+            {#if mayDelete}<DeleteJob job={job.id} number={job.number} />{/if}
         {:else}
             <p class="text-quiet truncate text-sm">{said}</p>
         {/if}

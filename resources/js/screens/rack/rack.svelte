@@ -39,6 +39,16 @@
             .filter(({ jobs }) => jobs.length > 0),
     );
 
+    // What is being worked out apart is there in a moment.
+    const AGAIN_MS = 1500;
+    let looksLeft = 5;
+    $effect(() => {
+        if (!rack.isBehind || looksLeft === 0) return;
+        looksLeft--;
+        const again = setTimeout(() => router.reload({ only: ['rack', 'atBench'] }), AGAIN_MS);
+        return () => clearTimeout(again);
+    });
+
     function look(page: number): void {
         clearTimeout(timer);
         const data = { ...(words.trim() ? { find: words.trim() } : {}), ...(page > 1 ? { page } : {}) };
@@ -89,7 +99,7 @@
                 </h2>
                 <ul class="sheet divide-line divide-y">
                     {#each rows as job (job.id)}
-                        <JobRow {job} />
+                        <JobRow {job} mayDelete={person.plans} />
                     {/each}
                 </ul>
             </div>

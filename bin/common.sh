@@ -282,6 +282,12 @@ make_folders() {
 
 own_storage() { if is_root; then chown -R "$(web_account)" "$VAR/storage"; fi; }
 
+# prepare_settings : the cached settings hold the key and the password of the database; nobody else on the machine reads them.
+prepare_settings() {
+    artisan optimize --quiet --except views || return 1
+    chmod 600 "$VAR/bootstrap/config.php"
+}
+
 artisan() { (cd "$ROOT" && as_account "$(web_account)" php artisan "$@"); }
 
 # run_worker NAME ARTISAN-COMMAND... : a part; its output in var/log/NAME.log.

@@ -43,9 +43,10 @@ Route::middleware('guest')->group(function (): void {
 
 Route::middleware('throttle:customers')->group(function (): void {
     Route::get('/record/{token}', [CustomerController::class, 'show'])->where('token', '[A-Za-z0-9]{40}');
-    Route::get('/record/{token}/photos/{photo}', [PhotoController::class, 'forCustomer'])->where(['token' => '[A-Za-z0-9]{40}', 'photo' => '[0-9]{1,18}']);
     Route::get('/record/{token}/record.pdf', [CustomerController::class, 'pdf'])->where('token', '[A-Za-z0-9]{40}');
 });
+
+Route::get('/record/{token}/photos/{photo}', [PhotoController::class, 'forCustomer'])->where(['token' => '[A-Za-z0-9]{40}', 'photo' => '[0-9]{1,18}'])->middleware('throttle:pictures');
 
 Route::get('/session', [SessionController::class, 'show']);
 

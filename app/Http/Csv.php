@@ -34,9 +34,12 @@ final readonly class Csv
         ]);
     }
 
-    /** A spreadsheet takes some texts for sums to work out; a mark before them keeps them texts. */
+    /**
+     * A spreadsheet takes some texts for sums to work out; a mark before them keeps them texts. A text that has such a mark of
+     * its own gets another, so that one is taken away again where a table is read.
+     */
     private static function cell(string $text): string
     {
-        return preg_match('/^[=+\-@\t\r]/', $text) === 1 ? "'$text" : $text;
+        return preg_match('/^\'*[=+\-@\t\r]/', $text) === 1 ? "'$text" : $text;
     }
 }

@@ -19,6 +19,12 @@ final class ShopPolicy
         return $user->role->owns();
     }
 
+    /** Prices, rates and margins: for whoever quotes, here and everywhere. */
+    public function seeMoney(User $user): bool
+    {
+        return $user->role->plans();
+    }
+
     public function readGauge(User $user): bool
     {
         return $user->role->logs();

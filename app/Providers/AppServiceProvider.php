@@ -29,6 +29,8 @@ final class AppServiceProvider extends ServiceProvider
     /** Our own choice: more often than anybody presses a button for it. */
     private const HEAVY_A_MINUTE = 60;
 
+    private const PICTURES_A_MINUTE = 1200;
+
     public function register(): void
     {
         $this->app->scoped(Workshop::class);
@@ -53,6 +55,8 @@ final class AppServiceProvider extends ServiceProvider
         Route::pattern('item', '[0-9]{1,12}');
         Route::model('item', StoreItem::class);
         RateLimiter::for('customers', static fn (Request $request): Limit => Limit::perMinute(self::HEAVY_A_MINUTE)->by((string) $request->ip()));
+        // A page of a record asks for each of its pictures.
+        RateLimiter::for('pictures', static fn (Request $request): Limit => Limit::perMinute(self::PICTURES_A_MINUTE)->by('pictures-'.$request->ip()));
         RateLimiter::for('heavy', static fn (Request $request): Limit => Limit::perMinute(self::HEAVY_A_MINUTE)->by(self::personOf($request)));
         RateLimiter::for(
             'edits',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stores;
 
 use App\Models\Job;
+use App\Models\Shop;
 use App\Models\StoreEntry;
 use App\Models\StoreEntryKind;
 use App\Models\StoreItem;
@@ -13,6 +14,7 @@ use App\Models\User;
 use App\Workshop\KnownCut;
 use App\Workshop\Workshop;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use UpsweptBead\Core\Bench\Progress;
 use UpsweptBead\Core\Cut\Leftover;
@@ -40,7 +42,9 @@ final readonly class JobStores
             $promised[$item->key] = $own[$item->id] ?? 0.0;
         }
 
-        return ShoppingList::of($needs, $items, $promised, $this->taken($job), $locations);
+        $list = ShoppingList::of($needs, $items, $promised, $this->taken($job), $locations);
+
+        return Gate::allows('seeMoney', Shop::class) ? $list : $list->withoutCosts();
     }
 
     /**

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Models\Shop;
 use App\Models\StoreEntry;
 use App\Models\StoreItem;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 use UpsweptBead\Core\Stores\ItemKind;
 
 /** The stores as they are shown: a page of items, what is to be ordered, what happened to one. */
@@ -41,7 +43,7 @@ final readonly class StoresList
             $core = $item->asCore();
             if ($core->toReorder() > 0.0) {
                 $much = $core->toReorder();
-                $order[] = [$item->key, $item->name, $much, $item->kind->unit($much), $item->cost];
+                $order[] = [$item->key, $item->name, $much, $item->kind->unit($much), Gate::allows('seeMoney', Shop::class) ? $item->cost : null];
             }
         }
 
@@ -137,7 +139,7 @@ final readonly class StoresList
             'onHand' => $core->onHand,
             'promised' => $core->promised,
             'free' => $core->free(),
-            'cost' => $item->cost,
+            'cost' => Gate::allows('seeMoney', Shop::class) ? $item->cost : null,
             'location' => $item->location,
             'reorderAt' => $item->reorder_at,
             'reorderTo' => $item->reorder_to,

@@ -22,7 +22,7 @@ final readonly class ShopView
     private const GROUPS = [
         'Welding' => ['weld', 'torch', 'rod'],
         'Purge' => ['purge'],
-        'Cooling and schedule' => ['cool', 'schedule'],
+        'Cooling and schedule' => ['cool', 'plate', 'schedule'],
         'Fit and tacks' => ['fit', 'slip', 'bung', 'egt', 'finish', 'outlet'],
         'Cutting' => ['cut', 'saw', 'pie'],
         'Routes' => ['route', 'set'],
@@ -34,16 +34,18 @@ final readonly class ShopView
 
     /**
      * @param  array<string, Evidence>  $learned  what the log says of rules
+     * @param  bool  $withMoney  whether prices, rates and margins are shown
      * @return array<string, mixed>
      */
-    public static function of(Shop $shop, UnitSystem $units, array $learned): array
+    public static function of(Shop $shop, UnitSystem $units, array $learned, bool $withMoney): array
     {
         $shipped = ShopRules::shipped();
         $groups = [];
         foreach (self::GROUPS as $name => $prefixes) {
             $rules = array_values(array_filter(
                 $shop->rules->rules,
-                static fn (Rule $rule): bool => in_array(strstr($rule->key, '.', true), $prefixes, true),
+                static fn (Rule $rule): bool => in_array(strstr($rule->key, '.', true), $prefixes, true)
+                    && ($withMoney || ! $rule->isMoney()),
             ));
             $groups[] = ['name' => $name, 'rules' => array_map(static fn (Rule $rule): array => [
                 'key' => $rule->key,
@@ -51,6 +53,7 @@ final readonly class ShopView
                 'text' => $rule->quantity->show($rule->value, $units),
                 'shipped' => $shipped->get($rule->key)->quantity->show($shipped->value($rule->key), $units),
                 'source' => self::source($shipped->get($rule->key)->source),
+                'range' => $rule->range($units),
                 'isOwn' => $rule->value !== $shipped->value($rule->key),
                 'learned' => self::learned($rule, $learned[$rule->key] ?? null, $units),
             ], $rules)];

@@ -6,9 +6,11 @@ namespace App\Http\Controllers;
 
 use App\Http\Refused;
 use App\Http\Requests\ChangeRequest;
+use App\Models\Shop;
 use App\Models\StoreItem;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Gate;
 use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Job\Designs;
@@ -49,7 +51,7 @@ final readonly class DesignController
                 static fn (Comparison $one): array => $writer->design($one->design, $one->plan),
                 $comparisons,
             ),
-            'rows' => (new ComparisonTable($comparisons, $job->units))->rows(),
+            'rows' => (new ComparisonTable($comparisons, $job->units, Gate::allows('seeMoney', Shop::class)))->rows(),
         ]);
     }
 

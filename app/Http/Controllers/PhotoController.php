@@ -75,7 +75,8 @@ final readonly class PhotoController
     {
         $link = CustomerLink::query()->open()->where('fingerprint', CustomerLink::fingerprintOf($token))->first() ?? abort(404);
 
-        return self::jpeg($link->job_id, $photo);
+        // A link can be withdrawn: nothing of it stays behind in a browser.
+        return self::jpeg($link->job_id, $photo, 'private, no-store');
     }
 
     /** @return list<array{id: int, step: string, wide: int, high: int, by: string}> */
@@ -112,12 +113,12 @@ final readonly class PhotoController
         );
     }
 
-    private static function jpeg(int $job, int $photo): Response
+    private static function jpeg(int $job, int $photo, string $kept = 'private, max-age=31536000, immutable'): Response
     {
         $stored = DB::scalar("select encode(jpeg, 'base64') from photos where job_id = ? and id = ?", [$job, $photo]);
 
         return is_string($stored) ? new Response((string) base64_decode($stored, true), 200, [
-            'Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable',
+            'Content-Type' => 'image/jpeg', 'Cache-Control' => $kept,
         ]) : abort(404);
     }
 }

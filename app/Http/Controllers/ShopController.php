@@ -13,6 +13,7 @@ use App\Workshop\ShopView;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Inertia\Inertia;
 use Inertia\Response;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -32,7 +33,7 @@ final readonly class ShopController
             'version' => Shop::query()->value('version') ?? 1,
             'units' => $units->value,
             'quality' => $this->causes->all(),
-            ...ShopView::of($shop, $units, $this->learned->all()),
+            ...ShopView::of($shop, $units, $this->learned->all(), Gate::allows('seeMoney', Shop::class)),
         ]);
     }
 

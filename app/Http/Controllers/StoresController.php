@@ -8,6 +8,7 @@ use App\Http\Csv;
 use App\Http\Requests\StoreEntryRequest;
 use App\Http\Requests\StoreItemRequest;
 use App\Http\Requests\StoresRequest;
+use App\Models\Shop;
 use App\Models\StoreEntryKind;
 use App\Models\StoreItem;
 use App\Models\User;
@@ -19,6 +20,7 @@ use App\Workshop\Summaries;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -123,10 +125,11 @@ final readonly class StoresController
     /** All of it in the form that a count is read in. */
     public function csv(): StreamedResponse
     {
-        $rows = static function (): \Generator {
-            foreach (StoreItem::query()->where('kind', '<>', 'offcut')->orderBy('kind')->orderBy('key')->lazyById(500) as $item) {
+        $withMoney = Gate::allows('seeMoney', Shop::class);
+        $rows = static function () use ($withMoney): \Generator {
+            foreach (StoreItem::query()->where('kind', '<>', 'offcut')->orderBy('kind')->orderBy('key')->cursor() as $item) {
                 yield [
-                    $item->key, $item->on_hand, $item->location, $item->cost, $item->reorder_at, $item->reorder_to,
+                    $item->key, $item->on_hand, $item->location, $withMoney ? $item->cost : null, $item->reorder_at, $item->reorder_to,
                     $item->kind->value, $item->name,
                 ];
             }

@@ -20,6 +20,11 @@ final readonly class StoresTable
 
     private const MOST_LINES = 5000;
 
+    /** What first lines call their columns. */
+    private const HEADINGS = [
+        'item', 'items', 'id', 'key', 'part', 'stock', 'count', 'counted', 'quantity', 'qty', 'number', 'on hand',
+    ];
+
     private const MOST = 100_000.0;
 
     private const COLUMNS = 8;
@@ -54,7 +59,7 @@ final readonly class StoresTable
                 $rejected[] = ['line' => $i + 1, 'text' => mb_substr($line, 0, 80), 'why' => $why];
                 break;
             }
-            $cells = TableLine::cells($line);
+            $cells = array_map(self::unmarked(...), TableLine::cells($line));
             if ($cells === [] || ($i === 0 && self::isHeading($cells))) {
                 continue;
             }
@@ -73,10 +78,22 @@ final readonly class StoresTable
         return new self($rows, $rejected);
     }
 
-    /** @param  list<string>  $cells */
+    /** Without the mark that keeps a spreadsheet from taking a text for a sum. */
+    private static function unmarked(string $cell): string
+    {
+        return (string) preg_replace('/^\'(?=\'*[=+\-@\t\r])/', '', $cell);
+    }
+
+    /**
+     * Words in place of a count, and no count at all: what cannot be read is told as such.
+     *
+     * @param  list<string>  $cells
+     */
     private static function isHeading(array $cells): bool
     {
-        return preg_match('/\d/', $cells[1] ?? '') !== 1;
+        $count = mb_strtolower($cells[1] ?? '');
+
+        return in_array($count, self::HEADINGS, true) || in_array(mb_strtolower($cells[0]), self::HEADINGS, true);
     }
 
     /**

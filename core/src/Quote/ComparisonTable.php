@@ -19,8 +19,11 @@ final readonly class ComparisonTable
     /** What an angle off the grid counts, as a share of a bend; our own choice, no source. */
     private const ODD_ANGLE = 0.1;
 
-    /** @param  list<Comparison>  $designs */
-    public function __construct(private array $designs, private UnitSystem $units) {}
+    /**
+     * @param  list<Comparison>  $designs
+     * @param  bool  $withMoney  whether whoever looks is shown what things cost
+     */
+    public function __construct(private array $designs, private UnitSystem $units, private bool $withMoney = true) {}
 
     /** @return list<array{label: string, cells: list<array{text: string, isBest: bool}>}> */
     public function rows(): array
@@ -88,10 +91,10 @@ final readonly class ComparisonTable
                 sprintf('%.1f h', $one->quote->minutes() / 60),
                 $one->quote->minutes(),
             ],
-            'Cost, about' => static fn (Comparison $one): array => [
+            ...$this->withMoney ? ['Cost, about' => static fn (Comparison $one): array => [
                 number_format($one->quote->cost()),
                 $one->quote->cost(),
-            ],
+            ]] : [],
         ];
     }
 

@@ -40,6 +40,12 @@ final readonly class Rule
         return $value >= $this->least - $off && $value <= $this->most + $off;
     }
 
+    /** Whether it is a price, a rate or a margin, which not everybody is shown. */
+    public function isMoney(): bool
+    {
+        return preg_match('/price$|^cost\.(hour|tube_metre|bend|donut|wire_kg|argon_m3|cut|margin)$/', $this->key) === 1;
+    }
+
     /** Between what bounds it may lie, in words. */
     public function range(UnitSystem $units): string
     {

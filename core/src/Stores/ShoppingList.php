@@ -49,6 +49,17 @@ final readonly class ShoppingList
         return new self($rows);
     }
 
+    /** The same for somebody who is not shown what things cost. */
+    public function withoutCosts(): self
+    {
+        return new self(array_map(
+            static fn (ShoppingRow $row): ShoppingRow => new ShoppingRow(
+                $row->need, $row->fromStores, $row->toBuy, null, $row->location,
+            ),
+            $this->rows,
+        ));
+    }
+
     /** How many pieces of tube, bends and elbows are missing. */
     public function stockToBuy(): int
     {

@@ -26,6 +26,9 @@ final readonly class JointCooling
 {
     private const MOST_MIN = 2880.0;
 
+    /** The hottest place is found within a few hundredths; the purge is kept on for so much longer. */
+    private const ROUGHLY = 1.05;
+
     private Surroundings $surroundings;
 
     public function __construct(
@@ -88,6 +91,7 @@ final readonly class JointCooling
             static fn (?float $minutes): float => $pace * self::seconds($minutes),
             [...$curve->spotMin, ...$curve->belowMin],
         );
+        $keepS *= self::ROUGHLY;
 
         return new CoolTimes($keepS, $coolS, $touchS, $apartMm, self::warmth($curve, $airC, $pace), $at->what);
     }

@@ -144,7 +144,12 @@ final readonly class Sheets
     {
         $care = $this->ahead->careAt($joint->run);
 
-        return (new JointPurge($joint->id, ...[...$takes, $care, $this->shop->rules, $this->overrides, $since]))->plan($pose);
+        [$volumeL, $weldS, $keepS] = $takes;
+        $purge = new JointPurge(
+            $joint->id, $volumeL, $weldS, $keepS, $care, $this->shop->rules, $this->overrides, $since,
+        );
+
+        return $purge->plan($pose);
     }
 
     private function preflow(string $id): Figure

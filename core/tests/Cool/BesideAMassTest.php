@@ -20,7 +20,7 @@ it('cools beside a ring, a flange and a boss as a model in two dimensions says',
 it('keeps the purge on until the hottest place round a seam is cool, and hardly longer', function (string $name) {
     [$tube, $heat, $wanted] = SomeMasses::case($name);
     $seconds = 60 * (SeamCooling::of($tube, $heat, 10.0, [], spotLimitsC: [250.0])->spotMin[0] ?? INF);
-    expect($seconds)->toBeGreaterThan(0.96 * $wanted['spot_s'][0])
+    expect($seconds)->toBeGreaterThan(0.95 * $wanted['spot_s'][0])
         ->toBeLessThan(1.1 * $wanted['spot_s'][0] + 8.0);
 })->with(SomeMasses::names());
 
@@ -29,7 +29,7 @@ it('says about the same where it is worked out roughly', function (string $name)
     $fine = SeamCooling::of($tube, $heat, 10.0, [45.0], withEnds: true, spotLimitsC: [250.0]);
     $rough = SeamCooling::of($tube, $heat, 10.0, [45.0], isRough: true, withEnds: true, spotLimitsC: [250.0]);
     expect($rough->belowMin[0])->toBeClose($fine->belowMin[0] ?? INF, 0.05, 0)
-        ->and($rough->spotMin[0])->toBeClose($fine->spotMin[0] ?? INF, 0.06, 0);
+        ->and($rough->spotMin[0])->toBeClose($fine->spotMin[0] ?? INF, 0.07, 0.04);
 })->with(SomeMasses::names());
 
 it('calls nothing cool while what stands at the seam is still hot', function () {

@@ -95,10 +95,10 @@ it('waits the longer the more heat went in, and until it may see air less than u
 // Common practice: a bung is drilled and welded while its piece lies loose; only that is dammed and filled.
 it('fills only the piece that a bung is welded to', function () {
     $sheets = cooled(['runs' => [['fittings' => [['kind' => 'oxygen-sensor-bung', 'station' => '14 in', 'fromTop' => 20]]]]]);
-    $whole = $sheets['AJ3']->purge->value('volume');
+    $whole = $sheets['AJ2']->purge->value('volume');
     $piece = $sheets['AB1']->purge->value('volume');
     expect($piece)->toBeLessThan(0.8 * $whole)->toBeGreaterThan(0.05 * $whole)
-        ->and($sheets['AB1']->purge->value('fill') / $sheets['AJ3']->purge->value('fill'))->toBeClose($piece / $whole, 1e-6, 0);
+        ->and($sheets['AB1']->purge->value('fill') / $sheets['AJ2']->purge->value('fill'))->toBeClose($piece / $whole, 1e-6, 0);
 });
 
 it('is as careful with a repair as upstream of a turbine, as nobody says where it lies', function (string $purpose, float $ppm) {

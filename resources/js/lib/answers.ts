@@ -2280,6 +2280,10 @@ export interface ShopRule {
      * As it comes with the program.
      */
     shipped: string;
+    /**
+     * Least and most that it may be set to.
+     */
+    range: string;
     source: string;
     isOwn: boolean;
     /**

@@ -13,9 +13,9 @@ final class Gauges
     private const FALLEN_K = 0.01;
 
     /** While a spot is waited for, steps are no longer than this (s), or this share of the time since the arc. */
-    private const LEAST_STEP_S = 2.0;
+    private const LEAST_STEP_S = 3.0;
 
-    private const STEP_SHARE = 0.1;
+    private const STEP_SHARE = 0.2;
 
     /** @var array<int, float> by node, its part of the mean at the seam */
     private array $near = [];

@@ -14,18 +14,18 @@ use UpsweptBead\Core\Cool\ArcHeat;
 final class Waves
 {
     /** More of them are gone before the torch's post-flow is over. */
-    private const COUNT = 12;
+    private const COUNT = 8;
 
     /** Constants hold about here, where it is asked when the root may see air (°C). */
     private const AT_C = 300.0;
 
     /** Steps while the arc goes round (s), and after it as a share of the time gone by. */
-    private const STEP_S = 1.0;
+    private const STEP_S = 2.0;
 
-    private const STEP_SHARE = 0.1;
+    private const STEP_SHARE = 0.15;
 
     /** The places round the seam that are looked at. */
-    private const PLACES = 24;
+    private const PLACES = 16;
 
     /** After so many of its time constants nothing is left of a wave. */
     private const GONE = 6.0;
@@ -54,6 +54,9 @@ final class Waves
 
     /** @var array<int, float> where heat goes in */
     private array $hot;
+
+    /** @var list<int> the nodes that are looked at */
+    private array $nearest = [];
 
     /** @var list<array<int, array{float, float}>> by place: cosine and sine of each wave there */
     private array $places = [];
@@ -85,6 +88,15 @@ final class Waves
             }
         }
         $this->hot = array_filter($fin->share, static fn (float $share): bool => $share > 0.0);
+        // On either side of the seam, what stands there with it; what else the arc heats is no warmer.
+        if ($heat->intoEnd > 0.0) {
+            $this->nearest[] = $fin->chain->first - 1;
+        }
+        foreach ($fin->grid->atMm as $i => $mm) {
+            if (abs($mm) <= $fin->grid->widthMm[$i]) {
+                $this->nearest[] = $fin->chain->first + $i;
+            }
+        }
     }
 
     /** So many seconds, with the arc on or not. */
@@ -102,7 +114,7 @@ final class Waves
     public function hottestC(): float
     {
         $hottest = -INF;
-        foreach (array_keys($this->hot) as $node) {
+        foreach ($this->nearest as $node) {
             foreach ($this->places as $turns) {
                 $celsius = $this->fin->celsius[$node];
                 foreach ($this->waves as $m => [$along, $across]) {

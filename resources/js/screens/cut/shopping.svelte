@@ -57,9 +57,11 @@
         </table>
         <div class="mt-2 flex flex-wrap items-center justify-between gap-2">
             <p class="text-quiet text-sm">
-                To buy together <b class="figure text-ink">{shopping.cost.toFixed(2)}</b>{shopping.priced
-                    ? ''
-                    : ', without what has no price'}
+                {#if shopping.rows.some((row) => row.cost !== null)}
+                    To buy together <b class="figure text-ink">{shopping.cost.toFixed(2)}</b>{shopping.priced
+                        ? ''
+                        : ', without what has no price'}
+                {/if}
             </p>
             <span class="flex flex-wrap gap-2">
                 <a class={link} href="{url}/shopping.pdf" target="_blank">Shopping list</a>

@@ -164,7 +164,9 @@
                             <td class="figure num text-quiet" data-label="As it comes"
                                 >{rule.isOwn ? rule.shipped : '–'}</td
                             >
-                            <td class="text-quiet text-sm" data-label="Source">{rule.source}</td>
+                            <td class="text-quiet text-sm" data-label="Source"
+                                >{rule.source}<span class="figure block">{rule.range}</span></td
+                            >
                         </tr>
                         {#if rule.learned}
                             <tr>

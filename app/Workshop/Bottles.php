@@ -169,13 +169,15 @@ final readonly class Bottles
         $sum = DB::scalar(
             // A weld that was closed twice took its gas once, unless it was opened again between. What a clock dated ahead
             // of ours counts for no bottle.
-            "select sum(taken) from (
-                select $column as taken, kind, lag(kind) over (partition by job_id, step order by position) as before from (
-                    select * from log_entries where step like 'weld.%' and kind in ('done', 'reopen')
-                        and made_at > ? and made_at <= now() + interval '2 minutes'
-                        order by made_at desc limit ".self::MOST_WELDS."
-                ) newest
-            ) welds where kind = 'done' and before is distinct from 'done'",
+            "select sum($column) from (
+                select * from log_entries where step like 'weld.%' and kind = 'done'
+                    and made_at > ? and made_at <= now() + interval '2 minutes'
+                    order by made_at desc limit ".self::MOST_WELDS."
+            ) newest where (
+                select kind from log_entries before where before.job_id = newest.job_id and before.step = newest.step
+                    and before.kind in ('done', 'reopen') and before.position < newest.position
+                    order by before.position desc limit 1
+            ) is distinct from 'done'",
             [$bottle->readAt->format(DATE_ATOM)],
         );
 

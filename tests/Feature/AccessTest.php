@@ -28,6 +28,7 @@ const ACCESS = [
     'GET small' => PLANNERS,
     'POST small' => PLANNERS,
     'POST small/card' => PLANNERS,
+    'DELETE jobs/{job}' => PLANNERS,
     'GET jobs/{job}/{stage?}' => EVERYBODY,
     'GET jobs/{job}/job.json' => EVERYBODY,
     'GET jobs/{job}/stored.json' => EVERYBODY,

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\LogEntry;
 use App\Models\Role;
 use App\Models\Shop;
 use App\Models\Summary;
@@ -99,6 +100,43 @@ it('takes what is logged twice out of a bottle once, and what was welded before 
     expect($once)->toBeLessThan($before);
     $this->log($job, $entry)->assertJsonPath('results.0.state', 'known');
     expect(bottles()['Torch']->usableL())->toBe($once);
+});
+
+it('takes its gas once for a weld that two tablets closed, tells the second, and takes it again after it was reopened', function () {
+    $job = $this->released();
+    $this->putJson('/bottles', ['name' => 'Torch', 'gauge' => '1650 psi'])->assertOk();
+    $this->travel(1)->minutes();
+    $left = bottles()['Torch']->usableL();
+    $this->log($job, weldedNow('AJ1'))->assertJsonPath('results.0.reason', null);
+    $once = $left - bottles()['Torch']->usableL();
+    $this->signIn(Role::Helper);
+    $told = $this->log($job, weldedNow('AJ1'))->assertJsonPath('results.0.state', 'stored')->json('results.0.reason');
+    expect($told)->toContain('closed already')
+        ->and($left - bottles()['Torch']->usableL())->toEqualWithDelta($once, 1e-6);
+    $this->log($job, weldedNow('AJ1', ['kind' => 'reopen', 'note' => 'A pore.']), weldedNow('AJ1'));
+    expect($left - bottles()['Torch']->usableL())->toEqualWithDelta(2 * $once, 1e-6);
+    // The gauge as it was read since then knows of the first; a second close of it takes nothing.
+    $this->putJson('/bottles', ['name' => 'Torch', 'gauge' => '1600 psi'])->assertOk();
+    $this->travel(1)->minutes();
+    $read = bottles()['Torch']->usableL();
+    $this->log($job, weldedNow('AJ1'));
+    expect(bottles()['Torch']->usableL())->toBe($read);
+});
+
+it('gives an entry of a clock that is ahead the server’s time, says so, and takes its gas all the same', function (string $at) {
+    $job = $this->released();
+    $this->putJson('/bottles', ['name' => 'Torch', 'gauge' => '1650 psi'])->assertOk();
+    $this->travel(1)->minutes();
+    $left = bottles()['Torch']->usableL();
+    $told = $this->log($job, weldedNow('AJ1', ['at' => $at]))->assertJsonPath('results.0.state', 'stored')->json('results.0.reason');
+    expect($told)->toContain('clock is ahead')
+        ->and(LogEntry::query()->firstOrFail()->made_at->diffInSeconds(now(), true))->toBeLessThan(5.0)
+        ->and(bottles()['Torch']->usableL())->toBeLessThan($left);
+})->with(['two hours' => [now()->addHours(2)->toIso8601ZuluString()], 'half a year' => [now()->addDays(180)->toIso8601ZuluString()]]);
+
+it('refuses a day that no month has', function () {
+    $job = $this->released();
+    $this->log($job, weldedNow('AJ1', ['at' => '2026-02-30T08:00:00Z']))->assertJsonPath('results.0.state', 'refused');
 });
 
 it('tells at the bench what the job still takes, joint by joint less', function () {

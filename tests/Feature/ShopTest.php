@@ -30,7 +30,7 @@ function fillFlow(TestCase $test, Job $job): float
 }
 
 it('shows every rule once, with its common practice, and each school with its reason', function () {
-    $this->signIn(Role::Viewer);
+    $this->signIn(Role::Fabricator);
     $props = shownAt($this, '/shop');
     $keys = array_merge(...array_map(static fn (array $group): array => array_column($group['rules'], 'key'), $props['groups']));
     expect($keys)->toEqualCanonicalizing(array_keys(ShopRules::shipped()->rules))

@@ -14,7 +14,7 @@ final class PlainFields
 {
     private const NAMES = [
         'after', 'before', 'by', 'days', 'device', 'email', 'find', 'format', 'from', 'gauge', 'id', 'item', 'joint', 'kind',
-        'letter', 'name', 'of', 'page', 'paper', 'password', 'share', 'skip', 'step', 'to', 'unit', 'units', 'up', 'version',
+        'letter', 'name', 'of', 'page', 'paper', 'password', 'share', 'skip', 'step', 'unit', 'units', 'up', 'version',
     ];
 
     /** @param Closure(Request): Response $next */

@@ -79,7 +79,7 @@
                 <p class="mt-2">{working.rule}</p>
                 {#if working.inputs.length > 0}
                     <dl class="border-line mt-2 border-t">
-                        {#each working.inputs as input (input.label)}
+                        {#each working.inputs as input, i (i)}
                             <div class="border-line flex justify-between gap-3 border-b py-0.5">
                                 <dt class="text-quiet">{input.label}</dt>
                                 <dd class="figure">{input.text}</dd>

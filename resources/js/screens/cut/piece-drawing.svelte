@@ -37,7 +37,7 @@
             ></thead
         >
         <tbody>
-            {#each piece.marks as mark (mark.label)}
+            {#each piece.marks as mark, i (i)}
                 <tr>
                     <td>{mark.label}</td>
                     {#if mark.kind === 'bend'}

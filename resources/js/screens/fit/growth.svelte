@@ -20,7 +20,7 @@
                 <span class="heading">Growth when hot</span>
                 <span class="text-quiet">metal at <FigureCell figure={growth.temperature} {desk} /></span>
             </p>
-            {#each loops as loop (loop.name)}
+            {#each loops as loop, i (i)}
                 <div class="border-line grid grid-cols-[5.5rem_1fr] gap-x-3 border-t py-1">
                     <span class="figure text-lg font-medium">{loop.growth.text}</span>
                     <span class="min-w-0"
@@ -82,7 +82,7 @@
                         .join(', ')}.
                 </p>
             {/each}
-            {#each hung as one (one.name)}
+            {#each hung as one, i (i)}
                 <p class="text-sm">
                     {one.name} sags <span class="figure">{one.sag.text}</span> at most on its tubes alone when
                     they are hot. A bracket under it carries <span class="figure">{one.load.text}</span>, with

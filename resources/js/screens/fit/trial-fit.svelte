@@ -18,7 +18,7 @@
     <p class="text-quiet">{task.why}</p>
     {#if task.kind === 'trial'}
         <ul class="divide-line mt-2 divide-y">
-            {#each lines as line (line.text)}<li class="py-1">□ {line.text}</li>{/each}
+            {#each lines as line, i (i)}<li class="py-1">□ {line.text}</li>{/each}
         </ul>
         <p class="mt-2 text-sm">△ {desk.plan.fit.trialCaution}</p>
     {/if}

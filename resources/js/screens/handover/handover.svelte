@@ -90,7 +90,7 @@
             {#if bench && bench.faces.length > 0}
                 <section class="sheet p-3" aria-label="Faces">
                     <h2 class="heading">Faces, as they were measured</h2>
-                    {#each bench.faces as face (face.title)}
+                    {#each bench.faces as face, i (i)}
                         <p class="mt-1">
                             {face.flat ? '✓' : '△'}
                             {face.title.replace('Measure the face of ', '')}: {face.verdict}

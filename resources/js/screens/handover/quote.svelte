@@ -116,7 +116,7 @@
                 >
             </thead>
             <tbody>
-                {#each groups as group (group.name)}
+                {#each groups as group, i (i)}
                     <tr class="bg-wash">
                         <td class="font-medium">{group.name}</td>
                         <td class="max-sm:hidden"></td>

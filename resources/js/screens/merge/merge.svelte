@@ -78,7 +78,7 @@
         {/each}
     </div>
     {#if mayPlan}
-        {#each surveyed as one (one.name)}
+        {#each surveyed as one, i (i)}
             <Button onclick={() => build(one.name)}>Make {one.name}</Button>
         {/each}
         <Button look="quiet" onclick={() => build(null)}>Add a collector</Button>

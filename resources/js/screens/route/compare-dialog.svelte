@@ -73,7 +73,7 @@
             <thead>
                 <tr>
                     <th class="w-36 max-sm:hidden"></th>
-                    {#each all as one (one.name)}
+                    {#each all as one, i (i)}
                         <th class="align-top">
                             <span class="heading block">{one.name}</span>
                             <span class="flex flex-wrap gap-1 py-1">
@@ -97,7 +97,7 @@
                 {@render narrow('The runs, to one scale')}
                 <tr>
                     <td class="label align-top max-sm:hidden">The runs, to one scale</td>
-                    {#each all as one (one.name)}
+                    {#each all as one, i (i)}
                         <td>
                             {#each one.runs as { letter, run } (letter)}
                                 <span class="my-0.5 grid grid-cols-[1rem_1fr] items-center gap-1">
@@ -119,7 +119,7 @@
                         </td>
                     {/each}
                 </tr>
-                {#each table.rows as row (row.label)}
+                {#each table.rows as row, i (i)}
                     {@render narrow(row.label)}
                     <tr>
                         <td class="label max-sm:hidden">{row.label}</td>

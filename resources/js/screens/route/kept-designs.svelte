@@ -15,7 +15,7 @@
     <section class="sheet px-3 py-2" aria-label="Kept designs">
         <p class="label">Kept beside it</p>
         <ul class="divide-line divide-y">
-            {#each kept as design (design.name)}
+            {#each kept as design, i (i)}
                 <li class="flex items-center gap-2 py-1">
                     <TextField
                         class="min-w-0 grow"

@@ -26,7 +26,7 @@
 </script>
 
 <div class="mt-2 space-y-1.5">
-    {#each rows as row (row.name)}
+    {#each rows as row, i (i)}
         <div>
             <p class="flex justify-between gap-x-3">
                 <span class="label">{row.name}</span><span class="figure text-sm">{row.end.text}</span>

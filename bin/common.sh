@@ -285,7 +285,7 @@ own_storage() { if is_root; then chown -R "$(web_account)" "$VAR/storage"; fi; }
 # prepare_settings : the cached settings hold the key and the password of the database; nobody else on the machine reads them.
 prepare_settings() {
     artisan optimize --quiet --except views || return 1
-    chmod 600 "$VAR/bootstrap/config.php"
+    chmod 600 "$VAR"/storage/framework/cache-*-config.php
 }
 
 artisan() { (cd "$ROOT" && as_account "$(web_account)" php artisan "$@"); }
@@ -332,7 +332,7 @@ $settings
 $(printf '%s\n' "${fpm_user[@]}")
 listen = 127.0.0.1:$plan_port
 pm = static
-pm.max_children = 5
+pm.max_children = 8
 request_terminate_timeout = 60s
 $settings
 [heavy]

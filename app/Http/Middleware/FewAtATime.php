@@ -17,8 +17,11 @@ final readonly class FewAtATime
 {
     private const SLOTS = 3;
 
-    /** So long a request waits for a slot (s): a page asks for several things at once. */
-    private const PATIENCE_S = 2.0;
+    /** So many more wait for one: a page asks for several things at once, and has tabs beside it. What comes on top is refused. */
+    private const WAITING = 3;
+
+    /** For so long (s). */
+    private const PATIENCE_S = 20.0;
 
     private const LOOK_US = 20_000;
 
@@ -52,15 +55,31 @@ final readonly class FewAtATime
 
     private static function take(int $person): ?string
     {
+        $slot = self::free("slot-$person", self::SLOTS);
+        if ($slot !== null) {
+            return $slot;
+        }
+        $place = self::free("waits-$person", self::WAITING);
+        if ($place === null) {
+            return null;
+        }
         $until = microtime(true) + self::PATIENCE_S;
         do {
-            for ($i = 0; $i < self::SLOTS; $i++) {
-                if (apcu_add("slot-$person-$i", 1, self::AT_MOST_S) === true) {
-                    return "slot-$person-$i";
-                }
-            }
             usleep(self::LOOK_US);
-        } while (microtime(true) < $until);
+            $slot = self::free("slot-$person", self::SLOTS);
+        } while ($slot === null && microtime(true) < $until);
+        apcu_delete($place);
+
+        return $slot;
+    }
+
+    private static function free(string $name, int $most): ?string
+    {
+        for ($i = 0; $i < $most; $i++) {
+            if (apcu_add("$name-$i", 1, self::AT_MOST_S) === true) {
+                return "$name-$i";
+            }
+        }
 
         return null;
     }

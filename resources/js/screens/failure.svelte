@@ -10,7 +10,7 @@
             'What is stored of it is not what this version of the program writes. Nothing of it was changed; the other jobs are not touched.',
         ],
         419: ['You were away too long', 'Sign in again; nothing was lost.'],
-        429: ['Too many tries', 'Wait a minute, then try again.'],
+        429: ['Too much at once', 'Nothing was changed. Wait a moment, then load the page again.'],
         503: [
             'The server is not there just now',
             'It comes back by itself; what you did is kept. Load the page again in a moment.',

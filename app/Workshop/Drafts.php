@@ -41,7 +41,7 @@ final readonly class Drafts
     }
 
     /**
-     * Takes a job away with its drafts and releases, its links and what it was promised.
+     * Takes a job away that was never released, with its draft, its links and what it was promised.
      *
      * @return string why it is kept; '' where it is gone
      */
@@ -55,6 +55,9 @@ final readonly class Drafts
             );
             if ($isDone !== []) {
                 return "Something was done on $job->number already; its log is a record, and is kept.";
+            }
+            if (DB::table('revisions')->where('job_id', $job->id)->where('status', RevisionStatus::Released->value)->exists()) {
+                return "$job->number was released; what was released is a record, and is kept.";
             }
             foreach (['store_promises', 'customer_links', 'summaries', 'route_searches', 'revisions'] as $table) {
                 DB::table($table)->where('job_id', $job->id)->delete();

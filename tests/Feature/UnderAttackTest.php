@@ -99,12 +99,13 @@ it('lives with a job that was stored before such were refused', function () {
     $this->get('/')->assertInertia(static fn (Page $page): Page => $page->where('rack.total', 0));
 });
 
-it('deletes a job that nothing was done on, with all that hangs on it, and keeps one with a log', function () {
+it('deletes a job that nothing was done on, with all that hangs on it, and keeps one that was released or has a log', function () {
     $job = $this->downpipe();
     $this->deleteJson("/jobs/$job->id")->assertNoContent();
     expect(Job::query()->find($job->id))->toBeNull()
         ->and(DB::table('revisions')->where('job_id', $job->id)->count())->toBe(0);
     $kept = $this->released();
+    expect($this->deleteJson("/jobs/$kept->id")->assertStatus(409)->json('message'))->toContain('was released');
     $this->postJson("/jobs/$kept->id/log", ['entries' => [$this->entry('prepare.A1')]])->assertOk();
     expect($this->deleteJson("/jobs/$kept->id")->assertStatus(409)->json('message'))->toContain('is a record');
     $this->signIn(Role::Helper);

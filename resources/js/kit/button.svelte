@@ -25,7 +25,7 @@
 </script>
 
 {#if href !== undefined}
-    <a {href} class="inline-flex items-center {style}">{@render children()}</a>
+    <a {href} class="tap inline-flex items-center {style}">{@render children()}</a>
 {:else}
     <button type="button" class={style} {...rest}>{@render children()}</button>
 {/if}

@@ -60,7 +60,7 @@
             </dd>
         </div>
         {@render cell('Metal', head.metal)}
-        {@render cell('Size', size)}
+        {@render cell('Size', size, 'max-lg:hidden')}
         {@render cell('Units', desk.view.units, 'max-lg:hidden')}
         {@render cell('Joints', `${bench?.jointsDone ?? 0}/${desk.plan.jointCount}`)}
         {@render cell(

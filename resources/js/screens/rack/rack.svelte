@@ -85,8 +85,10 @@
                 />
             </div>
             {#if person.plans}
-                <Button href="/small">Small job</Button>
-                <Button onclick={() => (creating = true)}>New job</Button>
+                <div class="flex gap-2">
+                    <Button href="/small">Small job</Button>
+                    <Button onclick={() => (creating = true)}>New job</Button>
+                </div>
             {/if}
         </div>
         {#each groups as { group, count, jobs: rows } (group)}

@@ -26,13 +26,26 @@ final readonly class Summaries
     /** Where jobs stand whose document cannot be read: first, as somebody has to look at them. */
     private const UNREADABLE = -1;
 
+    /** A job that changes again and again while it is worked out is seen to by whoever changes it. */
+    private const TIMES = 3;
+
     public function __construct(private Workshop $workshop, private KnownPlans $plans, private JobLog $log, private JobStores $stores) {}
 
     /** Works out one job again. One that cannot be read is kept as such, and takes nothing else down. */
     public function refresh(Job $job): void
     {
-        $job->load('revisions');
-        $revision = $job->current();
+        // Somebody may save or release it meanwhile: theirs is newer, and is not written over.
+        for ($i = 0; $i < self::TIMES; $i++) {
+            $this->refreshOnce($job->load('revisions'), $job->current());
+            $done = $job->current()->only(['id', 'version', 'status']);
+            if ($done === $job->load('revisions')->current()->only(['id', 'version', 'status'])) {
+                return;
+            }
+        }
+    }
+
+    private function refreshOnce(Job $job, Revision $revision): void
+    {
         try {
             $plan = $this->plans->of($revision);
             $this->keep($job, $revision, $this->workshop->read($revision), $plan);

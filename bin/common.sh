@@ -380,7 +380,7 @@ http {
         fastcgi_buffer_size 64k;
         location ~ ^/(sign-in|sign-out|session|record|up)(/|\$) { client_max_body_size 32k; try_files \$uri /index.php\$is_args\$args; }
         location = /index.php { internal; fastcgi_pass 127.0.0.1:$WEB_FPM_PORT; }
-        location ~ ^/jobs/[0-9]+/(insertion|release|designs/compare|cuts/least)\$ { fastcgi_pass 127.0.0.1:$heavy_port; fastcgi_read_timeout 130s; }
+        location ~ ^/jobs/[0-9]+/(insertion|designs/compare|cuts/least)\$ { fastcgi_pass 127.0.0.1:$heavy_port; fastcgi_read_timeout 130s; }
         location ~ ^/jobs/[0-9]+/(photos|meshes|log)\$ { client_max_body_size 24m; fastcgi_pass 127.0.0.1:$plan_port; fastcgi_read_timeout 70s; }
         location ~ ^/(jobs/[0-9]|small) { fastcgi_pass 127.0.0.1:$plan_port; fastcgi_read_timeout 70s; }
         location ~ \.php\$ { return 404; }

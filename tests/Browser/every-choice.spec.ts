@@ -30,7 +30,7 @@ async function tapAll(page: Page, faults: string[]): Promise<number> {
     const url = page.url();
     const tapped = new Set<string>();
     const controls = page.locator('main').locator('button:enabled, select:enabled, summary');
-    for (let i = 0; i < (await controls.count()) && tapped.size < 60; i++) {
+    for (let i = 0; i < (await controls.count()) && tapped.size < 40; i++) {
         const one = controls.nth(i);
         const { name, isSelect } = await seen(one);
         if (name === '' || tapped.has(name) || NOT_TAPPED.test(name)) continue;
@@ -97,7 +97,7 @@ test('a small job of every kind and every metal has a card or says why not', asy
                 () => metals.getByRole('button', { name: metal, exact: true }).click(),
                 `${name} ${metal}`,
             );
-        for (const metal of others) {
+        for (const metal of name === names[0] ? others : []) {
             await choose(() => metals.getByRole('combobox').selectOption(metal), `${name} ${metal}`);
             await choose(
                 () => metals.getByRole('button', { name: usual[0]!, exact: true }).click(),

@@ -31,8 +31,8 @@ export async function released(page: Page, number: string): Promise<number> {
     const document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
     const ways = await api(page, 'POST', `/jobs/${job}/routes`, { document, letter: 'A' });
     document.runs[0].route = (ways.body as { answers: { route: unknown }[] }).answers[0]!.route;
-    await api(page, 'PUT', `/jobs/${job}/draft`, { version: 1, document });
-    await api(page, 'POST', `/jobs/${job}/release`, { version: 2 });
+    expect((await api(page, 'PUT', `/jobs/${job}/draft`, { version: 1, document })).status).toBe(200);
+    expect((await api(page, 'POST', `/jobs/${job}/release`, { version: 2 })).status).toBe(200);
     return job;
 }
 

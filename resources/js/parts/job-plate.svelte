@@ -72,7 +72,7 @@
     <QueueMark />
     <a
         href="/jobs/{desk.view.id}/{desk.view.next.stage}"
-        class="bg-action text-on-action font-label flex min-w-0 flex-col items-start max-sm:w-full sm:max-w-1/2 sm:shrink-0 justify-center px-4 py-1 text-left hover:brightness-110"
+        class="tap bg-action text-on-action font-label flex min-w-0 flex-col items-start max-sm:w-full sm:max-w-1/2 sm:shrink-0 justify-center px-4 py-1 text-left hover:brightness-110"
         onclick={(event) => {
             if (event.metaKey || event.ctrlKey) return;
             event.preventDefault();

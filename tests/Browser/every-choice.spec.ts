@@ -23,7 +23,8 @@ async function copyOf(page: Page, job: number, number: string): Promise<number> 
 const SOON = { timeout: 1_500 };
 
 /** What begins something that other tests wait for, leaves the page, or cannot be taken back. */
-const NOT_TAPPED = /^(Find|Look for|Sign out|Delete|Release|Log it|Start|Stop|Print|Keep this|Make a link)/;
+const NOT_TAPPED =
+    /^(Find|Look for|Sign out|Delete|Release|Log it|Start|Stop|Print|Keep this|Make a link|A full one|Take|Add|Save|Set|Go by)/;
 
 /** Taps whatever can be tapped, once, and chooses whatever can be chosen; says how much that was. */
 async function tapAll(page: Page, faults: string[]): Promise<number> {

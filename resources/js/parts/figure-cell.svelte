@@ -1,6 +1,7 @@
 <script lang="ts">
     // A proposed number: press it and it opens its own working, and a way to overrule it.
     import { Popover } from 'bits-ui';
+    import { untrack } from 'svelte';
     import Button from '@/kit/button.svelte';
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
@@ -10,7 +11,11 @@
     /** Where its working is asked for, and where it is overruled. */
     type Desk = Pick<JobDesk, 'isDraft' | 'why' | 'override'>;
     type Props = { figure: Figure; desk: Desk; big?: boolean; label?: boolean };
-    let { figure, desk, big = false, label = false }: Props = $props();
+    let { figure: given, desk, big = false, label = false }: Props = $props();
+
+    // While its working closes, a figure may be gone from a sheet already.
+    let last: Figure = untrack(() => given);
+    const figure = $derived.by(() => (last = (given as Figure | undefined) ?? last));
 
     let open = $state(false);
     let value = $state('');

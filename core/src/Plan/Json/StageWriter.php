@@ -181,7 +181,7 @@ final readonly class StageWriter
             'settings' => $this->figures->each($sheet->refusal() === '' ? [
                 ...$sheet->choices, 'held' => $sheet->choices['held']->bare(), ...$sheet->settings,
             ] : ['filler' => $sheet->choices['filler']]),
-            'ranges' => $sheet->refusal() !== '' ? [] : array_map(
+            'ranges' => $sheet->refusal() !== '' ? new \stdClass : array_map(
                 fn (array $one): string => self::range(
                     $one[0]->show($one[1], $this->figures->units),
                     $one[0]->show($one[2], $this->figures->units),

@@ -58,7 +58,7 @@
         errors = Object.fromEntries(
             Object.entries(reply.errors ?? {}).map(([key, all]) => [key, all[0] ?? '']),
         );
-        trouble = reply.errors ? '' : reply.message;
+        trouble = Object.keys(errors).length > 0 ? '' : reply.message;
     }
 
     const work = newest(async (what: typeof wish) => {

@@ -45,7 +45,7 @@
     $effect(() => {
         if (!rack.isBehind || looksLeft === 0) return;
         looksLeft--;
-        const again = setTimeout(() => router.reload({ only: ['rack', 'atBench'] }), AGAIN_MS);
+        const again = setTimeout(() => router.reload({ only: ['rack', 'atBench', 'bottles'] }), AGAIN_MS);
         return () => clearTimeout(again);
     });
 

@@ -53,7 +53,7 @@
         clearTimeout(timer);
         const data = { ...(words.trim() ? { find: words.trim() } : {}), ...(page > 1 ? { page } : {}) };
         router.get('/', data, {
-            only: ['rack', 'find'],
+            only: ['rack', 'find', 'bottles'],
             preserveState: true,
             preserveScroll: page === rack.page,
             replace: true,

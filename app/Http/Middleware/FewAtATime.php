@@ -40,7 +40,14 @@ final readonly class FewAtATime
         }
         $slot = self::take($user->id);
         abort_if($slot === null, 429, 'Too much is being worked out for you at once; ask again in a moment.', ['Retry-After' => '2']);
-        $free = static fn (): bool => apcu_delete($slot) === true;
+        $isHeld = true;
+        // Given back once: by the second time somebody else may have it.
+        $free = static function () use ($slot, &$isHeld): void {
+            if ($isHeld) {
+                apcu_delete($slot);
+                $isHeld = false;
+            }
+        };
         // What runs out of time ends here and now, without coming back to where it was called from.
         register_shutdown_function($free);
         $usual = (int) ini_get('max_execution_time');

@@ -19,7 +19,7 @@ export default defineConfig({
         {
             name: 'screens',
             dependencies: ['sign in'],
-            testIgnore: /whole-path|two-searches/,
+            testIgnore: /whole-path|two-searches|shared-choices/,
             use: { storageState: SIGNED_IN },
         },
         // Wants every worker of the queue, so it runs when all others are done.
@@ -34,6 +34,13 @@ export default defineConfig({
             name: 'whole path',
             dependencies: ['two searches'],
             testMatch: /whole-path/,
+            use: { storageState: SIGNED_IN },
+        },
+        // Changes what the whole shop works by.
+        {
+            name: 'shared choices',
+            dependencies: ['whole path'],
+            testMatch: /shared-choices/,
             use: { storageState: SIGNED_IN },
         },
     ],

@@ -10,5 +10,6 @@ export default defineConfig({
         alias: { '@': fileURLToPath(new URL('resources/js', import.meta.url)) },
         conditions: ['browser'],
     },
-    test: { environment: 'happy-dom', include: ['tests/Unit/**/*.test.ts'], restoreMocks: true },
+    // A file that wants a document says so at its top.
+    test: { environment: 'node', pool: 'threads', include: ['tests/Unit/**/*.test.ts'], restoreMocks: true },
 });

@@ -290,6 +290,9 @@ prepare_settings() {
 
 artisan() { (cd "$ROOT" && as_account "$(web_account)" php artisan "$@"); }
 
+# The demo's jobs are planned as they come in, which a JIT and what was worked out before make quicker.
+load_demo() { (cd "$ROOT" && as_account "$(web_account)" php "${JIT[@]}" -d apc.enable_cli=1 -d apc.shm_size=128M artisan bead:demo --quiet); }
+
 # run_worker NAME ARTISAN-COMMAND... : a part; its output in var/log/NAME.log.
 run_worker() {
     local name=$1 account prefix=()

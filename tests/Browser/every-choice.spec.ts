@@ -1,15 +1,6 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { api, ownHeader, released } from './support';
-
-/** What the page throws, and what the server fails at, from now on. */
-function faultsOf(page: Page): string[] {
-    const faults: string[] = [];
-    page.on('pageerror', (error) => faults.push(error.message));
-    page.on('response', (response) => {
-        if (response.status() >= 500) faults.push(`${response.status()} ${response.url()}`);
-    });
-    return faults;
-}
+import { faultsOf, tapAll } from './tapping';
 
 /** A copy of a job of the demo, to be spoilt. */
 async function copyOf(page: Page, job: number, number: string): Promise<number> {
@@ -18,57 +9,6 @@ async function copyOf(page: Page, job: number, number: string): Promise<number> 
     const made = await api(page, 'POST', '/jobs', { document });
     expect(made.status).toBe(201);
     return (made.body as { id: number }).id;
-}
-
-const SOON = { timeout: 1_500 };
-
-/** What begins something that other tests wait for, leaves the page, or cannot be taken back. */
-const NOT_TAPPED =
-    /^(Find|Look for|Sign out|Delete|Release|Log it|Start|Stop|Print|Keep this|Make a link|A full one|Take|Add|Save|Set|Go by)/;
-
-/** Taps whatever can be tapped, once, and chooses whatever can be chosen; says how much that was. */
-async function tapAll(page: Page, faults: string[]): Promise<number> {
-    const url = page.url();
-    const tapped = new Set<string>();
-    const controls = page.locator('main').locator('button:enabled, select:enabled, summary');
-    for (let i = 0; i < (await controls.count()) && tapped.size < 40; i++) {
-        const one = controls.nth(i);
-        const { name, isSelect } = await seen(one);
-        if (name === '' || tapped.has(name) || NOT_TAPPED.test(name)) continue;
-        tapped.add(name);
-        await (isSelect ? chooseAll(one) : one.click(SOON)).catch(() => undefined);
-        expect(faults, `after ${name}`).toEqual([]);
-        for (let open = 0; open < 3 && (await page.getByRole('dialog').count()) > 0; open++)
-            await page.keyboard.press('Escape');
-        if (page.url() !== url) await page.goto(url);
-    }
-    return tapped.size;
-}
-
-/** What it is called, without its numbers: one of many alike is enough. It may be gone by now. */
-async function seen(control: Locator): Promise<{ name: string; isSelect: boolean }> {
-    const read = (element: Element) => ({
-        text: element.checkVisibility()
-            ? (element.getAttribute('aria-label') ?? element.textContent ?? '')
-            : '',
-        isSelect: element.tagName === 'SELECT',
-    });
-    const { text, isSelect } = await control
-        .evaluate(read, null, SOON)
-        .catch(() => ({ text: '', isSelect: false }));
-    const name = text
-        .trim()
-        .replace(/:.*Show the working\.$/, ' (working)')
-        .replace(/\b[A-Z]{0,3}\d[\d./]*/g, '#')
-        .replace(/\s+/g, ' ');
-    return { name, isSelect };
-}
-
-async function chooseAll(select: Locator): Promise<void> {
-    const read = (all: Element) =>
-        [...(all as HTMLSelectElement).options].filter((one) => !one.disabled).map((one) => one.value);
-    const values = await select.evaluate(read, null, SOON);
-    for (const value of values.slice(0, 6)) await select.selectOption(value, SOON);
 }
 
 test('a small job of every kind and every metal has a card or says why not', async ({ page }) => {
@@ -121,7 +61,7 @@ test.describe('whatever is tapped, nothing breaks', () => {
             await page.goto(`/jobs/${job}/${stage}`);
             await expect(page.getByText('Loading…')).toBeHidden();
             await expect(page.locator('main button').first()).toBeVisible();
-            expect(await tapAll(page, faults)).toBeGreaterThan(5);
+            expect(await tapAll(page, faults)).toBeGreaterThan(3);
         });
 
     test('bench and handover', async ({ page }) => {
@@ -132,16 +72,6 @@ test.describe('whatever is tapped, nothing breaks', () => {
             await page.goto(`/jobs/${job}/${stage}`);
             await expect(page.getByText('Loading…')).toBeHidden();
             expect(await tapAll(page, faults)).toBeGreaterThan(3);
-        }
-    });
-
-    test('rack, stores and shop', async ({ page }) => {
-        test.setTimeout(240_000);
-        const faults = faultsOf(page);
-        for (const url of ['/', '/stores', '/shop']) {
-            await page.goto(url);
-            await expect(page.getByRole('heading').first()).toBeVisible();
-            expect(await tapAll(page, faults)).toBeGreaterThan(2);
         }
     });
 });

@@ -1,3 +1,4 @@
+// @vitest-environment happy-dom
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { clockText, StepClocks } from '@/screens/bench/clock.svelte';
 

@@ -1,3 +1,4 @@
+// @vitest-environment happy-dom
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { DesignDocument, FoundDesign, RouteDocument, RouteSearch } from '@/lib/answers';
 import {

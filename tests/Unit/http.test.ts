@@ -1,3 +1,4 @@
+// @vitest-environment happy-dom
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { said, send } from '@/lib/http';
 import { someDocument } from './some-view';

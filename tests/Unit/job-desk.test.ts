@@ -1,3 +1,4 @@
+// @vitest-environment happy-dom
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { send } from '@/lib/http';
 import { JobDesk } from '@/lib/job-desk.svelte';

@@ -1,3 +1,4 @@
+// @vitest-environment happy-dom
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { beforeEach, describe, expect, it, vi } from 'vitest';

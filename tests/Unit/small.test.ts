@@ -1,3 +1,4 @@
+// @vitest-environment happy-dom
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { onKeys } from '@/lib/keys';
 import { lengthText } from '@/lib/length-text';

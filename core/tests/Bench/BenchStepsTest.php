@@ -8,7 +8,6 @@ use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -21,7 +20,7 @@ function bench(): Plan
         SomeRoutedSets::header([
             'runs' => [0 => ['fittings' => [['kind' => 'temperature-probe', 'station' => '40 mm', 'fromTop' => 20]]]],
         ]),
-        Shop::bare(),
+        Some::shop(),
     );
 }
 
@@ -159,7 +158,7 @@ it('tells nobody to tape and peel what is filleted onto the side of a tube', fun
     $document = JobWriter::toArray(Some::routedJob());
     $tab = ['kind' => 'bracket', 'station' => '14 in', 'fromTop' => 20];
     $document['runs'] = [[...is_array($document['runs'][0]) ? $document['runs'][0] : [], 'fittings' => [$tab]]];
-    $plan = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    $plan = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Some::shop());
     $said = implode(' ', [...$plan->step('purge.AB1')->do ?? [], ...$plan->step('weld.AB1')->do ?? []]);
     expect(preg_match('/Tape AB1|Peel/', $said))->toBe(0)
         ->and($plan->weld->sheets['AB1']->purge->begin($plan->weld->sheets['AB1']->joint, UnitSystem::Inch))->toStartWith('Begin');

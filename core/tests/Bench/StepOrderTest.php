@@ -8,7 +8,6 @@ use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
@@ -17,7 +16,7 @@ function ordered(): Plan
 {
     static $plan = null;
 
-    return $plan ??= Planner::planInFull(SomeRoutedSets::header(), Shop::bare());
+    return $plan ??= Planner::planInFull(SomeRoutedSets::header(), Some::shop());
 }
 
 /** @return array<string, BenchStep> */
@@ -105,7 +104,7 @@ it('lets no hand near a joint that has not been measured cool', function (Plan $
     }
 })->with([
     'a header' => fn () => ordered(),
-    'two collectors' => fn () => Planner::planInFull(SomeCollectors::two(), Shop::bare()),
+    'two collectors' => fn () => Planner::planInFull(SomeCollectors::two(), Some::shop()),
 ]);
 
 it('measures a face once all of its run is cold, and before the run is done with', function () {
@@ -116,7 +115,7 @@ it('measures a face once all of its run is cold, and before the run is done with
 });
 
 it('measures ports together that a collector holds, once each of them was, and none that hang free', function () {
-    $steps = array_column(Planner::planInFull(SomeRoutedSets::joined(), Shop::bare())->steps, null, 'id');
+    $steps = array_column(Planner::planInFull(SomeRoutedSets::joined(), Some::shop())->steps, null, 'id');
     $letters = array_map(static fn (RunSpec $run): string => $run->letter, SomeRoutedSets::joined()->runs);
     $ports = $steps['face.'.implode('', $letters).'.ports'] ?? throw new LogicException('no step');
     expect($ports->after)->toBe(array_map(static fn (string $one): string => "face.$one.start", $letters))

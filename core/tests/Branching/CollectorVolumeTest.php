@@ -5,7 +5,7 @@ declare(strict_types=1);
 use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
 
 /** The inside of a collector of straight tubes counted in small cubes: all that lies in one bore or another. */
@@ -39,7 +39,7 @@ function countedMl(BuiltCollector $one, float $stepMm): float
 }
 
 it('holds what is counted in cubes, and is filled by the same volume', function () {
-    $plan = Planner::plan(SomeCollectors::job(), Shop::bare());
+    $plan = Planner::plan(SomeCollectors::job(), Some::shop());
     $one = $plan->layout->placement->collectors->find('K') ?? throw new LogicException('no collector');
     $counted = countedMl($one, 2.5);
     expect(1000 * $one->volumeL())->toBeClose($counted, 0.02, 0)
@@ -50,7 +50,7 @@ it('holds what is counted in cubes, and is filled by the same volume', function 
 it('holds less than its tubes laid end to end, and more than half of that', function () {
     $file = dirname(__DIR__, 3).'/database/demo/sidecar-collectors.job.json';
     $read = JobReader::fromJson((string) file_get_contents($file));
-    $plan = Planner::plan($read->job ?? throw new LogicException('unreadable'), Shop::bare());
+    $plan = Planner::plan($read->job ?? throw new LogicException('unreadable'), Some::shop());
     foreach ($plan->layout->placement->collectors->all as $one) {
         $apartMl = $one->build->inlets * $one->tube()->boreAreaMm2() * $one->lengthMm() * 1.02 / 1000;
         expect(1000 * $one->volumeL())->toBeLessThan($apartMl)->toBeGreaterThan($apartMl / 2);

@@ -6,7 +6,6 @@ use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Branching\MergeSeam;
 use UpsweptBead\Core\Job\CollectorMake;
 use UpsweptBead\Core\Merge\LinePoint;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
 
@@ -123,7 +122,7 @@ it('carries its mouths and its outlet along wherever it is set', function () {
 it('weighs its tubes to their cut lines', function () {
     $collector = SomeCollectors::one();
     $shape = $collector->shape ?? throw new LogicException($collector->lack);
-    $plan = UpsweptBead\Core\Plan\Planner::plan(SomeCollectors::job(), Shop::bare());
+    $plan = UpsweptBead\Core\Plan\Planner::plan(SomeCollectors::job(), Some::shop());
     // Mean of the cut over equal steps round the tube, by Simpson's rule from the rows.
     $sum = 0.0;
     for ($i = 0; $i < 720; $i++) {
@@ -188,7 +187,7 @@ it('closes the middle with a plate where the outlet is so wide that its tubes le
     }
     expect($plate->outline->areaMm2())->toBeGreaterThan(10.0)
         ->and($plate->outline->holds(0.0, 0.0))->toBeTrue();
-    $plan = UpsweptBead\Core\Plan\Planner::plan(SomeCollectors::job(['inlets' => $inlets, 'outlet' => 'T4.000x.065']), Shop::bare());
+    $plan = UpsweptBead\Core\Plan\Planner::plan(SomeCollectors::job(['inlets' => $inlets, 'outlet' => 'T4.000x.065']), Some::shop());
     $joints = $plan->joints->ofRun('K');
     expect(count($joints))->toBe($inlets + 1)
         ->and($joints[$inlets]->and->name)->toBe('Centre plate')

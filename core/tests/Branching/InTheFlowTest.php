@@ -14,8 +14,8 @@ use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Schedule\Slot;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stores\Needs;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
 
 /** @return list<string> */
@@ -37,11 +37,11 @@ function manifoldInto(string $part): Plan
         ];
     }
 
-    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unread'), Shop::bare());
+    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unread'), Some::shop());
 }
 
 it('cuts the tubes of a collector from the same sticks as everything else', function () {
-    $plan = Planner::plan(SomeCollectors::job(), Shop::bare());
+    $plan = Planner::plan(SomeCollectors::job(), Some::shop());
     $pieces = $plan->cut->piecesOf('K');
     expect(array_map(static fn ($one): string => $one->mark, $pieces))->toBe(['K1', 'K2', 'K3', 'K4'])
         ->and($pieces[0]->endPrep)->toBe(EndPrep::Template)
@@ -52,7 +52,7 @@ it('cuts the tubes of a collector from the same sticks as everything else', func
 });
 
 it('cuts merge bends out of the bends that are bought, with the slip on a leg', function () {
-    $plan = Planner::plan(SomeCollectors::job(['make' => 'bent', 'inlets' => 2]), Shop::bare());
+    $plan = Planner::plan(SomeCollectors::job(['make' => 'bent', 'inlets' => 2]), Some::shop());
     [$piece] = $plan->cut->piecesOf('K');
     expect($piece->isBend())->toBeTrue()
         ->and($piece->span->legBeforeMm)->toBeClose(57.15)
@@ -62,7 +62,7 @@ it('cuts merge bends out of the bends that are bought, with the slip on a leg', 
 });
 
 it('has each seam as a joint with its true length, and sheets for all of them', function () {
-    $plan = Planner::plan(SomeCollectors::job(['part' => ['kind' => 'flange', 'name' => 'Turbine flange', 'metal' => '304L', 'wall' => '1/2 in']]), Shop::bare());
+    $plan = Planner::plan(SomeCollectors::job(['part' => ['kind' => 'flange', 'name' => 'Turbine flange', 'metal' => '304L', 'wall' => '1/2 in']]), Some::shop());
     $joints = $plan->joints->ofRun('K');
     $seams = array_filter($joints, static fn (Joint $one): bool => $one->type === JointType::MergeSeam);
     $shape = $plan->layout->placement->collectors->all[0]->shape;
@@ -75,7 +75,7 @@ it('has each seam as a joint with its true length, and sheets for all of them', 
 });
 
 it('welds a collector whole before anything else, its flange behind its seams', function () {
-    $plan = Planner::plan(SomeCollectors::job(['part' => ['kind' => 'flange', 'name' => 'Turbine flange', 'metal' => '304L', 'wall' => '1/2 in']]), Shop::bare());
+    $plan = Planner::plan(SomeCollectors::job(['part' => ['kind' => 'flange', 'name' => 'Turbine flange', 'metal' => '304L', 'wall' => '1/2 in']]), Some::shop());
     $phases = array_map(static fn (Slot $one): Phase => $one->phase, $plan->schedule->slots);
     expect($phases)->toBe([...array_fill(0, 4, Phase::Merge), Phase::Outlet, Phase::Outlet])
         ->and($plan->schedule->slots[0]->why)->toContain('Pairs first')
@@ -83,7 +83,7 @@ it('welds a collector whole before anything else, its flange behind its seams', 
 });
 
 it('is a whole order without a single run', function () {
-    $plan = Planner::plan(SomeCollectors::job(['make' => 'bent', 'inlets' => 2]), Shop::bare());
+    $plan = Planner::plan(SomeCollectors::job(['make' => 'bent', 'inlets' => 2]), Some::shop());
     expect(stepIds($plan))->toBe([
         'prepare.K1', 'prepare.K2', 'tack.KJ1', 'purge.KJ1', 'weld.KJ1', 'cool.KJ1', 'inspect.KJ1', 'outlet.K', 'true.K',
         'inspect.K',
@@ -92,7 +92,7 @@ it('is a whole order without a single run', function () {
 });
 
 it('measures each seam once before it is gone on, and no joint twice', function () {
-    $ids = stepIds(Planner::plan(SomeCollectors::job(['part' => ['kind' => 'v-band', 'name' => 'Ring', 'metal' => '304L', 'wall' => '5 mm']]), Shop::bare()));
+    $ids = stepIds(Planner::plan(SomeCollectors::job(['part' => ['kind' => 'v-band', 'name' => 'Ring', 'metal' => '304L', 'wall' => '5 mm']]), Some::shop()));
     expect(count($ids))->toBe(count(array_unique($ids)))
         ->and(array_search('outlet.K', $ids, true))->toBeGreaterThan(array_search('cool.KJ4', $ids, true))
         ->and(array_search('weld.KJ5', $ids, true))->toBeGreaterThan(array_search('outlet.K', $ids, true));
@@ -104,11 +104,11 @@ it('makes the collector first where runs go into it, and checks a bought one as 
     expect($ids[0])->toBe('check.R')
         ->and(array_search('weld.RJ1', $ids, true))->toBeLessThan(array_search('prepare.A1', $ids, true))
         ->and(array_search('prepare.A1', $ids, true))->not->toBeFalse()
-        ->and(array_column(Needs::of($plan, Shop::bare()), 'key'))->toContain('flange-P1.5-10S');
+        ->and(array_column(Needs::of($plan, Some::shop()), 'key'))->toContain('flange-P1.5-10S');
 });
 
 it('names the saddle of a branch with its true length, welds it last and cuts its end to a template', function () {
-    $plan = Planner::plan(SomeCollectors::branched(), Shop::bare());
+    $plan = Planner::plan(SomeCollectors::branched(), Some::shop());
     $saddles = array_values(array_filter($plan->joints->joints, static fn (Joint $one): bool => $one->type === JointType::Saddle));
     $last = $plan->schedule->slots[count($plan->schedule->slots) - 1];
     expect(count($saddles))->toBe(1)
@@ -126,8 +126,8 @@ it('routes a branch that is no stub like any other run, its straight beginning b
     unset($document['runs'][1]['start']['saddle']['stub']);
     $document['runs'][1]['end'] = [...$document['runs'][1]['end'], 'at' => [650, 120, 260], 'direction' => [1, 0.2, 0]];
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unread');
-    $answers = Planner::route($job, 'W', Shop::bare());
-    $reachMm = UpsweptBead\Core\Branching\Placement::of($job, Shop::bare())->branches[0];
+    $answers = Planner::route($job, 'W', Some::shop());
+    $reachMm = UpsweptBead\Core\Branching\Placement::of($job, Some::shop())->branches[0];
     expect($answers->answers)->not->toBe([])
         ->and($answers->answers[0]->run->straightsMm()[0])->toBeGreaterThan($reachMm->highMm - $reachMm->lowMm + 25.3);
 });

@@ -10,16 +10,16 @@ use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
 
 function placedBranch(Job $job): Branch
 {
-    return Placement::of($job, Shop::bare())->branches[0] ?? throw new LogicException('There is no branch.');
+    return Placement::of($job, Some::shop())->branches[0] ?? throw new LogicException('There is no branch.');
 }
 
 it('ends the runs of a collector in its mouths, in their order', function () {
-    $placement = Placement::of(SomeCollectors::header(), Shop::bare());
+    $placement = Placement::of(SomeCollectors::header(), Some::shop());
     $collector = $placement->collectors->all[0];
     foreach ($collector->spec->runs as $i => $letter) {
         $end = $placement->job->run($letter)->end ?? throw new LogicException($letter);
@@ -30,7 +30,7 @@ it('ends the runs of a collector in its mouths, in their order', function () {
 });
 
 it('moves their ends with the collector, and leaves alone what is in its place', function () {
-    $shop = Shop::bare();
+    $shop = Some::shop();
     $here = Placement::in(SomeCollectors::header(), $shop);
     $moved = Placement::in(SomeCollectors::header(['at' => [572, 170, -330]]), $shop);
     foreach (['A', 'B', 'C', 'D'] as $letter) {
@@ -42,7 +42,7 @@ it('moves their ends with the collector, and leaves alone what is in its place',
 
 it('is read back as it was written, with its collector and its branch', function () {
     foreach ([SomeCollectors::header(), SomeCollectors::job(['make' => 'bent']), SomeCollectors::branched()] as $job) {
-        $job = Placement::in($job, Shop::bare());
+        $job = Placement::in($job, Some::shop());
         $again = JobReader::fromJson(JobWriter::toJson($job))->job;
         expect(JobWriter::toArray($job))->toBeAn('JobDocument')
             ->and($again === null ? null : JobWriter::toJson($again))->toBe(JobWriter::toJson($job));
@@ -60,14 +60,14 @@ it('begins the run behind a collector at its outlet', function () {
         ],
     ]]];
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unread');
-    $placement = Placement::of($job, Shop::bare());
+    $placement = Placement::of($job, Some::shop());
     $start = $placement->job->run('W')?->start->frame();
     expect($start?->at->distanceTo($placement->collectors->all[0]->outlet()->at))->toBeLessThan(2e-3)
         ->and($start?->forward->distanceTo(new Vector(0, 1, 0)))->toBeLessThan(1e-6);
 });
 
 it('lets a branch go with the flow at the angle that was asked for, out of the main or into it', function (bool $isReturn) {
-    $placement = Placement::of(SomeCollectors::branched(['angle' => 35], $isReturn), Shop::bare());
+    $placement = Placement::of(SomeCollectors::branched(['angle' => 35], $isReturn), Some::shop());
     $run = $placement->job->run('W') ?? throw new LogicException('W');
     foreach ([$run->start, $run->end] as $end) {
         expect($end->frame()->forward->angleDegTo(new Vector(1, 0, 0)))->toBeClose(35.0, 0.0, 1e-4);
@@ -111,7 +111,7 @@ it('says why a branch cannot stand where it was put', function (array $saddle, s
 it('stops a release for a collector that cannot be made, and only warns of what is unusual', function () {
     $severities = static fn (Job $job): array => array_map(
         static fn (Notice $one): string => $one->severity->value,
-        Planner::plan($job, Shop::bare())->notices(),
+        Planner::plan($job, Some::shop())->notices(),
     );
     expect($severities(SomeCollectors::job(['inlets' => 2, 'outlet' => 'T4.000x.065'])))->toBe(['problem'])
         ->and($severities(SomeCollectors::job([], ['merge.K.lean' => '14 deg'])))->toBe(['caution'])
@@ -122,7 +122,7 @@ it('stops a release for a collector that cannot be made, and only warns of what 
 it('warns of tubes that do not fit the inlets they go into', function () {
     $said = static fn (string $tube): string => implode(' ', array_map(
         static fn (Notice $one): string => $one->message,
-        Planner::sketch(SomeCollectors::header(['tube' => $tube]), Shop::bare())->notices(),
+        Planner::sketch(SomeCollectors::header(['tube' => $tube]), Some::shop())->notices(),
     ));
     expect($said('T2.000x.065'))->toContain('is loose in its inlet')
         ->and($said('T1.500x.065'))->toContain('expanded by')
@@ -142,7 +142,7 @@ it('makes a 4-2-1 of three collectors, each pair running on into the last', func
         ['name' => 'Second pair', 'runs' => ['B', 'C'], 'build' => $build('Q', 'T1.750x.065', [520, 220, -300], 'F')],
         ['name' => 'Last', 'runs' => ['E', 'F'], 'build' => $build('R', 'T2.000x.065', [1100, 170, -480], null)],
     ];
-    $placement = Placement::of(JobReader::fromDecoded($document)->job ?? throw new LogicException('unread'), Shop::bare());
+    $placement = Placement::of(JobReader::fromDecoded($document)->job ?? throw new LogicException('unread'), Some::shop());
     [$p, $q, $r] = $placement->collectors->all;
     $run = static fn (string $letter) => $placement->job->run($letter) ?? throw new LogicException($letter);
     expect($run('D')->end->name)->toBe('P2')
@@ -161,7 +161,7 @@ it('lets a crossover stand on one run and go into another', function () {
     $saddle = static fn (string $on, float $turn): array => ['on' => $on, 'station' => 300, 'fromTop' => $turn, 'angle' => 60];
     $document['runs'][1]['start'] = [...$document['runs'][1]['start'], 'kind' => 'saddle', 'saddle' => $saddle('A', -90)];
     $document['runs'][1]['end'] = [...$document['runs'][1]['end'], 'kind' => 'saddle', 'saddle' => $saddle('B', 90)];
-    $placement = Placement::of(JobReader::fromDecoded($document)->job ?? throw new LogicException('unread'), Shop::bare());
+    $placement = Placement::of(JobReader::fromDecoded($document)->job ?? throw new LogicException('unread'), Some::shop());
     expect(count($placement->branches))->toBe(2)
         ->and(array_map(static fn (Branch $one): string => $one->lack, $placement->branches))->toBe(['', '']);
     $run = $placement->job->run('W') ?? throw new LogicException('W');
@@ -180,7 +180,7 @@ it('measures the tubes of a collector against what must be kept clear of, and ag
 
         return implode(' ', array_map(
             static fn (Notice $one): string => $one->message,
-            Planner::sketch($job, Shop::bare())->notices(),
+            Planner::sketch($job, Some::shop())->notices(),
         ));
     };
     // Where it stands nothing is in its way, its own runs and the body that was surveyed for it least of all.
@@ -191,7 +191,7 @@ it('measures the tubes of a collector against what must be kept clear of, and ag
 });
 
 it('bends the tubes of a merge towards its axis where they are measured', function () {
-    $legs = UpsweptBead\Core\Layout\CollectorLegs::of(Placement::of(SomeCollectors::job(['make' => 'bent', 'inlets' => 2]), Shop::bare()))->all;
+    $legs = UpsweptBead\Core\Layout\CollectorLegs::of(Placement::of(SomeCollectors::job(['make' => 'bent', 'inlets' => 2]), Some::shop()))->all;
     [$a, $b] = [$legs[0]->run, $legs[1]->run];
     expect($a->start->at->distanceTo($b->start->at))->toBeGreaterThan($a->end()->at->distanceTo($b->end()->at) + 20.0)
         ->and($legs[0]->spec->letter)->toBe('K1');

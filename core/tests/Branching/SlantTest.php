@@ -13,7 +13,7 @@ use UpsweptBead\Core\Merge\Template\Stroke;
 use UpsweptBead\Core\Merge\Template\WrapTemplate;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
 
 /**
@@ -38,7 +38,7 @@ function tipOf(array $document): Job
 }
 
 it('cuts a tip to its slant, with the longest side where the run ends', function () {
-    $plan = Planner::plan(tipOf(slanted(['angle' => 20, 'turn' => 90])), Shop::bare());
+    $plan = Planner::plan(tipOf(slanted(['angle' => 20, 'turn' => 90])), Some::shop());
     [$slant] = $plan->layout->placement->slants;
     $pieces = $plan->cut->piecesOf('A');
     expect($slant->reachMm())->toBeClose(76.2 * tan(deg2rad(20)), 1e-9)
@@ -52,7 +52,7 @@ it('cuts a tip to its slant, with the longest side where the run ends', function
 });
 
 it('has a template as high as the slant reaches', function () {
-    $sketch = Planner::sketch(tipOf(slanted(['angle' => 30])), Shop::bare());
+    $sketch = Planner::sketch(tipOf(slanted(['angle' => 30])), Some::shop());
     $template = JobTemplate::of($sketch, 'A1-slant', 0.0);
     assert($template instanceof WrapTemplate);
     $cut = array_values(array_filter($template->strokes, static fn (Stroke $one): bool => $one->layer === Layer::Cut))[0];
@@ -64,7 +64,7 @@ it('has a template as high as the slant reaches', function () {
 it('is read back, and refused where the end meets a part or leans too far', function () {
     $job = tipOf(slanted(['angle' => '15 deg', 'turn' => -30]));
     expect(JobReader::fromJson(JobWriter::toJson($job))->job?->run('A')?->end->slant?->turnDeg)->toBe(-30.0)
-        ->and(JobWriter::toArray(Placement::in($job, Shop::bare())))->toBeAn('JobDocument');
+        ->and(JobWriter::toArray(Placement::in($job, Some::shop())))->toBeAn('JobDocument');
     $faults = static fn (array $document): array => array_map(static fn ($one): string => $one->path, JobReader::fromDecoded($document)->faults);
     $welded = slanted(['angle' => 20]);
     $welded['runs'][0]['end']['kind'] = 'v-band';

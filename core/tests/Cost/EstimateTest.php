@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Cost\Estimate;
 use UpsweptBead\Core\Document\Faults;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
 use UpsweptBead\Core\Tests\Support\Some;
 
@@ -22,7 +21,7 @@ function priced(array $rules, int $joints): float
 it('prices every bend by the piece and every bar by its length', function () {
     $bends = $bars = 0;
     foreach (Some::plan()->cut->stock as $need) {
-        Shop::bare()->catalogue->bend($need->stockId) !== null ? ($bends += $need->needed) : ($bars += $need->needed);
+        Some::shop()->catalogue->bend($need->stockId) !== null ? ($bends += $need->needed) : ($bars += $need->needed);
     }
     expect($bends)->toBeGreaterThan(0)->and($bars)->toBeGreaterThan(0)
         ->and(priced(['cost.bend' => '40', 'cost.tube_metre' => '20', 'cut.stock_length' => '6000 mm'], 0))

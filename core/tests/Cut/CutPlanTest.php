@@ -13,6 +13,7 @@ use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
 /** @param  array<string, int>  $shelf */
@@ -66,10 +67,10 @@ it('counts the shelf once for the job: eight runs that need more than it holds a
 it('takes no more stock for all runs together than for each by itself, and no less than its lower bound', function () {
     $together = cutPlan()->nestings[0];
     $apart = 0;
-    $catalogue = Shop::bare()->catalogue;
+    $catalogue = Some::shop()->catalogue;
     $bends = new Bends($catalogue->bendsFor('T1.625x.065'));
     foreach (cutPlan()->pieces as $pieces) {
-        $alone = Nesting::of($catalogue->tube('T1.625x.065'), $pieces, $bends, Shop::bare());
+        $alone = Nesting::of($catalogue->tube('T1.625x.065'), $pieces, $bends, Some::shop());
         $apart += count($alone->bars);
     }
     expect(count($together->bars))->toBeLessThan($apart)->toBeGreaterThanOrEqual($together->leastBars);
@@ -77,7 +78,7 @@ it('takes no more stock for all runs together than for each by itself, and no le
 
 // Density of austenitic stainless, 7930 kg/m³ [from memory]; a ring's area is π·t·(D − t).
 it('weighs what it cuts', function () {
-    $sketch = Planner::sketch(SomeRoutedSets::eight(), Shop::bare());
+    $sketch = Planner::sketch(SomeRoutedSets::eight(), Some::shop());
     $areaMm2 = M_PI * 1.651 * (41.275 - 1.651);
     foreach ($sketch->layout->runs as $routed) {
         expect($sketch->cut->massKg($routed->spec->letter))->toBeClose(

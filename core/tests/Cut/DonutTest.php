@@ -21,6 +21,7 @@ use UpsweptBead\Core\Plan\JointWish;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Catalogue;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -31,12 +32,12 @@ function fromDonuts(string ...$runs): Job
 {
     $job = SomeRoutedSets::eight();
     foreach ($runs as $run) {
-        $pieces = Planner::sketch($job, Shop::bare())->cut->piecesOf($run);
+        $pieces = Planner::sketch($job, Some::shop())->cut->piecesOf($run);
         $bent = array_values(array_filter(
             $pieces,
             static fn (Piece $one): bool => $one->isBend() && abs($one->clrMm - 50.8) < 0.01 && $one->wanted === '',
         ));
-        $job = JointOffer::of($job, Shop::bare(), $bent[0]->mark, JointWish::FromDonut)->job;
+        $job = JointOffer::of($job, Some::shop(), $bent[0]->mark, JointWish::FromDonut)->job;
     }
 
     return $job;
@@ -66,8 +67,8 @@ it('has donuts on the radii on which a tube is bent, and routes nothing round th
 });
 
 it('cuts the bend alone out of a donut, with joints at its tangents, and leaves the run as it was', function () {
-    $before = Planner::sketch(SomeRoutedSets::eight(), Shop::bare())->cut;
-    $after = Planner::sketch(fromDonuts('A', 'B'), Shop::bare())->cut;
+    $before = Planner::sketch(SomeRoutedSets::eight(), Some::shop())->cut;
+    $after = Planner::sketch(fromDonuts('A', 'B'), Some::shop())->cut;
     [$ring] = rings($after);
     expect(rings($before))->toBe([])
         ->and(rings($after))->toHaveCount(1)
@@ -88,7 +89,7 @@ it('cuts the bend alone out of a donut, with joints at its tangents, and leaves 
 
 // The same marks as the stand-alone answer for a donut, which is checked against the ring's own geometry.
 it('marks each piece along the outer and inner edge from the face where it is sawn open', function () {
-    $cut = Planner::sketch(fromDonuts('A', 'B', 'C'), Shop::bare())->cut;
+    $cut = Planner::sketch(fromDonuts('A', 'B', 'C'), Some::shop())->cut;
     [$ring] = rings($cut);
     expect(count($ring->pieces))->toBeGreaterThan(1);
     $marks = BendMarks::of(
@@ -115,8 +116,8 @@ it('marks each piece along the outer and inner edge from the face where it is sa
 });
 
 it('takes a kerf for the cut that opens it: one cut more than there are pieces, and a kerf for each', function () {
-    $cut = Planner::sketch(fromDonuts('A', 'B'), Shop::bare());
-    $rules = Shop::bare()->rules;
+    $cut = Planner::sketch(fromDonuts('A', 'B'), Some::shop());
+    $rules = Some::shop()->rules;
     $opened = array_values(array_filter(
         array_merge(...array_map(static fn (Nesting $one): array => $one->opened($rules), $cut->cut->nestings)),
         static fn (OpenedStock $one): bool => $one->stockId === RING,
@@ -130,7 +131,7 @@ it('takes a kerf for the cut that opens it: one cut more than there are pieces, 
 });
 
 it('opens a second donut where the first is used up', function () {
-    $cut = Planner::sketch(fromDonuts('A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'), Shop::bare())->cut;
+    $cut = Planner::sketch(fromDonuts('A', 'B', 'C', 'D', 'E', 'F', 'G', 'H'), Some::shop())->cut;
     expect(count(rings($cut)))->toBeGreaterThan(1);
     foreach (rings($cut) as $ring) {
         $mm = array_sum(array_map(static fn (Piece $one): float => $one->cutLengthMm() + 1.0, $ring->pieces));
@@ -140,7 +141,7 @@ it('opens a second donut where the first is used up', function () {
 
 // Common practice: a donut is welded on the outside only; the inside seam is welded before the piece is closed in.
 it('welds the seam inside each piece before anything closes it in', function () {
-    $plan = Planner::plan(fromDonuts('A'), Shop::bare());
+    $plan = Planner::plan(fromDonuts('A'), Some::shop());
     $seams = array_values(array_filter(
         $plan->joints->joints,
         static fn (Joint $one): bool => $one->type === JointType::DonutSeam,
@@ -164,8 +165,8 @@ it('takes a donut from the shelf, or buys one where the shop does, only where th
     $loose = $job->routed('A', $job->runs[0]->route->cutAs(new UpsweptBead\Core\Job\CutChoice(
         $job->runs[0]->route->cuts->joints ?? [],
     )));
-    expect(rings(Planner::sketch($loose, Shop::bare()->withShelf([RING => 1], []))->cut))->not->toBe([]);
-    $bare = Shop::bare();
+    expect(rings(Planner::sketch($loose, Some::shop()->withShelf([RING => 1], []))->cut))->not->toBe([]);
+    $bare = Some::shop();
     $buying = new Shop(
         'S',
         $bare->rules->with('cut.donuts', '1', UnitSystem::Metric),
@@ -178,8 +179,8 @@ it('takes a donut from the shelf, or buys one where the shop does, only where th
 });
 
 it('says where no donut can give a bend', function () {
-    $pieces = Planner::sketch(SomeRoutedSets::eight(), Shop::bare())->cut->piecesOf('A');
+    $pieces = Planner::sketch(SomeRoutedSets::eight(), Some::shop())->cut->piecesOf('A');
     $straight = array_values(array_filter($pieces, static fn (Piece $one): bool => ! $one->isBend()))[0];
-    expect(fn () => JointOffer::of(SomeRoutedSets::eight(), Shop::bare(), $straight->mark, JointWish::FromDonut))
+    expect(fn () => JointOffer::of(SomeRoutedSets::eight(), Some::shop(), $straight->mark, JointWish::FromDonut))
         ->toThrow(DomainException::class, 'no bend that could come out of a donut');
 });

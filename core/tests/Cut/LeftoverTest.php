@@ -8,9 +8,9 @@ use UpsweptBead\Core\Cut\Leftover;
 use UpsweptBead\Core\Cut\OpenedStock;
 use UpsweptBead\Core\Cut\Place;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Stock\Offcut;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
 /** A place on a bend of 100 mm legs with an arc of 200 mm between. */
@@ -22,7 +22,7 @@ function on(float $atMm, float $untilMm): Place
 /** @param  list<Offcut>  $offcuts */
 function eightWith(array $offcuts): CutPlan
 {
-    return Planner::sketch(SomeRoutedSets::eight(), Shop::bare()->withShelf([], $offcuts))->cut;
+    return Planner::sketch(SomeRoutedSets::eight(), Some::shop()->withShelf([], $offcuts))->cut;
 }
 
 it('leaves what is beside and between the pieces, a kerf away from each', function () {
@@ -87,9 +87,9 @@ it('cuts from offcuts before new stock, each of them once', function () {
 });
 
 it('cuts a bend from what is left of one, and never twice from the same', function () {
-    $whole = Shop::bare()->catalogue->bend('B1.625x.065-R2-180') ?? throw new LogicException('no bend');
+    $whole = Some::shop()->catalogue->bend('B1.625x.065-R2-180') ?? throw new LogicException('no bend');
     $offcut = new Offcut('K-7', $whole->id, 'T1.625x.065', $whole->clrMm, 0.0, 120.0, $whole->pullLegMm);
-    $shop = Shop::bare()->withShelf([], [$offcut]);
+    $shop = Some::shop()->withShelf([], [$offcut]);
     $bends = Bends::of($shop->catalogue->tube('T1.625x.065'), $shop);
     $used = array_filter(
         eightWith([$offcut])->opened($shop->rules),

@@ -15,8 +15,8 @@ use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
 
 /**
@@ -34,7 +34,7 @@ function madeBend(array $bend, float $endMm = 200.0): Job
     ];
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unread');
     // Its target is where it comes out.
-    $end = Planner::sketch($job, Shop::bare())->layout->run('A')?->run->end() ?? throw new LogicException('A');
+    $end = Planner::sketch($job, Some::shop())->layout->run('A')?->run->end() ?? throw new LogicException('A');
     $document['runs'][0]['end'] = [
         ...$document['runs'][0]['end'], 'at' => $end->at->toArray(), 'direction' => $end->forward->toArray(),
     ];
@@ -49,8 +49,8 @@ function saidOf(Plan $plan): array
 }
 
 it('makes a bend of wedges that no bend on the list does', function () {
-    expect(saidOf(Planner::plan(madeBend(['clr' => 100]), Shop::bare()))[0])->toContain('No bend of 3 in × .065 is stocked');
-    $plan = Planner::plan(madeBend(['clr' => 100, 'pie' => 5]), Shop::bare());
+    expect(saidOf(Planner::plan(madeBend(['clr' => 100]), Some::shop()))[0])->toContain('No bend of 3 in × .065 is stocked');
+    $plan = Planner::plan(madeBend(['clr' => 100, 'pie' => 5]), Some::shop());
     [$piece] = $plan->cut->piecesOf('A');
     expect(saidOf($plan))->toBe([])
         ->and($piece->pie?->welds)->toBe(5)
@@ -63,7 +63,7 @@ it('makes a bend of wedges that no bend on the list does', function () {
 // Handbook 7.9: D 3 in, R 4.5 in, 90°, k = 5 gives 48.28 mm outside and 24.14 inside. 12.2: each weld draws its sides
 // together by a tenth of the mean bead width.
 it('has the wedges of the handbook, each longer by what a weld draws together, the ends by half of it', function () {
-    $pie = Planner::plan(madeBend(['pie' => 5]), Shop::bare())->cut->piecesOf('A')[0]->pie;
+    $pie = Planner::plan(madeBend(['pie' => 5]), Some::shop())->cut->piecesOf('A')[0]->pie;
     $shrinkMm = 0.1 * 3 * 1.651;
     expect($pie?->shrinkMm)->toBeClose($shrinkMm)
         ->and($pie?->wedge()->outerMm)->toBeClose(48.28 + $shrinkMm, 0.0, 0.01)
@@ -82,7 +82,7 @@ it('has the very wedges where a shop’s seams draw nothing together', function 
 });
 
 it('takes from the stick what its legs, its wedges and its allowances are long', function () {
-    $plan = Planner::plan(madeBend(['pie' => 5]), Shop::bare());
+    $plan = Planner::plan(madeBend(['pie' => 5]), Some::shop());
     [$piece] = $plan->cut->piecesOf('A');
     // Turned half round, wedges and ends lie in the stick with their middles: k·2R·tan δ, what each weld draws together,
     // and a slanted kerf each cut.
@@ -94,7 +94,7 @@ it('takes from the stick what its legs, its wedges and its allowances are long',
 });
 
 it('has a weld for each cut, each longer than once round, in the bend', function () {
-    $plan = Planner::plan(madeBend(['pie' => 5]), Shop::bare());
+    $plan = Planner::plan(madeBend(['pie' => 5]), Some::shop());
     $welds = array_values(array_filter(
         $plan->joints->ofRun('A'),
         static fn (Joint $one): bool => $one->type === JointType::PieCut,
@@ -112,15 +112,15 @@ it('does not take wedges for a bend that is bought, nor a bought bend for wedges
     $document = JobWriter::toArray($both);
     $document['runs'][0]['route']['bends'][] = ['straight' => 100, 'rotation' => 0, 'angle' => 45, 'clr' => 114.3];
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unread');
-    $pieces = Planner::plan($job, Shop::bare())->cut->piecesOf('A');
+    $pieces = Planner::plan($job, Some::shop())->cut->piecesOf('A');
     $ofBends = array_values(array_filter($pieces, static fn (Piece $one): bool => $one->span->bendIndex !== null));
     expect(array_map(static fn (Piece $one): bool => $one->pie !== null, $ofBends))->toBe([true, false])
         ->and($ofBends[1]->stockId)->toStartWith('B3.000x.065-R4.5');
 });
 
 it('refuses wedges without a throat, and warns of few welds', function () {
-    expect(saidOf(Planner::plan(madeBend(['clr' => 30, 'pie' => 5]), Shop::bare()))[0])->toContain('no throat left');
-    $notices = Planner::plan(madeBend(['pie' => 2]), Shop::bare())->notices();
+    expect(saidOf(Planner::plan(madeBend(['clr' => 30, 'pie' => 5]), Some::shop()))[0])->toContain('no throat left');
+    $notices = Planner::plan(madeBend(['pie' => 2]), Some::shop())->notices();
     expect(implode(' ', array_map(static fn (Notice $one): string => $one->message, $notices)))->toContain('turns the gas by 45°');
 });
 
@@ -128,7 +128,7 @@ it('keeps its welds when the far end is closed and when the job is written', fun
     $job = madeBend(['pie' => 5]);
     $again = JobReader::fromJson(JobWriter::toJson($job))->job;
     expect($again?->run('A')?->route?->rows[0]->pieWelds)->toBe(5)
-        ->and(ByHand::of($job, Shop::bare(), 'A')->close()->rows[0]->pieWelds)->toBe(5)
+        ->and(ByHand::of($job, Some::shop(), 'A')->close()->rows[0]->pieWelds)->toBe(5)
         ->and(JobReader::fromDecoded(array_replace_recursive(
             JobWriter::toArray($job),
             ['runs' => [['route' => ['bends' => [['pie' => 2.5]]]]]],
@@ -137,7 +137,7 @@ it('keeps its welds when the far end is closed and when the job is written', fun
 
 // Handbook 2.8, common practice with no source: 60 cuts are 15 h and about 8 blades, against a set for about 30.
 it('adds up what sawing wedges costs against a set cut ready', function () {
-    $sum = MakeOrBuy::ofCuts(60, Shop::bare()->rules);
+    $sum = MakeOrBuy::ofCuts(60, Some::shop()->rules);
     expect($sum->minutes / 60)->toBeClose(15.0)
         ->and(ceil($sum->blades))->toBe(8.0)
         ->and($sum->set)->toBeClose(30.0)

@@ -50,9 +50,9 @@ function cut(
 /** @param  list<Piece>  $pieces */
 function nested(array $pieces, string $tubeId = 'T3.000x.065'): Nesting
 {
-    $catalogue = Shop::bare()->catalogue;
+    $catalogue = Some::shop()->catalogue;
 
-    return Nesting::of($catalogue->tube($tubeId), $pieces, new Bends($catalogue->bendsFor($tubeId)), Shop::bare());
+    return Nesting::of($catalogue->tube($tubeId), $pieces, new Bends($catalogue->bendsFor($tubeId)), Some::shop());
 }
 
 /**
@@ -69,7 +69,7 @@ function pieces(
     string $letter = 'C',
     ?Shop $shop = null,
 ): array {
-    $shop ??= Shop::bare();
+    $shop ??= Some::shop();
     $run = new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)), $bends, $endStraightMm);
     $job = Some::job();
     $began = $job->runs[0]->start;
@@ -184,7 +184,7 @@ it('leaves nothing long where both ends lie in the bend, and no shrink for a fla
 });
 
 it('cuts no longer than its stock gives', function () {
-    $legs = array_filter(Shop::bare()->catalogue->bendsFor('T3.000x.065'), static fn (BendStock $bend): bool => $bend->clrMm === 114.3);
+    $legs = array_filter(Some::shop()->catalogue->bendsFor('T3.000x.065'), static fn (BendStock $bend): bool => $bend->clrMm === 114.3);
     $longest = max(array_map(static fn (BendStock $bend): float => $bend->longestLegMm(), $legs));
     // 4 mm of leg are left: so much can be left long, the shrink of the joint first.
     $piece = cut([new Bend(50, 0, 45, 114.3)], $longest - 4.0, start: EndKind::Flange)[0];
@@ -298,7 +298,7 @@ it('says where the saw has nothing to hold, and where two joints are too near', 
     $notices = static function (array $bends, float $end, string $tubeId): string {
         $job = Some::job();
         $spec = new RunSpec('C', '', $tubeId, $job->runs[0]->start, $job->runs[0]->end, null, []);
-        $tube = Shop::bare()->catalogue->tube($tubeId);
+        $tube = Some::shop()->catalogue->tube($tubeId);
         $run = new TubeRun(Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)), $bends, $end);
         $routed = new RoutedRun($spec, 'runs[0]', $tube, $run, FarEnd::of($run, $run->end()));
         $nesting = nested(pieces($bends, $end, $tubeId), $tubeId);

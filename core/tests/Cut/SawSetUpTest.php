@@ -5,11 +5,11 @@ declare(strict_types=1);
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Cut\SawSetUp;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
 it('puts every piece of a job in one set-up, with what the same clamp and stop can cut', function () {
-    $cut = Planner::sketch(SomeRoutedSets::eight(), Shop::bare())->cut;
+    $cut = Planner::sketch(SomeRoutedSets::eight(), Some::shop())->cut;
     $setUps = SawSetUp::all($cut);
     $marks = [];
     foreach ($setUps as $setUp) {

@@ -10,7 +10,6 @@ use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Plan\Sketch;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\TubeRun;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
@@ -44,13 +43,13 @@ function putTogether(RoutedRun $routed, array $pieces, float $shrinkMm): TubeRun
 
 dataset('plans', [
     'a downpipe' => [fn () => Some::plan()],
-    'a set of eight' => [fn () => Planner::sketch(SomeRoutedSets::eight(), Shop::bare())],
-    'four into a collector' => [fn () => Planner::plan(SomeRoutedSets::joined(), Shop::bare())],
+    'a set of eight' => [fn () => Planner::sketch(SomeRoutedSets::eight(), Some::shop())],
+    'four into a collector' => [fn () => Planner::plan(SomeRoutedSets::joined(), Some::shop())],
 ]);
 
 // Cut to its marks and welded, a run comes to its far end; where it cannot it is said by how much it does not.
 it('comes to the far end when it is cut to its marks and welded', function (Plan|Sketch $plan) {
-    $rules = Shop::bare()->rules;
+    $rules = Some::shop()->rules;
     foreach ($plan->layout->runs as $routed) {
         $pieces = $plan->cut->piecesOf($routed->spec->letter);
         $shrinkMm = 0.1 * 3 * $routed->tube->wallMm;

@@ -8,7 +8,6 @@ use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 
 /**
@@ -24,7 +23,7 @@ function repaired(array $stations): Plan
     $document['runs'] = [[...$run, 'there' => true, 'route' => [...$route, 'cuts' => ['joints' => $stations]]]];
     $read = JobReader::fromDecoded($document);
 
-    return Planner::plan($read->job ?? throw new LogicException('unreadable'), Shop::bare());
+    return Planner::plan($read->job ?? throw new LogicException('unreadable'), Some::shop());
 }
 
 /** @return list<float> */

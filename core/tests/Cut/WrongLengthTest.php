@@ -12,14 +12,14 @@ use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Plan\Sketch;
 use UpsweptBead\Core\Run\Centreline;
 use UpsweptBead\Core\Run\TubeRun;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
 function eight(): Sketch
 {
     static $sketch = null;
 
-    return $sketch ??= Planner::sketch(SomeRoutedSets::eight(), Shop::bare());
+    return $sketch ??= Planner::sketch(SomeRoutedSets::eight(), Some::shop());
 }
 
 function routedRun(string $letter): RoutedRun
@@ -48,7 +48,7 @@ function somePiece(callable $is): Piece
 /** @param  list<string>  $done */
 function wrongBy(Piece $piece, float $mm, array $done = []): ?WrongLength
 {
-    $opened = eight()->cut->opened(Shop::bare()->rules);
+    $opened = eight()->cut->opened(Some::shop()->rules);
 
     return WrongLength::of($piece, routedRun($piece->run), $piece->cutLengthMm() + $mm, $opened, $done);
 }
@@ -134,7 +134,7 @@ it('always knows a way to go on, and offers no piece that is cut already', funct
 
 it('has a bent neighbour cut longer only along its leg, out of stock that nobody else has', function () {
     $offered = 0;
-    foreach (eight()->cut->opened(Shop::bare()->rules) as $stock) {
+    foreach (eight()->cut->opened(Some::shop()->rules) as $stock) {
         foreach ($stock->pieces as $other) {
             $place = $other->place;
             if (! $other->isBend() || $place === null) {

@@ -11,7 +11,6 @@ use UpsweptBead\Core\Exchange\RouteProblemReader;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
 use UpsweptBead\Core\Tests\Support\Mutations;
 use UpsweptBead\Core\Tests\Support\Some;
@@ -39,7 +38,7 @@ it('plans a job that was read, whatever was done to its file, and names what is 
             continue;
         }
         // What is shown of it can be sent.
-        expect(json_encode(PlanWriter::forScreens(Planner::plan($reading->job, Shop::bare())), JSON_THROW_ON_ERROR))->toBeString();
+        expect(json_encode(PlanWriter::forScreens(Planner::plan($reading->job, Some::shop())), JSON_THROW_ON_ERROR))->toBeString();
         $read++;
     }
     expect($refused)->toBeGreaterThan(10)->and($read)->toBeGreaterThan(0);

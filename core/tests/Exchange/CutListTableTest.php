@@ -5,12 +5,12 @@ declare(strict_types=1);
 use UpsweptBead\Core\Exchange\CutListTable;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\NodeReference;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
 it('lists pieces that land on the planned far end when somebody puts them together from the list alone', function () {
-    $sketch = Planner::sketch(SomeRoutedSets::eight(), Shop::bare());
+    $sketch = Planner::sketch(SomeRoutedSets::eight(), Some::shop());
     $starts = [];
     foreach ($sketch->layout->runs as $run) {
         $start = $run->line->start;
@@ -30,7 +30,7 @@ it('lists pieces that land on the planned far end when somebody puts them togeth
 });
 
 it('has a cell for every column, and cuts as long as it says', function () {
-    $lines = explode("\n", trim(CutListTable::write(Planner::sketch(SomeRoutedSets::eight(), Shop::bare())->cut)));
+    $lines = explode("\n", trim(CutListTable::write(Planner::sketch(SomeRoutedSets::eight(), Some::shop())->cut)));
     $columns = explode(',', array_shift($lines));
     foreach ($lines as $line) {
         $cells = array_combine($columns, explode(',', $line));

@@ -9,7 +9,6 @@ use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\NodeReference;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
@@ -49,7 +48,7 @@ function flanged(array $start): Job
 
 function flangeA(Job $job): FlangePlan
 {
-    return FlangePlan::all($job, Shop::bare())[0] ?? throw new LogicException('no flange');
+    return FlangePlan::all($job, Some::shop())[0] ?? throw new LogicException('no flange');
 }
 
 // Read back by ezdxf, which shares nothing with the writer.
@@ -88,11 +87,11 @@ it('writes a flange that another library reads in its true size', function (arra
 // Common practice: a V-band ring, or the pair of them, weighs .2 to .7 kg on 3 in tube; it has no bolts, and one bore.
 it('lays the blank of a V-band ring round its tube, with the tube’s own bore', function () {
     $rings = array_values(array_filter(
-        FlangePlan::all(Some::job(), Shop::bare()),
+        FlangePlan::all(Some::job(), Some::shop()),
         static fn (FlangePlan $one): bool => $one->isBand(),
     ));
     $ring = $rings[0] ?? throw new LogicException('no ring');
-    expect($ring->massKg(Shop::bare()))->toBeGreaterThan(0.2)->toBeLessThan(0.7)
+    expect($ring->massKg(Some::shop()))->toBeGreaterThan(0.2)->toBeLessThan(0.7)
         ->and($ring->flange->holes)->toBe([])
         ->and($ring->flange->opening->asDisc()?->radiusMm)->toBeClose($ring->tube->idMm() / 2, 1e-9)
         ->and($ring->flange->outline->asDisc()?->radiusMm)->toBeClose($ring->tube->odMm / 2 + 9.0, 1e-9)
@@ -198,7 +197,7 @@ it('is kept in the job as it was drawn, counts from then on, and can be laid out
         ->and(flangeA($again)->isDrawn())->toBeTrue()
         ->and(abs(flangeA($again)->flange->outline->areaMm2()))->toBeClose(80 * 60 - (4 - M_PI) * 100, 1e-5)
         ->and(flangeA($job)->isDrawn())->toBeFalse()
-        ->and(json_decode((string) json_encode(PlanWriter::toArray(Planner::plan($again, Shop::bare())))))->toBeAn('WholePlan');
+        ->and(json_decode((string) json_encode(PlanWriter::toArray(Planner::plan($again, Some::shop())))))->toBeAn('WholePlan');
 });
 
 it('tells to scribe and grind where the tube stands over the edge of a drawn plate', function () {

@@ -11,7 +11,6 @@ use UpsweptBead\Core\Exchange\Drawing\TraceSvg;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointFace;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
@@ -59,7 +58,7 @@ it('dashes where no torch gets to, and nothing where it gets all round', functio
 });
 
 it('draws what lies on the bench as it is held, all of it on the paper', function (string $joint) {
-    $plan = Planner::planInFull(SomeRoutedSets::joined(), Shop::bare());
+    $plan = Planner::planInFull(SomeRoutedSets::joined(), Some::shop());
     $pose = $plan->weld->sheets[$joint]->purge->pose;
     $svg = svgOf(HeldSvg::of($plan, $pose, $joint));
     expect(wordsIn($svg))->toContain('Feed')->toContain('Vent')->toContain($joint)

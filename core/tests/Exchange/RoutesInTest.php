@@ -16,7 +16,6 @@ use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Job\RouteRow;
 use UpsweptBead\Core\Layout\SetProblem;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Catalogue;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
@@ -46,18 +45,18 @@ function routedHeader(int $seed): Job
 
 it('gives the same table again when a table of bends is read back', function (int $seed) {
     $job = routedHeader($seed);
-    $lra = RunTables::lra(Planner::plan($job, Shop::bare()));
+    $lra = RunTables::lra(Planner::plan($job, Some::shop()));
     $read = RunTablesReader::read($lra, SomeHeader::job());
     expect($read->rejected)->toBe([]);
     $again = $job;
     foreach ($read->routes as $letter => $route) {
         $again = $again->routed($letter, $route);
     }
-    expect(RunTables::lra(Planner::plan($again, Shop::bare())))->toBe($lra);
+    expect(RunTables::lra(Planner::plan($again, Some::shop())))->toBe($lra);
 })->with(range(1, 8));
 
 it('comes back from bends to vertices to bends', function (int $seed) {
-    $plan = Planner::plan(routedHeader($seed), Shop::bare());
+    $plan = Planner::plan(routedHeader($seed), Some::shop());
     $read = RunTablesReader::read(RunTables::xyz($plan), SomeHeader::job());
     expect($read->rejected)->toBe([])->and($read->routes)->toHaveCount(4);
     foreach ($plan->layout->runs as $one) {
@@ -113,7 +112,7 @@ it('wants to know its columns', function () {
 
 it('takes an answer to the exported problem over as a design that closes every run', function () {
     $job = SomeHeader::job();
-    $problem = SetProblem::of($job, Shop::bare());
+    $problem = SetProblem::of($job, Some::shop());
     $answer = SomeSets::solve($problem, 40);
     $json = json_encode(RouteSolutionWriter::toArray($problem, $answer), JSON_THROW_ON_ERROR);
     $design = RouteSolutionReader::read($json, $job, 'answer');
@@ -158,7 +157,7 @@ it('begins a job from a route problem that asks the same again', function (strin
     $job = RouteProblemJob::of($problem, Catalogue::shipped());
     $reading = JobReader::fromDecoded(UpsweptBead\Core\Job\JobWriter::toArray($job));
     expect($reading->faults)->toBe([]);
-    $again = RouteProblemWriter::toArray(SetProblem::of($reading->job ?? $job, Shop::bare()));
+    $again = RouteProblemWriter::toArray(SetProblem::of($reading->job ?? $job, Some::shop()));
     $first = RouteProblemWriter::toArray($problem);
     expect(array_column($again['ports'], 'at'))->toEqual(array_column($first['ports'], 'at'))
         ->and(count($again['keepouts']))->toBe(count($first['keepouts']))

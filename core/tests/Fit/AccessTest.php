@@ -17,7 +17,6 @@ use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\FarEnd;
 use UpsweptBead\Core\Run\TubeRun;
 use UpsweptBead\Core\Shop\Memo;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
@@ -41,13 +40,13 @@ function sideBySide(float $apartMm): Sketch
     $document['runs'] = [$run('A', 0.0), $run('B', $apartMm)];
     $reading = JobReader::fromDecoded($document);
 
-    return Planner::sketch($reading->job ?? throw new LogicException($reading->faults[0]->message ?? ''), Shop::bare());
+    return Planner::sketch($reading->job ?? throw new LogicException($reading->faults[0]->message ?? ''), Some::shop());
 }
 
 /** @return array<string, JointAccess> */
 function accessOf(Sketch $sketch): array
 {
-    return Access::of($sketch->job, $sketch->layout, $sketch->joints, Shop::bare())->joints;
+    return Access::of($sketch->job, $sketch->layout, $sketch->joints, Some::shop())->joints;
 }
 
 it('gets all round a butt that stands alone, with the cup the shop likes', function () {
@@ -81,12 +80,12 @@ it('loses the side on which a neighbour stands, and says whose it is', function 
 });
 
 it('gets round less on the vehicle than on the bench, where a frame rail stands beside it', function () {
-    $document = JobWriter::toArray(Planner::sketch(sideBySide(600.0)->job, Shop::bare())->job);
+    $document = JobWriter::toArray(Planner::sketch(sideBySide(600.0)->job, Some::shop())->job);
     $document['set']['keepOuts'] = [[
         'name' => 'Rail', 'kind' => 'frame', 'shape' => 'box', 'at' => [400, -70, 0], 'size' => [300, 60, 100],
     ]];
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
-    $one = accessOf(Planner::sketch($job, Shop::bare()))['AJ1'];
+    $one = accessOf(Planner::sketch($job, Some::shop()))['AJ1'];
     expect($one->together->isWhole())->toBeTrue()
         ->and($one->inPlace->share)->toBeLessThan(0.95)
         // Seen with the flow along x, with up as the mark, the rail at −y lies to the right: a quarter turn on.
@@ -104,7 +103,7 @@ it('loses the more, the nearer the neighbour stands', function () {
 });
 
 it('gets into the corner of a flange with the tungsten far out', function () {
-    $sketch = Planner::sketch(SomeRoutedSets::header(), Shop::bare());
+    $sketch = Planner::sketch(SomeRoutedSets::header(), Some::shop());
     foreach (accessOf($sketch) as $one) {
         if ($sketch->joints->find($one->joint)?->type === JointType::FlangeFillet) {
             expect($one->alone->isLong)->toBeTrue()->and($one->alone->share)->toBeGreaterThan(0.9);
@@ -113,7 +112,7 @@ it('gets into the corner of a flange with the tungsten far out', function () {
 });
 
 it('knows every weld that a torch comes to from outside', function () {
-    $sketch = Planner::sketch(SomeRoutedSets::header(), Shop::bare());
+    $sketch = Planner::sketch(SomeRoutedSets::header(), Some::shop());
     $inside = [JointType::FlangeSeal, JointType::DonutSeam];
     $access = accessOf($sketch);
     foreach ($sketch->joints->welds() as $joint) {
@@ -140,7 +139,7 @@ it('is worked out once for the same routes and joints', function () {
             $this->kept += count(array_filter(array_keys($values), static fn (string $key): bool => str_starts_with($key, 'access')));
         }
     };
-    $shop = Shop::bare()->withMemo($memo);
+    $shop = Some::shop()->withMemo($memo);
     $sketch = sideBySide(60.0);
     expect(Access::known($sketch->job, $sketch->layout, $sketch->joints, $shop))->toBeNull();
     $access = Access::of($sketch->job, $sketch->layout, $sketch->joints, $shop);

@@ -18,7 +18,6 @@ use UpsweptBead\Core\Route\Insertion\Step;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\Centreline;
 use UpsweptBead\Core\Run\TubeRun;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
@@ -30,7 +29,7 @@ function withSensor(): Plan
 
     return Planner::plan(
         JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'),
-        Shop::bare(),
+        Some::shop(),
     );
 }
 
@@ -109,7 +108,7 @@ it('gives every task but the first a reason to wait, and says what would go wron
 
 // Common practice: the loose nut or clamp must be on the tube before its end is closed.
 it('puts the clamp of a slip over its tube before the slip is slid together', function () {
-    $plan = Planner::plan(SomeRoutedSets::header(['set' => ['collectors' => [['entry' => 'slip']]]]), Shop::bare());
+    $plan = Planner::plan(SomeRoutedSets::header(['set' => ['collectors' => [['entry' => 'slip']]]]), Some::shop());
     $at = array_flip(taskIds($plan));
     $steps = array_flip(array_column($plan->steps, 'id'));
     $slips = array_filter($plan->joints->joints, static fn ($one): bool => ! $one->type->isWelded());
@@ -121,7 +120,7 @@ it('puts the clamp of a slip over its tube before the slip is slid together', fu
 });
 
 it('keeps every reason it gives', function () {
-    $plan = Planner::planInFull(SomeRoutedSets::eight(), Shop::bare());
+    $plan = Planner::planInFull(SomeRoutedSets::eight(), Some::shop());
     $at = array_flip(taskIds($plan));
     $count = 0;
     foreach ($plan->fit->build->reasons as $then => $reasons) {
@@ -138,7 +137,7 @@ it('puts a task where a person wants it, names the reasons that breaks, and lets
     $document['runs'][0]['fittings'] = [['kind' => 'oxygen-sensor-bung', 'station' => '14 in', 'fromTop' => 20]];
     $document['overrides'] = [['figure' => 'build.weld.AB1', 'value' => 'tack.AJ3', 'why' => 'The sensor’s place is known.']];
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
-    $plan = Planner::plan($job, Shop::bare());
+    $plan = Planner::plan($job, Some::shop());
     $build = $plan->fit->build;
     expect(array_slice(taskIds($plan), 0, 5))->toBe(['tack.AJ1', 'tack.AJ2', 'weld.AB1', 'tack.AJ3', 'tack.AJ4'])
         ->and(array_map(static fn (Before $one): array => [$one->first, $one->then], $build->broken))->toBe([['trial.A', 'weld.AB1']])
@@ -153,7 +152,7 @@ it('lets what waits for a task go back with it', function () {
     $document = JobWriter::toArray(Some::routedJob());
     $document['overrides'] = [['figure' => 'build.weld.AJ4', 'value' => 'weld.AJ2', 'why' => '']];
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
-    $build = Planner::plan($job, Shop::bare())->fit->build;
+    $build = Planner::plan($job, Some::shop())->fit->build;
     // A flange welded before the butts: that breaks what was said of them, and nothing else.
     expect(array_map(static fn (Before $one): string => $one->then, $build->broken))->toBe(['weld.AJ4'])
         ->and(array_search('weld.AJ4', array_column($build->tasks, 'id'), true))
@@ -161,7 +160,7 @@ it('lets what waits for a task go back with it', function () {
 });
 
 it('builds a set in the order its runs go in, and says how each gets past the others', function () {
-    $plan = Planner::planInFull(SomeRoutedSets::header(), Shop::bare());
+    $plan = Planner::planInFull(SomeRoutedSets::header(), Some::shop());
     $order = array_map(static fn (Step $step): string => $step->tube, $plan->fit->insertion->order ?? []);
     expect($plan->fit->letters)->toBe($order)->and($order)->toHaveCount(4);
     $first = array_values(array_filter(
@@ -175,7 +174,7 @@ it('builds a set in the order its runs go in, and says how each gets past the ot
 });
 
 it('keeps the order of the survey where nobody worked out another', function () {
-    expect(Planner::plan(SomeRoutedSets::header(), Shop::bare())->fit->letters)->toBe(['E', 'F', 'G', 'H']);
+    expect(Planner::plan(SomeRoutedSets::header(), Some::shop())->fit->letters)->toBe(['E', 'F', 'G', 'H']);
 });
 
 it('says where up and the next throat line lie round a joint, from its index mark', function () {
@@ -217,7 +216,7 @@ it('drills for a bung before its weld, and for nothing else', function () {
 it('drills each fitting its own hole', function (string $kind, string $hole) {
     $document = JobWriter::toArray(Some::routedJob());
     $document['runs'][0]['fittings'] = [['kind' => $kind, 'station' => '14 in', 'fromTop' => 20]];
-    $plan = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    $plan = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Some::shop());
     expect(implode(' ', $plan->step('purge.AB1')->do ?? []))->toContain("step drill to $hole mm");
 })->with([['oxygen-sensor-bung', '18'], ['temperature-probe', '8.7']]);
 
@@ -227,7 +226,7 @@ it('lets the first piece turn in its ring, and bevels and faces it at a flange',
         $document['runs'][0]['start']['kind'] = $kind;
         $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
 
-        return Planner::plan($job, Shop::bare())->fit->build->tasks[0]->why;
+        return Planner::plan($job, Some::shop())->fit->build->tasks[0]->why;
     };
     expect($why('v-band'))->toContain('turn in the ring')
         ->and($why('v-band'))->not->toContain('Bevelled')

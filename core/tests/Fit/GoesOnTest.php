@@ -14,7 +14,6 @@ use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Layout\PlacedPart;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stores\Needs;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
@@ -41,7 +40,7 @@ function turns(Plan $plan): array
 /** @return list<string> what is said of a place of the job */
 function saidAt(Job $job, string $path): array
 {
-    $notices = Planner::plan($job, Shop::bare())->notices();
+    $notices = Planner::plan($job, Some::shop())->notices();
 
     return array_values(array_map(
         static fn ($one): string => $one->message,
@@ -51,7 +50,7 @@ function saidAt(Job $job, string $path): array
 
 // Common practice: a small tab is placed by its own bolt through the finished hole, with three edge tacks.
 it('places a bracket by its own bolt when the run stands there, and welds it on the bench', function () {
-    $plan = Planner::plan(changedPipe(['runs' => [['fittings' => [['kind' => 'bracket', 'station' => '14 in', 'fromTop' => 180]]]]]), Shop::bare());
+    $plan = Planner::plan(changedPipe(['runs' => [['fittings' => [['kind' => 'bracket', 'station' => '14 in', 'fromTop' => 180]]]]]), Some::shop());
     $turns = turns($plan);
     $joint = $plan->joints->find('AB1') ?? throw new LogicException('no joint');
     expect($joint->type)->toBe(JointType::Tab)
@@ -72,14 +71,14 @@ it('welds a tab with the amps of the thinner wall', function () {
 
 // Common practice: an attachment on a wall of .120 in is not meant to penetrate, and needs no argon behind it.
 it('fills the bore for a tab on a thin tube, and not for one on a heavy wall', function (string $tube, bool $isPurged) {
-    $plan = Planner::plan(changedPipe(['runs' => [['tube' => $tube, 'fittings' => [['kind' => 'bracket', 'station' => '14 in', 'fromTop' => 180]]]]]), Shop::bare());
+    $plan = Planner::plan(changedPipe(['runs' => [['tube' => $tube, 'fittings' => [['kind' => 'bracket', 'station' => '14 in', 'fromTop' => 180]]]]]), Some::shop());
     expect($plan->joints->find('AB1')?->isPurged())->toBe($isPurged)
         ->and(in_array('purge.AB1', array_column($plan->steps, 'id'), true))->toBe($isPurged);
 })->with([['T3.000x.065', true], ['T3.000x.120', false]]);
 
 it('carries a run on a hanger that is welded to it', function () {
-    $plan = Planner::plan(changedPipe(['runs' => [['fittings' => [['kind' => 'hanger', 'station' => '20 in', 'fromTop' => 0]]]]]), Shop::bare());
-    $alone = Planner::plan(Some::routedJob(), Shop::bare())->fit->growth->weights[0];
+    $plan = Planner::plan(changedPipe(['runs' => [['fittings' => [['kind' => 'hanger', 'station' => '20 in', 'fromTop' => 0]]]]]), Some::shop());
+    $alone = Planner::plan(Some::routedJob(), Some::shop())->fit->growth->weights[0];
     $carried = $plan->fit->growth->weights[0]->carried;
     expect($carried)->toHaveKey('hanger AB1')
         ->and(array_sum($carried))->toBeClose($alone->massKg, 0, 0.01)
@@ -94,7 +93,7 @@ it('drills for sensors only', function () {
 
 // Common practice: the loose flange is on the tube before its end is flared.
 it('puts the loose flange over a tube before its flare is pressed, and presses that before it is seated', function () {
-    $plan = Planner::plan(changedPipe(['runs' => [['end' => ['kind' => 'flare', 'name' => 'Front pipe']]]]), Shop::bare());
+    $plan = Planner::plan(changedPipe(['runs' => [['end' => ['kind' => 'flare', 'name' => 'Front pipe']]]]), Some::shop());
     $turns = turns($plan);
     $flare = array_values(array_filter($plan->joints->joints, static fn ($one): bool => $one->type === JointType::Flare))[0];
     expect($turns["put.$flare->id"])->toBeLessThan($turns["form.$flare->id"])
@@ -107,7 +106,7 @@ it('puts the loose flange over a tube before its flare is pressed, and presses t
 
 // Common practice: what no wheel reaches later is polished before it is closed in.
 it('polishes a run before the others stand beside it, and one that stands free when all is welded', function () {
-    $set = Planner::plan(SomeRoutedSets::header(['set' => ['polished' => ['E']]]), Shop::bare());
+    $set = Planner::plan(SomeRoutedSets::header(['set' => ['polished' => ['E']]]), Some::shop());
     $turns = turns($set);
     expect($turns['polish.E'])->toBeLessThan($turns['refit.set'])
         ->and($set->fit->build->find('polish.E')?->why)->toContain('a wheel takes');
@@ -116,14 +115,14 @@ it('polishes a run before the others stand beside it, and one that stands free w
             expect($turns["weld.$joint->id"])->toBeLessThan($turns['polish.E']);
         }
     }
-    $free = Planner::plan(changedPipe(['set' => ['polished' => ['A']]]), Shop::bare());
+    $free = Planner::plan(changedPipe(['set' => ['polished' => ['A']]]), Some::shop());
     expect(array_key_last(turns($free)))->toBe('polish.A');
 });
 
 // Common practice: the datum flange first, with stubs of an inch, welded flat and by itself.
 it('makes a flange with its stubs whole before anything stands on it', function () {
-    $plain = Planner::plan(SomeRoutedSets::header(), Shop::bare());
-    $plan = Planner::plan(SomeRoutedSets::header(['set' => ['stubs' => ['E', 'F', 'G', 'H']]]), Shop::bare());
+    $plain = Planner::plan(SomeRoutedSets::header(), Some::shop());
+    $plan = Planner::plan(SomeRoutedSets::header(['set' => ['stubs' => ['E', 'F', 'G', 'H']]]), Some::shop());
     $turns = turns($plan);
     $stubbed = 0;
     foreach (['E', 'F', 'G', 'H'] as $letter) {
@@ -155,13 +154,13 @@ it('says where there is no room for a stub', function () {
     $document['set']['stubs'] = ['A'];
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
     expect(implode(' ', saidAt($job, 'runs[0].route')))->toContain('no room for a stub')
-        ->and(Planner::plan($job, Shop::bare())->fit->build->find('weld.AJ1')?->phase)->toBe(Phase::Together);
+        ->and(Planner::plan($job, Some::shop())->fit->build->find('weld.AJ1')?->phase)->toBe(Phase::Together);
 });
 
 it('stands a part that was measured behind its run, in the way of the torch', function () {
     $part = ['name' => 'Muffler', 'kind' => 'muffler', 'inlet' => 'A', 'length' => '400 mm', 'width' => '180 mm'];
     $job = changedPipe(['runs' => [['end' => ['kind' => 'socket', 'name' => 'Muffler']]], 'set' => ['parts' => [$part]]]);
-    $sketch = Planner::sketch($job, Shop::bare());
+    $sketch = Planner::sketch($job, Some::shop());
     [$placed] = PlacedPart::all($sketch->job, $sketch->layout);
     $end = $sketch->layout->runs[0]->line->end;
     expect($placed->start->at->distanceTo($end->at))->toBeLessThan(1e-6)
@@ -175,7 +174,7 @@ it('stands a part that was measured behind its run, in the way of the torch', fu
 it('buys what the customer does not bring', function () {
     $bought = static fn (array $part): array => array_column(Needs::of(Planner::plan(changedPipe([
         'set' => ['parts' => [['name' => 'Long muffler', 'kind' => 'muffler', 'inlet' => 'A', ...$part]]],
-    ]), Shop::bare()), Shop::bare()), 'name');
+    ]), Some::shop()), Some::shop()), 'name');
     expect($bought([]))->toContain('Long muffler')->and($bought(['brought' => true]))->not->toContain('Long muffler');
 });
 
@@ -238,7 +237,7 @@ it('knows runs that are alike, and mirror images, by their bends', function () {
         $document['runs'][1]['route'] = $bends($other);
         $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
 
-        return Twins::of(Planner::sketch($job, Shop::bare())->layout->runs)->twinOf('B');
+        return Twins::of(Planner::sketch($job, Some::shop())->layout->runs)->twinOf('B');
     };
     expect($twins(70))->toBe(['A', false])->and($twins(-70))->toBe(['A', true])->and($twins(60))->toBeNull();
 });

@@ -7,7 +7,6 @@ use UpsweptBead\Core\Fit\Growth\Loop;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Catalogue;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
@@ -16,7 +15,7 @@ function growthOf(string $entry = 'welded'): GrowthPlan
 {
     return Planner::plan(
         SomeRoutedSets::header(['set' => ['collectors' => [['entry' => $entry]]]]),
-        Shop::bare(),
+        Some::shop(),
     )->fit->growth;
 }
 
@@ -41,7 +40,7 @@ it('lets ferritic steel grow less', function () {
 });
 
 it('counts the line between two fixed places, whatever way the tube takes', function () {
-    $plan = Planner::plan(Some::routedJob(), Shop::bare());
+    $plan = Planner::plan(Some::routedJob(), Some::shop());
     [$loop] = $plan->fit->growth->loops;
     $line = $plan->layout->runs[0]->line;
     $expected = Catalogue::shipped()->expansion('304L')->growthMm(
@@ -68,7 +67,7 @@ it('warns where nothing gives way, and not where bends take it', function () {
         array_column(Planner::plan(
             JobReader::fromDecoded([...JobWriter::toArray(SomeRoutedSets::header()), 'overrides' => $overrides])->job
                 ?? throw new LogicException('unreadable'),
-            Shop::bare(),
+            Some::shop(),
         )->notices(), 'message'),
         static fn (string $text): bool => str_contains($text, 'wants to grow'),
     ));
@@ -81,6 +80,6 @@ it('warns where nothing gives way, and not where bends take it', function () {
 it('weighs what hangs on the start of a run', function () {
     $weight = new UpsweptBead\Core\Fit\Growth\Weight('A', 1.0, 1000.0, []);
     expect($weight->momentNm())->toBeClose(9.81);
-    $plan = Planner::plan(Some::routedJob(), Shop::bare());
+    $plan = Planner::plan(Some::routedJob(), Some::shop());
     expect($plan->fit->growth->weights[0]->massKg)->toBeClose($plan->cut->massKg('A'), 1e-6);
 });

@@ -15,7 +15,6 @@ use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\FarEnd;
 use UpsweptBead\Core\Run\TubeRun;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -23,7 +22,7 @@ use UpsweptBead\Core\Units\UnitSystem;
 /** @param  list<Bend>  $bends */
 function hungRun(Vector $forward, array $bends, float $endMm): RoutedRun
 {
-    [$like] = Planner::sketch(Some::routedJob(), Shop::bare())->layout->runs;
+    [$like] = Planner::sketch(Some::routedJob(), Some::shop())->layout->runs;
     $run = new TubeRun(Frame::facing(new Vector(0, 0, 0), $forward), $bends, $endMm);
 
     return new RoutedRun($like->spec, 'runs[0]', $like->tube, $run, FarEnd::of($run, $run->end()));
@@ -72,7 +71,7 @@ function withTurbine(array $part, array $hangers = []): Job
 
 function turbinePlan(Job $job): Plan
 {
-    return Planner::plan($job, Shop::bare());
+    return Planner::plan($job, Some::shop());
 }
 
 it('asks for a bracket under what sags, and says what that carries', function () {

@@ -22,7 +22,6 @@ use UpsweptBead\Core\Reach\Reach;
 use UpsweptBead\Core\Reach\RoundSeam;
 use UpsweptBead\Core\Reach\Torch;
 use UpsweptBead\Core\Route\Insertion\Insertion;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Survey\Surroundings;
 use UpsweptBead\Core\Tests\Support\Some;
 
@@ -76,7 +75,7 @@ function leastOrder(array $left, array $waits, array $done, ?array $best, callab
 
 it('is the first of all orders that keep the reasons, by the turns of the tasks', function (int $runs, int $atLeast) {
     // Worked out in full, the two wait for nothing of each other.
-    $build = Planner::planInFull(smallJob($runs), Shop::bare())->fit->build;
+    $build = Planner::planInFull(smallJob($runs), Some::shop())->fit->build;
     $tasks = $waits = [];
     // Of two runs only what is done until they stand together: all orders of everything are too many.
     foreach ($build->tasks as $task) {
@@ -109,7 +108,7 @@ it('is the first of all orders that keep the reasons, by the turns of the tasks'
 
 it('keeps every reason whatever two tasks somebody puts before each other', function () {
     $dice = Some::dice(5);
-    $ids = array_column(Planner::plan(smallJob(2), Shop::bare())->fit->build->tasks, 'id');
+    $ids = array_column(Planner::plan(smallJob(2), Some::shop())->fit->build->tasks, 'id');
     for ($i = 0; $i < 60; $i++) {
         [$one, $other] = [$ids[$dice->getInt(0, count($ids) - 1)], $ids[$dice->getInt(0, count($ids) - 1)]];
         if ($one === $other) {
@@ -117,7 +116,7 @@ it('keeps every reason whatever two tasks somebody puts before each other', func
         }
         $document = JobWriter::toArray(smallJob(2));
         $document['overrides'] = [['figure' => Sequence::MOVED.$one, 'value' => $other, 'why' => '']];
-        $build = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare())->fit->build;
+        $build = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Some::shop())->fit->build;
         $at = array_flip(array_column($build->tasks, 'id'));
         expect($at[$one])->toBeLessThan($at[$other])->and(count($build->tasks))->toBe(count($ids));
         foreach ($build->reasons as $then => $reasons) {
@@ -140,7 +139,7 @@ it('keeps every reason whatever two tasks somebody puts before each other', func
  */
 function reachedPast(Plan $plan, string $joint, array $there): float
 {
-    $shop = Shop::bare();
+    $shop = Some::shop();
     $rules = $shop->rules;
     $shape = (new SeamShapes($plan->sketch->layout, $plan->joints))->of($plan->joints->find($joint) ?? throw new LogicException('no joint'));
     $seam = $shape->seam ?? throw new LogicException('no seam');
@@ -180,7 +179,7 @@ function demoManifold(): Plan
     return $plan ??= Planner::planInFull(
         JobReader::fromJson((string) file_get_contents(dirname(__DIR__, 3).'/database/demo/rally-coupe-manifold.job.json'))->job
             ?? throw new LogicException('unreadable'),
-        Shop::bare(),
+        Some::shop(),
     );
 }
 
@@ -240,7 +239,7 @@ it('lets a run wait only for one that would not get past it', function () {
     foreach ($plan->sketch->layout->runs as $routed) {
         $tubes[$routed->spec->letter] = $routed->inOnePiece();
     }
-    $solids = Surroundings::goingIn($plan->sketch->job, Shop::bare());
+    $solids = Surroundings::goingIn($plan->sketch->job, Some::shop());
     $found = 0;
     foreach ($plan->fit->build->reasons as $then => $reasons) {
         foreach ($reasons as $reason) {
@@ -259,7 +258,7 @@ it('lets a run wait only for one that would not get past it', function () {
 });
 
 it('asks nothing of the order where every run comes out past all others', function () {
-    $plan = Planner::planInFull(smallJob(2), Shop::bare());
+    $plan = Planner::planInFull(smallJob(2), Some::shop());
     expect($plan->fit->insertion?->alone)->toHaveCount(2)
         ->and(array_merge(...array_column($plan->fit->insertion->alone ?? [], 'by')))->toBe([])
         ->and(array_filter($plan->fit->build->reasons['tack.BJ1'] ?? [], static fn ($one): bool => $one->first === 'trial.A'))->toBe([]);

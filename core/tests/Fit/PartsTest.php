@@ -8,7 +8,6 @@ use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 
 /**
@@ -32,7 +31,7 @@ function withMuffler(array $muffler = [], array $hangers = []): Job
 /** @param  array<string, mixed>  $muffler */
 function mufflerPlan(array $muffler = []): Plan
 {
-    return Planner::plan(withMuffler($muffler), Shop::bare());
+    return Planner::plan(withMuffler($muffler), Some::shop());
 }
 
 /**
@@ -122,7 +121,7 @@ it('shares a weight out by the lever, and lets what hangs out beyond pull up', f
 });
 
 it('carries tube and muffler on flange and hanger together', function () {
-    $plan = Planner::plan(withMuffler(['mass' => '6 kg'], [['name' => 'Rear', 'run' => 'A', 'station' => '20 in']]), Shop::bare());
+    $plan = Planner::plan(withMuffler(['mass' => '6 kg'], [['name' => 'Rear', 'run' => 'A', 'station' => '20 in']]), Some::shop());
     [$weight] = $plan->fit->growth->weights;
     expect(array_sum($weight->carried))->toBeClose($weight->massKg, 1e-6)
         ->and($weight->massKg)->toBeClose($plan->cut->massKg('A') + 6.0, 1e-6)

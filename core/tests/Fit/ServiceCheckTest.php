@@ -45,7 +45,7 @@ function boxAt(string $name, array $at, array $size): array
 
 function checked(Job $job): ServiceCheck
 {
-    return Planner::planInFull($job, Shop::bare())->fit->service[0] ?? throw new LogicException('nothing to check');
+    return Planner::planInFull($job, Some::shop())->fit->service[0] ?? throw new LogicException('nothing to check');
 }
 
 // Common practice: what may have to come out gets a clamp joint; it is checked that it can be taken out with the rest in place.
@@ -80,5 +80,5 @@ it('checks only runs that have a clamp joint', function () {
         $document['runs'][0][$side]['kind'] = 'flange';
     }
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
-    expect(Planner::plan($job, Shop::bare())->fit->service)->toBe([]);
+    expect(Planner::plan($job, Some::shop())->fit->service)->toBe([]);
 });

@@ -18,7 +18,6 @@ use UpsweptBead\Core\Quote\Comparison;
 use UpsweptBead\Core\Route\Looks\Style;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\TubeRun;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Survey\RunEdits;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
@@ -73,7 +72,7 @@ it('keeps designs in the job file, as they were', function () {
 
 it('compares by what a design takes: joints, stock, time and money', function () {
     $job = SomeHeader::job();
-    $few = Comparison::of($job, Shop::bare(), rotatedDesign($job));
+    $few = Comparison::of($job, Some::shop(), rotatedDesign($job));
     $more = new DesignSpec(
         'More',
         '',
@@ -93,7 +92,7 @@ it('compares by what a design takes: joints, stock, time and money', function ()
             rotatedDesign($job)->runs,
         ),
     );
-    $more = Comparison::of($job, Shop::bare(), $more);
+    $more = Comparison::of($job, Some::shop(), $more);
     expect($few->bends())->toBe(4)
         ->and($more->bends())->toBe(8)
         ->and(count($more->plan->joints->joints))->toBeGreaterThan(count($few->plan->joints->joints))

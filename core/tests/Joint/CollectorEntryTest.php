@@ -10,7 +10,7 @@ use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
 /** @param  array<string, mixed>  $change */
@@ -18,7 +18,7 @@ function entering(string $entry, array $change = []): Plan
 {
     return Planner::plan(
         SomeRoutedSets::header(['set' => ['collectors' => [['entry' => $entry]]], ...$change]),
-        Shop::bare(),
+        Some::shop(),
     );
 }
 

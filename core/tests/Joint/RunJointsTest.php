@@ -12,7 +12,6 @@ use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stores\Need;
 use UpsweptBead\Core\Stores\Needs;
 use UpsweptBead\Core\Tests\Support\Some;
@@ -31,7 +30,7 @@ function joined(string $start, string $end, array $fittings = []): Plan
     $own['runs'][0]['end']['kind'] = $end;
     $own['runs'][0]['fittings'] = $fittings;
 
-    return Planner::plan(JobReader::fromDecoded($own)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    return Planner::plan(JobReader::fromDecoded($own)->job ?? throw new LogicException('unreadable'), Some::shop());
 }
 
 it('names the joints from end to end by what meets there', function (
@@ -67,8 +66,8 @@ it('names the joints from end to end by what meets there', function (
 it('cuts the last piece longer by what goes into a part, and buys the clamp for it', function (string $kind, bool $isClamped) {
     $plan = joined('v-band', $kind);
     $pieces = $plan->cut->piecesOf('A');
-    $keys = array_map(static fn (Need $one): string => $one->key, Needs::of($plan, Shop::bare()));
-    expect(end($pieces)->allowances->slip->value)->toBeClose(Shop::bare()->rules->value('fit.slip_depth'))
+    $keys = array_map(static fn (Need $one): string => $one->key, Needs::of($plan, Some::shop()));
+    expect(end($pieces)->allowances->slip->value)->toBeClose(Some::shop()->rules->value('fit.slip_depth'))
         ->and($pieces[0]->allowances->slip->value)->toBe(0.0)
         ->and(in_array("clamp-{$plan->layout->runs[0]->tube->id}", $keys, true))->toBe($isClamped)
         ->and(isset($plan->weld->sheets[$plan->joints->ofRun('A')[count($plan->joints->ofRun('A')) - 1]->id]))->toBe(! $isClamped);

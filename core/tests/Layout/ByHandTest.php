@@ -7,7 +7,7 @@ use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Layout\ByHand;
 use UpsweptBead\Core\Run\FarEnd;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 
 /** A downpipe of two bends that closes, its first bend already the most that is sold and the straight before it locked. */
 function closedDownpipe(): Job
@@ -39,7 +39,7 @@ function closedDownpipe(): Job
     ];
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
 
-    return ByHand::of($job, Shop::bare(), 'A')->with('A', ByHand::of($job, Shop::bare(), 'A')->close());
+    return ByHand::of($job, Some::shop(), 'A')->with('A', ByHand::of($job, Some::shop(), 'A')->close());
 }
 
 /** @return array{float, FarEnd} the length of a route of the downpipe in mm, and how its far end stands */
@@ -56,7 +56,7 @@ it('brings a run to a length with its far end in place, and no further than it s
     $route = $job->run('A')->route ?? throw new LogicException('no route');
     [$lengthMm, $end] = asBuilt($job, $route);
     expect($end->isClosed())->toBeTrue();
-    $hand = ByHand::of($job, Shop::bare(), 'A');
+    $hand = ByHand::of($job, Some::shop(), 'A');
     [$shorter, $there] = asBuilt($job, $hand->bringToLength($lengthMm - 25));
     expect($there->isClosed())->toBeTrue()->and($shorter)->toBeClose($lengthMm - 25, 0, 0.1);
     // Longer it does not go: the first bend would have to turn more than is sold.

@@ -7,7 +7,7 @@ use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Layout\Gap;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\Memo;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
@@ -30,7 +30,7 @@ function gapsOf(float $apartMm, array $routes, array $set = []): array
     $document['set'] = [...['collectors' => [], 'keepOuts' => [], 'lengths' => []], ...$set];
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
 
-    return Planner::sketch($job, Shop::bare())->layout->gaps;
+    return Planner::sketch($job, Some::shop())->layout->gaps;
 }
 
 const STRAIGHT = ['bends' => [], 'endStraight' => 300];
@@ -112,7 +112,7 @@ it('gives the same with a memory of what it measured, and measures nothing twice
         }
     };
     $job = SomeRoutedSets::header();
-    $shop = Shop::bare();
+    $shop = Some::shop();
     $plain = Planner::sketch($job, $shop)->layout->gaps;
     $first = Planner::sketch($job, $shop->withMemo($memo))->layout->gaps;
     $asked = count($memo->kept);

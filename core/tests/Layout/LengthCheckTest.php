@@ -6,7 +6,7 @@ use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Layout\LengthCheck;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 
 /**
@@ -24,7 +24,7 @@ function checkOf(array $lengthsMm, array $group): array
     }
     $document['set'] = ['collectors' => [], 'keepOuts' => [], 'lengths' => [$group]];
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
-    $layout = Planner::sketch($job, Shop::bare())->layout;
+    $layout = Planner::sketch($job, Some::shop())->layout;
     $said = array_map(static fn (Notice $notice): string => $notice->message, LengthCheck::notices($job, $layout->lengths));
 
     return [$layout->lengths[0], $said];

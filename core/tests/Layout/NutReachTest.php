@@ -8,7 +8,7 @@ use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Job\RouteRow;
 use UpsweptBead\Core\Layout\NutReach;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 use UpsweptBead\Core\Units\Length;
 
@@ -33,7 +33,7 @@ function studded(): Job
  */
 function reach(array $solids): array
 {
-    return NutReach::of(studded(), [], $solids, Shop::bare()->rules);
+    return NutReach::of(studded(), [], $solids, Some::shop()->rules);
 }
 
 /** A plate beside the first nut, the side away from the tube, between two angles' worth of reach. */
@@ -74,7 +74,7 @@ it('is stopped by a tube where the shank comes closer to its axis than both thei
     // spanner is stopped where 42 mm times the sine is less, 45° to either side of straight at it.
     $straight = new RouteChoice([], Length::ofMm(300));
     $job = studded()->routed('A', $straight);
-    $nuts = NutReach::of($job, Planner::plan($job, Shop::bare())->layout->runs, [], Shop::bare()->rules);
+    $nuts = NutReach::of($job, Planner::plan($job, Some::shop())->layout->runs, [], Some::shop()->rules);
     expect(studded()->runs[0]->tubeId)->toStartWith('T1.750')
         ->and(array_column($nuts, 'swingDeg'))->toBe([260.0, 260.0])
         ->and($nuts[0]->inTheWay)->toBe(['run A']);
@@ -100,10 +100,10 @@ it('says so in the plan where a spanner cannot be swung to the next flats, and w
             30.0,
         ]),
     ]);
-    [$notice] = NutReach::notices([$both[0]], studded(), Shop::bare()->rules);
+    [$notice] = NutReach::notices([$both[0]], studded(), Some::shop()->rules);
     expect($both[0]->swingDeg)->toBeLessThan(60.0)
         ->and($notice->message)->toContain('plate')->toContain('60')
-        ->and(NutReach::notices(reach([]), studded(), Shop::bare()->rules))->toBe([]);
+        ->and(NutReach::notices(reach([]), studded(), Some::shop()->rules))->toBe([]);
 });
 
 it('counts the tubes that are in place', function () {
@@ -111,7 +111,7 @@ it('counts the tubes that are in place', function () {
     $out = new RouteChoice([new RouteRow(Length::ofMm(120), 0, 45, Length::ofMm(76.2))], Length::ofMm(200));
     $swings = static fn (Job $job): array => array_map(
         static fn (NutReach $nut): array => [$nut->nut, in_array('run A', $nut->inTheWay, true)],
-        Planner::plan($job, Shop::bare())->fit->nuts,
+        Planner::plan($job, Some::shop())->fit->nuts,
     );
     expect($swings(studded()->routed('A', $out)))->toBe([['nut A1', true], ['nut A2', true]])
         ->and($swings(studded()))->toBe([['nut A1', false], ['nut A2', false]]);

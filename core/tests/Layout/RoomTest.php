@@ -6,7 +6,7 @@ use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 
 /**
@@ -32,7 +32,7 @@ function pairOfRuns(float $apartMm, array $fittings = [], array $keepOuts = []):
 
     return Planner::plan(
         JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'),
-        Shop::bare(),
+        Some::shop(),
     );
 }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 
 /**
@@ -27,7 +27,7 @@ function routeNotices(array $bend, float|string $endStraight = 300): array
     $document['set'] = ['collectors' => [], 'keepOuts' => [], 'lengths' => []];
     $plan = Planner::plan(
         JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'),
-        Shop::bare(),
+        Some::shop(),
     );
 
     return array_values(
@@ -50,7 +50,7 @@ it('takes a bend up to the angle it is made to, and no further', function (float
 ]);
 
 it('takes a straight as long as the least, and refuses a shorter one', function (float $shorterMm, bool $isRefused) {
-    $least = SomeHeader::job()->set->routing->on(Shop::bare()->rules->routing())->lastStraightMm;
+    $least = SomeHeader::job()->set->routing->on(Some::shop()->rules->routing())->lastStraightMm;
     expect(in_array('runs[0].route.endStraight', routeNotices([], $least - $shorterMm), true))->toBe($isRefused);
 })->with([
     'the least' => [0.0, false],

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Layout\SetProblem;
 use UpsweptBead\Core\Route\Problem\StockBend;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 
 it('knows each radius once, by the greatest angle it is made to and the shortest leg a bend has', function () {
     // 1 5/8 in: 45°, 90° and 180° on 2, 2 1/2 and 3 in, clamped leg 4 in, pulled leg 6 in (the shipped catalogue).
-    $tube = SetProblem::tube('T1.625x.065', Shop::bare());
+    $tube = SetProblem::tube('T1.625x.065', Some::shop());
     expect($tube->odMm)->toBeClose(41.275)
         ->and(
             array_map(
@@ -26,12 +26,12 @@ it('knows each radius once, by the greatest angle it is made to and the shortest
 });
 
 it('refuses tube that no bend is made of', function () {
-    SetProblem::tube('T9.999x.065', Shop::bare());
+    SetProblem::tube('T9.999x.065', Some::shop());
 })->throws(UnknownStock::class);
 
 it('asks the search for what the job says: its ports, what they lead to, what is in the way', function () {
     $job = SomeHeader::job();
-    $problem = SetProblem::of($job, Shop::bare());
+    $problem = SetProblem::of($job, Some::shop());
     expect(array_column($problem->ports, 'id'))->toBe(array_column($job->runs, 'letter'))
         ->and($problem->collectors[0]->inlets)->toHaveCount(4)
         ->and($problem->collectors[0]->runners)->toBe($job->set->collectors[0]->firing);

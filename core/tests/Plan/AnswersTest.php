@@ -9,7 +9,6 @@ use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\Json\RouteWriter;
 use UpsweptBead\Core\Plan\Json\SetPlanWriter;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Schemas;
 use UpsweptBead\Core\Tests\Support\Some;
 
@@ -29,29 +28,29 @@ it('writes the plan of every shipped job as its schema says', function () {
     $jobs = shippedJobs();
     expect(count($jobs))->toBeGreaterThan(3);
     foreach ($jobs as $job) {
-        $plan = Planner::plan($job, Shop::bare());
+        $plan = Planner::plan($job, Some::shop());
         expect(PlanWriter::toArray($plan))->toBeAn('WholePlan')
             ->and(PlanWriter::forScreens($plan))->toBeAn('Plan')
             ->and(PlanWriter::following($plan))->toBeAn('PlanFollowing')
-            ->and(PlanWriter::sketch(Planner::sketch($job, Shop::bare())))->toBeAn('PlanSketch')
+            ->and(PlanWriter::sketch(Planner::sketch($job, Some::shop())))->toBeAn('PlanSketch')
             ->and(JobWriter::toArray($job))->toBeAn('JobDocument');
     }
 });
 
 it('writes ways, and what keeps a run from having one, as their schema says', function () {
     $writer = new RouteWriter(new FigureWriter(Some::job()->units));
-    $ways = Planner::route(Some::job(), 'A', Shop::bare());
+    $ways = Planner::route(Some::job(), 'A', Some::shop());
     expect($ways->answers)->not->toBe([])->and($writer->answers($ways))->toBeAn('Ways');
 });
 
 it('writes the order in which runs go in as its schema says', function () {
     $job = shippedJobs()['rally-coupe-manifold.job.json'];
-    $insertion = Planner::planInFull($job, Shop::bare())->fit->insertion;
+    $insertion = Planner::planInFull($job, Some::shop())->fit->insertion;
     expect($insertion)->not->toBeNull()->and(SetPlanWriter::insertion($insertion))->toBeAn('Insertion');
 });
 
 it('refuses an answer that says less, or something else', function () {
-    $plan = PlanWriter::forScreens(Planner::plan(Some::routedJob(), Shop::bare()));
+    $plan = PlanWriter::forScreens(Planner::plan(Some::routedJob(), Some::shop()));
     $less = $plan;
     unset($less['cut']['mass']);
     $else = $plan;

@@ -7,19 +7,19 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Plan\JointOffer;
 use UpsweptBead\Core\Plan\JointWish;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
 function wished(string $mark, JointWish $wish, float $atMm = 0.0, ?Job $job = null): JointOffer
 {
-    return JointOffer::of($job ?? SomeRoutedSets::eight(), Shop::bare(), $mark, $wish, $atMm);
+    return JointOffer::of($job ?? SomeRoutedSets::eight(), Some::shop(), $mark, $wish, $atMm);
 }
 
 /** The longest straight piece of the job. */
 function longStraight(): Piece
 {
     $best = null;
-    foreach (Planner::sketch(SomeRoutedSets::eight(), Shop::bare())->cut->pieces as $pieces) {
+    foreach (Planner::sketch(SomeRoutedSets::eight(), Some::shop())->cut->pieces as $pieces) {
         foreach ($pieces as $piece) {
             if (! $piece->isBend() && ($best === null || $piece->span->lengthMm() > $best->span->lengthMm())) {
                 $best = $piece;

@@ -11,7 +11,6 @@ use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
 use UpsweptBead\Core\Tests\Support\Some;
 
@@ -22,7 +21,7 @@ function planOf(callable $change): Plan
 
     return Planner::plan(
         JobReader::fromDecoded($change($document))->job ?? throw new LogicException('unreadable'),
-        Shop::bare(),
+        Some::shop(),
     );
 }
 
@@ -51,7 +50,7 @@ it('plans the example without a problem: closed far end, every joint with a shee
 });
 
 it('does not plan past a run that has no route or no known tube', function () {
-    expect(Planner::plan(Some::job(), Shop::bare())->weld->sheets)->toBe([]);
+    expect(Planner::plan(Some::job(), Some::shop())->weld->sheets)->toBe([]);
     $plan = planOf(
         static fn (array $job): array => array_replace_recursive($job, ['runs' => [['tube' => 'T9.999x.065']]]),
     );
@@ -200,7 +199,7 @@ it('takes a job without runs for what it is', function () {
     $job = Some::job();
     $plan = Planner::plan(
         new Job($job->number, $job->title, '', '', $job->purpose, $job->units, $job->metal, '', [], $job->overrides),
-        Shop::bare(),
+        Some::shop(),
     );
     expect($plan->layout->runs)->toBe([])->and($plan->steps)->toBe([])->and($plan->joints->joints)->toBe([]);
 });

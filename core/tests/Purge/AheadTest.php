@@ -7,7 +7,6 @@ use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Shop\RootSchool;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 
 /**
@@ -29,7 +28,7 @@ function leading(string $purpose, array $parts = [], array $overrides = [], bool
     );
     $read = JobReader::fromDecoded($document);
 
-    return Planner::plan($read->job ?? throw new LogicException('unreadable'), Shop::bare());
+    return Planner::plan($read->job ?? throw new LogicException('unreadable'), Some::shop());
 }
 
 $turbine = ['name' => 'Turbine', 'kind' => 'turbine', 'inlet' => 'A'];

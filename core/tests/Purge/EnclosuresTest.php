@@ -17,7 +17,7 @@ function joinedSet(): Plan
 {
     static $plan = null;
 
-    return $plan ??= Planner::planInFull(SomeRoutedSets::joined(), Shop::bare());
+    return $plan ??= Planner::planInFull(SomeRoutedSets::joined(), Some::shop());
 }
 
 function filledFor(Plan $plan, string $joint): PurgePose
@@ -90,7 +90,7 @@ it('leaves the end open by which the torch goes in to seal a flange', function (
 });
 
 it('stands a collector on its inlets while its seams are welded', function () {
-    $plan = Planner::plan(SomeCollectors::job(), Shop::bare());
+    $plan = Planner::plan(SomeCollectors::job(), Some::shop());
     $pose = filledFor($plan, 'KJ1');
     expect($pose->hold)->toBe('Stand it on its inlets, the outlet up.')
         ->and($pose->vents[0]->name)->toBe('the outlet of K')
@@ -99,7 +99,7 @@ it('stands a collector on its inlets while its seams are welded', function () {
 });
 
 it('counts what stands on a run with it', function () {
-    $plan = Planner::planInFull(SomeCollectors::branched(), Shop::bare());
+    $plan = Planner::planInFull(SomeCollectors::branched(), Some::shop());
     $pose = filledFor($plan, 'WJ1');
     expect($pose->standing)->toBe(['A', 'W'])->and(mouthNames($pose))->toHaveCount(3);
     // A joint beyond the branch would lie in a dead end if the argon left by the branch.

@@ -8,7 +8,6 @@ use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Reason\Option;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 
 /** The example downpipe with one of its seams held as somebody says. */
@@ -17,7 +16,7 @@ function heldAs(string $value): Plan
     $document = JobWriter::toArray(Some::routedJob());
     $document['overrides'] = $value === '' ? [] : [['figure' => 'purge.AJ2.held', 'value' => $value, 'why' => 'no vise free']];
 
-    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Some::shop());
 }
 
 it('offers every way there is to hold a piece, as on the vehicle first', function () {

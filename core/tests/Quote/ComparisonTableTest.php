@@ -9,7 +9,7 @@ use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Job\RouteRow;
 use UpsweptBead\Core\Quote\Comparison;
 use UpsweptBead\Core\Quote\ComparisonTable;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -19,7 +19,7 @@ function compared(DesignSpec ...$designs): array
 {
     $job = SomeRoutedSets::header();
     $all = array_map(
-        static fn (DesignSpec $one): Comparison => Comparison::of($job, Shop::bare(), $one),
+        static fn (DesignSpec $one): Comparison => Comparison::of($job, Some::shop(), $one),
         array_values($designs),
     );
 

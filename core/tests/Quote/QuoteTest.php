@@ -9,14 +9,13 @@ use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Quote\LineGroup;
 use UpsweptBead\Core\Quote\Quote;
 use UpsweptBead\Core\Quote\QuoteLine;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Units\UnitSystem;
 
 /** @return array<string, QuoteLine> */
 function quoted(?Job $job = null): array
 {
-    $shop = Shop::bare();
+    $shop = Some::shop();
 
     return array_column(Quote::of($job === null ? Some::plan() : Planner::plan($job, $shop), $shop)->lines, null, 'key');
 }
@@ -60,14 +59,14 @@ it('pays minutes by the hour: pieces cut, joints fitted and looked at, trial fit
 });
 
 it('adds what others do, and a margin on all of it', function () {
-    $quote = Quote::of(Planner::plan(withOutside([['what' => 'Ceramic coating', 'cost' => 180]]), Shop::bare()), Shop::bare());
-    $plain = Quote::of(Some::plan(), Shop::bare());
+    $quote = Quote::of(Planner::plan(withOutside([['what' => 'Ceramic coating', 'cost' => 180]]), Some::shop()), Some::shop());
+    $plain = Quote::of(Some::plan(), Some::shop());
     expect($quote->cost() - $plain->cost())->toEqualWithDelta(180.0, 1e-6)
         ->and($quote->price())->toEqualWithDelta(1.2 * $quote->cost(), 1e-6);
 });
 
 it('says what has no price and leaves it out, until the stores know what it costs', function () {
-    $quote = Quote::of(Some::plan(), Shop::bare());
+    $quote = Quote::of(Some::plan(), Some::shop());
     expect($quote->unpriced())->toContain('V-band ring for 3 in × .065');
     $ring = array_values(array_filter($quote->lines, static fn (QuoteLine $one): bool => str_starts_with($one->key, 'v-band')))[0];
     $priced = $quote->at([$ring->key => 24.0]);

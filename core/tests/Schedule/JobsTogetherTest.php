@@ -6,7 +6,6 @@ use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Schedule\JobAtBench;
 use UpsweptBead\Core\Schedule\JobsTogether;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
@@ -15,7 +14,7 @@ function twoJobs(): array
 {
     static $found = null;
     if ($found === null) {
-        [$header, $downpipe] = [Planner::plan(SomeRoutedSets::header(), Shop::bare()), Some::plan()];
+        [$header, $downpipe] = [Planner::plan(SomeRoutedSets::header(), Some::shop()), Some::plan()];
         $looked = 0;
         $clock = static function () use (&$looked): float {
             return $looked++ / 1000;
@@ -23,7 +22,7 @@ function twoJobs(): array
         $found = [$header, $downpipe, JobsTogether::of([
             new JobAtBench('H', $header->fit, $header->weld, $header->schedule),
             new JobAtBench('D', $downpipe->fit, $downpipe->weld, $downpipe->schedule),
-        ], Shop::bare()->rules, $clock, 0.3)];
+        ], Some::shop()->rules, $clock, 0.3)];
     }
 
     return $found;

@@ -8,7 +8,7 @@ use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Schedule\Slot;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
 
 /** A 3 in × .065 tube with a bend of wedges, five welds about 31 mm apart. */
@@ -25,7 +25,7 @@ function wedged(string $school): Plan
     ]];
     $document['overrides'] = [['figure' => 'cool.school', 'value' => $school, 'why' => 'practice']];
 
-    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unread'), Shop::bare());
+    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unread'), Some::shop());
 }
 
 /**

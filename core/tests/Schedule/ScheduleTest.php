@@ -25,7 +25,7 @@ function withBung(): Plan
 
     return Planner::plan(
         JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'),
-        Shop::bare(),
+        Some::shop(),
     );
 }
 
@@ -33,7 +33,7 @@ function veeEight(): Plan
 {
     static $plan = null;
 
-    return $plan ??= Planner::planInFull(SomeRoutedSets::eight(), Shop::bare());
+    return $plan ??= Planner::planInFull(SomeRoutedSets::eight(), Some::shop());
 }
 
 /** @return list<string> */
@@ -51,7 +51,7 @@ it('welds every joint of the job once, and none that only slips', function () {
     $plan = veeEight();
     $welds = array_map(static fn ($joint): string => $joint->id, $plan->joints->welds());
     expect(welded($plan))->toEqualCanonicalizing($welds)->and(array_unique(welded($plan)))->toHaveCount(count($welds));
-    $slips = Planner::plan(SomeRoutedSets::header(['set' => ['collectors' => [['entry' => 'slip']]]]), Shop::bare());
+    $slips = Planner::plan(SomeRoutedSets::header(['set' => ['collectors' => [['entry' => 'slip']]]]), Some::shop());
     expect($slips->joints->joints)->toHaveCount(count($slips->joints->welds()) + 4)
         ->and(array_intersect(welded($slips), ['EJ6', 'FJ7']))->toBe([]);
 });
@@ -136,15 +136,15 @@ it('is never longer than waiting for every joint, which counts the same putting 
         $doneS = max($doneS, $coolS, $endS + $times->touchS);
     }
     expect($schedule->oneByOneS)->toEqualWithDelta($doneS, 1e-6)
-        ->and($schedule->oneByOne[0][1])->toEqualWithDelta(Shop::bare()->rules->value('schedule.change'), 1e-6);
+        ->and($schedule->oneByOne[0][1])->toEqualWithDelta(Some::shop()->rules->value('schedule.change'), 1e-6);
 })->with([
     'eight into two' => fn () => veeEight(),
     'a downpipe' => fn () => Some::plan(),
-    'two collectors by themselves' => fn () => Planner::plan(SomeCollectors::two(), Shop::bare()),
+    'two collectors by themselves' => fn () => Planner::plan(SomeCollectors::two(), Some::shop()),
 ]);
 
 it('welds one collector while the other cools: hands go to each by itself', function () {
-    $slots = Planner::plan(SomeCollectors::two(), Shop::bare())->schedule->slots;
+    $slots = Planner::plan(SomeCollectors::two(), Some::shop())->schedule->slots;
     expect(array_map(static fn (Slot $slot): string => $slot->joint->run, $slots))->toBe(['L', 'R'])
         ->and($slots[1]->checks())->toBe([])
         ->and($slots[1]->startS)->toBeLessThan($slots[0]->endS + $slots[0]->times->touchS);
@@ -157,7 +157,7 @@ it('welds one collector while the other cools: hands go to each by itself', func
  */
 function secondsOf(Plan $plan, array $order): float
 {
-    $now = Shop::bare()->rules->value('schedule.change');
+    $now = Some::shop()->rules->value('schedule.change');
     $lineS = $coolS = 0.0;
     $done = [];
     foreach ($order as $id) {
@@ -196,7 +196,7 @@ function orders(array $some): iterable
 }
 
 it('is done as soon as in any order that the reasons of the build permit', function () {
-    $plan = Planner::plan(Some::routedJob(), Shop::bare());
+    $plan = Planner::plan(Some::routedJob(), Some::shop());
     $leastS = INF;
     foreach (orders(['AJ1', 'AJ2', 'AJ3', 'AJ4', 'AJ5']) as $order) {
         $turn = array_flip($order);
@@ -257,7 +257,7 @@ it('says of butts that they are welded in turn only where there are more than tw
 /** The example downpipe with bottles that are nearly empty. */
 function withBottles(float $torchKpa, float ...$purgeKpa): Plan
 {
-    $bare = Shop::bare();
+    $bare = Some::shop();
     $bottles = [new Bottle('Torch', BottleUse::Torch, 4250.0, 16500.0, $torchKpa)];
     foreach ($purgeKpa as $i => $kpa) {
         $bottles[] = new Bottle('Purge '.($i + 1), BottleUse::Purge, 2265.0, 15200.0, $kpa);

@@ -13,6 +13,7 @@ use UpsweptBead\Core\Stores\Need;
 use UpsweptBead\Core\Stores\Needs;
 use UpsweptBead\Core\Stores\Saw;
 use UpsweptBead\Core\Stores\SawAccount;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -20,20 +21,20 @@ function planOfEight(?Shop $shop = null): Plan
 {
     static $plan = null;
 
-    return $shop === null ? $plan ??= Planner::plan(SomeRoutedSets::eight(), Shop::bare()) : Planner::plan(SomeRoutedSets::eight(), $shop);
+    return $shop === null ? $plan ??= Planner::plan(SomeRoutedSets::eight(), Some::shop()) : Planner::plan(SomeRoutedSets::eight(), $shop);
 }
 
 /** @return array<string, Need> */
 function needsOfEight(?Shop $shop = null): array
 {
-    return array_column(Needs::of(planOfEight($shop), $shop ?? Shop::bare()), null, 'key');
+    return array_column(Needs::of(planOfEight($shop), $shop ?? Some::shop()), null, 'key');
 }
 
 it('takes every bar and bend that the cuts open', function () {
     $needs = needsOfEight();
     foreach (planOfEight()->cut->stock as $stock) {
         expect($needs[$stock->stockId]->quantity)->toBe((float) $stock->needed)
-            ->and($needs[$stock->stockId]->kind)->toBe(isset(Shop::bare()->catalogue->tubes[$stock->stockId]) ? ItemKind::Tube : ItemKind::Bend);
+            ->and($needs[$stock->stockId]->kind)->toBe(isset(Some::shop()->catalogue->tubes[$stock->stockId]) ? ItemKind::Tube : ItemKind::Bend);
     }
 });
 
@@ -59,7 +60,7 @@ it('buys argon by the bottle, and only beyond what the open ones give', function
         new Bottle('Torch', BottleUse::Torch, $litres, 16000.0, 16000.0),
         new Bottle('Purge', BottleUse::Purge, $litres, 16000.0, 16000.0),
     ];
-    $with = static fn (float $litres): Shop => new Shop('S', ShopRules::shipped(), Shop::bare()->catalogue, [], $bottle($litres));
+    $with = static fn (float $litres): Shop => new Shop('S', ShopRules::shipped(), Some::shop()->catalogue, [], $bottle($litres));
     expect(needsOfEight($with(100_000.0)))->not->toHaveKey('argon')
         ->and(needsOfEight($with(500.0))['argon']->quantity)->toBeGreaterThan(2.0)
         ->and(needsOfEight())->not->toHaveKey('argon', 'nobody has a bottle to go by');
@@ -72,7 +73,7 @@ function accountOf(Saw $saw, array $saws): SawAccount
 }
 
 it('counts the cuts of a job once for every saw, and gives the cheapest first', function () {
-    $saws = SawAccount::all(planOfEight()->cut, Shop::bare());
+    $saws = SawAccount::all(planOfEight()->cut, Some::shop());
     $pieces = array_sum(array_map(count(...), planOfEight()->cut->pieces));
     foreach ($saws as $i => $saw) {
         expect($saw->cuts)->toBe($saws[0]->cuts)
@@ -92,7 +93,7 @@ it('reckons a saw by what the shop says of it', function () {
         ->with('saw.cold.cuts', '50', UnitSystem::Metric)
         ->with('saw.cold.price', '100', UnitSystem::Metric)
         ->with('cost.hour', '60', UnitSystem::Metric);
-    $cold = accountOf(Saw::Cold, SawAccount::all(planOfEight()->cut, new Shop('S', $rules, Shop::bare()->catalogue, [], [])));
+    $cold = accountOf(Saw::Cold, SawAccount::all(planOfEight()->cut, new Shop('S', $rules, Some::shop()->catalogue, [], [])));
     // A minute costs 1 and a cut's share of the blade 2.
     expect($cold->minutes)->toBeClose((float) $cold->cuts, 1e-9)
         ->and($cold->cost)->toBeClose(3.0 * $cold->cuts, 1e-9);

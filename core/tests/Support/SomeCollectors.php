@@ -8,7 +8,6 @@ use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Branching\Collectors;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
-use UpsweptBead\Core\Shop\Shop;
 
 /** Collectors that are made here, alone or behind the runs of a header; and a downpipe with a branch on its side. */
 final class SomeCollectors
@@ -52,7 +51,7 @@ final class SomeCollectors
      */
     public static function one(array $build = [], array $overrides = []): BuiltCollector
     {
-        return Collectors::of(self::job($build, $overrides), Shop::bare())->all[0]
+        return Collectors::of(self::job($build, $overrides), Some::shop())->all[0]
             ?? throw new \LogicException('There is no collector.');
     }
 

@@ -10,7 +10,6 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Layout\RoutedRun;
-use UpsweptBead\Core\Shop\Shop;
 
 /** Whole jobs of several runs with every route taken. */
 final class SomeRoutedSets
@@ -48,7 +47,7 @@ final class SomeRoutedSets
     public static function joined(): Job
     {
         $job = self::header();
-        $ends = array_map(static fn (RoutedRun $one): Frame => $one->run->end(), Layout::of($job, Shop::bare())->runs);
+        $ends = array_map(static fn (RoutedRun $one): Frame => $one->run->end(), Layout::of($job, Some::shop())->runs);
         $middle = $along = new Vector(0, 0, 0);
         foreach ($ends as $end) {
             $middle = $middle->plus($end->at->times(1 / count($ends)));

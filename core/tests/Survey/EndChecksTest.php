@@ -7,8 +7,8 @@ use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Survey\BoreFit;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 
 /** @return list<string> what a job is told, as far as it is about some words */
@@ -16,7 +16,7 @@ function toldOf(Job $job, string $words): array
 {
     return array_values(
         array_filter(
-            array_map(static fn (Notice $one): string => $one->message, Planner::plan($job, Shop::bare())->notices()),
+            array_map(static fn (Notice $one): string => $one->message, Planner::plan($job, Some::shop())->notices()),
             static fn (string $one): bool => str_contains($one, $words),
         ),
     );
@@ -30,7 +30,7 @@ function withBore(array $bore): Job
 
 it('finds the tube that forms to a port by the way round it', function () {
     $job = withBore(['shape' => 'oval', 'width' => '38 mm', 'height' => '46 mm']);
-    $tube = Shop::bare()->catalogue->tube($job->runs[0]->tubeId);
+    $tube = Some::shop()->catalogue->tube($job->runs[0]->tubeId);
     $figures = BoreFit::figures($job->runs[0], $tube);
     expect($figures['round']->value)->toBeClose((M_PI * 38 + 16) / M_PI, 1e-9)
         ->and($figures['share']->value)->toBeClose((100 * $tube->boreAreaMm2()) / (M_PI * 19 ** 2 + 38 * 8), 1e-9);

@@ -5,8 +5,8 @@ declare(strict_types=1);
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Survey\SurveyChecks;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 use UpsweptBead\Core\Units\Quantity;
 
@@ -32,7 +32,7 @@ function cautions(array $document): array
 
     return array_map(
         static fn (Notice $notice): string => "$notice->path $notice->message",
-        SurveyChecks::notices($job, Shop::bare()),
+        SurveyChecks::notices($job, Some::shop()),
     );
 }
 
@@ -140,8 +140,8 @@ it('says what one bend takes from end to end: straight, bend, straight', functio
     $job['runs'][0]['end']['at'] = [0, 10, -10];
     $job['runs'][0]['end']['direction'] = [0, 0, -1];
     $read = JobReader::fromDecoded($job)->job ?? throw new LogicException('unreadable');
-    $limits = $read->set->routing->on(Shop::bare()->rules->routing());
-    $clrMm = Shop::bare()->catalogue->bendsFor($read->runs[0]->tubeId)[0]->clrMm;
+    $limits = $read->set->routing->on(Some::shop()->rules->routing());
+    $clrMm = Some::shop()->catalogue->bendsFor($read->runs[0]->tubeId)[0]->clrMm;
     // A right angle: along the port the first straight and one radius, down one radius and the last straight.
     $need = Quantity::Length->show(
         hypot($limits->firstStraightMm + $clrMm, $clrMm + $limits->lastStraightMm),
@@ -167,7 +167,7 @@ it('keeps tubes out of the room for a socket on every nut, but not out of the wa
     $document['runs'][0]['end']['bolts'] = null;
     $plan = Planner::plan(
         JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'),
-        Shop::bare(),
+        Some::shop(),
     );
     $gaps = array_filter($plan->layout->gaps, static fn ($gap): bool => str_starts_with($gap->other, 'nut A'));
     expect($gaps)->toHaveCount(2)

@@ -7,11 +7,12 @@ use UpsweptBead\Core\Job\Purpose;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
 use UpsweptBead\Core\Survey\TubeChoice;
+use UpsweptBead\Core\Tests\Support\Some;
 
 /** @return array<string, TubeChoice> */
 function choices(?Shop $shop = null): array
 {
-    $all = TubeChoice::all($shop ?? Shop::bare());
+    $all = TubeChoice::all($shop ?? Some::shop());
 
     return array_combine(array_map(static fn (TubeChoice $one): string => $one->tube->id, $all), $all);
 }
@@ -32,7 +33,7 @@ it('knows what a size is usually taken for', function (string $id, Purpose $purp
 ]);
 
 it('offers every size of the catalogue, whatever it is for', function () {
-    expect(array_keys(choices()))->toBe(array_keys(Shop::bare()->catalogue->tubes));
+    expect(array_keys(choices()))->toBe(array_keys(Some::shop()->catalogue->tubes));
 });
 
 it('counts lengths and bends of a size on the shelf', function () {

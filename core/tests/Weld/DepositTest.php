@@ -7,7 +7,6 @@ use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Joint\Seam;
 use UpsweptBead\Core\Joint\Side;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -36,11 +35,11 @@ it('fills heavy walls in passes', function (JointType $type, float $wallMm, floa
 ]);
 
 it('takes the arc, the stops and the heat of every pass', function () {
-    $one = Planner::plan(Some::routedJob(), Shop::bare())->weld->sheets['AJ2'];
+    $one = Planner::plan(Some::routedJob(), Some::shop())->weld->sheets['AJ2'];
     expect($one->settings['passes']->value)->toBe(1.0);
     $document = UpsweptBead\Core\Job\JobWriter::toArray(Some::routedJob());
     $document['overrides'] = [['figure' => 'weld.AJ2.passes', 'value' => '2', 'why' => 'wide gap']];
-    $two = Planner::plan(UpsweptBead\Core\Job\JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare())
+    $two = Planner::plan(UpsweptBead\Core\Job\JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Some::shop())
         ->weld->sheets['AJ2'];
     expect($two->settings['arc']->value)->toBeClose(2 * $one->settings['arc']->value)
         ->and($two->settings['stops']->value)->toBe(2 * $one->settings['stops']->value)
@@ -70,7 +69,7 @@ it('knows which wires are in use for a wall', function (float $wallIn, float $le
 })->with([[0.049, 0.035, 0.035], [0.065, 0.035, 0.045], [0.083, 0.045, 0.0625], [0.109, 0.045, 0.0625], [0.120, 0.0625, 0.09375]]);
 
 it('proposes every setting within what is usual for it', function () {
-    foreach (Planner::plan(Some::routedJob(), Shop::bare())->weld->sheets as $id => $sheet) {
+    foreach (Planner::plan(Some::routedJob(), Some::shop())->weld->sheets as $id => $sheet) {
         foreach ($sheet->ranges as $name => [, $least, $most]) {
             $value = match ($name) {
                 'fillFlow' => $sheet->purge->value('flow'),

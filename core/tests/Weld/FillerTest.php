@@ -9,7 +9,6 @@ use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Joint\Seam;
 use UpsweptBead\Core\Joint\Side;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Stock\Catalogue;
 use UpsweptBead\Core\Tests\Support\Some;
@@ -111,7 +110,7 @@ it('never fuses a casting dry', function (string $metal, string $filler) {
 it('shows nothing to set where a pair is not to be welded', function () {
     $document = JobWriter::toArray(Some::routedJob());
     $document['job'] = [...is_array($document['job']) ? $document['job'] : [], 'metal' => '303'];
-    $plan = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    $plan = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Some::shop());
     $sheet = $plan->weld->sheets['AJ2'];
     expect($sheet->refusal())->toContain('cracks when welded')
         ->and($sheet->warnings())->toHaveCount(1)

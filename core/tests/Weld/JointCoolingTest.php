@@ -5,7 +5,6 @@ declare(strict_types=1);
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -21,7 +20,7 @@ function cooled(array $change = []): array
 {
     $document = array_replace_recursive(JobWriter::toArray(Some::routedJob()), $change);
 
-    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare())->weld->sheets;
+    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Some::shop())->weld->sheets;
 }
 
 // An independent model: 3 in × .065 at 50 A in still air is down to 45 °C after 19.7 min in the middle of a long tube.
@@ -70,7 +69,7 @@ it('gives a bung its mass', function () {
 
 // A shop warmer than 20 °C stopped every plan with a flange; hotter than a hand bears it cools to its own air.
 it('plans in a hot shop and a cold one', function (string $air) {
-    $shop = Shop::bare()->withRules(ShopRules::shipped()->with('cool.ambient', $air, UnitSystem::Metric));
+    $shop = Some::shop()->withRules(ShopRules::shipped()->with('cool.ambient', $air, UnitSystem::Metric));
     $sheets = Planner::plan(Some::routedJob(), $shop)->weld->sheets;
     foreach ($sheets as $sheet) {
         expect($sheet->times->touchS)->toBeGreaterThan(0.0)->toBeLessThan(48 * 3600.0);
@@ -107,7 +106,7 @@ it('is as careful with a repair as upstream of a turbine, as nobody says where i
 
 it('counts stops and post-flow into the time at a joint', function () {
     $document = JobWriter::toArray(Some::routedJob());
-    $plan = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    $plan = Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Some::shop());
     [$step] = array_values(array_filter($plan->steps, static fn ($one): bool => $one->id === 'weld.AJ3'));
     expect($step->seconds)->toBe($plan->weld->sheets['AJ3']->times->weldS)
         ->and($step->seconds)->toBeGreaterThan($plan->weld->sheets['AJ3']->settings['arc']->value);

@@ -8,7 +8,6 @@ use UpsweptBead\Core\Plan\Json\FigureWriter;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -27,7 +26,7 @@ function procedureJob(array $procedures, array $overrides = []): array
 /** @param  array<string, mixed>  $document */
 function plannedAs(array $document): Plan
 {
-    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Shop::bare());
+    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Some::shop());
 }
 
 const BUTTS = ['name' => 'WPS-12 rev B', 'seams' => 'butts', 'settings' => ['amps' => '58 A', 'filler' => 'ER316L', 'oxygen' => '20 ppm']];

@@ -30,7 +30,7 @@ function schooled(array $overrides, string $purpose = 'turbo-downpipe', ?Shop $s
         $overrides,
     );
 
-    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), $shop ?? Shop::bare());
+    return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), $shop ?? Some::shop());
 }
 
 /** @return list<string> */

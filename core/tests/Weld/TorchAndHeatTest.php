@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -62,7 +61,7 @@ it('carries an overruled current on into everything that follows from it', funct
     $document = Some::document();
     $document['overrides'] = [['figure' => 'weld.AJ2.amps', 'value' => '80 A', 'why' => 'gap']];
     $job = UpsweptBead\Core\Job\JobReader::fromDecoded($document)->job?->routed('A', Some::routedJob()->runs[0]->route);
-    $sheet = UpsweptBead\Core\Plan\Planner::plan($job ?? Some::job(), Shop::bare())->weld->sheets['AJ2'];
+    $sheet = UpsweptBead\Core\Plan\Planner::plan($job ?? Some::job(), Some::shop())->weld->sheets['AJ2'];
     expect($sheet->settings['amps']->value)->toBe(80.0)
         ->and($sheet->settings['amps']->proposed)->toBe(50.0)
         ->and($sheet->settings['pedal']->value)->toBe(90.0)

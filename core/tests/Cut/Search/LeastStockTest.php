@@ -13,9 +13,9 @@ use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Plan\StockOffer;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
 use UpsweptBead\Core\Stock\Offcut;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 use UpsweptBead\Core\Units\Length;
 
@@ -31,7 +31,7 @@ function tickingClock(): Closure
 
 function offered(Job $job): StockOffer
 {
-    return StockOffer::of($job, Shop::bare(), 300.0, 1, tickingClock());
+    return StockOffer::of($job, Some::shop(), 300.0, 1, tickingClock());
 }
 
 /** What is found for the eight runs: the same search is done once for all tests. */
@@ -50,7 +50,7 @@ function cutAt(array $joints, string $letter = 'A'): CutPlan
     $route = $job->runs[(int) $index]->route ?? throw new RuntimeException('no route');
     $choice = new CutChoice(array_map(Length::ofMm(...), $joints));
 
-    return Planner::sketch($job->routed($letter, $route->cutAs($choice)), Shop::bare())->cut;
+    return Planner::sketch($job->routed($letter, $route->cutAs($choice)), Some::shop())->cut;
 }
 
 it('states a job as a problem of cutting: its runs, what the shelf has, and what can be bought', function () {
@@ -78,7 +78,7 @@ it('states a job as a problem of cutting: its runs, what the shelf has, and what
 
 it('has what was left of sticks and bends in it, one of each, for less than new', function () {
     $job = SomeRoutedSets::eight();
-    $shop = Shop::bare()->withShelf([], [
+    $shop = Some::shop()->withShelf([], [
         new Offcut('K-1', 'T1.625x.065', 'T1.625x.065', 0.0, 300.0, 0.0, 0.0),
         new Offcut('K-2', 'B1.625x.065-R2-180', 'T1.625x.065', 50.8, 0.0, 100.0, 127.0),
     ]);
@@ -99,7 +99,7 @@ it('finds cuts of eight runs that take fewer bends and no more joints', function
     // The document keeps them, and what is cut then is the same.
     $read = JobReader::fromJson(JobWriter::toJson($offer->job))->job;
     assert($read !== null);
-    $cut = Planner::sketch($read, Shop::bare())->cut;
+    $cut = Planner::sketch($read, Some::shop())->cut;
     expect([$cut->joints(), $cut->bends(), $cut->bars()])
         ->toBe([$offer->found->joints(), $offer->found->bends(), $offer->found->bars()]);
 });

@@ -10,8 +10,8 @@ use UpsweptBead\Core\Exchange\StlReader;
 use UpsweptBead\Core\Exchange\StlUp;
 use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Tests\Support\NodeReference;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
 /** @return list<RoutedRun> eight runs of straights and bends, turned every way */
@@ -19,7 +19,7 @@ function drawnRuns(): array
 {
     static $runs = null;
 
-    return $runs ??= Planner::sketch(SomeRoutedSets::eight(), Shop::bare())->layout->runs;
+    return $runs ??= Planner::sketch(SomeRoutedSets::eight(), Some::shop())->layout->runs;
 }
 
 /** @return list<TubeSkin> */

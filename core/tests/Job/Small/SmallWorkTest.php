@@ -11,9 +11,9 @@ use UpsweptBead\Core\Job\Small\SmallWork;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stores\Need;
 use UpsweptBead\Core\Stores\Needs;
+use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Units\Length;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -27,7 +27,7 @@ function smallWork(
     return new SmallWork(
         $kind,
         $place,
-        Shop::bare()->catalogue->tube($tube),
+        Some::shop()->catalogue->tube($tube),
         $metal,
         Length::ofMm($crackMm),
         Length::parse('12 in', UnitSystem::Inch),
@@ -36,7 +36,7 @@ function smallWork(
 
 function smallPlan(SmallWork $work): Plan
 {
-    return Planner::planInFull($work->job('S-0001', UnitSystem::Inch), Shop::bare());
+    return Planner::planInFull($work->job('S-0001', UnitSystem::Inch), Some::shop());
 }
 
 /** @return list<string> */
@@ -58,7 +58,7 @@ it('cuts, fits and tries nothing on a tube that is there already', function (Sma
     $ids = implode(' ', array_map(static fn (BenchStep $step): string => $step->id, $plan->steps));
     expect($ids)->not->toMatch('/prepare\.|trial\.|full\.|refit\./')
         ->and($plan->cut->stock)->toBe([])
-        ->and(implode(' ', array_map(static fn (Need $need): string => $need->name, Needs::of($plan, Shop::bare()))))->not->toContain('Crack')
+        ->and(implode(' ', array_map(static fn (Need $need): string => $need->name, Needs::of($plan, Some::shop()))))->not->toContain('Crack')
         ->and($plan->problems())->toBe([]);
 })->with(SmallKind::cases());
 

@@ -33,7 +33,7 @@
     {#each shown as bottle (bottle.name)}
         <div class="mt-2 grid grid-cols-[1.5rem_1fr] gap-3">
             <div
-                class="border-ink relative h-16 rounded-t-full border"
+                class="border-ink relative h-16 overflow-hidden rounded-t-full border"
                 role="img"
                 aria-label="{Math.round(100 * bottle.share)} % full"
             >

@@ -60,7 +60,6 @@ test.describe('whatever is tapped, nothing breaks', () => {
             const faults = faultsOf(page);
             await page.goto(`/jobs/${job}/${stage}`);
             await expect(page.getByText('Loading…')).toBeHidden();
-            await expect(page.locator('main button').first()).toBeVisible();
             expect(await tapAll(page, faults)).toBeGreaterThan(3);
         });
 

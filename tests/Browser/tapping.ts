@@ -24,6 +24,7 @@ export async function tapAll(page: Page, faults: string[]): Promise<number> {
     const tapped = new Set<string>();
     let landed = 0;
     const controls = page.locator('main').locator('button:enabled, select:enabled, summary');
+    await expect(controls.first()).toBeVisible();
     for (let i = 0; i < (await controls.count()) && tapped.size < MOST; i++) {
         const one = controls.nth(i);
         const { name, isSelect } = await seen(one);

@@ -10,25 +10,25 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * What may have to plan is done for a person a few pieces at a time, and none of it for long, so that one person with many
- * requests leaves workers to the others. The slots are kept in the memory that the workers of a machine share.
+ * One person's requests that may have to plan are worked on a few at a time, and none for long, so that workers are left
+ * for the others. The slots lie in the memory that the workers of a machine share.
  */
 final readonly class FewAtATime
 {
     private const SLOTS = 3;
 
-    /** So many more wait for one: a page asks for several things at once, and has tabs beside it. What comes on top is refused. */
+    /** Requests that wait for a slot: a page sends several at once, and may be open twice. Any more are refused. */
     private const WAITING = 3;
 
-    /** For so long (s). */
+    /** The longest wait for a slot. */
     private const PATIENCE_S = 20.0;
 
     private const LOOK_US = 20_000;
 
-    /** So much of a processor's time. */
+    /** Of the processor's time. */
     private const BUDGET_S = 20;
 
-    /** A slot that was never given back is free again after this. */
+    /** After this a slot that was never given back is free again. */
     private const AT_MOST_S = 60;
 
     /** @param Closure(Request): Response $next */
@@ -40,24 +40,8 @@ final readonly class FewAtATime
         }
         $slot = self::take($user->id);
         abort_if($slot === null, 429, 'Too much is being worked out for you at once; ask again in a moment.', ['Retry-After' => '2']);
-        $isHeld = true;
-        // Given back once: by the second time somebody else may have it.
-        $free = static function () use ($slot, &$isHeld): void {
-            if ($isHeld) {
-                apcu_delete($slot);
-                $isHeld = false;
-            }
-        };
-        // What runs out of time ends here and now, without coming back to where it was called from.
-        register_shutdown_function($free);
-        $usual = (int) ini_get('max_execution_time');
-        set_time_limit(self::BUDGET_S);
-        try {
-            return $next($request);
-        } finally {
-            set_time_limit($usual);
-            $free();
-        }
+
+        return TimeBudget::within(self::BUDGET_S, static fn (): Response => $next($request), static fn () => apcu_delete($slot));
     }
 
     private static function take(int $person): ?string

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cool;
 
-/** The heat of one seam: so much power while the arc is on, in equal runs with stops between them. */
+/** The heat that goes into one seam: constant power while the arc is on, in equal runs with stops between them. */
 final readonly class ArcHeat
 {
     /**
-     * @param  float  $powerW  that goes into the metal
-     * @param  float  $arcS  in all
+     * @param  float  $powerW  into the metal
+     * @param  float  $arcS  arc time of all runs
      * @param  int  $runs  1 or more
-     * @param  float  $stopS  between two of them
-     * @param  float  $beadMm  wide; it goes into so much of the tube about the seam
-     * @param  float  $intoEnd  share of it that goes into what stands at the seam instead
+     * @param  float  $stopS  between two runs
+     * @param  float  $beadMm  width of the bead: the arc heats this much of the tube
+     * @param  float  $intoEnd  share of the power that goes into the flange, ring or boss at the seam instead of the tube
      */
     public function __construct(
         public float $powerW,

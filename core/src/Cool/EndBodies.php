@@ -5,17 +5,18 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Cool;
 
 /**
- * What is welded to a tube, cut into lumps of one temperature each: a ring in its clamp, a flange, a boss. Each leads
- * heat away from the seam only as well as its own metal does. mm, kg, W/K.
+ * V-band rings, flanges and bosses cut into slices of one temperature each, so that heat leaves the seam only as fast as
+ * their metal conducts it. mm, kg, W/K.
  */
 final readonly class EndBodies
 {
-    /** Slices of a ring along the tube, and rings of a flange outwards; finer ones change times by less than 2 %. */
+    /** Slices of a V-band ring along the tube; finer ones change times by less than 2 %. */
     private const SLICES = 4;
 
+    /** Rings of a flange from its seam outwards; finer ones change times by less than 2 %. */
     private const RINGS = 8;
 
-    /** Each ring of a flange but the first is so much wider than the one inside it. */
+    /** How much wider each ring is than the one inside it, from the second on. */
     private const WIDER = 1.25;
 
     public function __construct(private float $densityKgM3, private float $conductivityWMK) {}
@@ -23,13 +24,13 @@ final readonly class EndBodies
     /**
      * A V-band ring clamped to its mate.
      *
-     * @param  float  $sectionMm2  across the tube
-     * @param  float  $lengthMm  along it
-     * @param  float  $insideMm  its bore's radius
-     * @param  float  $outsideMm  its outside's
-     * @param  float  $contactWK  through its face into its mate
-     * @param  float  $clampKg  holds both
-     * @param  float  $clampMm  how wide that is
+     * @param  float  $sectionMm2  of the ring, cut across the tube
+     * @param  float  $lengthMm  along the tube
+     * @param  float  $insideMm  radius of the bore
+     * @param  float  $outsideMm  radius of the outside
+     * @param  float  $contactWK  through the face between the two rings
+     * @param  float  $clampKg  of the clamp
+     * @param  float  $clampMm  width of the clamp
      */
     public function band(
         float $sectionMm2,
@@ -60,11 +61,11 @@ final readonly class EndBodies
     }
 
     /**
-     * A flange that the tube stands on or in, free or bolted to a plate that warms.
+     * A flange with the tube on or in it, free or bolted to a plate that warms.
      *
-     * @param  float  $insideMm  radius of the seam on it
+     * @param  float  $insideMm  radius of the seam
      * @param  float  $outsideMm  of a disc of the same area
-     * @param  float  $beadMm  how wide the bead is; half of it lies on the flange
+     * @param  float  $beadMm  width of the bead; half of it lies on the flange
      * @param  float  $contactWM2K  through the bolted face
      */
     public function flange(
@@ -78,7 +79,7 @@ final readonly class EndBodies
         $spread = 2 * M_PI * $this->conductivityWMK * $thickMm * 1e-3;
         // Through half of its thickness, and through the face.
         $throughWM2K = $plate === null ? 0.0 : 1 / (1 / $contactWM2K + $thickMm / 2000 / $this->conductivityWMK);
-        // The bead goes into the first of them.
+        // The first ring is what the bead covers.
         $wide = min($beadMm / 2, ($outsideMm - $insideMm) / self::RINGS);
         $second = ($outsideMm - $insideMm - $wide) * (self::WIDER - 1) / (self::WIDER ** (self::RINGS - 1) - 1);
         $lumps = [];
@@ -101,7 +102,7 @@ final readonly class EndBodies
         return TubeEnd::body($lumps, $plate);
     }
 
-    /** A boss, a tab or whatever stands on the side of a tube, of one temperature. */
+    /** A boss, bung or tab on the side of a tube, as one slice. */
     public function boss(float $massKg, float $areaMm2, float $radiusMm): TubeEnd
     {
         return TubeEnd::body([new Lump($massKg, $areaMm2, radiusMm: $radiusMm)]);

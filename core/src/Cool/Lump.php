@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cool;
 
-/** A part of what stands at the end of a tube that has one temperature, behind the tube or the lump before it. */
+/** One slice of a flange, ring or boss, at one temperature. The tube or the slice before it heats it. */
 final readonly class Lump
 {
     /**
-     * @param  float  $areaMm2  over which it loses heat to the air
-     * @param  ?float  $linkWK  from what stands before it; null where they are one
-     * @param  ?float  $plateWK  to the plate it stands on, or null
-     * @param  ?Property  $heatJKgK  null where it is the tube's
-     * @param  ?float  $emissivity  likewise
-     * @param  float  $radiusMm  of the ring that it is, round which heat runs; 0 where it is as warm all round
+     * @param  float  $areaMm2  its surface to the air
+     * @param  ?float  $linkWK  from the tube or the slice before it; null where the two are one piece
+     * @param  ?float  $plateWK  to the plate it is bolted to; null without one
+     * @param  ?Property  $heatJKgK  specific heat; null where it is the tube's
+     * @param  ?float  $emissivity  null where it is the tube's
+     * @param  float  $radiusMm  of its middle, for heat that runs round it; 0 where it is as warm all round
      */
     public function __construct(
         public float $massKg,

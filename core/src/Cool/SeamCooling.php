@@ -10,22 +10,22 @@ use UpsweptBead\Core\Cool\Internal\Gauges;
 use UpsweptBead\Core\Cool\Internal\Waves;
 
 /**
- * How a seam round a tube warms and cools, with heat along the tube, to the air, by radiation and into what stands at its
- * ends. Temperature varies only along the tube.
+ * How a seam round a tube warms and cools: heat runs along the tube, into flanges, rings and plates at its ends, and is
+ * lost to the air and by radiation. Temperature varies only along the tube.
  */
 final readonly class SeamCooling
 {
-    /** A rough answer lets a step be off by so much more. */
+    /** How much more error a step of a rough answer may have. */
     private const ROUGH = 6.0;
 
     /**
-     * @param  float  $nearMm  the seam is the mean of the tube within so much of it
+     * @param  float  $nearMm  the seam's temperature is the mean of the tube this far on either side of it
      * @param  list<float>  $limitsC
      * @param  list<float>  $timesMin  from the last moment of the arc
      * @param  list<array{int, float}>  $distances  side, 0 or 1, and mm from the seam
-     * @param  bool  $isRough  within a few hundredths, in a fraction of the time
-     * @param  bool  $withEnds  whether what stands at the ends has to be below the limits too
-     * @param  list<float>  $spotLimitsC  of the hottest spot of what the arc heats, welded by opposite quarters
+     * @param  bool  $isRough  off by a few per cent, in a fraction of the time
+     * @param  bool  $withEnds  whether flanges and rings at the ends must be below the limits too
+     * @param  list<float>  $spotLimitsC  of the hottest spot round the seam, welded in opposite quarters
      */
     public static function of(
         HotTube $tube,
@@ -39,7 +39,7 @@ final readonly class SeamCooling
         array $spotLimitsC = [],
     ): CoolingCurve {
         if ($tube->isAlike()) {
-            // The same on both sides: half of it with half the heat says all.
+            // Both sides are alike: one of them with half the heat is enough.
             $tube = $tube->half();
             $heat = $heat->halved();
             $distances = array_map(static fn (array $one): array => [1, $one[1]], $distances);

@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Cool;
 
 /**
- * What stands at the end of a tube and takes heat from it: nothing; lumps one behind the other, as a ring, a flange or a
- * clamped pair, which may stand on a plate; or a plate that keeps its temperature.
+ * The end of a tube as heat sees it: open; a flange, ring or boss cut into slices, with or without a plate behind it; or a
+ * plate that keeps its temperature.
  */
 final readonly class TubeEnd
 {
     /**
      * @param  list<Lump>  $lumps  the nearest first
      * @param  ?float  $contactWK  from tube to plate; null where they are one
-     * @param  ?float  $plateC  of a plate that keeps its temperature
-     * @param  ?WarmPlate  $warmPlate  one that does not
-     * @param  ?float  $startC  of the lumps and that plate; null where they begin as warm as the tube
+     * @param  ?float  $plateC  temperature of a plate that keeps it
+     * @param  ?WarmPlate  $warmPlate  a plate that warms
+     * @param  ?float  $startC  of the slices and that plate at first; null where they start as warm as the tube
      */
     private function __construct(
         public array $lumps,
@@ -30,7 +30,7 @@ final readonly class TubeEnd
         return new self([], null, null, null);
     }
 
-    /** One lump, which may stand on a plate that keeps its temperature. */
+    /** One slice, with or without a plate that keeps its temperature. */
     public static function mass(
         float $massKg,
         float $areaMm2,
@@ -52,7 +52,7 @@ final readonly class TubeEnd
         return new self($lumps, null, null, $plate);
     }
 
-    /** The same that is so warm to begin with. */
+    /** The same end, warmer at first. */
     public function warmed(float $startC): self
     {
         return new self($this->lumps, $this->contactWK, $this->plateC, $this->warmPlate, $startC);
@@ -73,7 +73,7 @@ final readonly class TubeEnd
         return $this->lumps === [] && $this->plateC !== null;
     }
 
-    /** From the tube to what stands there first; null where they are one, or where nothing does. */
+    /** From the tube to the first slice, W/K; null where the two are one piece or the end is open. */
     public function firstContactWK(): ?float
     {
         return $this->lumps === [] ? $this->contactWK : $this->lumps[0]->linkWK;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Cool;
 
-/** A plate of one temperature that what stands at the end of a tube is bolted to; it begins as warm as that, and warms. */
+/** A plate bolted to a flange. It has one temperature, starts as warm as the flange and warms with it. */
 final readonly class WarmPlate
 {
     /** @param  float  $areaMm2  over which it loses heat to the air */

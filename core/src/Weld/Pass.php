@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Weld;
 
-/** Which run round a seam: the only one; or of several the root, or one that fills and caps. */
+/** A pass round a seam: the only one; or the root and the passes that fill and cap it. */
 enum Pass
 {
     case Only;
     case Root;
     case Fill;
 
-    /** What a root run melts through at most, and what one on top of it is run on (mm): beyond that a thicker wall asks for no more; common practice, from memory. */
+    /** The most wall that a root pass melts through: a thicker one asks for no more amps. Common practice, from memory. */
     private const ROOT_MM = 3.2;
 
+    /** The same of a pass that fills. Common practice, from memory. */
     private const FILL_MM = 4.5;
 
-    /** The wall that its current is for. */
+    /** The wall that its amps are set for, mm. */
     public function wallMm(float $thinnerMm): float
     {
         return match ($this) {

@@ -90,7 +90,7 @@
         {@const from = spot(joint.nextThroat, 24)}
         {@const to = spot(joint.nextThroat, 60)}
         <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--ink)" stroke-dasharray="4 2.5" />
-        {@const label = spot(joint.nextThroat, 16)}
+        {@const label = spot(0, 0)}
         <text
             x={label.x}
             y={label.y + 3}
@@ -105,7 +105,8 @@
         {@const left = spot(joint.up - 3.4, 88)}
         {@const right = spot(joint.up + 3.4, 88)}
         <polygon points="{tip.x},{tip.y} {left.x},{left.y} {right.x},{right.y}" fill="var(--ink)" />
-        {@const label = spot(joint.up + 9, 91)}
+        <!-- Away from the witness mark at 0°. -->
+        {@const label = spot(joint.up + (((joint.up % 360) + 360) % 360 > 180 ? -9 : 9), 91)}
         <text
             x={label.x}
             y={label.y + 3}

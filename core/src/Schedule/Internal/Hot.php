@@ -11,31 +11,31 @@ use UpsweptBead\Core\Weld\JointTimes;
 use UpsweptBead\Core\Weld\WeldPlan;
 
 /**
- * Welded joints that no hand has touched yet, and when each is cool enough for the next seam beside it, and for a hand: by
- * itself, and with what seams welded near it on the same run have added.
+ * Joints that are welded and still warm. For each: when it is cool enough to weld the seam beside it, and when to be
+ * handled. Seams welded near it on the same run warm it again, which counts too.
  */
 final class Hot
 {
-    /** So much of others (K) is not worth a wait. */
+    /** Nobody waits for less warmth than this (K) from other seams: our own figure. */
     private const NOTHING_K = 0.5;
 
     private const STEP_S = 20.0;
 
     private const MOST_MORE_S = 3 * 3600.0;
 
-    /** Further away nothing is felt (mm). */
+    /** The farthest seam that counts, mm: the farthest that the cooling curves tell of. */
     private const FAR_MM = 200.0;
 
-    /** @var array<string, array{Warm, float, float, float}> with the end of the arc, and how long each cools by itself for either (s) */
+    /** @var array<string, array{Warm, float, float, float}> each with the end of its arc and how long it cools by itself until the next seam and until a hand (s) */
     private array $joints = [];
 
-    /** @var array<string, list<array{Joint, float, JointTimes}>> all that were welded, by run, with when */
+    /** @var array<string, list<array{Joint, float, JointTimes}>> all that were welded, by run, each with the end of its arc */
     private array $welded = [];
 
-    /** @var array<string, array<int, float>> by joint: how long it cooled until it was measured for a seam (1) or a hand (2), s */
+    /** @var array<string, array<int, float>> by joint: how long it had cooled when it was measured for the next seam (1) or for a hand (2), s */
     public array $took = [];
 
-    /** @var array<int, float> how much warmer than the air (K) a joint may be for either */
+    /** @var array<int, float> how much warmer than the air a joint may be for the next seam (1) and for a hand (2), K */
     private readonly array $limitsK;
 
     public function __construct(WeldPlan $weld, ShopRules $rules)
@@ -53,7 +53,7 @@ final class Hot
         $this->welded[$joint->run][] = [$joint, $endS, $times];
     }
 
-    /** When a joint is cool enough, s. */
+    /** When a joint is cool enough for the next seam (1) or for a hand (2), s. */
     private function coolAtS(string $id, int $by): float
     {
         [$warm, $endS, $coolS, $touchS] = $this->joints[$id];
@@ -74,7 +74,7 @@ final class Hot
         return $atS + $moreS;
     }
 
-    /** By how much others have warmed the tube at a joint, K. */
+    /** How much warmer other seams make the tube at a joint, K. */
     private function othersK(Joint $joint, float $nowS): float
     {
         $sum = 0.0;
@@ -89,7 +89,7 @@ final class Hot
     }
 
     /**
-     * Those that have to be cool before a weld is begun: its neighbours on the same run. They are measured then.
+     * The joints that must be cool before a weld is begun: its neighbours on the same run. Each is measured then.
      *
      * @return array<string, float> by joint: what it still cools (s) when its turn to be measured comes
      */
@@ -106,7 +106,7 @@ final class Hot
     }
 
     /**
-     * Those that hands go to before a weld is begun.
+     * The joints that are handled before a weld is begun.
      *
      * @return array<string, float> as above
      */
@@ -126,10 +126,10 @@ final class Hot
     }
 
     /**
-     * Takes joints off the list as measured, in the order in which they become cool.
+     * Takes joints off the list as they are measured, the one that is cool first before the others.
      *
      * @param  array<string, array{Warm, float, float, float}>  $joints
-     * @param  1|2  $by  which of the two moments counts
+     * @param  1|2  $by  cool enough for the next seam (1) or for a hand (2)
      * @return array<string, float>
      */
     private function measured(array $joints, int $by, float $nowS): array
@@ -144,7 +144,7 @@ final class Hot
             $left[$id] = max(0.0, $coolAtS - $nowS);
             $nowS += $left[$id];
             $this->took[$id][$by] = max($coolAtS, 0.0) - $this->joints[$id][1];
-            // Cool enough for the next seam, it may still be too hot for a hand.
+            // A joint that is cool enough for the next seam may still be too hot for a hand.
             if ($this->coolAtS($id, 2) <= $nowS + 1e-9) {
                 unset($this->joints[$id]);
             } else {

@@ -28,23 +28,17 @@ final readonly class PortsTable
     public static function read(string $text, UnitSystem $units): self
     {
         $rows = $rejected = $seen = [];
-        // Not as UTF-8: a paste in another encoding is to be told line by line, not refused as a whole.
-        foreach (explode("\n", str_replace(["\r\n", "\r"], "\n", trim($text, "\n\r"))) as $i => $line) {
-            $line = mb_scrub($line);
-            $cells = TableLine::cells($line);
-            if ($i >= self::MOST_LINES) {
-                $rejected[] = [
-                    'line' => $i + 1,
-                    'text' => mb_substr($line, 0, 80),
-                    'why' => sprintf('only the first %d lines are read', self::MOST_LINES),
-                ];
+        foreach (TableText::lines($text, self::MOST_LINES) as $line) {
+            if ($line->isBeyond) {
+                $rejected[] = $line->rejected(sprintf('only the first %d lines are read', self::MOST_LINES));
                 break;
             }
-            if ($cells === [] || $rows === [] && $rejected === [] && self::isHeading($cells)) {
+            $cells = $line->cells;
+            if ($rows === [] && $rejected === [] && self::isHeading($cells)) {
                 continue;
             }
             try {
-                $row = self::row($i + 1, $cells, $units);
+                $row = self::row($line->number, $cells, $units);
                 $place = implode(
                     ' ',
                     array_map(static fn (Length $one): string => sprintf('%.3f', $one->mm), $row->at),
@@ -55,10 +49,10 @@ final readonly class PortsTable
                 if (count($rows) >= self::MOST_ROWS) {
                     throw new \DomainException(sprintf('a job has at most %d runs', self::MOST_ROWS));
                 }
-                $seen[$place] = $i + 1;
+                $seen[$place] = $line->number;
                 $rows[] = $row;
             } catch (\DomainException|UnreadableQuantity $error) {
-                $rejected[] = ['line' => $i + 1, 'text' => mb_substr($line, 0, 80), 'why' => $error->getMessage()];
+                $rejected[] = $line->rejected($error->getMessage());
             }
         }
 

@@ -15,7 +15,6 @@ use UpsweptBead\Core\Gas\GasJoint;
 use UpsweptBead\Core\Gas\Held;
 use UpsweptBead\Core\Gas\Holes;
 use UpsweptBead\Core\Gas\Inside;
-use UpsweptBead\Core\Gas\Internal\Lines;
 use UpsweptBead\Core\Gas\Opening;
 use UpsweptBead\Core\Gas\PurgeRules;
 use UpsweptBead\Core\Gas\PurgeStep;
@@ -50,7 +49,7 @@ final readonly class PurgeAnswerWriter
         $leaksMm2 = array_sum(array_map(static fn (GasJoint $one): float => $one->gapMm2, $leaks));
         $sizes = array_map(static fn (Opening $one): array => $one->holesMm, $held->vents);
         $holes = Holes::of($sizes === [] ? [[]] : $sizes, $leaksMm2, $problem->rules);
-        $legs = (new Lines($assembly, $leaks))->dead($held);
+        $legs = DeadLeg::all($assembly, $leaks, $held);
         $tape = array_map(
             static fn (GasJoint $one): string => $one->id,
             array_values(array_filter($unwelded, static fn (GasJoint $one): bool => $one->mayTape)),

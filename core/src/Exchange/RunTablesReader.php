@@ -35,21 +35,18 @@ final readonly class RunTablesReader
 
     public static function read(string $text, Job $job): RoutesRead
     {
-        return (new self($job))->all(explode("\n", str_replace(["\r\n", "\r"], "\n", mb_scrub($text))));
+        return (new self($job))->all(TableText::lines($text, self::MOST_LINES));
     }
 
-    /** @param  list<string>  $lines */
+    /** @param  list<TableLine>  $lines */
     private function all(array $lines): RoutesRead
     {
         $rejected = $rows = [];
         $columns = null;
-        foreach ($lines as $i => $line) {
-            $cells = TableLine::cells($line);
-            if ($cells === []) {
-                continue;
-            }
+        foreach ($lines as $line) {
+            $cells = $line->cells;
             $why = null;
-            if ($i >= self::MOST_LINES) {
+            if ($line->isBeyond) {
                 $why = sprintf('only the first %d lines are read', self::MOST_LINES);
             } elseif ($columns === null) {
                 $columns = self::columns($cells);
@@ -62,11 +59,11 @@ final readonly class RunTablesReader
             } elseif ($this->job->run($cells[0]) === null) {
                 $why = sprintf('there is no run "%s" in this job', mb_substr($cells[0], 0, 10));
             } else {
-                $rows[$cells[0]][] = [$i + 1, $line, array_pad($cells, 6, '')];
+                $rows[$cells[0]][] = [$line->number, $line->text, array_pad($cells, 6, '')];
             }
             if ($why !== null) {
-                $rejected[] = ['line' => $i + 1, 'text' => mb_substr($line, 0, 80), 'why' => $why];
-                if ($columns === null || $i >= self::MOST_LINES) {
+                $rejected[] = $line->rejected($why);
+                if ($columns === null) {
                     break;
                 }
             }

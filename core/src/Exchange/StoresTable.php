@@ -51,27 +51,24 @@ final readonly class StoresTable
         }
         $rows = $rejected = $seen = [];
         $csv = preg_replace('/^\xEF\xBB\xBF/', '', $csv) ?? '';
-        $text = str_replace(["\r\n", "\r"], "\n", trim($csv, "\n\r"));
-        foreach (explode("\n", $text, self::MOST_LINES + 1) as $i => $line) {
-            $line = mb_scrub($line);
-            if ($i >= self::MOST_LINES) {
-                $why = sprintf('only the first %d lines are read', self::MOST_LINES);
-                $rejected[] = ['line' => $i + 1, 'text' => mb_substr($line, 0, 80), 'why' => $why];
+        foreach (TableText::lines($csv, self::MOST_LINES) as $i => $line) {
+            if ($line->isBeyond) {
+                $rejected[] = $line->rejected(sprintf('only the first %d lines are read', self::MOST_LINES));
                 break;
             }
-            $cells = array_map(self::unmarked(...), TableLine::cells($line));
-            if ($cells === [] || ($i === 0 && self::isHeading($cells))) {
+            $cells = array_map(self::unmarked(...), $line->cells);
+            if ($i === 0 && self::isHeading($cells)) {
                 continue;
             }
             try {
-                $row = self::row($i + 1, $cells, $catalogue, $known);
+                $row = self::row($line->number, $cells, $catalogue, $known);
                 if (isset($seen[$row->key])) {
                     throw new \DomainException("is counted in line {$seen[$row->key]} already");
                 }
-                $seen[$row->key] = $i + 1;
+                $seen[$row->key] = $line->number;
                 $rows[] = $row;
             } catch (\DomainException $error) {
-                $rejected[] = ['line' => $i + 1, 'text' => mb_substr($line, 0, 80), 'why' => $error->getMessage()];
+                $rejected[] = $line->rejected($error->getMessage());
             }
         }
 

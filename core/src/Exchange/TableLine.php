@@ -4,27 +4,24 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange;
 
-/**
- * One line of a table as spreadsheets and CSV files write it: cells parted by tabs, else by semicolons, else by commas;
- * in double quotes where a cell holds the mark itself. A comma left within a number is a decimal comma.
- */
+/** A line of a table that holds something; more lines than one where a cell in quotes goes on over their ends. */
 final readonly class TableLine
 {
-    private const DECIMAL_COMMA = '/^([-+−]?\d*),(\d+(\s*\D*)?)$/u';
+    /**
+     * @param  int  $number  of its first line in the text, from 1
+     * @param  list<string>  $cells  trimmed
+     * @param  bool  $isBeyond  whether it is the first that is not read any more
+     */
+    public function __construct(
+        public int $number,
+        public string $text,
+        public array $cells,
+        public bool $isBeyond = false,
+    ) {}
 
-    /** @return list<string> the cells, trimmed; none for an empty line */
-    public static function cells(string $line): array
+    /** @return array{line: int, text: string, why: string} */
+    public function rejected(string $why): array
     {
-        $mark = str_contains($line, "\t") ? "\t" : (str_contains($line, ';') ? ';' : ',');
-        $cells = array_map(
-            static fn (?string $cell): string => (string) preg_replace(
-                self::DECIMAL_COMMA,
-                '$1.$2',
-                trim((string) $cell),
-            ),
-            str_getcsv($line, $mark, '"', ''),
-        );
-
-        return implode('', $cells) === '' ? [] : $cells;
+        return ['line' => $this->number, 'text' => mb_substr($this->text, 0, 80), 'why' => $why];
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Gas;
 
+use UpsweptBead\Core\Gas\Internal\Lines;
+
 /** A part of an assembly that no way from the feed to an outlet passes. */
 final readonly class DeadLeg
 {
@@ -19,6 +21,15 @@ final readonly class DeadLeg
         public float $lengthMm,
         public array $parts,
     ) {}
+
+    /**
+     * @param  list<GasJoint>  $leaks  open joints
+     * @return list<self> those long enough that air stays in them
+     */
+    public static function all(Assembly $assembly, array $leaks, Held $held): array
+    {
+        return (new Lines($assembly, $leaks))->dead($held);
+    }
 
     public function holds(GasJoint $joint): bool
     {

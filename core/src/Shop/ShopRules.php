@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Shop;
 
+use UpsweptBead\Core\Document\ShippedTable;
 use UpsweptBead\Core\Reason\Source;
 use UpsweptBead\Core\Reason\SourceKind;
 use UpsweptBead\Core\Run\AngleGrid;
 use UpsweptBead\Core\Stock\BendStock;
-use UpsweptBead\Core\Stock\Internal\Table;
 use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -22,7 +22,7 @@ final readonly class ShopRules
     public static function shipped(): self
     {
         $rules = [];
-        foreach (Table::rows(dirname(__DIR__, 2).'/data/rules.csv') as $row) {
+        foreach (ShippedTable::rows(dirname(__DIR__, 2).'/data/rules.csv') as $row) {
             $quantity = Quantity::from($row['quantity']);
             $rules[$row['key']] = new Rule(
                 $row['key'],
@@ -31,7 +31,7 @@ final readonly class ShopRules
                 $quantity->parse($row['value'], UnitSystem::Metric),
                 $quantity->parse($row['least'], UnitSystem::Metric),
                 $quantity->parse($row['most'], UnitSystem::Metric),
-                Table::source($row),
+                ShippedTable::source($row),
             );
         }
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stock;
 
+use UpsweptBead\Core\Document\ShippedTable;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Stock\Internal\BendTable;
-use UpsweptBead\Core\Stock\Internal\Table;
 
 /**
  * Every tube, pipe, bend, elbow, donut and metal that can be named in a job, and the wire that joins them, from the reference
@@ -42,20 +42,23 @@ final readonly class Catalogue
     {
         $tubes = [];
         foreach (['tubes.csv' => false, 'pipes.csv' => true] as $file => $isPipe) {
-            foreach (Table::rows("$folder/$file") as $row) {
+            foreach (ShippedTable::rows("$folder/$file") as $row) {
                 $tubes[$row['id']] = new TubeSize(
                     $row['id'],
                     $row['name'],
                     (float) $row['od_mm'],
                     (float) $row['wall_mm'],
                     $isPipe,
-                    Table::source($row),
+                    ShippedTable::source($row),
                 );
             }
         }
-        $bends = BendTable::of([...Table::rows("$folder/bends.csv"), ...Table::rows("$folder/elbows.csv")]);
+        $bends = BendTable::of([
+            ...ShippedTable::rows("$folder/bends.csv"),
+            ...ShippedTable::rows("$folder/elbows.csv"),
+        ]);
 
-        $donuts = BendTable::of(Table::rows("$folder/donuts.csv"));
+        $donuts = BendTable::of(ShippedTable::rows("$folder/donuts.csv"));
 
         return new self(
             $tubes,
@@ -87,7 +90,7 @@ final readonly class Catalogue
     private static function metals(string $folder): array
     {
         $metals = [];
-        foreach (Table::rows("$folder/metals.csv") as $row) {
+        foreach (ShippedTable::rows("$folder/metals.csv") as $row) {
             $metals[$row['id']] = new Metal(
                 $row['id'], $row['name'], (float) $row['density_kg_m3'], (float) $row['heat_j_kgk'],
                 (float) $row['conductivity_w_mk'], $row['warning'],
@@ -106,9 +109,9 @@ final readonly class Catalogue
                 $row['metal_b'],
                 $row['filler'],
                 $row['note'],
-                Table::source($row),
+                ShippedTable::source($row),
             ),
-            Table::rows("$folder/fillers.csv"),
+            ShippedTable::rows("$folder/fillers.csv"),
         );
     }
 
@@ -124,20 +127,20 @@ final readonly class Catalogue
             (float) $row['long_mm'],
             (float) $row['least_cfh'],
             (float) $row['most_cfh'],
-            Table::source($row),
-        ), Table::rows("$folder/cups.csv"));
+            ShippedTable::source($row),
+        ), ShippedTable::rows("$folder/cups.csv"));
     }
 
     /** @return array<string, Expansion> by metal */
     private static function expansions(string $folder): array
     {
         $expansions = [];
-        foreach (Table::rows("$folder/expansion.csv") as $row) {
+        foreach (ShippedTable::rows("$folder/expansion.csv") as $row) {
             $mean = [];
             foreach (Expansion::TEMPERATURES_C as $temperatureC) {
                 $mean[$temperatureC] = (float) $row["at_$temperatureC"];
             }
-            $expansions[$row['metal']] = new Expansion($mean, Table::source($row));
+            $expansions[$row['metal']] = new Expansion($mean, ShippedTable::source($row));
         }
 
         return $expansions;

@@ -17,15 +17,43 @@ final class Layers
         $found = [];
         foreach ($order as $layer) {
             foreach (self::files("$folder/$layer") as $file) {
-                preg_match_all(
-                    '/\b'.preg_quote($namespace, '/').'\\\\(\w+)\\\\\w+/',
-                    (string) file_get_contents($file),
-                    $matches,
-                );
-                foreach (array_unique($matches[1]) as $other) {
+                foreach (self::layers((string) file_get_contents($file), $namespace) as $other) {
                     if (($place[$other] ?? -1) > $place[$layer]) {
                         $found[] = substr($file, strlen($folder) + 1)." names $other";
                     }
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<string> the folders below a namespace that a file names something of, or as a whole */
+    public static function layers(string $code, string $namespace): array
+    {
+        $found = [];
+        foreach (NamesUsed::in($code) as $name) {
+            if (str_starts_with($name, "$namespace\\")) {
+                $found[explode('\\', substr($name, strlen($namespace) + 1))[0]] = true;
+            }
+        }
+
+        return array_keys($found);
+    }
+
+    /**
+     * @return list<string> what reaches into a folder called Internal from outside of the one it lies in: file, and what it names
+     */
+    public static function reachedInto(string $folder, string $namespace): array
+    {
+        $found = [];
+        foreach (self::files($folder) as $file) {
+            $place = str_replace('/', '\\', substr($file, strlen($folder) + 1));
+            foreach (NamesUsed::in((string) file_get_contents($file)) as $name) {
+                [$room, $inside] = [...explode('\\Internal\\', "$name\\", 2), null];
+                $isOutside = $inside !== null && ! str_starts_with("$namespace\\$place", "$room\\");
+                if ($isOutside) {
+                    $found[] = substr($file, strlen($folder) + 1)." names $name";
                 }
             }
         }

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Stock\Internal;
+namespace UpsweptBead\Core\Document;
 
 use UpsweptBead\Core\Reason\Source;
 use UpsweptBead\Core\Reason\SourceKind;
 
 /** A reference table shipped as CSV: a header line, then one row a line, each with `source_kind` and `source`. */
-final class Table
+final class ShippedTable
 {
     /** @var array<string, list<array<string, string>>> what was read already; the tables ship with the core and never change */
     private static array $read = [];

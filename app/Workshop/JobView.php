@@ -57,7 +57,7 @@ final readonly class JobView
     /** @return array{stage: string, group: string, text: string} */
     public static function next(NextAction $next): array
     {
-        return ['stage' => $next->stage, 'group' => $next->group, 'text' => $next->text];
+        return ['stage' => $next->stage, 'group' => $next->group->value, 'text' => $next->text];
     }
 
     /**

@@ -38,7 +38,7 @@ final readonly class Rack
             'page' => $page,
             'pages' => $pages,
             'total' => $total,
-            'isBehind' => $behind !== [] || self::matching($find)->where('group', 'being worked out')->exists(),
+            'isBehind' => $behind !== [] || self::matching($find)->where('group', Summaries::WORKED_OUT)->exists(),
         ];
     }
 

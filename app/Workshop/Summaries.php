@@ -16,6 +16,7 @@ use UpsweptBead\Core\Bench\Progress;
 use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Plan\NextAction;
+use UpsweptBead\Core\Plan\NextGroup;
 
 /**
  * Keeps what the rack shows of each job: written whenever the job changes, so that the rack itself plans nothing. One
@@ -23,6 +24,9 @@ use UpsweptBead\Core\Plan\NextAction;
  */
 final readonly class Summaries
 {
+    /** The group of a job whose summary is still worked out. */
+    public const WORKED_OUT = 'being worked out';
+
     /** Where jobs stand whose document cannot be read: first, as somebody has to look at them. */
     private const UNREADABLE = -1;
 
@@ -69,7 +73,7 @@ final readonly class Summaries
             'stamp' => $this->stamp(),
         ];
         if (Summary::query()->whereKey($job->id)->update($now) === 0) {
-            $this->mark($job, 'being worked out', 'Look again in a moment', null);
+            $this->mark($job, self::WORKED_OUT, 'Look again in a moment', null);
         }
         Summarize::dispatch($job->id);
     }
@@ -113,7 +117,7 @@ final readonly class Summaries
         $this->write($job, $revision, $log?->position() ?? 0, [
             'place' => $next->place(),
             'stage' => $next->stage,
-            'group' => $next->group,
+            'group' => $next->group->value,
             'next' => $next->text,
             'facts' => [
                 'title' => $document->title,
@@ -124,7 +128,7 @@ final readonly class Summaries
                 ...self::counts($revision, $plan->joints, $progress),
                 'steps' => count($progress->steps),
             ],
-            'words' => mb_strtolower("$job->number $document->title $document->vehicle $document->customer $next->group"),
+            'words' => mb_strtolower("$job->number $document->title $document->vehicle $document->customer {$next->group->value}"),
             'fault' => null,
         ]);
     }
@@ -145,7 +149,7 @@ final readonly class Summaries
         $isKept = Summary::query()->whereKey($job->id)->where('log_position', '<=', $position)->update([
             'place' => $next->place(),
             'stage' => $next->stage,
-            'group' => $next->group,
+            'group' => $next->group->value,
             'next' => $next->text,
             'facts' => DB::raw(sprintf(
                 'facts || \'{"jointsDone": %d, "stepsDone": %d, "steps": %d}\'::jsonb',
@@ -172,7 +176,7 @@ final readonly class Summaries
     /** After something came into the stores or left them: what jobs that are still to be cut lack is looked up again. */
     public function storesChanged(): void
     {
-        Summary::query()->whereIn('group', ['stock missing', 'to cut and prepare'])->update(['stamp' => '']);
+        Summary::query()->whereIn('group', [NextGroup::StockMissing, NextGroup::Prepare])->update(['stamp' => '']);
     }
 
     /** What a summary of today's rules and shop is marked with. */

@@ -14,10 +14,12 @@ test('four ports and a collector become a header: find, compare, take, change by
     await saved(page);
 
     await toStage(page, 'route');
+    await expect(page.getByText('has no route yet')).toHaveCount(4);
     await page.getByRole('button', { name: 'Find a design' }).click();
     const designs = page.getByRole('region', { name: 'Designs found' });
     await expect(designs).toBeVisible({ timeout: 60_000 });
     await expect(page.getByRole('button', { name: 'Put away' })).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByText('has no route yet')).toHaveCount(0);
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Take design 1' }).click();
     await saved(page);

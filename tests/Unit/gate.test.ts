@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest';
 import type { Inspected, Looks, Step } from '@/lib/answers';
-import { asNumber, lacksOf, lacksOfFound, leastOf, missingOf } from '@/screens/bench/gate';
+import cases from '../../core/tests/problems/gate.json';
+import { asNumber, beyondOf, lacksOf, lacksOfFound, leastOf, missingOf } from '@/screens/bench/gate';
 
 it('reads a number bare or with the unit of the limit, and a fraction of an inch', () => {
     const read = (text: string, unit: string) => asNumber(text, unit);
@@ -37,6 +38,21 @@ it('asks for what was not read, what lies above its limit, and what was not conf
     expect(lacksOf(purge, { oxygen: 'low' }, new Set())).toEqual([]);
     const tack = step([measure({ asked: false })], ['Gasket in.', 'Wheel turned lock to lock.']);
     expect(lacksOf(tack, {}, new Set([0]))).toEqual(['Not confirmed: Wheel turned lock to lock.']);
+});
+
+// The core judges readings by the same cases: core/tests/Bench/GateTest.php.
+it.each(cases)('lets a reading pass or asks about it, as the core does: $name', (one) => {
+    const asked = step([
+        measure({
+            name: 'one',
+            label: 'One',
+            most: { value: 0, text: one.most, ...one.limit },
+            asked: one.asked,
+        }),
+    ]);
+    const readings = { one: one.typed };
+    expect(lacksOf(asked, readings, new Set())).toHaveLength(one.lacks === null ? 0 : 1);
+    expect(beyondOf(asked, readings)).toHaveLength(one.lacks === 'above' ? 1 : 0);
 });
 
 const LOOKS = {

@@ -13,7 +13,7 @@ use UpsweptBead\Core\Reason\Notice;
 /** The next sensible thing to do with a job, and the stage it is done at. */
 final readonly class NextAction
 {
-    private function __construct(public string $stage, public string $group, public string $text) {}
+    private function __construct(public string $stage, public NextGroup $group, public string $text) {}
 
     /** While there is a draft, or nothing else. */
     public static function planning(Plan $plan): self
@@ -24,7 +24,7 @@ final readonly class NextAction
         if ($open !== []) {
             return new self(
                 'route',
-                'needs a route',
+                NextGroup::Route,
                 count($open) === 1 ? "Find a way for run $open[0]" : sprintf('Find ways for %d runs', count($open)),
             );
         }
@@ -34,15 +34,15 @@ final readonly class NextAction
             $count = count($problems);
 
             return $isEmpty
-                ? new self('survey', 'needs a survey', 'Enter the first run')
+                ? new self('survey', NextGroup::Survey, 'Enter the first run')
                 : new self(
                     self::stageOf($problems),
-                    'has problems',
+                    NextGroup::Problems,
                     $count === 1 ? 'Solve 1 problem' : "Solve $count problems",
                 );
         }
 
-        return new self('weld', 'ready to release', 'Look it over and release it');
+        return new self('weld', NextGroup::Release, 'Look it over and release it');
     }
 
     /**
@@ -71,22 +71,22 @@ final readonly class NextAction
     {
         $next = $progress->next();
         if ($next === null) {
-            return new self('handover', 'done', 'Hand over');
+            return new self('handover', NextGroup::Done, 'Hand over');
         }
         if ($next->kind === StepKind::Prepare && $toBuy > 0) {
             return new self(
                 'cut',
-                'stock missing',
+                NextGroup::StockMissing,
                 $toBuy === 1 ? 'Buy 1 piece of stock' : "Buy $toBuy pieces of stock",
             );
         }
         $group = match ($next->kind) {
-            StepKind::Prepare => 'to cut and prepare',
-            StepKind::Tack, StepKind::FullTack => 'to tack',
-            StepKind::TrialFit => 'needs a trial fit',
-            StepKind::Purge, StepKind::Weld => 'ready to weld',
-            StepKind::Cool => 'waiting to cool',
-            StepKind::Inspect => 'to inspect',
+            StepKind::Prepare => NextGroup::Prepare,
+            StepKind::Tack, StepKind::FullTack => NextGroup::Tack,
+            StepKind::TrialFit => NextGroup::TrialFit,
+            StepKind::Purge, StepKind::Weld => NextGroup::Weld,
+            StepKind::Cool => NextGroup::Cool,
+            StepKind::Inspect => NextGroup::Inspect,
         };
 
         return new self('bench', $group, $next->title);

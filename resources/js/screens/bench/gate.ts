@@ -17,19 +17,25 @@ export function asNumber(text: string, unit: string): number | null {
     return Number(whole ?? 0) + Number(over) / Number(under);
 }
 
-function lackOf(measure: Measure, reading: string): string {
-    const { label, most, asked } = measure;
-    if (reading.trim() === '') return asked ? `${label} was not read.` : '';
-    const read = most && asNumber(reading, most.unit);
-    return read !== null && most && read > most.number + 1e-6
-        ? `${label}: ${reading.trim()}, at most ${most.text}.`
-        : '';
+/** Readings above their limits, in words. */
+export function beyondOf(step: Step, readings: Record<string, string>): string[] {
+    return step.measures.flatMap(({ name, label, most }) => {
+        const typed = readings[name]?.trim() ?? '';
+        const read = most && typed !== '' ? asNumber(typed, most.unit) : null;
+        return most && read !== null && read > most.number + 1e-6
+            ? [`${label}: ${typed}, at most ${most.text}.`]
+            : [];
+    });
 }
+
+const unread = ({ measures }: Step, readings: Record<string, string>): Measure[] =>
+    measures.filter(({ name, asked }) => asked && (readings[name] ?? '').trim() === '');
 
 /** In words; empty where nothing does. */
 export function lacksOf(step: Step, readings: Record<string, string>, confirmed: Set<number>): string[] {
     return [
-        ...step.measures.map((one) => lackOf(one, readings[one.name] ?? '')).filter((line) => line !== ''),
+        ...beyondOf(step, readings),
+        ...unread(step, readings).map(({ label }) => `${label} was not read.`),
         ...step.points.filter((_, i) => !confirmed.has(i)).map((point) => `Not confirmed: ${point}`),
     ];
 }

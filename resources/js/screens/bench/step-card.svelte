@@ -6,7 +6,7 @@
     import type { StepClocks } from './clock.svelte';
     import ClockFace from './clock-face.svelte';
     import DevicePanel from './device-panel.svelte';
-    import { lacksOf, lacksOfFound, missingOf } from './gate';
+    import { beyondOf, lacksOf, lacksOfFound, missingOf } from './gate';
     import FaceMap from './face-map.svelte';
     import GatePanel from './gate-panel.svelte';
     import InspectionCard from './inspection-card.svelte';
@@ -103,12 +103,10 @@
             why !== ''
                 ? []
                 : [
-                      ...(isDone ? [] : waits),
-                      ...lacksOf(step, all, confirmed),
+                      ...(isDone ? beyondOf(step, all) : [...waits, ...lacksOf(step, all, confirmed)]),
                       ...(bowed === '' ? [] : [bowed]),
                       ...(isInspected ? lacksOfFound(step, looks, found) : []),
                   ];
-        if (isDone) lacks = lacks.filter((line) => line.includes(', at most '));
         const inspected = isInspected
             ? { ...found, cause: found.outcome === 'accept' ? null : found.cause }
             : null;

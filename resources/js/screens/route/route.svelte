@@ -37,6 +37,13 @@
               : [],
     );
 
+    /** A design that is looked at has a route for every run, so none is missing. */
+    const notices = $derived(
+        desk.plan.notices.filter(
+            ({ path }) => !design || !desk.plan.runs.some((one, i) => !one.run && path === `runs[${i}].route`),
+        ),
+    );
+
     // Another run has other ways.
     $effect(() => {
         void run?.letter;
@@ -164,7 +171,7 @@
                 </div>
             {/if}
             <SetChecks {desk} onshow={(insertion) => (showing = [...insertion.order])} />
-            <div data-notices><Notices notices={desk.plan.notices} /></div>
+            <div data-notices><Notices {notices} /></div>
         </div>
     </div>
     <RoutesDialog {desk} bind:open={bringing} />

@@ -25,6 +25,7 @@ use UpsweptBead\Core\Bench\EntryKind;
  * @property list<int> $points of the step that were confirmed
  * @property array<string, mixed>|null $inspected what was found at a joint
  * @property list<array{device: string, every: float, values: list<float>, simulated: bool}> $traces what devices read meanwhile
+ * @property float|null $metered_l argon that flowmeters read at the step, L
  * @property float|null $torch_l argon a weld took, L
  * @property float|null $purge_l
  * @property int $position in the order the entries arrived
@@ -41,9 +42,9 @@ final class LogEntry extends Model
 
     protected $keyType = 'string';
 
-    protected $fillable = ['id', 'job_id', 'revision_id', 'user_id', 'step', 'kind', 'readings', 'note', 'made_at', 'why', 'points', 'inspected', 'traces', 'torch_l', 'purge_l'];
+    protected $fillable = ['id', 'job_id', 'revision_id', 'user_id', 'step', 'kind', 'readings', 'note', 'made_at', 'why', 'points', 'inspected', 'traces', 'metered_l', 'torch_l', 'purge_l'];
 
-    protected $attributes = ['why' => '', 'points' => '[]', 'inspected' => null, 'traces' => '[]', 'torch_l' => null, 'purge_l' => null];
+    protected $attributes = ['why' => '', 'points' => '[]', 'inspected' => null, 'traces' => '[]', 'metered_l' => null, 'torch_l' => null, 'purge_l' => null];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -38,6 +38,7 @@ final class BenchLog
         'points' => 'jsonb',
         'inspected' => 'jsonb',
         'traces' => 'jsonb',
+        'metered_l' => 'float8',
         'torch_l' => 'float8',
         'purge_l' => 'float8',
     ];
@@ -196,6 +197,7 @@ final class BenchLog
             'points' => $entry->points,
             'inspected' => $entry->inspected?->toArray(),
             'traces' => array_map(static fn (Trace $one): array => $one->toArray(), $entry->traces),
+            'metered_l' => $argon->meteredL,
             'torch_l' => $argon->torchL,
             'purge_l' => $argon->purgeL,
         ]);

@@ -95,10 +95,9 @@ final class LoggedCases
     public function argon(): array
     {
         $rows = DB::select(
-            "select revision_id, step, sum((one.trace->>'every')::float / 60 * reading.flow::text::float) as litres from (
-                    select * from log_entries where kind = 'done' and traces <> '[]'::jsonb order by position desc limit ".self::MOST_CASES."
-                ) newest, jsonb_array_elements(traces) as one(trace), jsonb_array_elements(one.trace->'values') as reading(flow)
-                where one.trace->>'device' = 'flow' group by revision_id, step",
+            "select revision_id, step, sum(metered_l) as litres from (
+                    select * from log_entries where kind = 'done' and metered_l > 0 order by position desc limit ".self::MOST_CASES.'
+                ) newest group by revision_id, step',
         );
         $cases = [];
         foreach ($rows as $row) {

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Models\Job;
+use App\Models\LogEntry;
 use App\Models\Revision;
 use App\Models\StoreItem;
 use Illuminate\Support\Facades\DB;
+use UpsweptBead\Core\Bench\EntryKind;
 use UpsweptBead\Core\Bench\Progress;
 use UpsweptBead\Core\Quote\Labour;
 use UpsweptBead\Core\Quote\LineGroup;
@@ -156,14 +158,9 @@ final readonly class QuoteView
     /** Argon that went through a flowmeter that was read, in L. */
     private static function litres(Job $job): float
     {
-        $sum = DB::scalar(
-            "select sum((trace->>'every')::float / 60 * reading.flow::text::float)
-                from log_entries, jsonb_array_elements(traces) as one(trace), jsonb_array_elements(trace->'values') as reading(flow)
-                where job_id = ? and kind = 'done' and trace->>'device' = 'flow'",
-            [$job->id],
-        );
+        $sum = LogEntry::query()->where('job_id', $job->id)->where('kind', EntryKind::Done)->sum('metered_l');
 
-        return is_numeric($sum) ? (float) $sum : 0.0;
+        return (float) $sum;
     }
 
     /** @return list<array{by: string, step: string, at: \DateTimeImmutable}> */

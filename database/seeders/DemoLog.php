@@ -72,6 +72,7 @@ final class DemoLog
             'readings' => $this->readings($step),
             'points' => array_keys($step->points),
             'traces' => array_map(static fn (Trace $one): array => $one->toArray(), $traces),
+            'metered_l' => $argon->meteredL,
             'torch_l' => $argon->torchL,
             'purge_l' => $argon->purgeL,
             'inspected' => $step->inspection === null ? null : $this->fine()->toArray(),

@@ -80,7 +80,8 @@ it('goes down by what was welded since the gauge was read, as planned or as the 
     // 10 L/min for 90 seconds, whatever was planned.
     $flow = ['device' => 'flow', 'every' => 30, 'values' => [10, 10, 10], 'simulated' => true];
     $this->log($job, weldedNow('AJ2', ['traces' => [$flow]]));
-    expect($after['Torch']->usableL() - bottles()['Torch']->usableL())->toEqualWithDelta(15.0, 1e-6);
+    expect($after['Torch']->usableL() - bottles()['Torch']->usableL())->toEqualWithDelta(15.0, 1e-6)
+        ->and((float) LogEntry::query()->sum('metered_l'))->toEqualWithDelta(15.0, 1e-6);
     // The bottle was changed after that: what it lost was of the one before.
     $this->travel(1)->minutes();
     $this->anotherRequest();

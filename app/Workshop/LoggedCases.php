@@ -7,6 +7,7 @@ namespace App\Workshop;
 use App\Models\Revision;
 use Illuminate\Support\Facades\DB;
 use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Learning\LoggedCase;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -19,15 +20,6 @@ final class LoggedCases
     private const MOST_CASES = 400;
 
     private const MOST_RELEASES = 20;
-
-    /** Longer than this between two entries of one person something else was done. */
-    private const MOST_MINUTES = 120;
-
-    /** Nearer to the air of the shop than this (K) a reading says nothing of how fast a seam cooled; our own figure. */
-    private const LEAST_OVER_AIR_K = 5.0;
-
-    /** A gap that no gauge goes into (mm); our own figure. */
-    private const LEAST_GAP_MM = 0.02;
 
     /** @var array<int, array<string, BenchStep>> steps by id, by release */
     private array $steps = [];
@@ -47,8 +39,11 @@ final class LoggedCases
         $cases = [];
         foreach ($this->readings($kind, $measure) as [$release, $step, $read]) {
             $asked = array_column($this->step($release, $step)->measures ?? [], null, 'name')[$measure] ?? null;
-            if ($asked?->rule !== null && $asked->planned > 0.0) {
-                $cases[$asked->rule][] = $this->ruleOf($release, $asked->rule) * $read / $asked->planned;
+            $case = $asked?->rule === null
+                ? null
+                : LoggedCase::proportional($this->ruleOf($release, $asked->rule), $read, $asked->planned ?? 0.0);
+            if ($case !== null) {
+                $cases[$asked->rule][] = $case;
             }
         }
 
@@ -59,7 +54,7 @@ final class LoggedCases
     public function gaps(): array
     {
         return array_map(
-            static fn (array $one): float => max(self::LEAST_GAP_MM, $one[2]),
+            static fn (array $one): float => LoggedCase::gapMm($one[2]),
             $this->readings('tack', 'gap'),
         );
     }
@@ -79,16 +74,14 @@ final class LoggedCases
         foreach ($rows as $row) {
             /** @var object{revision_id: int, step: string, read: numeric-string|float, seconds: numeric-string|float} $row */
             $read = (float) $row->read;
-            $airC = $this->ruleOf($row->revision_id, 'cool.ambient');
-            $planned = $read < $airC + self::LEAST_OVER_AIR_K
-                ? null
-                : $this->step($row->revision_id, $row->step)?->rig?->coolsTo($read);
-            if ($planned !== null && $planned > 0.0 && (float) $row->seconds < 60 * self::MOST_MINUTES) {
-                $cases[] = $this->ruleOf($row->revision_id, 'cool.pace') * (float) $row->seconds / $planned;
-            }
+            $tookS = (float) $row->seconds;
+            $plannedS = LoggedCase::tellsOfCooling($read, $this->ruleOf($row->revision_id, 'cool.ambient'), $tookS)
+                ? $this->step($row->revision_id, $row->step)?->rig?->coolsTo($read)
+                : null;
+            $cases[] = LoggedCase::proportional($this->ruleOf($row->revision_id, 'cool.pace'), $tookS, $plannedS ?? 0.0);
         }
 
-        return $cases;
+        return self::known($cases);
     }
 
     /** @return list<float> argon that went through a flowmeter at a step, over what the plan has */
@@ -104,13 +97,10 @@ final class LoggedCases
             /** @var object{revision_id: int, step: string, litres: numeric-string|float} $row */
             $litres = (float) $row->litres;
             $step = $this->step($row->revision_id, $row->step);
-            $planned = $step?->rig?->argonL($step->seconds ?? 0.0) ?? 0.0;
-            if ($planned > 0.0 && $litres > 0.0) {
-                $cases[] = $litres / $planned;
-            }
+            $cases[] = LoggedCase::proportional(1.0, $litres, $step?->rig?->argonL($step->seconds ?? 0.0) ?? 0.0);
         }
 
-        return $cases;
+        return self::known($cases);
     }
 
     /** @return list<float> from one person's entry before to that of a step of a kind */
@@ -123,7 +113,7 @@ final class LoggedCases
                 ) newest
             ) one where step like ? and kind = 'done' and made_at > before
                 and made_at - before < make_interval(mins => ?) limit ".self::MOST_CASES,
-            ["$kind.%", self::MOST_MINUTES],
+            ["$kind.%", (int) LoggedCase::MOST_MINUTES],
         );
 
         $minutes = [];
@@ -133,6 +123,15 @@ final class LoggedCases
         }
 
         return $minutes;
+    }
+
+    /**
+     * @param  list<?float>  $cases
+     * @return list<float>
+     */
+    private static function known(array $cases): array
+    {
+        return array_values(array_filter($cases, static fn (?float $one): bool => $one !== null));
     }
 
     /** @return list<array{int, string, float}> release, step and what was read there last */

@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Quote;
 
 use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Learning\LoggedCase;
 
 /** Minutes that people were at a job, by its log: of each person from one entry to the next. */
 final readonly class Worked
 {
-    /** Longer than this between two entries something else was done. */
-    public const MOST_MINUTES = 120.0;
-
     /** Of a first entry, or one after a break, nobody knows when it was begun: so much is taken; our own figure. */
     private const UNKNOWN_MINUTES = 5.0;
 
@@ -34,7 +32,7 @@ final readonly class Worked
             $gone = $before === null ? INF : ($entry['at']->getTimestamp() - $before->getTimestamp()) / 60;
             $kind = Labour::of($step, ! isset($added[$step->id]))->value;
             $minutes[$kind] = ($minutes[$kind] ?? 0.0)
-                + ($gone > self::MOST_MINUTES || $gone < 0.0 ? self::UNKNOWN_MINUTES : $gone);
+                + ($gone > LoggedCase::MOST_MINUTES || $gone < 0.0 ? self::UNKNOWN_MINUTES : $gone);
         }
 
         return $minutes;

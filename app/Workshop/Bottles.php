@@ -56,7 +56,7 @@ final readonly class Bottles
         return array_map(static fn (Bottle $now, Bottle $read): array => [
             'name' => $now->name,
             'use' => $now->use->value,
-            'share' => $now->isFilledTo(),
+            'share' => $now->share(),
             'gauge' => Quantity::Pressure->show($now->gaugeKpa, $units),
             'usable' => Quantity::Volume->show($now->usableL(), $units),
             'full' => Quantity::Pressure->show($now->fullKpa, $units),

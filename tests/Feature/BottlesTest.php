@@ -178,7 +178,7 @@ it('begins with its first bottle where the shop has said nothing yet', function 
     $this->anotherRequest();
     $this->postJson('/bottles', ['name' => 'Torch', 'use' => 'torch', 'capacity' => '150 ft³', 'full' => '2400 psi', 'gauge' => '2400 psi'])
         ->assertCreated();
-    expect(bottles()['Torch']->isFilledTo())->toBe(1.0);
+    expect(bottles()['Torch']->share())->toBe(1.0);
 });
 
 it('says what of a new bottle is wrong, and has none of it', function (array $change, string $field, string $says) {

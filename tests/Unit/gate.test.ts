@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import type { Inspected, Looks, Step } from '@/lib/answers';
-import cases from '../../core/tests/problems/gate.json';
+import cases from '../../core/tests/Bench/gate-cases.json';
 import { asNumber, beyondOf, lacksOf, lacksOfFound, leastOf, missingOf } from '@/screens/bench/gate';
 
 it('reads a number bare or with the unit of the limit, and a fraction of an inch', () => {

@@ -70,7 +70,8 @@ final readonly class BranchingChecks
             ));
         }
         $ratio = $one->areaRatio();
-        if ($one->build->make->isMade() && $ratio < $rules->value('merge.area_least') - 0.005) {
+        $isTooSmall = OutletArea::of($ratio, ...$one->sizes->areas()) === OutletArea::TooSmall;
+        if ($one->build->make->isMade() && $isTooSmall) {
             $notices[] = Notice::caution($one->path, sprintf(
                 '%s: its outlet has %.2f times the area of one tube, less than one; no engine wants that.',
                 $one->spec->name,

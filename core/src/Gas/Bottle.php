@@ -7,7 +7,8 @@ namespace UpsweptBead\Core\Gas;
 /** A bottle of argon: how much it holds when full (L of gas), and its pressures (kPa gauge). */
 final readonly class Bottle
 {
-    private const AIR_KPA = 101.325;
+    /** The standard atmosphere [ISO 2533]. */
+    public const AIR_KPA = 101.325;
 
     public function __construct(
         public string $id,

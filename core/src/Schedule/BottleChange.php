@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Schedule;
 
-use UpsweptBead\Core\Gas\Bottle as DrawnBottle;
+use UpsweptBead\Core\Gas\Bottle as Contents;
 use UpsweptBead\Core\Gas\Drawn;
 use UpsweptBead\Core\Shop\Bottle;
 use UpsweptBead\Core\Shop\BottleUse;
@@ -43,9 +43,8 @@ final readonly class BottleChange
                 array_filter($bottles, static fn (Bottle $one): bool => $one->use === $use),
             ));
         }
-        $drawn = Drawn::of(array_map(static fn (Bottle $one): DrawnBottle => new DrawnBottle(
-            $one->name, $one->capacityL, $one->fullKpa, $one->gaugeKpa, $one->usableKpa,
-        ), $bottles), $lines, self::phases($schedule, $weld));
+        $contents = array_map(static fn (Bottle $one): Contents => $one->contents(), $bottles);
+        $drawn = Drawn::of($contents, $lines, self::phases($schedule, $weld));
         $slots = [];
         foreach ($schedule->slots as $slot) {
             $slots[$slot->joint->id] = $slot;

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Shop;
 
+use UpsweptBead\Core\Gas\Bottle as Contents;
+
 /**
  * A bottle of argon: capacity in litres of free gas at its full pressure; pressures in kPa above the air's.
  *
- * Contents go with absolute pressure at one temperature; what is left below `usableKpa` cannot be drawn. `readAt` is when its
+ * Contents go with absolute pressure at one temperature; below `leastKpa` no regulator draws any more. `readAt` is when its
  * gauge was read, if that is known.
  */
 final readonly class Bottle
 {
-    public const AIR_KPA = 101.3;
-
     /** A bottle that stands in the sun shows more than its full pressure; our own figure. */
     public const OVER_FULL = 1.15;
 
@@ -23,14 +23,14 @@ final readonly class Bottle
         public float $capacityL,
         public float $fullKpa,
         public float $gaugeKpa,
-        public float $usableKpa = 350.0,
+        public float $leastKpa = 350.0,
         public ?\DateTimeImmutable $readAt = null,
     ) {}
 
     /** The same when so many litres were drawn from it. */
     public function drawn(float $litres): self
     {
-        $kpa = $litres * ($this->fullKpa + self::AIR_KPA) / $this->capacityL;
+        $kpa = $litres * ($this->fullKpa + Contents::AIR_KPA) / $this->capacityL;
 
         return new self(
             $this->name,
@@ -38,19 +38,25 @@ final readonly class Bottle
             $this->capacityL,
             $this->fullKpa,
             max(0.0, $this->gaugeKpa - $kpa),
-            $this->usableKpa,
+            $this->leastKpa,
             $this->readAt,
         );
     }
 
     public function usableL(): float
     {
-        return $this->capacityL * max(0.0, $this->gaugeKpa - $this->usableKpa) / ($this->fullKpa + self::AIR_KPA);
+        return $this->contents()->usableL();
+    }
+
+    /** What it holds, as the sums of a whole bench take it. */
+    public function contents(): Contents
+    {
+        return new Contents($this->name, $this->capacityL, $this->fullKpa, $this->gaugeKpa, $this->leastKpa);
     }
 
     /** The share of a full bottle, 0 to 1. */
-    public function isFilledTo(): float
+    public function share(): float
     {
-        return max(0.0, min(1.0, ($this->gaugeKpa + self::AIR_KPA) / ($this->fullKpa + self::AIR_KPA)));
+        return max(0.0, min(1.0, ($this->gaugeKpa + Contents::AIR_KPA) / ($this->fullKpa + Contents::AIR_KPA)));
     }
 }

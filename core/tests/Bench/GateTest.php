@@ -36,7 +36,7 @@ it('lets a reading pass or asks about it, as the tablet does', function (array $
     };
 })->with(function () {
     /** @var list<array<string, mixed>> $cases */
-    $cases = json_decode((string) file_get_contents(dirname(__DIR__).'/problems/gate.json'), true, flags: JSON_THROW_ON_ERROR);
+    $cases = json_decode((string) file_get_contents(__DIR__.'/gate-cases.json'), true, flags: JSON_THROW_ON_ERROR);
 
     return array_combine(array_column($cases, 'name'), array_map(static fn (array $one): array => [$one], $cases));
 });

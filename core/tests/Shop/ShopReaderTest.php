@@ -56,15 +56,15 @@ it('names what it cannot use', function (array $document, string $fault) {
 it('keeps back what a regulator needs, and never gives less than nothing', function () {
     // 9000 L at 15 000 kPa by gauge: of 10 000 kPa left, 350 stay behind; absolute pressure counts the full bottle.
     $bottle = new Bottle('P', BottleUse::Purge, 9000.0, 15_000.0, 10_000.0);
-    expect($bottle->usableL())->toBeClose((9000 * 9650) / 15_101.3)
-        ->and($bottle->isFilledTo())->toBeClose(10_101.3 / 15_101.3)
+    expect($bottle->usableL())->toBeClose((9000 * 9650) / 15_101.325)
+        ->and($bottle->share())->toBeClose(10_101.325 / 15_101.325)
         ->and((new Bottle('P', BottleUse::Purge, 9000.0, 15_000.0, 200.0))->usableL())->toBe(0.0);
 });
 
 it('goes down by what is drawn, and no further than empty', function () {
     // Boyle: half of 9000 L drawn takes half of the absolute pressure of a full bottle.
     $bottle = new Bottle('P', BottleUse::Purge, 9000.0, 15_000.0, 10_000.0);
-    expect($bottle->drawn(4500.0)->gaugeKpa)->toBeClose(10_000.0 - 15_101.3 / 2)
+    expect($bottle->drawn(4500.0)->gaugeKpa)->toBeClose(10_000.0 - 15_101.325 / 2)
         ->and($bottle->usableL() - $bottle->drawn(1000.0)->usableL())->toBeClose(1000.0)
         ->and($bottle->drawn(9000.0)->gaugeKpa)->toBe(0.0);
 });

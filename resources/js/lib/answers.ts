@@ -1023,6 +1023,10 @@ export interface CollectorPlan {
         least: number;
         most: number;
         /**
+         * What that is to the engine.
+         */
+        says: string;
+        /**
          * All tubes together over the outlet.
          */
         inlets: number;

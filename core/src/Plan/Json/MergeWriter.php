@@ -9,6 +9,7 @@ use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Branching\CollectorShape;
 use UpsweptBead\Core\Branching\FlangePlan;
 use UpsweptBead\Core\Branching\MergeSeam;
+use UpsweptBead\Core\Branching\OutletArea;
 use UpsweptBead\Core\Branching\Placement;
 use UpsweptBead\Core\Branching\Slant;
 use UpsweptBead\Core\Branching\TubeSkin;
@@ -146,6 +147,7 @@ final readonly class MergeWriter
                 'inlets' => round($one->build->inlets / max(1e-6, $ratio), 2),
                 'least' => $one->sizes->areas()[0],
                 'most' => $one->sizes->areas()[1],
+                'says' => OutletArea::of($ratio, ...$one->sizes->areas())->label(),
             ],
             'outlets' => $shape === null ? null : [
                 'narrowest' => $this->figures->length($shape->narrowestMm),

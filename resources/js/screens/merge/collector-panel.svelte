@@ -10,13 +10,6 @@
     let { desk, catalogue, collector, mayPlan }: Props = $props();
 
     const ratio = $derived(collector.area);
-    const chokes = $derived(
-        ratio.ratio < ratio.least
-            ? 'less than one tube: none wants that'
-            : ratio.ratio <= ratio.most + 0.05
-              ? 'in the range that chokes'
-              : 'wider than the range that chokes',
-    );
     const rolled = $derived(
         collector.make === 'bent' || collector.make === 'bought'
             ? []
@@ -46,7 +39,7 @@
             <p>
                 <span class="label block">Area over one tube</span>
                 <span class="figure text-2xl font-medium max-sm:text-lg">{ratio.ratio.toFixed(2)}</span>
-                <span class="text-quiet block text-sm">{chokes}</span>
+                <span class="text-quiet block text-sm">{ratio.says}</span>
             </p>
         </div>
     {/if}

@@ -75,7 +75,7 @@
     </table></div>
 </section>
 <section>
-    <h2>Otherwise than planned</h2>
+    <h2>Departures</h2>
     @forelse($bench['deviations'] as $deviation)
     <p><span class="n">{{ $deviation['step'] }}</span> {{ $deviation['what'] }}</p>
     @empty

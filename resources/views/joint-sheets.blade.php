@@ -70,7 +70,7 @@
 <li class="q">Arc: eyes and skin covered. Chromium(VI) and nickel in the fume: draw it off at the arc. Argon suffocates: air the room.</li>
 </ul>
 <table class="blank" style="margin-top: 3mm"><tr>
-@foreach(['Amps used', 'Oxygen', 'Gone on at', 'Colour out', 'Colour in', 'Done by'] as $label)<td><span class="l">{{ $label }}</span></td>@endforeach
+@foreach(['Amps used', 'Oxygen', 'Resumed at', 'Colour out', 'Colour in', 'Done by'] as $label)<td><span class="l">{{ $label }}</span></td>@endforeach
 </tr></table>
 </div>
 @endforeach

@@ -111,7 +111,7 @@
 @endif
 
 @if($bench !== null)
-<h2>Otherwise than planned</h2>
+<h2>Departures</h2>
 @forelse($bench['deviations'] as $deviation)
 <p><span class="n">{{ $deviation['step'] }}</span> {{ $deviation['what'] }}@if(! $isForCustomer && $deviation['by'] !== '') ({{ $deviation['by'] }})@endif</p>
 @empty

@@ -176,8 +176,8 @@ test('past a limit the bench asks for the reading or a reason, and keeps it', as
     await expect(page.getByText('log saved')).toBeVisible();
     await page.goto(`/jobs/${job}/handover`);
     await expect(logged(page)).toContainText('the meter stood in the wind');
-    await expect(page.getByRole('region', { name: 'Otherwise than planned' })).toContainText(
-        'Gone on all the same: the meter stood in the wind · Wren Halloway',
+    await expect(page.getByRole('region', { name: 'Departures' })).toContainText(
+        'Skipped: the meter stood in the wind · Wren Halloway',
     );
 });
 
@@ -247,7 +247,7 @@ test('a sugared root is cut out and done again, by steps of its own', async ({ p
     await page.reload();
     await stepOf(page, 'Weld AJ2', /Purge for AJ2, again/);
     await page.goto(`/jobs/${job}/handover`);
-    await expect(page.getByRole('region', { name: 'Otherwise than planned' })).toContainText('black crust');
+    await expect(page.getByRole('region', { name: 'Departures' })).toContainText('black crust');
 });
 
 test('instruments read by themselves, and what they read is kept with the joint', async ({ page }) => {

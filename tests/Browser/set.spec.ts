@@ -18,7 +18,7 @@ test('four ports and a collector become a header: find, compare, take, change by
     await page.getByRole('button', { name: 'Find a design' }).click();
     const designs = page.getByRole('region', { name: 'Designs found' });
     await expect(designs).toBeVisible({ timeout: 60_000 });
-    await expect(page.getByRole('button', { name: 'Put away' })).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByRole('button', { name: 'Discard' })).toBeVisible({ timeout: 60_000 });
     await expect(page.getByText('has no route yet')).toHaveCount(0);
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Take design 1' }).click();
@@ -30,7 +30,7 @@ test('four ports and a collector become a header: find, compare, take, change by
     await expect(designs).toBeVisible();
     await page.reload();
     await expect(designs).toBeVisible();
-    await page.getByRole('button', { name: 'Put away' }).click();
+    await page.getByRole('button', { name: 'Discard' }).click();
     await expect(designs).toBeHidden();
     await page.reload();
     await expect(page.getByRole('button', { name: 'Find other designs' })).toBeVisible();

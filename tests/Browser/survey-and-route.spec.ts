@@ -192,8 +192,8 @@ test('ports in a row, the other bank, and the sums to start from', async ({ page
     await mirror.getByRole('button', { name: 'Mirror', exact: true }).click();
     await expect(page.getByRole('group', { name: 'Runs', exact: true }).getByRole('button')).toHaveCount(8);
     await page.getByRole('button', { name: 'Enter the engine' }).click();
-    await page.getByLabel('To suit, turns a minute').fill('6000');
-    await page.getByLabel('To suit, turns a minute').press('Enter');
+    await page.getByLabel('To suit, rpm').fill('6000');
+    await page.getByLabel('To suit, rpm').press('Enter');
     // Opening 70°, 6000 a minute, 500 cm³, a 3 in port: 32.4 in from the port on.
     await expect(page.getByRole('button', { name: /^Primary length: 32/ })).toBeVisible();
 });

@@ -148,7 +148,7 @@ it('says what went otherwise than planned', function () {
         'purge.AJ2 Not done before it: Let AB1 cool.',
         'purge.AJ2 Not done before it: Tack run A all round.',
         'purge.AJ2 Above 1000 ppm, where welding stops: look at the root.',
-        'purge.AJ2 Gone on all the same: the meter was left in the wind',
+        'purge.AJ2 Skipped: the meter was left in the wind',
         'weld.AJ2 Amps used: 90 A, planned 50 A.',
     ]);
 });

@@ -50,7 +50,7 @@ final readonly class JobRecord
                 $deviations[] = new Deviation($step->id, "Above $stop, where welding stops: look at the root.");
             }
             if ($closed !== null && $closed->why !== '') {
-                $deviations[] = new Deviation($step->id, "Gone on all the same: $closed->why", $closed->by);
+                $deviations[] = new Deviation($step->id, "Skipped: $closed->why", $closed->by);
             }
         }
 

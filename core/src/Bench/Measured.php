@@ -26,7 +26,7 @@ final readonly class Measured
         $gap = new Measure('gap', 'Widest gap', Quantity::Wall, 0.0, FitUp::gapMm($joint, $rules));
 
         return $joint->type->isButt()
-            ? [$gap, new Measure('mismatch', 'Walls apart', Quantity::Wall, 0.0, FitUp::mismatchMm($joint, $rules))]
+            ? [$gap, new Measure('mismatch', 'Mismatch', Quantity::Wall, 0.0, FitUp::mismatchMm($joint, $rules))]
             : [$gap];
     }
 

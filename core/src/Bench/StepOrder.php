@@ -108,7 +108,7 @@ final readonly class StepOrder
     }
 
     /**
-     * What hands go to is cool first, and looked at while it can be, and not only welded.
+     * A joint must be cool before anyone handles it, and inspected while it can be seen.
      *
      * @param  list<string>  $ids
      * @return list<string>

@@ -138,7 +138,7 @@ final readonly class JobReader
         return new EngineSpec(
             $this->within($node->at('cylinderCc'), 20, 3000, 'cm³ of one cylinder'),
             $this->within($node->at('exhaustOpens'), 20, 120, '° before bottom dead centre'),
-            $this->within($node->at('peakRpm'), 500, 20_000, 'turns a minute'),
+            $this->within($node->at('peakRpm'), 500, 20_000, 'rpm'),
             $this->routes->notNegative($node->at('port')),
             $node->at('metalC')->isMissing() ? null : $this->within($node->at('metalC'), 100, 1200, '°C of the metal'),
         );

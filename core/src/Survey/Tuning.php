@@ -68,7 +68,7 @@ final readonly class Tuning
         $bore = Length::ofInches(self::BELL_BORE * sqrt($engine->cylinderCc / (self::BELL_VOLUME * $fromValve)))->mm;
         $given = [
             Input::of('exhaust opens before bottom dead centre', Quantity::Angle, $engine->exhaustOpensDeg),
-            Input::of('turns a minute', Quantity::Count, $engine->peakRpm),
+            Input::of('rpm', Quantity::Count, $engine->peakRpm),
         ];
         $figures = [
             'length' => Figure::of(
@@ -78,7 +78,7 @@ final readonly class Tuning
                 $length,
                 new Reason(
                     sprintf(
-                        '850 × (180 + opening) ÷ turns a minute gives inches from the valve; the port itself is taken off. With the nominal %.0f in port it would be %s.',
+                        '850 × (180 + opening) ÷ rpm gives inches from the valve; the port itself is taken off. With the nominal %.0f in port it would be %s.',
                         self::NOMINAL_PORT_IN,
                         Quantity::Length->show(Length::ofInches($fromValve - self::NOMINAL_PORT_IN)->mm, $job->units),
                     ),

@@ -108,7 +108,7 @@ it('tells what was gone on with before its turn, with the reason', function () {
     );
     expect(array_map(static fn ($one): string => "$one->stepId $one->what", $record->deviations))->toBe([
         'weld.AJ2 Not done before it: Tack run A all round.',
-        'weld.AJ2 Gone on all the same: tacked yesterday, not logged',
+        'weld.AJ2 Skipped: tacked yesterday, not logged',
     ]);
 });
 

@@ -144,9 +144,9 @@ it('accounts for argon joint by joint and against the bottles', function () {
     $low = Planner::plan(Some::routedJob(), $shop);
     // What is left above the usable minimum, by absolute pressure: ideal gas at one temperature.
     expect($low->weld->argon->torchLeftL)
-        ->toBeClose((150 * 28.316846592 * (2400 * 6.894757293168 - 350)) / (2400 * 6.894757293168 + 101.3))
+        ->toBeClose((150 * 28.316846592 * (2400 * 6.894757293168 - 350)) / (2400 * 6.894757293168 + 101.325))
         ->and($low->weld->argon->purgeLeftL)
-        ->toBeClose((20 * 28.316846592 * (100 * 6.894757293168 - 350)) / (2000 * 6.894757293168 + 101.3))
+        ->toBeClose((20 * 28.316846592 * (100 * 6.894757293168 - 350)) / (2000 * 6.894757293168 + 101.325))
         ->and(implode(' ', messages($low)))->toContain('cannot finish this job');
 });
 

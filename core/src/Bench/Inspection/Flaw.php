@@ -21,14 +21,14 @@ enum Flaw: string
     {
         return match ($this) {
             self::Sugar => 'Sugar inside',
-            self::Penetration => 'Not right through',
+            self::Penetration => 'Lack of penetration',
             self::Crack => 'Crack',
             self::Porosity => 'Pores',
             self::BurnThrough => 'Burnt through',
             self::Leak => 'Leaks',
-            self::Mismatch => 'Walls off each other',
+            self::Mismatch => 'Mismatch, high-low',
             self::Undercut => 'Undercut',
-            self::Hollow => 'Hollow bead',
+            self::Hollow => 'Underfill',
         };
     }
 

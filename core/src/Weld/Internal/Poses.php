@@ -15,7 +15,7 @@ use UpsweptBead\Core\Reason\Overrides;
 use UpsweptBead\Core\Shop\Memo;
 use UpsweptBead\Core\Stock\TubeSize;
 
-/** How what each joint is of is filled; worked out once for all that are filled alike. */
+/** How the assembly around each joint is purged; worked out once for joints that are purged alike. */
 final class Poses
 {
     /** @var array<string, PurgePose> */

@@ -50,7 +50,7 @@
     >
         <TextField label="Widest gap" value={gap} mono oninput={(e) => (gap = e.currentTarget.value)} />
         <TextField
-            label="Walls off each other"
+            label="Mismatch, high-low"
             value={mismatch}
             mono
             oninput={(e) => (mismatch = e.currentTarget.value)}

@@ -56,7 +56,7 @@
             <p class="figure text-sm break-all whitespace-normal select-all">{known.made}</p>
             <p class="mt-1 flex items-center gap-2">
                 <Button onclick={copy}>{isCopied ? '✓ Copied' : 'Copy it'}</Button>
-                <span class="text-quiet text-sm">It is told this once.</span>
+                <span class="text-quiet text-sm">Shown only once: copy it now.</span>
             </p>
         </div>
     {/if}

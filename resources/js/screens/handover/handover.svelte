@@ -72,8 +72,8 @@
                     </p>
                 {/each}
             </section>
-            <section class="sheet p-3" aria-label="Otherwise than planned">
-                <h2 class="heading">Otherwise than planned</h2>
+            <section class="sheet p-3" aria-label="Departures">
+                <h2 class="heading">Departures</h2>
                 {#each bench?.deviations ?? [] as deviation (deviation.step + deviation.what)}
                     <p class="mt-1">
                         △ <span class="figure">{deviation.step}</span>
@@ -107,7 +107,7 @@
                             ><th>Joint</th><th>Between</th><th>Filler</th><th class="num">Amps plan</th><th
                                 class="num">Amps used</th
                             ><th class="num">Oxygen</th><th class="num">Time</th><th class="num"
-                                >Gone on at</th
+                                >Resumed at</th
                             ><th>Looked at</th></tr
                         >
                     </thead>
@@ -133,7 +133,7 @@
                                 >
                                 <td class="figure num" data-label="Oxygen">{used(slot.joint, 'oxygen')}</td>
                                 <td class="figure num" data-label="Time">{used(slot.joint, 'seconds')}</td>
-                                <td class="figure num" data-label="Gone on at"
+                                <td class="figure num" data-label="Resumed at"
                                     >{used(slot.joint, 'temperature')}</td
                                 >
                                 <td data-label="Looked at">{used(slot.joint, 'found')}</td>

@@ -91,13 +91,13 @@
                 >
             </p>
             <p>
-                <span class="label block">Of that margin, {quote.marginPercent} %</span><span
-                    class="figure text-2xl">{money(quote.margin)}</span
+                <span class="label block">Margin, {quote.marginPercent} %</span><span class="figure text-2xl"
+                    >{money(quote.margin)}</span
                 >
             </p>
             {#if isCounted}
                 <p>
-                    <span class="label block">Cost, as far as counted</span><span class="figure text-2xl"
+                    <span class="label block">Cost so far</span><span class="figure text-2xl"
                         >{money(quote.expected)}</span
                     >
                 </p>

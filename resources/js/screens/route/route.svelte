@@ -40,7 +40,8 @@
     /** A design that is looked at has a route for every run, so none is missing. */
     const notices = $derived(
         desk.plan.notices.filter(
-            ({ path }) => !design || !desk.plan.runs.some((one, i) => !one.run && path === `runs[${i}].route`),
+            ({ path }) =>
+                !design || !desk.plan.runs.some((one, i) => !one.run && path === `runs[${i}].route`),
         ),
     );
 

@@ -89,7 +89,7 @@
         </p>
     {:else if search}
         <Button onclick={() => search && find(search.id)}>Look further</Button>
-        <Button look="quiet" onclick={putAway}>Put away</Button>
+        <Button look="quiet" onclick={putAway}>Discard</Button>
     {/if}
 </div>
 {#if search?.isStale && search.designs.length > 0}

@@ -130,7 +130,7 @@
         <table class="table-plain table-stack">
             <thead
                 ><tr
-                    ><th>Rule</th><th class="w-40">The shop’s</th><th class="num w-32">As it comes</th><th
+                    ><th>Rule</th><th class="w-40">The shop’s</th><th class="num w-32">Usual</th><th
                         >Source</th
                     ></tr
                 ></thead
@@ -161,7 +161,7 @@
                                         ✕ {errors[rule.key]}
                                     </p>{/if}
                             </td>
-                            <td class="figure num text-quiet" data-label="As it comes"
+                            <td class="figure num text-quiet" data-label="Usual"
                                 >{rule.isOwn ? rule.shipped : '–'}</td
                             >
                             <td class="text-quiet text-sm" data-label="Source"

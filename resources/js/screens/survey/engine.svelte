@@ -14,8 +14,8 @@
     const several = $derived(desk.document.runs.length > 1);
     const fields: { key: keyof EngineDocument; label: string; isText?: boolean }[] = [
         { key: 'cylinderCc', label: 'One cylinder, cm³' },
-        { key: 'exhaustOpens', label: 'Exhaust opens, ° before BDC' },
-        { key: 'peakRpm', label: 'To suit, turns a minute' },
+        { key: 'exhaustOpens', label: 'EVO, ° before BDC' },
+        { key: 'peakRpm', label: 'To suit, rpm' },
         { key: 'port', label: 'Port in the head', isText: true },
         { key: 'metalC', label: 'Hottest metal, °C' },
     ];

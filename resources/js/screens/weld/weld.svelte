@@ -60,7 +60,7 @@
                     </p>
                     {#if isSlowedByLine}
                         <p>
-                            <span class="label block">With one purge line more</span>
+                            <span class="label block">With a second purge line</span>
                             <span class="figure text-xl font-medium">{schedule.anotherLine.text}</span>
                         </p>
                     {/if}

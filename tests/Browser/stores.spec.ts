@@ -103,3 +103,36 @@ test('a bottle more is entered on the rack, its gauge read, a full one put on, a
     await argon.getByRole('button', { name: 'Take it away' }).click();
     await expect(argon).not.toContainText('Spare bottle');
 });
+
+test('a bottle stays where an answer comes that was asked for before it was added', async ({ page }) => {
+    await page.goto('/');
+    let letGo = () => {};
+    const held = new Promise<void>((done) => (letGo = done));
+    await page.route('**/?find=*', async (route) => {
+        const response = await route.fetch();
+        await held;
+        await route.fulfill({ response });
+    });
+    const asked = page.waitForRequest(/\?find=/);
+    await page.getByLabel('Find a job').fill('downpipe');
+    await asked;
+    const argon = page.getByRole('region', { name: 'Argon' });
+    await argon.getByRole('button', { name: 'Add a bottle' }).click();
+    for (const [label, text] of [
+        ['Name', 'Late'],
+        ['Holds when full', '4250 l'],
+        ['At', '200 bar'],
+        ['On the gauge now', '100 bar'],
+    ] as const)
+        await argon.getByLabel(label, { exact: true }).fill(text);
+    await argon.getByRole('button', { name: 'Add it' }).click();
+    await expect(argon).toContainText('Late bottle');
+    const answered = page.waitForResponse(/\?find=/);
+    letGo();
+    await answered;
+    await expect(page.getByText('Delivery-van crossover')).toBeHidden();
+    await expect(argon).toContainText('Late bottle');
+    await argon.getByRole('button', { name: 'Read the gauge' }).last().click();
+    await argon.getByRole('button', { name: 'Take it away' }).click();
+    await expect(argon).not.toContainText('Late bottle');
+});

@@ -7,11 +7,18 @@
     import { when } from '@/lib/when';
     import NewBottle from './new-bottle.svelte';
 
-    type Props = { bottles: Bottle[]; isReader: boolean; isOwner: boolean };
-    let { bottles, isReader, isOwner }: Props = $props();
+    type Props = { bottles: Bottle[]; askedAt: number; isReader: boolean; isOwner: boolean };
+    /** `askedAt`: when the page asked for the bottles it has. */
+    let { bottles, askedAt, isReader, isOwner }: Props = $props();
 
-    /** As the page has them, or as the last reading left them. */
-    let shown = $derived(bottles);
+    /** As a change made here left them. */
+    let own = $state.raw<{ all: Bottle[]; at: number } | null>(null);
+    // An answer that was asked for before the change knows nothing of it.
+    const shown = $derived(own && own.at >= askedAt ? own.all : bottles);
+
+    function changed(all: Bottle[]): void {
+        own = { all, at: performance.now() };
+    }
     let reading = $state('');
     let gauge = $state('');
     let wrong = $state('');
@@ -23,7 +30,7 @@
     async function change(method: 'PUT' | 'DELETE', body: Record<string, string>): Promise<void> {
         const reply = await send(method, '/bottles', 'Bottles', body);
         if (!reply.ok) return void (wrong = said(reply));
-        shown = reply.data.bottles;
+        changed(reply.data.bottles);
         reading = '';
     }
 </script>
@@ -93,5 +100,5 @@
     {:else}
         <p class="text-quiet mt-1">No bottles are entered yet: nothing is known of what is left.</p>
     {/each}
-    {#if isOwner}<NewBottle onadded={(all) => (shown = all)} />{/if}
+    {#if isOwner}<NewBottle onadded={changed} />{/if}
 </section>

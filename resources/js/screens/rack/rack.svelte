@@ -39,13 +39,23 @@
             .filter(({ jobs }) => jobs.length > 0),
     );
 
+    let askedAt = $state(0);
+    /** Remembers when an answer was asked for, once it is here. */
+    function asked(): () => void {
+        const at = performance.now();
+        return () => (askedAt = at);
+    }
+
     // What is being worked out apart is there in a moment.
     const AGAIN_MS = 1500;
     let looksLeft = 5;
     $effect(() => {
         if (!rack.isBehind || looksLeft === 0) return;
         looksLeft--;
-        const again = setTimeout(() => router.reload({ only: ['rack', 'atBench', 'bottles'] }), AGAIN_MS);
+        const again = setTimeout(
+            () => router.reload({ only: ['rack', 'atBench', 'bottles'], onSuccess: asked() }),
+            AGAIN_MS,
+        );
         return () => clearTimeout(again);
     });
 
@@ -54,6 +64,7 @@
         const data = { ...(words.trim() ? { find: words.trim() } : {}), ...(page > 1 ? { page } : {}) };
         router.get('/', data, {
             only: ['rack', 'find', 'bottles'],
+            onSuccess: asked(),
             preserveState: true,
             preserveScroll: page === rack.page,
             replace: true,
@@ -149,7 +160,7 @@
                 </p>
             {/if}
         </section>
-        <Bottles {bottles} isReader={person.logs} isOwner={person.role === 'owner'} />
+        <Bottles {bottles} {askedAt} isReader={person.logs} isOwner={person.role === 'owner'} />
     </aside>
 </main>
 

@@ -12,9 +12,9 @@ const rack = await page('/');
 assert.equal(rack.component, 'rack/rack');
 assert.ok(rack.props.rack.jobs.length >= 4, 'the rack lists the demo jobs');
 
-const route = await page(`/jobs/${rack.props.rack.jobs[0].id}/route`);
+const route = await routeOfOne(rack.props.rack.jobs);
+assert.ok(route, 'the Route screen of one job gets its runs');
 assert.equal(route.component, 'job/job');
-assert.ok(route.props.job.plan.runs.length > 0, 'the Route screen gets the runs of its job');
 
 const asset = /\/build\/assets\/[\w-]+\.js/.exec(route.html)?.[0];
 assert.ok(asset, 'the page names its script');
@@ -47,6 +47,15 @@ const forged = await new Promise((done, fail) =>
 forged.destroy();
 assert.equal(forged.statusCode, 400, 'another host name is refused');
 console.log('signed in, rack, route, script, one log entry');
+
+/** A pair of collectors is a job without runs, and may stand first. */
+async function routeOfOne(jobs) {
+    for (const { id } of jobs) {
+        const shown = await page(`/jobs/${id}/route`);
+        if (shown.props.job.plan.runs.length > 0) return shown;
+    }
+    return null;
+}
 
 async function releasedStep(jobs) {
     for (const { id } of jobs) {

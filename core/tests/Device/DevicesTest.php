@@ -118,7 +118,7 @@ it('empties a bottle by what flows out of it', function () {
     $bottle = new Bottle('Purge 1', BottleUse::Purge, 2265.0, 15200.0, 10000.0);
     $gauge = new SimulatedGas(7.0, $bottle, null);
     // Contents go with absolute pressure: 70 L of 2265 L take the same share of 15 301 kPa.
-    expect($gauge->at(600.0))->toEqualWithDelta(10000.0 - 70.0 / 2265.0 * 15301.3, 1e-6)
+    expect($gauge->at(600.0))->toEqualWithDelta(10000.0 - 70.0 / 2265.0 * 15301.325, 1e-6)
         ->and((new SimulatedGas(7.0, null, null))->at(600.0))->toBe(7.0);
 });
 

@@ -26,12 +26,12 @@ final readonly class TableText
         $lines = [];
         for ($i = 0; $i < min($most, count($all)); $i++) {
             $number = $i + 1;
-            [$text, $i] = self::whole($all, $i, $most);
-            // Not the text at once: a table in another encoding is told line by line, not refused as a whole.
-            $text = mb_scrub($text);
-            $cells = self::cells($text);
+            [$raw, $i] = self::whole($all, $i, $most);
+            // Each line is cleaned by itself: a table in another encoding is refused line by line, not as a whole.
+            $line = mb_scrub($raw);
+            $cells = self::cells($line);
             if ($cells !== []) {
-                $lines[] = new TableLine($number, $text, $cells);
+                $lines[] = new TableLine($number, $line, $cells);
             }
         }
         if (count($all) > $most) {

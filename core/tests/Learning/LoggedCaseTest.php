@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Learning\LoggedCase;
 
-it('says what a rule should have been, in proportion to what was planned by it', function () {
+it('scales a rule by what was read over what was planned', function () {
     // Planned by a pace of 1.2: 60 s. It took 75 s, so the pace was 1.5.
     expect(LoggedCase::proportional(1.2, 75.0, 60.0))->toBeClose(1.5)
         ->and(LoggedCase::proportional(1.2, 0.0, 60.0))->toBe(0.0)

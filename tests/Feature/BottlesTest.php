@@ -9,6 +9,8 @@ use App\Models\Summary;
 use App\Workshop\Bottles;
 use App\Workshop\KnownPlans;
 use App\Workshop\Summaries;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia as Page;
 use UpsweptBead\Core\Shop\Bottle;
 
@@ -86,6 +88,18 @@ it('goes down by what was welded since the gauge was read, as planned or as the 
     $this->travel(1)->minutes();
     $this->anotherRequest();
     $this->putJson('/bottles', ['name' => 'Torch', 'gauge' => '2400 psi'])->assertOk()->assertJsonPath('bottles.0.gauge', '2400 psi');
+});
+
+it('fills in what flowmeters had read of entries that were logged before that was kept', function () {
+    $job = $this->released();
+    $flow = ['device' => 'flow', 'every' => 30, 'values' => [10, 10, 10], 'simulated' => true];
+    $this->log($job, weldedNow('AJ1'), weldedNow('AJ2', ['traces' => [$flow]]));
+    $migration = require database_path('migrations/2026_12_01_100000_know_what_flowmeters_read.php');
+    $migration->down();
+    $migration->up();
+    expect(LogEntry::query()->orderBy('step')->pluck('metered_l')->all())->toEqual([null, 15.0]);
+    // The log is append-only again.
+    expect(static fn () => DB::table('log_entries')->update(['note' => 'other']))->toThrow(QueryException::class);
 });
 
 it('takes what is logged twice out of a bottle once, and what was welded before its reading not at all', function () {

@@ -26,8 +26,8 @@ DB::transaction(static function () use ($jobs, $entries, $from): void {
     DB::statement("insert into revisions (job_id, number, status, version, document, released_by, released_at, created_at, updated_at)
         select j.id, 1, 'released', 1, jsonb_set(r.document, '{job,number}', to_jsonb(j.number)), r.released_by, r.released_at, now(), now()
         from jobs j, revisions r where j.number like 'M-%' and r.id = ?", [$from->revision]);
-    DB::statement("insert into log_entries (id, job_id, revision_id, user_id, step, kind, readings, note, made_at, torch_l, purge_l)
-        select gen_random_uuid(), r.job_id, r.id, l.user_id, l.step, case when n = 0 then l.kind else 'note' end, l.readings, 'copied', l.made_at,
+    DB::statement("insert into log_entries (id, job_id, revision_id, user_id, step, step_kind, step_subject, step_round, kind, readings, note, made_at, torch_l, purge_l)
+        select gen_random_uuid(), r.job_id, r.id, l.user_id, l.step, l.step_kind, l.step_subject, l.step_round, case when n = 0 then l.kind else 'note' end, l.readings, 'copied', l.made_at,
             l.torch_l, l.purge_l
         from (select *, row_number() over (order by position) as k from log_entries where job_id = ?) l,
             revisions r join jobs j on j.id = r.job_id, generate_series(0, (? / 25)::int) n

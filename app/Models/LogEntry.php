@@ -8,7 +8,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Bench\EntryKind;
+use UpsweptBead\Core\Step\StepKind;
 
 /**
  * One entry of a job's log, with an id its maker gave it. Never changed, never deleted.
@@ -17,7 +19,10 @@ use UpsweptBead\Core\Bench\EntryKind;
  * @property int $job_id
  * @property int $revision_id
  * @property int $user_id
- * @property string $step
+ * @property string $step the key of the step
+ * @property StepKind $step_kind what was done, to what and in which round: the three that make the key
+ * @property string $step_subject
+ * @property int $step_round
  * @property EntryKind $kind
  * @property array<string, float|int> $readings
  * @property string $note
@@ -42,9 +47,21 @@ final class LogEntry extends Model
 
     protected $keyType = 'string';
 
-    protected $fillable = ['id', 'job_id', 'revision_id', 'user_id', 'step', 'kind', 'readings', 'note', 'made_at', 'why', 'points', 'inspected', 'traces', 'metered_l', 'torch_l', 'purge_l'];
+    protected $fillable = ['id', 'job_id', 'revision_id', 'user_id', 'step', 'step_kind', 'step_subject', 'step_round', 'kind', 'readings', 'note', 'made_at', 'why', 'points', 'inspected', 'traces', 'metered_l', 'torch_l', 'purge_l'];
 
     protected $attributes = ['why' => '', 'points' => '[]', 'inspected' => null, 'traces' => '[]', 'metered_l' => null, 'torch_l' => null, 'purge_l' => null];
+
+    /** @return array{step: string, step_kind: StepKind, step_subject: string, step_round: int} what an entry says of its step */
+    public static function at(BenchStep $step): array
+    {
+        return ['step' => $step->id, 'step_kind' => $step->kind, 'step_subject' => $step->subject, 'step_round' => $step->round];
+    }
+
+    /** The step in words: "Weld AB1", "Weld AB1, round 2". */
+    public function words(): string
+    {
+        return $this->step_kind->words($this->step_subject, $this->step_round);
+    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
@@ -68,6 +85,6 @@ final class LogEntry extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => EntryKind::class, 'points' => 'array', 'inspected' => 'array', 'traces' => 'array', 'made_at' => 'immutable_datetime'];
+        return ['step_kind' => StepKind::class, 'kind' => EntryKind::class, 'points' => 'array', 'inspected' => 'array', 'traces' => 'array', 'made_at' => 'immutable_datetime'];
     }
 }

@@ -8,6 +8,7 @@ use App\Models\Job;
 use App\Models\StoreItem;
 use App\Workshop\KnownCut;
 use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Units\Quantity;
 
 /** Labels for the pieces of a job and for offcuts: mark, what it is, and a code that opens it. */
@@ -67,7 +68,7 @@ final readonly class Labels
                 "cut {$length($piece->cutLengthMm())}",
                 "finished {$length($span->lengthMm())}",
             ],
-            self::address("/jobs/$job->id/bench?step=".rawurlencode("prepare.$piece->mark")),
+            self::address("/jobs/$job->id/bench?step=".rawurlencode(StepKind::Prepare->key($piece->mark))),
             true,
         );
     }

@@ -15,6 +15,7 @@ use UpsweptBead\Core\Bench\Progress;
 use UpsweptBead\Core\Cut\OpenedStock;
 use UpsweptBead\Core\Cut\WrongLength;
 use UpsweptBead\Core\Plan\Json\CuttingWriter;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Stores\ShoppingRow;
 use UpsweptBead\Core\Units\Quantity;
 
@@ -89,9 +90,9 @@ final readonly class CuttingView
         $done = [];
         foreach ($cut->opened as $stock) {
             foreach ($stock->pieces as $piece) {
-                $entry = $progress->done["prepare.$piece->mark"] ?? null;
+                $entry = $progress->done[StepKind::Prepare->key($piece->mark)] ?? null;
                 if ($entry !== null) {
-                    $mm = $progress->reading("prepare.$piece->mark", 'length');
+                    $mm = $progress->reading(StepKind::Prepare->key($piece->mark), 'length');
                     $done[$piece->mark] = [
                         'length' => $mm === null ? null : Quantity::Length->show($mm, $cut->units),
                         'by' => $entry->by,
@@ -112,7 +113,7 @@ final readonly class CuttingView
         $wrong = [];
         foreach ($cut->opened as $stock) {
             foreach ($stock->pieces as $piece) {
-                $mm = $progress->isDone("prepare.$piece->mark") ? $progress->reading("prepare.$piece->mark", 'length') : null;
+                $mm = $progress->isDone(StepKind::Prepare->key($piece->mark)) ? $progress->reading(StepKind::Prepare->key($piece->mark), 'length') : null;
                 $run = $cut->runs[$piece->run] ?? null;
                 $found = $mm === null || $run === null ? null : WrongLength::of($piece, $run, $mm, $cut->opened, $done);
                 if ($found !== null) {

@@ -22,6 +22,7 @@ use UpsweptBead\Core\Cut\OpenedStock;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Cut\StockNeed;
 use UpsweptBead\Core\Plan\Json\CuttingWriter;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Stores\ItemKind;
 use UpsweptBead\Core\Stores\Need;
 use UpsweptBead\Core\Stores\ShoppingList;
@@ -134,7 +135,7 @@ final readonly class JobStores
     {
         $done = [];
         foreach ($cut->opened as $stock) {
-            $isCut = static fn (Piece $one): bool => $progress->isDone("prepare.$one->mark");
+            $isCut = static fn (Piece $one): bool => $progress->isDone(StepKind::Prepare->key($one->mark));
             $done[$stock->key()] = count(array_filter($stock->pieces, $isCut));
         }
 

@@ -30,6 +30,9 @@ final class BenchLog
         'revision_id' => 'bigint',
         'user_id' => 'bigint',
         'step' => 'text',
+        'step_kind' => 'text',
+        'step_subject' => 'text',
+        'step_round' => 'smallint',
         'kind' => 'text',
         'readings' => 'jsonb',
         'note' => 'text',
@@ -104,7 +107,7 @@ final class BenchLog
                 ->orderByDesc('position')->first();
             if ($before?->kind === EntryKind::Done) {
                 $by = User::query()->find($before->user_id)->name ?? 'somebody';
-                $told[$row->id] = "$row->step was closed already, by $by: kept in the log, and its argon is counted once. ";
+                $told[$row->id] = "{$row->words()} was closed already, by $by: kept in the log, and its argon is counted once. ";
             }
         }
 
@@ -176,19 +179,26 @@ final class BenchLog
         if ($read instanceof Fault) {
             return $read;
         }
-        $argon = WeldArgon::of($this->plans->of($released), $read->stepId, $read->kind, $read->traces);
+        $step = array_column($this->steps[$released->id], null, 'id')[$read->stepId];
+        $argon = WeldArgon::of($this->plans->of($released), $step, $read->kind, $read->traces);
 
-        return self::row($job, $released, $by, $read, $argon);
+        return self::row($job, $released, $by, $read, $step, $argon);
     }
 
-    private static function row(Job $job, Revision $released, User $by, CoreEntry $entry, WeldArgon $argon): LogEntry
-    {
+    private static function row(
+        Job $job,
+        Revision $released,
+        User $by,
+        CoreEntry $entry,
+        BenchStep $step,
+        WeldArgon $argon,
+    ): LogEntry {
         return new LogEntry([
             'id' => $entry->id,
             'job_id' => $job->id,
             'revision_id' => $released->id,
             'user_id' => $by->id,
-            'step' => $entry->stepId,
+            ...LogEntry::at($step),
             'kind' => $entry->kind,
             'readings' => $entry->values,
             'note' => $entry->note,

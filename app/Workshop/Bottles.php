@@ -170,7 +170,7 @@ final readonly class Bottles
             // A weld that was closed twice took its gas once, unless it was opened again between. What a clock dated ahead
             // of ours counts for no bottle.
             "select sum($column) from (
-                select * from log_entries where step like 'weld.%' and kind = 'done'
+                select * from log_entries where step_kind = 'weld' and kind = 'done'
                     and made_at > ? and made_at <= now() + interval '2 minutes'
                     order by made_at desc limit ".self::MOST_WELDS."
             ) newest where (

@@ -16,7 +16,7 @@ final readonly class JobLog
     public const PAGE = 40;
 
     /** All but the traces of devices, which are long and read by themselves. */
-    private const COLUMNS = 'l.position, l.id, l.step, l.kind, l.readings, l.note, l.made_at, l.why, l.points, l.inspected, u.name as by';
+    private const COLUMNS = 'l.position, l.id, l.step, l.step_kind, l.step_subject, l.step_round, l.kind, l.readings, l.note, l.made_at, l.why, l.points, l.inspected, u.name as by';
 
     /** What is remembered of the log beyond this is read anew, not added line by line. */
     private const MOST_TO_ADD = 500;

@@ -11,11 +11,12 @@ use UpsweptBead\Core\Bench\AsWelded;
 use UpsweptBead\Core\Bench\Deviation;
 use UpsweptBead\Core\Bench\JobRecord;
 use UpsweptBead\Core\Bench\Progress;
-use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Plan\Json\FlatnessWriter;
 use UpsweptBead\Core\Plan\Json\LooksWriter;
 use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\NextAction;
+use UpsweptBead\Core\Step\Clock;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -110,7 +111,7 @@ final readonly class JobView
             'faces' => self::faces($plan, $progress),
             'argon' => $this->argon($plan, $progress),
             'deviations' => array_map(
-                static fn (Deviation $one): array => ['step' => $one->stepId, 'what' => $one->what, 'by' => $one->by],
+                static fn (Deviation $one): array => ['step' => $one->step->id, 'title' => $one->step->title, 'what' => $one->what, 'by' => $one->by],
                 $record->deviations,
             ),
             'times' => $record->timed === 0 ? null : [
@@ -128,7 +129,7 @@ final readonly class JobView
     {
         $open = array_filter(
             $plan->argonL,
-            static fn (string $joint): bool => ! $progress->isDone("weld.$joint"),
+            static fn (string $joint): bool => ! $progress->isDone(StepKind::Weld->key($joint)),
             ARRAY_FILTER_USE_KEY,
         );
         $needed = ['torch' => array_sum(array_column($open, 0)), 'purge' => array_sum(array_column($open, 1))];
@@ -191,7 +192,7 @@ final readonly class JobView
     {
         $times = [];
         foreach ($progress->steps as $step) {
-            $closed = $step->kind === StepKind::Weld ? $progress->done[$step->id] ?? null : null;
+            $closed = $step->kind->clock() === Clock::Up ? $progress->done[$step->id] ?? null : null;
             if ($closed !== null && now()->getTimestamp() - $closed->at->getTimestamp() < $step->coolsS) {
                 $times[$step->id] = $closed->at->format('c');
             }

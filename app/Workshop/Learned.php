@@ -7,6 +7,7 @@ namespace App\Workshop;
 use UpsweptBead\Core\Cut\ButtKind;
 use UpsweptBead\Core\Learning\Evidence;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Step\StepKind;
 
 /** What the newest of the shop's own log says of its rules, for whoever decides whether to go by it. */
 final readonly class Learned
@@ -19,15 +20,15 @@ final readonly class Learned
         $shipped = ShopRules::shipped();
         $cases = [
             ...array_fill_keys(['weld.pace', ...array_column(ButtKind::cases(), 'value')], []),
-            ...$this->cases->ofPlanned('weld', 'seconds'),
-            ...$this->cases->ofPlanned('cool', 'shrink'),
+            ...$this->cases->ofPlanned(StepKind::Weld, 'seconds'),
+            ...$this->cases->ofPlanned(StepKind::Cool, 'shrink'),
             'cool.pace' => $this->cases->coolings(),
             'purge.used' => $this->cases->argon(),
             'fit.gap_usual' => $this->cases->gaps(),
-            'cost.prepare_minutes' => LoggedCases::minutes('prepare'),
-            'cost.fit_minutes' => LoggedCases::minutes('tack'),
-            'cost.trial_minutes' => LoggedCases::minutes('trial'),
-            'cost.inspect_minutes' => LoggedCases::minutes('inspect'),
+            'cost.prepare_minutes' => LoggedCases::minutes(StepKind::Prepare),
+            'cost.fit_minutes' => LoggedCases::minutes(StepKind::Tack),
+            'cost.trial_minutes' => LoggedCases::minutes(StepKind::Trial),
+            'cost.inspect_minutes' => LoggedCases::minutes(StepKind::Inspect, StepKind::Face, StepKind::LeakTest),
         ];
         $all = [];
         foreach ($cases as $rule => $some) {

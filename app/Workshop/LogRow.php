@@ -10,6 +10,7 @@ use UpsweptBead\Core\Bench\Inspection\Inspected;
 use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
 use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Document\Node;
+use UpsweptBead\Core\Step\StepKind;
 
 /** One row of the log as the database gives it, with the name of its maker. */
 final readonly class LogRow
@@ -23,6 +24,7 @@ final readonly class LogRow
         public int $position,
         public string $id,
         public string $step,
+        public string $words,
         public EntryKind $kind,
         public array $readings,
         public string $note,
@@ -36,7 +38,7 @@ final readonly class LogRow
 
     public static function of(object $row): self
     {
-        /** @var object{position: int, id: string, step: string, kind: string, readings: string, note: string, by: string, made_at: string, why: string, points: string, inspected: ?string, till_here?: int} $row */
+        /** @var object{position: int, id: string, step: string, step_kind: string, step_subject: string, step_round: int, kind: string, readings: string, note: string, by: string, made_at: string, why: string, points: string, inspected: ?string, till_here?: int} $row */
         /** @var array<string, int|float> $readings */
         $readings = (array) json_decode($row->readings, true);
         /** @var list<int> $points */
@@ -46,6 +48,7 @@ final readonly class LogRow
             $row->position,
             $row->id,
             $row->step,
+            StepKind::from($row->step_kind)->words($row->step_subject, $row->step_round),
             EntryKind::from($row->kind),
             array_map(floatval(...), $readings),
             $row->note,
@@ -65,12 +68,13 @@ final readonly class LogRow
         );
     }
 
-    /** @return array{id: string, step: string, kind: string, note: string, why: string, found: string, by: string, at: string, position: int} */
+    /** @return array{id: string, step: string, words: string, kind: string, note: string, why: string, found: string, by: string, at: string, position: int} */
     public function line(): array
     {
         return [
             'id' => $this->id,
             'step' => $this->step,
+            'words' => $this->words,
             'kind' => $this->kind->value,
             'note' => $this->note,
             'why' => $this->why,

@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Learning\LoggedCase;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Units\UnitSystem;
 
 /**
@@ -34,11 +35,11 @@ final class LoggedCases
      *
      * @return array<string, list<float>> by rule
      */
-    public function ofPlanned(string $kind, string $measure): array
+    public function ofPlanned(StepKind $kind, string $measure): array
     {
         $cases = [];
-        foreach ($this->readings($kind, $measure) as [$release, $step, $read]) {
-            $asked = array_column($this->step($release, $step)->measures ?? [], null, 'name')[$measure] ?? null;
+        foreach ($this->readings($kind, $measure) as [$release, $subject, $read]) {
+            $asked = array_column($this->step($release, $kind, $subject)->measures ?? [], null, 'name')[$measure] ?? null;
             $case = $asked?->rule === null
                 ? null
                 : LoggedCase::proportional($this->ruleOf($release, $asked->rule), $read, $asked->planned ?? 0.0);
@@ -55,7 +56,7 @@ final class LoggedCases
     {
         return array_map(
             static fn (array $one): float => LoggedCase::gapMm($one[2]),
-            $this->readings('tack', 'gap'),
+            $this->readings(StepKind::Tack, 'gap'),
         );
     }
 
@@ -63,20 +64,21 @@ final class LoggedCases
     public function coolings(): array
     {
         $rows = DB::select(
-            "select c.revision_id, c.step, (c.readings->>'temperature')::float as read,
+            "select c.revision_id, c.step_subject, (c.readings->>'temperature')::float as read,
                     extract(epoch from c.made_at - w.made_at) as seconds
                 from log_entries c join log_entries w on w.job_id = c.job_id and w.kind = 'done'
-                    and w.step = 'weld.' || substr(c.step, 6) and w.made_at < c.made_at
-                where c.kind = 'done' and c.step like 'cool.%' and jsonb_exists(c.readings, 'temperature')
+                    and w.step_kind = 'weld' and w.step_subject = c.step_subject and w.step_round = c.step_round
+                    and w.made_at < c.made_at
+                where c.kind = 'done' and c.step_kind = 'cool' and jsonb_exists(c.readings, 'temperature')
                 order by c.position desc limit ".self::MOST_CASES,
         );
         $cases = [];
         foreach ($rows as $row) {
-            /** @var object{revision_id: int, step: string, read: numeric-string|float, seconds: numeric-string|float} $row */
+            /** @var object{revision_id: int, step_subject: string, read: numeric-string|float, seconds: numeric-string|float} $row */
             $read = (float) $row->read;
             $tookS = (float) $row->seconds;
             $plannedS = LoggedCase::tellsOfCooling($read, $this->ruleOf($row->revision_id, 'cool.ambient'), $tookS)
-                ? $this->step($row->revision_id, $row->step)?->rig?->coolsTo($read)
+                ? $this->step($row->revision_id, StepKind::Cool, $row->step_subject)?->rig?->coolsTo($read)
                 : null;
             $cases[] = LoggedCase::proportional($this->ruleOf($row->revision_id, 'cool.pace'), $tookS, $plannedS ?? 0.0);
         }
@@ -88,32 +90,33 @@ final class LoggedCases
     public function argon(): array
     {
         $rows = DB::select(
-            "select revision_id, step, sum(metered_l) as litres from (
+            "select revision_id, step_kind, step_subject, sum(metered_l) as litres from (
                     select * from log_entries where kind = 'done' and metered_l > 0 order by position desc limit ".self::MOST_CASES.'
-                ) newest group by revision_id, step',
+                ) newest group by revision_id, step_kind, step_subject, step_round',
         );
         $cases = [];
         foreach ($rows as $row) {
-            /** @var object{revision_id: int, step: string, litres: numeric-string|float} $row */
+            /** @var object{revision_id: int, step_kind: string, step_subject: string, litres: numeric-string|float} $row */
             $litres = (float) $row->litres;
-            $step = $this->step($row->revision_id, $row->step);
+            $step = $this->step($row->revision_id, StepKind::from($row->step_kind), $row->step_subject);
             $cases[] = LoggedCase::proportional(1.0, $litres, $step?->rig?->argonL($step->seconds ?? 0.0) ?? 0.0);
         }
 
         return self::known($cases);
     }
 
-    /** @return list<float> from one person's entry before to that of a step of a kind */
-    public static function minutes(string $kind): array
+    /** @return list<float> from one person's entry before to that of a step of these kinds */
+    public static function minutes(StepKind ...$kinds): array
     {
         $rows = DB::select(
             "select extract(epoch from made_at - before) / 60 as minutes from (
-                select step, kind, made_at, lag(made_at) over (partition by user_id order by made_at) as before from (
+                select step_kind, kind, made_at, lag(made_at) over (partition by user_id order by made_at) as before from (
                     select * from log_entries order by position desc limit 4000
                 ) newest
-            ) one where step like ? and kind = 'done' and made_at > before
+            
+            ) one where jsonb_exists(?::jsonb, step_kind) and kind = 'done' and made_at > before
                 and made_at - before < make_interval(mins => ?) limit ".self::MOST_CASES,
-            ["$kind.%", (int) LoggedCase::MOST_MINUTES],
+            [json_encode($kinds), (int) LoggedCase::MOST_MINUTES],
         );
 
         $minutes = [];
@@ -134,34 +137,34 @@ final class LoggedCases
         return array_values(array_filter($cases, static fn (?float $one): bool => $one !== null));
     }
 
-    /** @return list<array{int, string, float}> release, step and what was read there last */
-    private function readings(string $kind, string $measure): array
+    /** @return list<array{int, string, float}> release, subject and what was read there last */
+    private function readings(StepKind $kind, string $measure): array
     {
         $rows = DB::select(
-            "select revision_id, step, (readings->>?)::float as read from log_entries
-                where kind in ('done', 'correct') and step like ? and jsonb_exists(readings, ?)
+            "select revision_id, step, step_subject, (readings->>?)::float as read from log_entries
+                where kind in ('done', 'correct') and step_kind = ? and jsonb_exists(readings, ?)
                 order by position desc limit ".self::MOST_CASES,
-            [$measure, "$kind.%", $measure],
+            [$measure, $kind->value, $measure],
         );
         $found = [];
         foreach ($rows as $row) {
-            /** @var object{revision_id: int, step: string, read: numeric-string|float} $row */
-            $found["$row->revision_id $row->step"] ??= [$row->revision_id, $row->step, (float) $row->read];
+            /** @var object{revision_id: int, step: string, step_subject: string, read: numeric-string|float} $row */
+            $found["$row->revision_id $row->step"] ??= [$row->revision_id, $row->step_subject, (float) $row->read];
         }
 
         return array_values($found);
     }
 
-    private function step(int $release, string $step): ?BenchStep
+    /** What follows from an inspection is asked for like the first time. */
+    private function step(int $release, StepKind $kind, string $subject): ?BenchStep
     {
         $revision = $this->release($release);
         if ($revision === null) {
             return null;
         }
-        // What follows from an inspection is asked for like the first time.
         $this->steps[$release] ??= array_column($this->plans->of($revision)->steps, null, 'id');
 
-        return $this->steps[$release][preg_replace('/\.\d+$/', '', $step) ?? $step] ?? null;
+        return $this->steps[$release][$kind->key($subject)] ?? null;
     }
 
     /** By which a release was planned: the shop's own when it was released, else the shipped one. */

@@ -11,6 +11,7 @@ use App\Print\Pdf;
 use Illuminate\Support\Facades\DB;
 use UpsweptBead\Core\Device\Trace;
 use UpsweptBead\Core\Exchange\Drawing\TraceSvg;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Stores\Need;
 use UpsweptBead\Core\Units\Quantity;
 
@@ -52,7 +53,7 @@ final readonly class RecordView
         $planned = array_column($cut->joints, 'planned', 'id');
         $drawn = [];
         foreach ($entries as $entry) {
-            $joint = explode('.', $entry->step)[1] ?? '';
+            $joint = $entry->step_subject;
             foreach ($entry->traces as $one) {
                 $aim = match ($one['device']) {
                     'oxygen' => is_array($purge = $planned[$joint]['purge'] ?? null) ? $purge['target'] ?? null : null,
@@ -64,7 +65,7 @@ final readonly class RecordView
                 }
                 $quantity = $one['device'] === 'oxygen' ? Quantity::Oxygen : Quantity::Current;
                 $drawn[] = [
-                    'title' => sprintf('%s, %s', $entry->step, $one['device']),
+                    'title' => sprintf('%s, %s', $entry->words(), $one['device']),
                     'picture' => Pdf::picture(TraceSvg::of(
                         new Trace($one['device'], $one['every'], $one['values'], $one['simulated']),
                         is_float($aim) ? $aim : null,
@@ -78,18 +79,21 @@ final readonly class RecordView
         return $drawn;
     }
 
-    /** @return list<array{step: string, picture: string}> */
+    /** @return list<array{words: string, picture: string}> */
     private static function photos(Job $job): array
     {
         $rows = DB::select(
-            "select step, encode(jpeg, 'base64') as jpeg from photos where job_id = ? order by id limit ".self::MOST_PHOTOS,
+            "select step_kind, step_subject, step_round, encode(jpeg, 'base64') as jpeg from photos where job_id = ? order by id limit ".self::MOST_PHOTOS,
             [$job->id],
         );
 
         $photos = [];
         foreach ($rows as $row) {
-            /** @var object{step: string, jpeg: string} $row */
-            $photos[] = ['step' => $row->step, 'picture' => "data:image/jpeg;base64,$row->jpeg"];
+            /** @var object{step_kind: string, step_subject: string, step_round: int, jpeg: string} $row */
+            $photos[] = [
+                'words' => StepKind::from($row->step_kind)->words($row->step_subject, $row->step_round),
+                'picture' => "data:image/jpeg;base64,$row->jpeg",
+            ];
         }
 
         return $photos;

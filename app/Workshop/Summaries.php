@@ -13,7 +13,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Log;
 use Throwable;
 use UpsweptBead\Core\Bench\Progress;
-use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Plan\NextAction;
 use UpsweptBead\Core\Plan\NextGroup;
@@ -168,7 +167,7 @@ final readonly class Summaries
     /** What is next of a released job; what is missing for it is only asked while it is still to be cut. */
     public function making(Job $job, KnownPlan $plan, Progress $progress): NextAction
     {
-        $isCutNext = $progress->next()?->kind === StepKind::Prepare;
+        $isCutNext = $progress->next()?->kind->takesStock() === true;
 
         return $plan->making($progress, $isCutNext ? $this->stores->stockToBuy($job, $plan->stock) : 0);
     }

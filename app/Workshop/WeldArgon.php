@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Bench\EntryKind;
 use UpsweptBead\Core\Device\Trace;
+use UpsweptBead\Core\Step\StepKind;
 
 /** The argon of a step, L: what a flowmeter read; and of a weld what its torch took, metered or else as planned, and its purge. */
 final readonly class WeldArgon
@@ -13,10 +15,10 @@ final readonly class WeldArgon
     private function __construct(public ?float $meteredL, public ?float $torchL, public ?float $purgeL) {}
 
     /** @param  list<Trace>  $traces */
-    public static function of(KnownPlan $plan, string $step, EntryKind $kind, array $traces): self
+    public static function of(KnownPlan $plan, BenchStep $step, EntryKind $kind, array $traces): self
     {
-        [$what, $joint] = [...explode('.', $step), ''];
-        $planned = $what === 'weld' && $kind === EntryKind::Done ? $plan->argonL[$joint] ?? null : null;
+        $isWelded = $step->kind === StepKind::Weld && $kind === EntryKind::Done;
+        $planned = $isWelded ? $plan->argonL[$step->subject] ?? null : null;
         $readL = array_sum(array_map(static fn (Trace $one): float => $one->argonL(), $traces));
         $meteredL = $readL > 0.0 ? $readL : null;
 

@@ -23,7 +23,7 @@ arch('values do not change')
 
 // Bottom up: each knows only what stands before it.
 const LAYERS = [
-    'Units', 'Reason', 'Geometry', 'Flatness', 'Document', 'Reach', 'Cool', 'Gas', 'Timing', 'Merge', 'Learning', 'Stock', 'Run', 'Shop', 'Job', 'Route', 'Survey', 'Branching', 'Layout', 'Cut', 'Joint',
+    'Units', 'Reason', 'Geometry', 'Flatness', 'Document', 'Reach', 'Cool', 'Gas', 'Timing', 'Merge', 'Learning', 'Stock', 'Run', 'Step', 'Shop', 'Job', 'Route', 'Survey', 'Branching', 'Layout', 'Cut', 'Joint',
     'Fit', 'Purge', 'Weld', 'Schedule', 'Device', 'Bench', 'Cost', 'Plan', 'Stores', 'Quote', 'Exchange',
 ];
 

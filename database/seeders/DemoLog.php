@@ -19,10 +19,10 @@ use UpsweptBead\Core\Bench\EntryKind;
 use UpsweptBead\Core\Bench\Inspection\Inspected;
 use UpsweptBead\Core\Bench\Inspection\Outcome;
 use UpsweptBead\Core\Bench\Inspection\Oxide;
-use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Device\Device;
 use UpsweptBead\Core\Device\Leak;
 use UpsweptBead\Core\Device\Trace;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Units\Quantity;
 
 /** A made-up log: steps done one after the other, with readings near what was planned, in shifts. */
@@ -62,13 +62,13 @@ final class DemoLog
     {
         $minutes = match ($step->kind) {
             StepKind::Prepare => $this->dice->getInt(5, 11),
-            StepKind::TrialFit => $this->dice->getInt(18, 40),
+            StepKind::Trial => $this->dice->getInt(18, 40),
             default => 0,
         };
         $this->passes(60 * $minutes + (int) ($step->seconds ?? 240) + $this->dice->getInt(40, 240));
         $traces = $this->traces($step);
-        $argon = WeldArgon::of($this->plan, $step->id, EntryKind::Done, $traces);
-        $this->write($step->id, 'done', [
+        $argon = WeldArgon::of($this->plan, $step, EntryKind::Done, $traces);
+        $this->write($step, 'done', [
             'readings' => $this->readings($step),
             'points' => array_keys($step->points),
             'traces' => array_map(static fn (Trace $one): array => $one->toArray(), $traces),
@@ -81,7 +81,7 @@ final class DemoLog
     }
 
     /** @param  array<string, mixed>  $change */
-    public function said(string $step, string $kind, array $change): void
+    public function said(BenchStep $step, string $kind, array $change): void
     {
         $this->passes($this->dice->getInt(60, 300));
         $this->write($step, $kind, $change);
@@ -119,7 +119,7 @@ final class DemoLog
     }
 
     /** @param  array<string, mixed>  $change */
-    private function write(string $step, string $kind, array $change): void
+    private function write(BenchStep $step, string $kind, array $change): void
     {
         $shift = (int) $this->firstDay->diffInDays($this->at->startOfDay());
         LogEntry::query()->create([
@@ -127,7 +127,7 @@ final class DemoLog
             'job_id' => $this->job->id,
             'revision_id' => $this->revision->id,
             'user_id' => $this->people[$shift % count($this->people)]->id,
-            'step' => $step,
+            ...LogEntry::at($step),
             'kind' => $kind,
             'readings' => [],
             'note' => '',

@@ -185,7 +185,7 @@ final class DemoSeeder extends Seeder
                 default => $log->done($step),
             };
             if ($step->id === 'weld.AJ5') {
-                $log->said($step->id, 'note', ['note' => 'Purge bottle at its end, changed to the second one. Line blown through for a minute.']);
+                $log->said($step, 'note', ['note' => 'Purge bottle at its end, changed to the second one. Line blown through for a minute.']);
                 $this->bottles->read('Purge', '2150 psi', $log->now());
             }
             if ($step->id === 'inspect.EJ5') {

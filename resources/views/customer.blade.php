@@ -77,7 +77,7 @@
 <section>
     <h2>Departures</h2>
     @forelse($bench['deviations'] as $deviation)
-    <p><span class="n">{{ $deviation['step'] }}</span> {{ $deviation['what'] }}</p>
+    <p><b>{{ $deviation['title'] }}:</b> {{ $deviation['what'] }}</p>
     @empty
     <p class="q">{{ $bench['stepsDone'] > 0 ? 'Every reading lies within what was planned.' : 'Nothing has been logged yet.' }}</p>
     @endforelse
@@ -87,7 +87,7 @@
     <h2>Photos</h2>
     <div class="photos">
     @foreach($photos as $photo)
-        <figure><img src="/record/{{ $token }}/photos/{{ $photo['id'] }}" width="{{ $photo['wide'] }}" height="{{ $photo['high'] }}" alt="Photo at {{ $photo['step'] }}" loading="lazy"><figcaption class="n">{{ $photo['step'] }}</figcaption></figure>
+        <figure><img src="/record/{{ $token }}/photos/{{ $photo['id'] }}" width="{{ $photo['wide'] }}" height="{{ $photo['high'] }}" alt="Photo at {{ $photo['words'] }}" loading="lazy"><figcaption>{{ $photo['words'] }}</figcaption></figure>
     @endforeach
     </div>
 </section>

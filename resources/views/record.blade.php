@@ -3,9 +3,10 @@
     /** @var array<string, string> $ribbons pictures by letter */
     /** @var list<string> $materials */
     /** @var list<array{title: string, picture: string, end: string}> $traces */
-    /** @var list<array{step: string, picture: string}> $photos */
+    /** @var list<array{words: string, picture: string}> $photos */
     $growth = $job['plan']['fit']['growth'];
     $service = $job['plan']['fit']['service'];
+    /** @var \App\Print\LocalTime $time of the log, which no customer is shown */
     /** @var bool $isForCustomer what only the shop needs is left out */
     $isForCustomer ??= false;
     $head = $job['document']['job'];
@@ -16,6 +17,7 @@
     $bench = $job['bench'];
     $read = static fn (string $joint, string $what): string => (((array) ($bench['asWelded'] ?? []))[$joint][$what] ?? '') ?: '–';
     $joints = array_column(array_merge(...array_column([...$runs, ...$collectors], 'joints')), null, 'id');
+    $titles = array_column(array_merge($bench['steps'] ?? [], ...array_values((array) ($bench['added'] ?? []))), 'title', 'id');
 @endphp
 <!DOCTYPE html>
 <html lang="en">
@@ -34,6 +36,8 @@
     .plate td { border: 0.4pt solid #8796a1; padding: 1mm 1.6mm; }
     .plate .l { display: block; color: #4c5963; font-size: 6.8pt; }
     .q { color: #4c5963; }
+    .signed { margin-top: 12mm; page-break-inside: avoid; }
+    .signed td { width: 33%; border: 0; border-top: .3mm solid #4c5963; padding-top: 1mm; }
 </style>
 </head>
 <body>
@@ -113,7 +117,7 @@
 @if($bench !== null)
 <h2>Departures</h2>
 @forelse($bench['deviations'] as $deviation)
-<p><span class="n">{{ $deviation['step'] }}</span> {{ $deviation['what'] }}@if(! $isForCustomer && $deviation['by'] !== '') ({{ $deviation['by'] }})@endif</p>
+<p><b>{{ $deviation['title'] }}:</b> {{ $deviation['what'] }}@if(! $isForCustomer && $deviation['by'] !== '') ({{ $deviation['by'] }})@endif</p>
 @empty
 <p class="q">{{ $bench['stepsDone'] > 0 ? 'Every reading lies within what was planned.' : 'Nothing has been logged yet.' }}</p>
 @endforelse
@@ -129,9 +133,9 @@
 <p class="q">The newest {{ count($bench['log']) }} of {{ $bench['earlier'] + count($bench['log']) }} entries; all of them are in the log as a table ({{ $head['number'] }}-log.csv).</p>
 @endif
 <table>
-    <tr><th>When</th><th>Step</th><th>What</th><th>By</th><th>Note</th></tr>
+    <tr><th>When ({{ $time->zone() }})</th><th>Step</th><th>What</th><th>By</th><th>Note</th></tr>
     @foreach($bench['log'] as $line)
-    <tr><td class="n">{{ substr($line['at'], 0, 16) }}</td><td class="n">{{ $line['step'] }}</td><td>{{ $line['kind'] }}</td><td>{{ $line['by'] }}</td><td>{{ implode(' ', array_filter([$line['found'], $line['note'], $line['why']])) }}</td></tr>
+    <tr><td class="n">{{ $time->show($line['at']) }}</td><td>{{ $titles[$line['step']] ?? $line['words'] }}</td><td>{{ \UpsweptBead\Core\Bench\EntryKind::from($line['kind'])->label() }}</td><td>{{ $line['by'] }}</td><td>{{ implode(' ', array_filter([$line['found'], $line['note'], $line['why']])) }}</td></tr>
     @endforeach
 </table>
 @endif
@@ -150,10 +154,13 @@
 <h2>Photos</h2>
 <table>
     @foreach(array_chunk($photos, 3) as $row)
-    <tr>@foreach($row as $photo)<td style="width: 33%"><img src="{{ $photo['picture'] }}" style="width: 56mm"><br><span class="n">{{ $photo['step'] }}</span></td>@endforeach</tr>
+    <tr>@foreach($row as $photo)<td style="width: 33%"><img src="{{ $photo['picture'] }}" style="width: 56mm"><br><span>{{ $photo['words'] }}</span></td>@endforeach</tr>
     @endforeach
 </table>
 @endif
+<table class="signed">
+    <tr><td>Welded by</td><td>Inspected by</td><td>Date</td></tr>
+</table>
 <p class="q">Local codes, emissions and noise law, racing rules and licensed practice come first.</p>
 </body>
 </html>

@@ -134,7 +134,7 @@ function filledIn(string $uri, int $job, int $search): string
         ['job_id' => $job, 'user_id' => User::query()->firstOrFail()->id, 'made_at' => now(), 'expires_at' => now()->addDay()],
     )->id;
     $photo = DB::table('photos')->where('job_id', $job)->value('id') ?? DB::table('photos')->insertGetId([
-        'job_id' => $job, 'user_id' => User::query()->firstOrFail()->id, 'step' => 'weld.AJ2', 'wide' => 1, 'high' => 1, 'jpeg' => '', 'made_at' => now(),
+        'job_id' => $job, 'user_id' => User::query()->firstOrFail()->id, 'step' => 'weld.AJ2', 'step_kind' => 'weld', 'step_subject' => 'AJ2', 'wide' => 1, 'high' => 1, 'jpeg' => '', 'made_at' => now(),
     ]);
     $parts = ['{photo}' => $photo, '{link}' => $link, '{token}' => $token, '{item}' => $item, '{job}' => $job, '{other}' => $job, '{search}' => $search, '{stage?}' => 'weld', '{format}' => 'dxf', '{fingerprint}' => str_repeat('0', 32)];
 

@@ -5,19 +5,22 @@ import { coolingOf, groupsOf, propose, secondsLeft, waitsOf } from '@/screens/be
 
 const NOW = Date.parse('2026-03-02T10:00:00Z');
 
-function step(id: string, after: string[] = [], cools: number | null = null): Step {
-    const [kind = '', subject = ''] = id.split('.');
-    return { id, kind, subject, title: id, after, cools, group: subject } as unknown as Step;
+const CLOCKS: Record<string, Step['clock']> = { weld: 'up', cool: 'since-weld', warm: 'since-weld' };
+
+function step(kind: string, subject: string, after: string[] = [], cools: number | null = null): Step {
+    const id = `${kind}.${subject}`;
+    const clock = CLOCKS[kind] ?? null;
+    return { id, kind, subject, clock, title: id, after, cools, group: subject } as unknown as Step;
 }
 
 /** Two joints of two runs, and one of the first run that lies beside its first. */
 const STEPS = [
-    step('weld.AJ1', [], 600),
-    step('cool.AJ1', ['weld.AJ1'], 600),
-    step('weld.AJ2', ['cool.AJ1'], 600),
-    step('weld.BJ1', [], 300),
-    step('cool.BJ1', ['weld.BJ1'], 300),
-    step('inspect.A', ['cool.AJ1', 'weld.AJ2', 'cool.BJ1']),
+    step('weld', 'AJ1', [], 600),
+    step('cool', 'AJ1', ['weld.AJ1'], 600),
+    step('weld', 'AJ2', ['cool.AJ1'], 600),
+    step('weld', 'BJ1', [], 300),
+    step('cool', 'BJ1', ['weld.BJ1'], 300),
+    step('inspect', 'A', ['cool.AJ1', 'weld.AJ2', 'cool.BJ1']),
 ];
 const welded = (at: string) => coolingOf(STEPS, { 'weld.AJ1': at }, []);
 
@@ -65,7 +68,7 @@ it('says what a step waits for that is taken up before its turn', () => {
 
 it('has nothing to propose when all is done, and goes through a ring as it is listed', () => {
     expect(propose(STEPS, new Set(STEPS.map((one) => one.id)), new Map(), NOW)).toBeNull();
-    const ring = [step('a.1', ['b.1']), step('b.1', ['a.1'])];
+    const ring = [step('a', '1', ['b.1']), step('b', '1', ['a.1'])];
     expect(propose(ring, new Set(), new Map(), NOW)?.step.id).toBe('a.1');
 });
 
@@ -79,8 +82,8 @@ it('lists the steps of one joint together, wherever they stand', () => {
 });
 
 it('lets the next seam be begun below the code limit while a hand still waits', () => {
-    const warm = { ...step('warm.AJ1', ['weld.AJ1'], 408), kind: 'cool' } as Step;
-    const steps = [STEPS[0]!, warm, step('cool.AJ1', ['weld.AJ1'], 2082)];
+    const warm = { ...step('warm', 'AJ1', ['weld.AJ1'], 408), kind: 'cool' } as Step;
+    const steps = [STEPS[0]!, warm, step('cool', 'AJ1', ['weld.AJ1'], 2082)];
     const cooling = coolingOf(steps, { 'weld.AJ1': '2026-03-02T09:52:00Z' }, []);
     expect(secondsLeft(warm, cooling, NOW)).toBe(0);
     expect(secondsLeft(steps[2]!, cooling, NOW)).toBe(1602);

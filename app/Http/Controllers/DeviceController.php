@@ -56,6 +56,9 @@ final readonly class DeviceController
     {
         return new JsonResponse(['traces' => array_map(static fn (LogEntry $entry): array => [
             'step' => $entry->step,
+            'kind' => $entry->step_kind->value,
+            'subject' => $entry->step_subject,
+            'round' => $entry->step_round,
             'at' => $entry->made_at->format('c'),
             'devices' => $entry->traces,
         ], self::traced($job)->limit(200)->get()->reverse()->values()->all())]);

@@ -21,6 +21,7 @@ use Generator;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\JsonResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
+use UpsweptBead\Core\Step\StepKind;
 
 /** Entries from the bench in; out, what became of each, and where the job stands. */
 final readonly class LogController
@@ -71,11 +72,13 @@ final readonly class LogController
         if ($released === null) {
             return;
         }
+        $plan = $this->plans->of($released);
+        $kinds = array_column($plan->steps, 'kind', 'id');
         foreach ($request->entries() as $i => $entry) {
             [$step, $kind] = is_array($entry) ? [$entry['step'] ?? '', $entry['kind'] ?? ''] : ['', ''];
-            $isCut = is_string($step) && str_starts_with($step, 'prepare.') && in_array($kind, ['done', 'reopen'], true);
+            $isCut = is_string($step) && ($kinds[$step] ?? null) === StepKind::Prepare && in_array($kind, ['done', 'reopen'], true);
             if ($taken[$i]->state === 'stored' && $isCut) {
-                $progress = $this->log->now($job)->progress($this->plans->of($released));
+                $progress = $this->log->now($job)->progress($plan);
                 $this->stores->follow($job, $this->plans->cut($released), $progress, $by);
                 $this->summaries->storesChanged();
 

@@ -16,6 +16,8 @@ use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Step\StepKind;
 
 /** Photos at the steps of a job: in, out, and away again. */
 final readonly class PhotoController
@@ -38,8 +40,8 @@ final readonly class PhotoController
             throw ValidationException::withMessages(['by' => 'This photo is somebody else’s: it is sent when they sign in here.']);
         }
         $picture = self::picture($request->file('file'));
-        $step = $request->string('step')->value();
-        if (! in_array($step, $this->steps($job), true)) {
+        $step = $this->steps($job)[$request->string('step')->value()] ?? null;
+        if ($step === null) {
             throw ValidationException::withMessages(['step' => 'The released plan has no such step.']);
         }
         if (count(self::of($job->id)) >= self::MOST_OF_A_JOB) {
@@ -47,10 +49,11 @@ final readonly class PhotoController
         }
         // Sent once more because its answer was lost, it is the same photo.
         DB::statement(
-            "insert into photos (client_id, job_id, user_id, step, wide, high, jpeg, made_at)
-                values (?, ?, ?, ?, ?, ?, decode(?, 'base64'), now()) on conflict (client_id) do nothing",
+            "insert into photos (client_id, job_id, user_id, step, step_kind, step_subject, step_round, wide, high, jpeg, made_at)
+                values (?, ?, ?, ?, ?, ?, ?, ?, ?, decode(?, 'base64'), now()) on conflict (client_id) do nothing",
             [
-                $request->string('id')->toString(), $job->id, $user->id, $step, $picture->wide, $picture->high,
+                $request->string('id')->toString(), $job->id, $user->id, $step->id, $step->kind->value, $step->subject, $step->round,
+                $picture->wide, $picture->high,
                 base64_encode($picture->jpeg),
             ],
         );
@@ -79,13 +82,14 @@ final readonly class PhotoController
         return self::jpeg($link->job_id, $photo, 'private, no-store');
     }
 
-    /** @return list<array{id: int, step: string, wide: int, high: int, by: string}> */
+    /** @return list<array{id: int, step: string, words: string, wide: int, high: int, by: string}> */
     public static function of(int $job): array
     {
         $photos = [];
-        foreach (DB::select('select p.id, p.step, p.wide, p.high, u.name as by from photos p join users u on u.id = p.user_id where p.job_id = ? order by p.id', [$job]) as $row) {
-            /** @var object{id: int, step: string, wide: int, high: int, by: string} $row */
-            $photos[] = ['id' => $row->id, 'step' => $row->step, 'wide' => $row->wide, 'high' => $row->high, 'by' => $row->by];
+        foreach (DB::select('select p.id, p.step, p.step_kind, p.step_subject, p.step_round, p.wide, p.high, u.name as by from photos p join users u on u.id = p.user_id where p.job_id = ? order by p.id', [$job]) as $row) {
+            /** @var object{id: int, step: string, step_kind: string, step_subject: string, step_round: int, wide: int, high: int, by: string} $row */
+            $words = StepKind::from($row->step_kind)->words($row->step_subject, $row->step_round);
+            $photos[] = ['id' => $row->id, 'step' => $row->step, 'words' => $words, 'wide' => $row->wide, 'high' => $row->high, 'by' => $row->by];
         }
 
         return $photos;
@@ -101,15 +105,16 @@ final readonly class PhotoController
         return $picture instanceof Picture ? $picture : throw ValidationException::withMessages(['file' => $picture]);
     }
 
-    /** @return list<string> */
+    /** @return array<string, BenchStep> of the released plan, by id */
     private function steps(Job $job): array
     {
         $job->load('revisions');
         $released = $job->released();
 
-        return $released === null ? [] : array_map(
-            static fn ($step): string => $step->id,
+        return $released === null ? [] : array_column(
             $this->log->now($job)->progress($this->plans->of($released))->steps,
+            null,
+            'id',
         );
     }
 

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
+use UpsweptBead\Core\Step\StepKind;
 
 /** One piece that was cut, with its measured length if there is one; or was not after all. */
 final class CutPieceRequest extends FormRequest
@@ -42,7 +43,7 @@ final class CutPieceRequest extends FormRequest
             'by' => $by->id,
             'revision' => $revision,
             'units' => $this->string('units')->toString(),
-            'step' => 'prepare.'.$this->mark(),
+            'step' => StepKind::Prepare->key($this->mark()),
             'kind' => $this->isUndo() ? 'reopen' : 'done',
             'readings' => $length === '' || $this->isUndo() ? [] : ['length' => $length],
             'note' => '',

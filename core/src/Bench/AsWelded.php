@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Step\StepKind;
 
 /** How a joint was welded, by what was read of it the last time: what was cut out and done again is in the log alone. */
 final readonly class AsWelded
 {
+    /** A side that is welded first, and what is measured before a seam beside it, are not the joint’s own. */
     private const KINDS = [StepKind::Purge, StepKind::Weld, StepKind::Cool];
 
     /**
@@ -32,9 +34,7 @@ final readonly class AsWelded
         foreach ($progress->steps as $step) {
             $joint = $step->subject;
             $found[$joint] = ($progress->done[$step->id] ?? null)->inspected ?? $found[$joint] ?? null;
-            // A side that is welded first, and what is measured before a seam beside it, are not the joint’s own.
-            $isOwn = str_starts_with($step->id, "{$step->kind->value}.$joint");
-            if (! $isOwn || ! in_array($step->kind, self::KINDS, true)) {
+            if (! in_array($step->kind, self::KINDS, true)) {
                 continue;
             }
             $isAgain = $step->kind === StepKind::Weld && $progress->isDone($step->id);

@@ -7,11 +7,17 @@ namespace UpsweptBead\Core\Bench;
 use UpsweptBead\Core\Bench\Inspection\Inspection;
 use UpsweptBead\Core\Device\Rig;
 use UpsweptBead\Core\Flatness\Face;
+use UpsweptBead\Core\Step\StepKind;
 
-/** One thing to do at the bench. `id` stays the same as long as the piece or joint it belongs to does. */
+/** One thing to do at the bench. What is done, to what and in which round names it; its id is the key of these. */
 final readonly class BenchStep
 {
+    public string $id;
+
+    public string $of;
+
     /**
+     * @param  string  $subject  the piece, joint, run or collector that it is done to
      * @param  list<string>  $do  short lines, in order
      * @param  float|null  $seconds  how long a countdown or a timer is set for
      * @param  list<Measure>  $measures
@@ -22,10 +28,12 @@ final readonly class BenchStep
      * @param  ?Rig  $rig  where instruments watch: what they would see as planned
      * @param  ?Face  $face  where a face is measured: its points and its limit
      * @param  list<string>  $after  ids of the steps that are done before it
+     * @param  list<Ready>  $ready  what must have cooled before it, and how far
+     * @param  int  $round  1 for the step of the plan; more where an inspection asked for it again
+     * @param  string  $of  run, collector or joint that it is shown with; the subject where nothing else is said
      * @param  string  $group  what it is listed under: a joint, or what is cut or tacked together
      */
     public function __construct(
-        public string $id,
         public StepKind $kind,
         public string $subject,
         public string $title,
@@ -39,23 +47,32 @@ final readonly class BenchStep
         public array $after = [],
         public string $group = '',
         public ?Face $face = null,
-    ) {}
+        public array $ready = [],
+        public int $round = 1,
+        string $of = '',
+    ) {
+        $this->id = $kind->key($subject, $round);
+        $this->of = $of === '' ? $subject : $of;
+    }
 
-    /** @param  list<string>  $after */
-    public function placed(array $after, string $group): self
+    /**
+     * @param  list<string>  $after
+     * @param  list<Ready>  $ready
+     */
+    public function placed(array $after, array $ready, string $group): self
     {
         return new self(
-            $this->id, $this->kind, $this->subject, $this->title, $this->do, $this->seconds, $this->measures,
-            $this->points, $this->coolsS, $this->inspection, $this->rig, $after, $group, $this->face,
+            $this->kind, $this->subject, $this->title, $this->do, $this->seconds, $this->measures, $this->points,
+            $this->coolsS, $this->inspection, $this->rig, $after, $group, $this->face, $ready, $this->round, $this->of,
         );
     }
 
-    /** The same once more, as another step. */
-    public function again(string $id, string $title, string $after, string $group): self
+    /** The same once more, as a step of another round. */
+    public function again(int $round, string $title, string $after, string $group): self
     {
         return new self(
-            $id, $this->kind, $this->subject, $title, $this->do, $this->seconds, $this->measures,
-            $this->points, $this->coolsS, $this->inspection, $this->rig, [$after], $group, $this->face,
+            $this->kind, $this->subject, $title, $this->do, $this->seconds, $this->measures, $this->points,
+            $this->coolsS, $this->inspection, $this->rig, [$after], $group, $this->face, [], $round, $this->of,
         );
     }
 }

@@ -8,11 +8,11 @@ use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Fit\IncomingCheck;
 use UpsweptBead\Core\Fit\Order\Phase;
 use UpsweptBead\Core\Fit\Order\Task;
-use UpsweptBead\Core\Fit\Order\TaskKind;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\PartSpec;
 use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Units\Quantity;
 
 /**
@@ -62,7 +62,7 @@ final readonly class BenchSteps
             if ($this->isOfCollector($task->run) || $this->isDoneWith($task)) {
                 continue;
             }
-            if ($task->kind !== TaskKind::Weld) {
+            if ($task->kind !== StepKind::Weld) {
                 array_push($steps, ...$this->done($task));
                 $group = '';
             } elseif ($group === '') {
@@ -87,7 +87,7 @@ final readonly class BenchSteps
         $all = [];
         foreach ($steps as $step) {
             $all[] = $step;
-            if ($step->id === "cool.$step->subject") {
+            if ($step->kind === StepKind::Cool) {
                 $all[] = $this->welding->inspect($step->subject);
             }
         }
@@ -104,9 +104,8 @@ final readonly class BenchSteps
         ));
 
         return array_map(static fn (int $i, PartSpec $part): BenchStep => new BenchStep(
-            'check.part.'.($i + 1),
-            StepKind::Prepare,
-            $part->inlet,
+            StepKind::Check,
+            'part.'.($i + 1),
             "Check $part->name as it came",
             IncomingCheck::lines($part),
             null,
@@ -116,6 +115,7 @@ final readonly class BenchSteps
                 new Measure('wall', 'Wall of its neck', Quantity::Wall, $part->wall?->mm),
                 new Measure('square', 'Off square', Quantity::Angle, $part->squareDeg),
             ],
+            of: $part->inlet,
         ), array_keys($parts), $parts);
     }
 
@@ -125,30 +125,30 @@ final readonly class BenchSteps
         $isAll = $task->run === Task::ALL && array_diff($this->work->fit->letters, $this->there) === [];
 
         return ($isAll || in_array($task->run, $this->there, true))
-            && in_array($task->kind, [TaskKind::Trial, TaskKind::FullTack, TaskKind::Refit], true);
+            && in_array($task->kind, [StepKind::Trial, StepKind::FullTack, StepKind::Refit], true);
     }
 
     /** @return list<BenchStep> what is no weld */
     private function done(Task $task): array
     {
         return match ($task->kind) {
-            TaskKind::Fit => [$this->fitting->tack($task)],
-            TaskKind::Put => [$this->fitting->put($task)],
-            TaskKind::Form => [$this->fitting->form($task)],
-            TaskKind::Polish => [$this->fitting->polish($task)],
-            TaskKind::Trial => $task->run === Task::ALL
+            StepKind::Tack => [$this->fitting->tack($task)],
+            StepKind::Put => [$this->fitting->put($task)],
+            StepKind::Form => [$this->fitting->form($task)],
+            StepKind::Polish => [$this->fitting->polish($task)],
+            StepKind::Trial => $task->run === Task::ALL
                 ? [$this->fitting->trialTogether($this->work->fit->letters)]
                 : [$this->fitting->trial($task->run, count($this->work->fit->letters) > 1)],
-            TaskKind::FullTack => [$this->fitting->fullTack($task->run)],
-            TaskKind::Refit => [
+            StepKind::FullTack => [$this->fitting->fullTack($task->run)],
+            StepKind::Refit => [
                 $task->run === Task::ALL
                     ? $this->fitting->refit($task, $this->work->fit->letters)
                     : $this->fitting->goesBack($task),
             ],
-            TaskKind::Side => $task->joint === null ? [] : [
+            StepKind::Side => $task->joint === null ? [] : [
                 $this->welding->side($task, $this->work->fit->access->joints[$task->joint->id] ?? null),
             ],
-            TaskKind::Weld => [],
+            default => [],
         };
     }
 

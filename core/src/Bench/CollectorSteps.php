@@ -6,12 +6,12 @@ namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Fit\Order\Task;
-use UpsweptBead\Core\Fit\Order\TaskKind;
 use UpsweptBead\Core\Job\CollectorMake;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -32,7 +32,7 @@ final readonly class CollectorSteps
                 continue;
             }
             foreach ($moves as $move) {
-                if ($move->kind === TaskKind::Fit && $move->joint?->id === $joint->id) {
+                if ($move->kind === StepKind::Tack && $move->joint?->id === $joint->id) {
                     $steps[] = $this->tack($collector, $joint, $move);
                 }
             }
@@ -44,7 +44,6 @@ final readonly class CollectorSteps
     private function tack(BuiltCollector $collector, Joint $joint, Task $move): BenchStep
     {
         return new BenchStep(
-            "tack.$joint->id",
             StepKind::Tack,
             $joint->id,
             "Tack $joint->id: $move->brings to $move->to",
@@ -67,8 +66,7 @@ final readonly class CollectorSteps
         $letter = $collector->build->letter;
 
         return new BenchStep(
-            "outlet.$letter",
-            StepKind::Prepare,
+            StepKind::Outlet,
             $letter,
             "Cut and round the outlet of {$collector->spec->name}",
             [
@@ -88,8 +86,7 @@ final readonly class CollectorSteps
         $boreMm = $sizes->mouthOdMm - 2 * $sizes->tube->wallMm;
 
         return new BenchStep(
-            "true.$letter",
-            StepKind::Prepare,
+            StepKind::Trueing,
             $letter,
             "Expand and true the inlets of {$collector->spec->name}",
             [
@@ -110,8 +107,7 @@ final readonly class CollectorSteps
         $letter = $collector->build->letter;
 
         return new BenchStep(
-            "check.$letter",
-            StepKind::Prepare,
+            StepKind::Check,
             $letter,
             "Check {$collector->spec->name} as it came",
             [
@@ -131,11 +127,13 @@ final readonly class CollectorSteps
     {
         $letter = $collector->build->letter;
 
-        return new BenchStep("inspect.$letter", StepKind::Inspect, $letter, "Inspect {$collector->spec->name}", [
-            'Seams inside and outside: colour, penetration at the crotch and in the centre, no pinholes.',
-            'Leak test: 5–10 psi air and soapy water, inlets plugged.',
-            'Every inlet takes its tube; the outlet is round.',
-        ], null, [Measured::leakTest()]);
+        return new BenchStep(
+            StepKind::LeakTest,
+            $letter, "Inspect {$collector->spec->name}", [
+                'Seams inside and outside: colour, penetration at the crotch and in the centre, no pinholes.',
+                'Leak test: 5–10 psi air and soapy water, inlets plugged.',
+                'Every inlet takes its tube; the outlet is round.',
+            ], null, [Measured::leakTest()]);
     }
 
     /** @return list<BenchStep> what comes first at one that is bought */

@@ -11,4 +11,14 @@ enum EntryKind: string
     case Correct = 'correct';
     case Reopen = 'reopen';
     case Note = 'note';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Done => 'done',
+            self::Correct => 'corrected',
+            self::Reopen => 'opened again',
+            self::Note => 'noted',
+        };
+    }
 }

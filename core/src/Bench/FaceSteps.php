@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
+use UpsweptBead\Core\Fit\Order\Task;
 use UpsweptBead\Core\Flatness\Face;
 use UpsweptBead\Core\Flatness\FacePoint;
 use UpsweptBead\Core\Flatness\Land;
@@ -13,6 +14,7 @@ use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Units\Quantity;
 
 /** Bench steps in which faces that are bolted or clamped are measured, of a run and of a set, once all of it is cold. */
@@ -54,9 +56,8 @@ final readonly class FaceSteps
         $limit = Quantity::Wall->show($face->limitMm, $this->job->units);
 
         return new BenchStep(
-            "face.$joint->run.".($isStart ? 'start' : 'end'),
-            StepKind::Inspect,
-            $joint->run,
+            StepKind::Face,
+            self::at($joint->run, $isStart),
             "Measure the face of $part",
             [
                 'On a surface plate, cold and unbolted: feeler or dial at six points by the clock, looking at the face, midway on the land that seals.',
@@ -67,7 +68,14 @@ final readonly class FaceSteps
             null,
             self::readings($face),
             face: $face,
+            of: $joint->run,
         );
+    }
+
+    /** The end of a run, as a step's subject. */
+    public static function at(string $run, bool $isStart): string
+    {
+        return $isStart ? "$run.start" : "$run.end";
     }
 
     /**
@@ -107,9 +115,8 @@ final readonly class FaceSteps
         $limit = Quantity::Wall->show($face->limitMm, $this->job->units);
 
         return new BenchStep(
-            'face.'.implode('', $letters).'.ports',
-            StepKind::Inspect,
-            'set',
+            StepKind::Face,
+            implode('', $letters).'.ports',
             'Measure the port faces of '.implode(', ', $letters).' together',
             [
                 'On a surface plate or a straight edge over all ports, cold and unbolted: three points of each by the clock, looking with the flow.',
@@ -118,8 +125,12 @@ final readonly class FaceSteps
             ],
             null,
             self::readings($face),
-            after: array_map(static fn (string $letter): string => "face.$letter.start", $letters),
+            after: array_map(
+                static fn (string $letter): string => StepKind::Face->key(self::at($letter, true)),
+                $letters,
+            ),
             face: $face,
+            of: Task::ALL,
         );
     }
 

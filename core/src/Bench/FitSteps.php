@@ -18,6 +18,7 @@ use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
 use UpsweptBead\Core\Shop\RootSchool;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Weld\JointSheet;
 use UpsweptBead\Core\Weld\WeldPlan;
@@ -80,7 +81,6 @@ final readonly class FitSteps
         $do[] = 'Stainless-only brush, acetone, let dry. Mark the piece and the flow arrow.';
 
         return new BenchStep(
-            "prepare.$piece->mark",
             StepKind::Prepare,
             $piece->mark,
             "Cut and prepare $piece->mark",
@@ -110,10 +110,10 @@ final readonly class FitSteps
             return $this->grindOut($step, $joint);
         }
         if ($joint->type->isButt() && $this->job->isThere($joint->run)) {
-            return Rework::cutOut($step->id, $joint->id, Measured::fit($joint, $this->rules));
+            return Rework::cutOut(StepKind::Tack, $joint->id, Measured::fit($joint, $this->rules));
         }
         if ($joint->type === JointType::Tab) {
-            return new BenchStep($step->id, StepKind::Tack, $joint->id, $step->title, [
+            return new BenchStep(StepKind::Tack, $joint->id, $step->title, [
                 $step->why,
                 'No light under its foot: ground to the curve of the tube before it is tacked.',
                 'Mind what hangs above and the wiring beside it; cover glass and paint.',
@@ -130,11 +130,10 @@ final readonly class FitSteps
         if (! $joint->type->isWelded()) {
             $do[] = 'No tack: a strap or the clamp holds it.';
             if ($joint->type === JointType::Flare) {
-                return new BenchStep($step->id, StepKind::Tack, $joint->id, $step->title, $do, null, []);
+                return new BenchStep(StepKind::Tack, $joint->id, $step->title, $do, null, []);
             }
 
             return new BenchStep(
-                "tack.$joint->id",
                 StepKind::Tack,
                 $joint->id,
                 "Slide $joint->id together",
@@ -155,7 +154,6 @@ final readonly class FitSteps
         ));
 
         return new BenchStep(
-            "tack.$joint->id",
             StepKind::Tack,
             $joint->id,
             "Tack $joint->id for the trial fit",
@@ -168,11 +166,12 @@ final readonly class FitSteps
     /** Common practice. */
     private function grindOut(Task $step, Joint $joint): BenchStep
     {
-        return new BenchStep($step->id, StepKind::Tack, $joint->id, $step->title, [
+        return new BenchStep(StepKind::Tack, $joint->id, $step->title, [
             $step->why,
             'Brush to bright metal; dye shows how far it runs. A hole of 2–3 mm just past each end stops it.',
             'Ground to a vee through the wall, no wider than it must be; inside clean too, as far as it is reached.',
             'More than half round, or a sugared root below it: cut the seam out instead of welding over it.',
+            Rework::DISC,
         ], null, []);
     }
 
@@ -199,9 +198,8 @@ final readonly class FitSteps
     private static function plain(Task $task, string ...$lines): BenchStep
     {
         return new BenchStep(
-            $task->id,
-            StepKind::Prepare,
-            $task->joint->id ?? $task->run,
+            $task->kind,
+            $task->subject,
             $task->title,
             [$task->why, ...array_values($lines)],
             null,
@@ -216,19 +214,20 @@ final readonly class FitSteps
             ? ['Past the runs that are there already, in its place.', 'Trim the closing end to its line.']
             : ['Trim the closing end to its line. Then strip.'];
 
-        return new BenchStep("trial.$letter", StepKind::TrialFit, $letter, "Trial fit run $letter", $do, null, [
-            new Measure('gap', 'Far-end gap', Quantity::Length, 0.0, self::FAR_END_WITHIN, true),
-            new Measure('angle', 'Far-end angle', Quantity::Angle, 0.0, self::FAR_END_WITHIN, true),
-        ], $this->fit->trialOf($isInSet ? $letter : null));
+        return new BenchStep(
+            StepKind::Trial,
+            $letter, "Trial fit run $letter", $do, null, [
+                new Measure('gap', 'Far-end gap', Quantity::Length, 0.0, self::FAR_END_WITHIN, true),
+                new Measure('angle', 'Far-end angle', Quantity::Angle, 0.0, self::FAR_END_WITHIN, true),
+            ], $this->fit->trialOf($isInSet ? $letter : null));
     }
 
     /** @param  list<string>  $letters */
     public function trialTogether(array $letters): BenchStep
     {
         return new BenchStep(
-            'trial.set',
-            StepKind::TrialFit,
-            'set',
+            StepKind::Trial,
+            Task::ALL,
             'Trial fit runs '.implode(', ', $letters).' together',
             [
                 'All of them prove themselves together before any is finished.',
@@ -249,12 +248,14 @@ final readonly class FitSteps
         $tacks = $this->tacks($butts[0] ?? $joints[0]);
         $places = implode(', ', array_map(static fn (float $deg): string => $deg.'°', $tacks->fullDeg));
 
-        return new BenchStep("full.$letter", StepKind::FullTack, $letter, "Tack run $letter all round", [
-            sprintf('%d tacks a joint, opposite pairs in turn: %s.', count($tacks->fullDeg), $places),
-            "Each about {$this->length($tacks->tackMm)} long, fused without wire on a tight joint.",
-            'The last tacks go on the side the tube should move towards.',
-            ...$this->shielded($joints),
-        ], null, []);
+        return new BenchStep(
+            StepKind::FullTack,
+            $letter, "Tack run $letter all round", [
+                sprintf('%d tacks a joint, opposite pairs in turn: %s.', count($tacks->fullDeg), $places),
+                "Each about {$this->length($tacks->tackMm)} long, fused without wire on a tight joint.",
+                'The last tacks go on the side the tube should move towards.',
+                ...$this->shielded($joints),
+            ], null, []);
     }
 
     /**
@@ -278,7 +279,7 @@ final readonly class FitSteps
     /** @param  list<string>  $letters  as they go in */
     public function refit(Task $task, array $letters): BenchStep
     {
-        return new BenchStep($task->id, StepKind::FullTack, $task->run, $task->title, [
+        return new BenchStep($task->kind, $task->subject, $task->title, [
             'Check every run against its mark: joints move in welding, even in jigs.',
             'In this order: '.implode(', ', $letters).'. Flange bolted to a fixture thicker than itself.',
             'Tack to flange and collector, opposite pairs in turn.',
@@ -288,7 +289,7 @@ final readonly class FitSteps
     /** One run that goes back where a side of its seam is welded before the next does. */
     public function goesBack(Task $task): BenchStep
     {
-        return new BenchStep($task->id, StepKind::FullTack, $task->run, $task->title, [
+        return new BenchStep($task->kind, $task->subject, $task->title, [
             $task->why,
             'Check it against its marks: joints move in welding, even in jigs.',
         ], null, []);
@@ -298,7 +299,7 @@ final readonly class FitSteps
     {
         $isThere = $this->job->isThere($letter);
 
-        return new BenchStep("inspect.$letter", StepKind::Inspect, $letter, "Inspect run $letter", [
+        return new BenchStep(StepKind::LeakTest, $letter, "Inspect run $letter", [
             'Every joint has been looked at by itself.',
             'Leak test: 5–10 psi air and soapy water.',
             ...$isThere ? [] : ['Trial fit once more.'],

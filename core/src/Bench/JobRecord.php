@@ -43,14 +43,14 @@ final readonly class JobRecord
             ];
             $isStop = ($values['oxygen'] ?? 0.0) > $rules->value('purge.stop');
             foreach ($what as $line) {
-                $deviations[] = new Deviation($step->id, $line);
+                $deviations[] = new Deviation($step, $line);
             }
             if ($isStop) {
                 $stop = Quantity::Oxygen->show($rules->value('purge.stop'), $units);
-                $deviations[] = new Deviation($step->id, "Above $stop, where welding stops: look at the root.");
+                $deviations[] = new Deviation($step, "Above $stop, where welding stops: look at the root.");
             }
             if ($closed !== null && $closed->why !== '') {
-                $deviations[] = new Deviation($step->id, "Skipped: $closed->why", $closed->by);
+                $deviations[] = new Deviation($step, "Skipped: $closed->why", $closed->by);
             }
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Bench;
 
 use UpsweptBead\Core\Bench\Inspection\Rework;
+use UpsweptBead\Core\Step\StepKind;
 
 /** Where a job stands at the bench: the log folded over the plan's steps, in the order the entries were made. */
 final readonly class Progress
@@ -77,7 +78,9 @@ final readonly class Progress
     {
         return count(array_filter(
             $this->steps,
-            fn (BenchStep $step): bool => $step->id === "weld.$step->subject" && $this->isDone($step->id),
+            fn (BenchStep $step): bool => $step->kind === StepKind::Weld
+                && $step->round === 1
+                && $this->isDone($step->id),
         ));
     }
 

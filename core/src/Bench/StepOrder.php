@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Bench;
 
-use UpsweptBead\Core\Fit\Order\Before;
+use UpsweptBead\Core\Fit\Order\Task;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Schedule\Slot;
+use UpsweptBead\Core\Step\StepKind;
+use UpsweptBead\Core\Step\Work;
 
 /**
  * What each step of the bench waits for: the reasons of the build; pieces that are cut before they are tacked; the purge
@@ -15,8 +17,11 @@ use UpsweptBead\Core\Schedule\Slot;
  */
 final readonly class StepOrder
 {
-    /** @var array<string, true> ids of all steps */
-    private array $there;
+    /** @var array<string, BenchStep> by id */
+    private array $steps;
+
+    /** @var array<string, Task> of the build, by id */
+    private array $tasks;
 
     /** @var array<string, Slot> by joint */
     private array $slots;
@@ -24,7 +29,8 @@ final readonly class StepOrder
     /** @param  list<BenchStep>  $steps */
     private function __construct(array $steps, private WorkPlan $work)
     {
-        $this->there = array_fill_keys(array_map(static fn (BenchStep $one): string => $one->id, $steps), true);
+        $this->steps = array_column($steps, null, 'id');
+        $this->tasks = array_column($work->fit->build->tasks, null, 'id');
         $slots = [];
         foreach ($work->schedule->slots as $slot) {
             $slots[$slot->joint->id] = $slot;
@@ -41,54 +47,72 @@ final readonly class StepOrder
         $order = new self($steps, $work);
 
         return array_map(
-            static fn (BenchStep $one): BenchStep => $one->placed(
-                $order->known($order->before($one), $one),
-                $order->group($one),
-            ),
+            static function (BenchStep $one) use ($order): BenchStep {
+                $after = $order->known($order->before($one), $one);
+
+                return $one->placed($after, $order->ready($after), $order->group($one));
+            },
             $steps,
         );
+    }
+
+    /**
+     * @param  list<string>  $after
+     * @return list<Ready> of the joints that are measured before it
+     */
+    private function ready(array $after): array
+    {
+        $ready = [];
+        foreach ($after as $id) {
+            $step = $this->steps[$id];
+            if ($step->kind->work() === Work::Cool) {
+                $limits = array_column($step->measures, 'most', 'name');
+                $ready[] = new Ready($step->subject, $limits['temperature'] ?? INF, $step->coolsS ?? 0.0);
+            }
+        }
+
+        return $ready;
     }
 
     /** The steps of one weld stand together, whatever is done while it cools. */
     private function group(BenchStep $step): string
     {
-        $run = $this->work->joints->find($step->subject)->run ?? rtrim($step->subject, '0123456789');
-        $of = $run === 'set' ? 'together' : $run;
+        $run = $this->work->joints->find($step->of)->run ?? rtrim($step->of, '0123456789');
+        $of = $run === Task::ALL ? 'together' : $run;
 
-        if ($step->inspection !== null) {
-            return "Weld $step->subject";
-        }
-
-        return match ($step->id === "bolt.$step->subject" ? StepKind::Weld : $step->kind) {
-            StepKind::Purge, StepKind::Weld, StepKind::Cool => "Weld $step->subject",
-            StepKind::Prepare => "Prepare $of",
-            StepKind::Tack, StepKind::TrialFit => "Tack and try $of",
-            StepKind::FullTack => 'Tack all round',
-            StepKind::Inspect => 'Inspect',
+        return match ($step->kind->work()) {
+            Work::Purge, Work::Weld, Work::Cool => "Weld $step->subject",
+            Work::Prepare => "Prepare $of",
+            Work::Tack => $step->kind === StepKind::Tack ? "Tack and try $of" : 'Tack all round',
+            Work::TrialFit => "Tack and try $of",
+            Work::Inspect => $step->inspection === null ? 'Inspect' : "Weld $step->subject",
         };
     }
 
-    /** @return list<string> ids, also of what is no step */
+    /** @return list<string> keys, also of what is no step */
     private function before(BenchStep $step): array
     {
-        return match (true) {
-            $step->kind === StepKind::Cool => ["weld.$step->subject"],
-            $step->inspection !== null => ["cool.$step->subject"],
-            $step->kind === StepKind::Inspect => [
-                ...$step->after,
-                ...$this->ofRun($step->subject),
-                ...$step->face === null ? ["face.$step->subject.start", "face.$step->subject.end"] : [],
+        $subject = $step->subject;
+
+        return match ($step->kind) {
+            StepKind::Cool, StepKind::Warm => [StepKind::Weld->key($subject)],
+            StepKind::Inspect => [StepKind::Cool->key($subject)],
+            StepKind::Face => [...$step->after, ...$this->ofRun($step->of)],
+            StepKind::LeakTest => [
+                ...$this->ofRun($subject),
+                StepKind::Face->key(FaceSteps::at($subject, true)),
+                StepKind::Face->key(FaceSteps::at($subject, false)),
             ],
-            $step->kind === StepKind::Purge, $step->id === "bolt.$step->subject" => [
-                "bolt.$step->subject",
-                ...$this->reasons("weld.$step->subject"),
-                ...self::cooled($this->slots[$step->subject]->handled ?? []),
+            StepKind::Purge, StepKind::Bolt => [
+                StepKind::Bolt->key($subject),
+                ...$this->reasons(StepKind::Weld->key($subject)),
+                ...self::cooled($this->slots[$subject]->handled ?? []),
             ],
-            $step->id === "weld.$step->subject" => [
-                "bolt.$step->subject",
-                "purge.$step->subject",
+            StepKind::Weld => [
+                StepKind::Bolt->key($subject),
+                StepKind::Purge->key($subject),
                 ...$this->reasons($step->id),
-                ...self::cooled($this->slots[$step->subject]->checks()),
+                ...self::cooled($this->slots[$subject]->checks()),
             ],
             default => [...$this->byHand($this->reasons($step->id)), ...$this->pieces($step)],
         };
@@ -99,12 +123,19 @@ final readonly class StepOrder
     {
         $first = [];
         foreach ($this->work->fit->build->reasons[$id] ?? [] as $reason) {
-            array_push($first, ...isset($this->there[$reason->first]) || str_starts_with($reason->first, 'weld.')
-                ? [$reason->first]
-                : $this->reasons($reason->first));
+            $isStep = isset($this->steps[$reason->first]) || $this->welded($reason->first) !== null;
+            array_push($first, ...$isStep ? [$reason->first] : $this->reasons($reason->first));
         }
 
         return $first;
+    }
+
+    /** The joint that a task of the build welds. */
+    private function welded(string $id): ?Joint
+    {
+        $task = $this->tasks[$id] ?? null;
+
+        return $task?->kind === StepKind::Weld ? $task->joint : null;
     }
 
     /**
@@ -118,9 +149,9 @@ final readonly class StepOrder
         $before = [];
         foreach ($ids as $id) {
             $before[] = $id;
-            if (str_starts_with($id, 'weld.')) {
-                $joint = substr($id, 5);
-                array_push($before, "cool.$joint", "inspect.$joint");
+            $joint = $this->welded($id);
+            if ($joint !== null) {
+                array_push($before, ...StepKind::keys($joint->id, StepKind::Cool, StepKind::Inspect));
             }
         }
 
@@ -134,7 +165,7 @@ final readonly class StepOrder
     private static function cooled(array $checks): array
     {
         return array_merge(...array_map(
-            static fn (string $joint): array => ["cool.$joint", "warm.$joint"],
+            static fn (string $joint): array => [StepKind::Cool->key($joint), StepKind::Warm->key($joint)],
             array_map(strval(...), array_keys($checks)),
         ));
     }
@@ -144,14 +175,22 @@ final readonly class StepOrder
     {
         $joint = $step->kind === StepKind::Tack ? $this->work->joints->find($step->subject) : null;
 
-        return $joint === null ? [] : ["prepare.{$joint->between->name}", "prepare.{$joint->and->name}"];
+        return $joint === null ? [] : [
+            StepKind::Prepare->key($joint->between->name),
+            StepKind::Prepare->key($joint->and->name),
+        ];
     }
 
     /** @return list<string> all welds of a run or a collector, cool and looked at */
     private function ofRun(string $letter): array
     {
         return array_merge(...array_map(
-            static fn (Joint $joint): array => ["weld.$joint->id", "cool.$joint->id", "inspect.$joint->id"],
+            static fn (Joint $joint): array => StepKind::keys(
+                $joint->id,
+                StepKind::Weld,
+                StepKind::Cool,
+                StepKind::Inspect,
+            ),
             $this->work->joints->ofRun($letter),
         ));
     }
@@ -164,7 +203,7 @@ final readonly class StepOrder
     {
         return array_values(array_unique(array_filter(
             $ids,
-            fn (string $id): bool => isset($this->there[$id]) && $id !== $step->id,
+            fn (string $id): bool => isset($this->steps[$id]) && $id !== $step->id,
         )));
     }
 }

@@ -18,6 +18,7 @@ use UpsweptBead\Core\Schedule\Slot;
 use UpsweptBead\Core\Shop\CoolSchool;
 use UpsweptBead\Core\Shop\RootSchool;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Weld\Backing;
 use UpsweptBead\Core\Weld\JointSheet;
@@ -59,7 +60,6 @@ final readonly class WeldSteps
         return [
             ...$this->bolted($sheet),
             ...$sheet->isFilled() ? [new BenchStep(
-                "purge.$joint->id",
                 StepKind::Purge,
                 $joint->id,
                 "Purge for $joint->id",
@@ -69,7 +69,6 @@ final readonly class WeldSteps
                 rig: Rig::purge($purge->value('volume'), $purge->value('flow'), $purge->pose->trappedMl / 1000),
             )] : [],
             new BenchStep(
-                "weld.$joint->id",
                 StepKind::Weld,
                 $joint->id,
                 $joint->type === JointType::DonutSeam
@@ -145,8 +144,7 @@ final readonly class WeldSteps
         $flange = $joint->seam->stationMm <= 0.0 ? $joint->between->name : $joint->and->name;
 
         return [new BenchStep(
-            "bolt.$joint->id",
-            StepKind::Prepare,
+            StepKind::Bolt,
             $joint->id,
             "Bolt $flange to {$backing->withArticle()}",
             [
@@ -184,7 +182,6 @@ final readonly class WeldSteps
         $target = $sheet->purge->value('target');
 
         return new BenchStep(
-            "inspect.$id",
             StepKind::Inspect,
             $id,
             "Inspect $id: {$joint->between->name} to {$joint->and->name}",
@@ -214,8 +211,7 @@ final readonly class WeldSteps
         $set = $sheet->settings;
 
         return new BenchStep(
-            $task->id,
-            StepKind::Weld,
+            $task->kind,
             $joint->id,
             $task->title,
             [
@@ -272,16 +268,16 @@ final readonly class WeldSteps
     {
         $limit = $this->rules->value($isHandled ? 'cool.touch' : $this->weld->cool->rule());
         // Below the code limit a joint is measured once more before a hand goes there.
-        $name = $isHandled || $this->weld->cool === CoolSchool::Touch ? 'cool' : 'warm';
+        $isForHand = $isHandled || $this->weld->cool === CoolSchool::Touch;
+        $kind = $isForHand ? StepKind::Cool : StepKind::Warm;
 
         return array_map(
             fn (string $id, float $seconds): BenchStep => new BenchStep(
-                "$name.$id",
-                StepKind::Cool,
+                $kind,
                 $id,
                 "Let $id cool",
                 [
-                    $name === 'cool'
+                    $isForHand
                         ? "Measure it with a thermometer or a crayon before a hand touches it: go on below {$this->show(Quantity::Temperature, $limit)}."
                         : "Measure it with a thermometer or a crayon: weld beside it below {$this->show(Quantity::Temperature, $limit)}. It still burns: no hand on it.",
                     'Check the fit again before the next joint is tacked or welded.',
@@ -290,9 +286,9 @@ final readonly class WeldSteps
                 [
                     Measured::limited('temperature', 'Temperature going on', Quantity::Temperature, $limit),
                     // Once it is cold, if anybody cares to.
-                    ...$name === 'cool' ? Measured::shrink($this->joints->find($id), $this->rules) : [],
+                    ...$isForHand ? Measured::shrink($this->joints->find($id), $this->rules) : [],
                 ],
-                coolsS: $this->coolsS($id, $name === 'cool'),
+                coolsS: $this->coolsS($id, $isForHand),
                 rig: $this->cooling($this->weld->sheets[$id]->times),
             ),
             array_map(strval(...), array_keys($checks)),

@@ -27,6 +27,7 @@ use UpsweptBead\Core\Reason\Notice;
 use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Insertion\Stuck;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Survey\Surroundings;
 
 /**
@@ -133,7 +134,7 @@ final readonly class FitPlan
             }
             $one = $access?->joints[$joint->id] ?? null;
             if ($one !== null && $joint->type->isButt()) {
-                $isTogether = $build->find("weld.$joint->id")?->phase === Phase::Together;
+                $isTogether = $build->find(StepKind::Weld->key($joint->id))?->phase === Phase::Together;
                 $pattern = $pattern->shielding(($isTogether ? $one->together : $one->alone)->arcs);
             }
             $tacks[$joint->id] = $pattern;
@@ -155,7 +156,7 @@ final readonly class FitPlan
     public function cupFor(Joint $joint): ?CupFit
     {
         $access = $this->access->joints[$joint->id] ?? null;
-        $task = $this->build->find("weld.$joint->id");
+        $task = $this->build->find(StepKind::Weld->key($joint->id));
 
         return $task?->phase === Phase::Together ? $access?->together : $access?->alone;
     }

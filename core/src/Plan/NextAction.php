@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Plan;
 
 use UpsweptBead\Core\Bench\Progress;
-use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Reason\Notice;
+use UpsweptBead\Core\Step\Work;
 
 /** The next sensible thing to do with a job, and the stage it is done at. */
 final readonly class NextAction
@@ -73,20 +73,20 @@ final readonly class NextAction
         if ($next === null) {
             return new self('handover', NextGroup::Done, 'Hand over');
         }
-        if ($next->kind === StepKind::Prepare && $toBuy > 0) {
+        if ($next->kind->takesStock() && $toBuy > 0) {
             return new self(
                 'cut',
                 NextGroup::StockMissing,
                 $toBuy === 1 ? 'Buy 1 piece of stock' : "Buy $toBuy pieces of stock",
             );
         }
-        $group = match ($next->kind) {
-            StepKind::Prepare => NextGroup::Prepare,
-            StepKind::Tack, StepKind::FullTack => NextGroup::Tack,
-            StepKind::TrialFit => NextGroup::TrialFit,
-            StepKind::Purge, StepKind::Weld => NextGroup::Weld,
-            StepKind::Cool => NextGroup::Cool,
-            StepKind::Inspect => NextGroup::Inspect,
+        $group = match ($next->kind->work()) {
+            Work::Prepare => NextGroup::Prepare,
+            Work::Tack => NextGroup::Tack,
+            Work::TrialFit => NextGroup::TrialFit,
+            Work::Purge, Work::Weld => NextGroup::Weld,
+            Work::Cool => NextGroup::Cool,
+            Work::Inspect => NextGroup::Inspect,
         };
 
         return new self('bench', $group, $next->title);

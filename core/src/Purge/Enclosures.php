@@ -17,6 +17,7 @@ use UpsweptBead\Core\Purge\Internal\Joined;
 use UpsweptBead\Core\Purge\Internal\LaidOut;
 use UpsweptBead\Core\Purge\Internal\Pipework;
 use UpsweptBead\Core\Purge\Internal\Ways;
+use UpsweptBead\Core\Step\StepKind;
 
 /**
  * What is closed off and filled for each joint: all whose inside is joined to it in what lies on the bench when it is
@@ -38,7 +39,7 @@ final readonly class Enclosures
     public function group(Joint $joint): string
     {
         $isSeal = $joint->type === JointType::FlangeSeal;
-        $standing = $this->fit->standing["weld.$joint->id"] ?? [];
+        $standing = $this->fit->standing[StepKind::Weld->key($joint->id)] ?? [];
         $isWhole = in_array($joint->run, $standing, true) || ! in_array($joint->between->name, $standing, true);
         $routed = $this->layout->run($joint->run);
         $half = $routed !== null && $joint->seam->stationMm < $routed->line->lengthMm / 2 ? 'start' : 'end';
@@ -78,7 +79,7 @@ final readonly class Enclosures
     /** @return list<string> what lies there when a joint is welded; a bought collector has no piece by which it would be named */
     private function standing(Joint $joint): array
     {
-        $standing = $this->fit->standing["weld.$joint->id"] ?? [$joint->run];
+        $standing = $this->fit->standing[StepKind::Weld->key($joint->id)] ?? [$joint->run];
         foreach ($this->layout->placement->collectors->all as $one) {
             if (! $one->build->make->isMade() && self::stands($one, $standing)) {
                 $standing[] = $one->build->letter;

@@ -6,7 +6,7 @@ namespace UpsweptBead\Core\Purge;
 
 use UpsweptBead\Core\Fit\Order\Sequence;
 use UpsweptBead\Core\Fit\Order\Task;
-use UpsweptBead\Core\Fit\Order\TaskKind;
+use UpsweptBead\Core\Step\StepKind;
 
 /**
  * Which joints find what they are of closed and filled from an earlier one: held, fed and vented alike, with nothing else
@@ -23,7 +23,7 @@ final readonly class StaysFilled
         $first = $since = [];
         $batch = 0;
         foreach ($build->tasks as $task) {
-            if ($task->kind !== TaskKind::Weld || $task->joint === null) {
+            if ($task->kind !== StepKind::Weld || $task->joint === null) {
                 $batch++;
 
                 continue;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Quote;
 
 use UpsweptBead\Core\Bench\BenchStep;
-use UpsweptBead\Core\Bench\StepKind;
+use UpsweptBead\Core\Step\Work;
 
 /** What hours at the bench go to. */
 enum Labour: string
@@ -37,13 +37,12 @@ enum Labour: string
     /** @param  bool  $isOfPlan  false for what follows from an inspection */
     public static function of(BenchStep $step, bool $isOfPlan): self
     {
-        // A flange is bolted down for its weld.
-        return $isOfPlan ? match (str_starts_with($step->id, 'bolt.') ? StepKind::Weld : $step->kind) {
-            StepKind::Prepare => self::Prepare,
-            StepKind::Tack, StepKind::FullTack => self::Fit,
-            StepKind::TrialFit => self::Trial,
-            StepKind::Purge, StepKind::Weld, StepKind::Cool => self::Weld,
-            StepKind::Inspect => self::Inspect,
+        return $isOfPlan ? match ($step->kind->work()) {
+            Work::Prepare => self::Prepare,
+            Work::Tack => self::Fit,
+            Work::TrialFit => self::Trial,
+            Work::Purge, Work::Weld, Work::Cool => self::Weld,
+            Work::Inspect => self::Inspect,
         } : self::Again;
     }
 }

@@ -9,6 +9,7 @@ use UpsweptBead\Core\Cut\OpenedStock;
 use UpsweptBead\Core\Job\OutsideWork;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Stores\ItemKind;
 use UpsweptBead\Core\Stores\Need;
 use UpsweptBead\Core\Stores\Needs;
@@ -154,10 +155,10 @@ final readonly class Quote
         $minutes = [
             Labour::Prepare->value => $steps(Labour::Prepare) * $rules->value('cost.prepare_minutes'),
             // As they are learned: a tack step, a look at a joint or a run.
-            Labour::Fit->value => self::begins($plan, 'tack.') * $rules->value('cost.fit_minutes'),
+            Labour::Fit->value => self::steps($plan, StepKind::Tack) * $rules->value('cost.fit_minutes'),
             Labour::Trial->value => $steps(Labour::Trial) * $rules->value('cost.trial_minutes'),
             Labour::Weld->value => $plan->schedule->attendedS() / 60,
-            Labour::Inspect->value => self::begins($plan, 'inspect.') * $rules->value('cost.inspect_minutes'),
+            Labour::Inspect->value => self::steps($plan, StepKind::Inspect, StepKind::Face, StepKind::LeakTest) * $rules->value('cost.inspect_minutes'),
         ];
         $lines = [];
         foreach (array_filter($minutes, static fn (float $one): bool => $one > 0.0) as $kind => $count) {
@@ -175,12 +176,12 @@ final readonly class Quote
         return $lines;
     }
 
-    /** How many steps of the bench there are whose ids begin so. */
-    private static function begins(Plan $plan, string $prefix): int
+    /** How many steps of these kinds there are. */
+    private static function steps(Plan $plan, StepKind ...$kinds): int
     {
         return count(array_filter(
             $plan->steps,
-            static fn (BenchStep $step): bool => str_starts_with($step->id, $prefix),
+            static fn (BenchStep $step): bool => in_array($step->kind, $kinds, true),
         ));
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Schedule;
 
 use UpsweptBead\Core\Fit\Order\Sequence;
-use UpsweptBead\Core\Fit\Order\TaskKind;
+use UpsweptBead\Core\Step\StepKind;
 
 /** The order in which the joints of a whole job are welded: that of the build, in batches with nothing else between. */
 final readonly class WeldOrder
@@ -16,7 +16,7 @@ final readonly class WeldOrder
         $welds = [];
         $batch = 0;
         foreach ($build->tasks as $task) {
-            if ($task->kind === TaskKind::Weld && $task->joint !== null) {
+            if ($task->kind === StepKind::Weld && $task->joint !== null) {
                 $welds[] = new Weld($task->joint, $task->phase, $task->why, $batch);
             } else {
                 $batch++;

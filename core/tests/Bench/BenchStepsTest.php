@@ -3,11 +3,11 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Bench\BenchStep;
-use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -40,7 +40,7 @@ it('takes every piece, joint and run to the bench once', function () {
         expect($ids)->toContain("purge.$joint->id", "weld.$joint->id", "cool.$joint->id");
     }
     foreach (bench()->fit->letters as $letter) {
-        expect($ids)->toContain("trial.$letter", "full.$letter", "inspect.$letter");
+        expect($ids)->toContain("trial.$letter", "full.$letter", "leak-test.$letter");
     }
 });
 

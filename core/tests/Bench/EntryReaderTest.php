@@ -99,7 +99,7 @@ it('does not go on past a limit, a reading that was not taken or a point not con
     'a joint that is hot' => [['step' => 'cool.AJ2', 'readings' => ['temperature' => '150']], '150 °F, at most 113 °F.'],
     'a gap that no wire fills' => [['step' => 'tack.AJ2', 'readings' => ['gap' => '.060']], 'at most .033 in.'],
     'walls that stand off' => [['step' => 'tack.AJ2', 'readings' => ['mismatch' => '.030']], 'Mismatch: .030 in'],
-    'a leak test that throws' => [['step' => 'inspect.A', 'readings' => ['pressure' => '40 psi']], 'at most 10 psi.'],
+    'a leak test that throws' => [['step' => 'leak-test.A', 'readings' => ['pressure' => '40 psi']], 'at most 10 psi.'],
     'a trial fit that was not looked over' => [
         ['step' => 'trial.A', 'readings' => ['gap' => '0', 'angle' => '0'], 'points' => [0]],
         'Not confirmed: ',

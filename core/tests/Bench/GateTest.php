@@ -5,8 +5,8 @@ declare(strict_types=1);
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Bench\Gate;
 use UpsweptBead\Core\Bench\Measure;
-use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Plan\Json\FigureWriter;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -16,7 +16,7 @@ use UpsweptBead\Core\Units\UnitSystem;
  */
 function gated(array $measures, array $points = []): BenchStep
 {
-    return new BenchStep('purge.AJ1', StepKind::Purge, 'AJ1', 'Purge for AJ1', [], null, $measures, $points);
+    return new BenchStep(StepKind::Purge, 'AJ1', 'Purge for AJ1', [], null, $measures, $points);
 }
 
 // The tablet judges readings by the same cases where it has no network: tests/Unit/gate.test.ts.

@@ -6,8 +6,8 @@ use UpsweptBead\Core\Bench\EntryKind;
 use UpsweptBead\Core\Bench\JobRecord;
 use UpsweptBead\Core\Bench\LogEntry;
 use UpsweptBead\Core\Bench\Progress;
-use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -106,7 +106,7 @@ it('tells what was gone on with before its turn, with the reason', function () {
         ShopRules::shipped(),
         UnitSystem::Inch,
     );
-    expect(array_map(static fn ($one): string => "$one->stepId $one->what", $record->deviations))->toBe([
+    expect(array_map(static fn ($one): string => "{$one->step->id} $one->what", $record->deviations))->toBe([
         'weld.AJ2 Not done before it: Tack run A all round.',
         'weld.AJ2 Skipped: tacked yesterday, not logged',
     ]);

@@ -3,11 +3,11 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Bench\BenchStep;
-use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Geometry\Vector;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
@@ -110,7 +110,7 @@ it('lets no hand near a joint that has not been measured cool', function (Plan $
 it('measures a face once all of its run is cold, and before the run is done with', function () {
     $steps = array_column(Some::plan()->steps, null, 'id');
     expect($steps['face.A.start']->after)->toContain('cool.AJ1')->toContain('inspect.AJ4')
-        ->and($steps['inspect.A']->after)->toContain('face.A.start')->toContain('face.A.end')
+        ->and($steps['leak-test.A']->after)->toContain('face.A.start')->toContain('face.A.end')
         ->and($steps['face.A.start']->face?->limitMm)->toBe(0.1);
 });
 

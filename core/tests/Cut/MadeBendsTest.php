@@ -104,7 +104,7 @@ it('has a weld for each cut, each longer than once round, in the bend', function
         ->and($welds[0]->seam->stationMm)->toBeClose(150 + 114.3 * deg2rad(9))
         ->and($welds[4]->seam->stationMm)->toBeClose(150 + 114.3 * deg2rad(81))
         ->and(array_keys($plan->weld->sheets))->toContain($welds[2]->id)
-        ->and(count($plan->fit->build->ofKind(UpsweptBead\Core\Fit\Order\TaskKind::Fit)))->toBe(7);
+        ->and(count($plan->fit->build->ofKind(UpsweptBead\Core\Step\StepKind::Tack)))->toBe(7);
 });
 
 it('does not take wedges for a bend that is bought, nor a bought bend for wedges', function () {

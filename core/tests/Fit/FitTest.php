@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Fit\Order\Before;
 use UpsweptBead\Core\Fit\Order\Task;
-use UpsweptBead\Core\Fit\Order\TaskKind;
 use UpsweptBead\Core\Fit\TackPattern;
 use UpsweptBead\Core\Geometry\Frame;
 use UpsweptBead\Core\Geometry\Vector;
@@ -18,6 +17,7 @@ use UpsweptBead\Core\Route\Insertion\Step;
 use UpsweptBead\Core\Run\Bend;
 use UpsweptBead\Core\Run\Centreline;
 use UpsweptBead\Core\Run\TubeRun;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
@@ -164,7 +164,7 @@ it('builds a set in the order its runs go in, and says how each gets past the ot
     $order = array_map(static fn (Step $step): string => $step->tube, $plan->fit->insertion->order ?? []);
     expect($plan->fit->letters)->toBe($order)->and($order)->toHaveCount(4);
     $first = array_values(array_filter(
-        $plan->fit->build->ofKind(TaskKind::Fit),
+        $plan->fit->build->ofKind(StepKind::Tack),
         static fn (Task $task): bool => str_ends_with($task->id, 'J1'),
     ));
     expect(array_map(static fn (Task $task): string => $task->run, $first))->toBe($order)

@@ -9,7 +9,6 @@ use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Fit\Order\Phase;
 use UpsweptBead\Core\Fit\Order\Sequence;
 use UpsweptBead\Core\Fit\Order\Task;
-use UpsweptBead\Core\Fit\Order\TaskKind;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
@@ -22,6 +21,7 @@ use UpsweptBead\Core\Reach\Reach;
 use UpsweptBead\Core\Reach\RoundSeam;
 use UpsweptBead\Core\Reach\Torch;
 use UpsweptBead\Core\Route\Insertion\Insertion;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Survey\Surroundings;
 use UpsweptBead\Core\Tests\Support\Some;
 
@@ -202,7 +202,7 @@ it('welds before others stand there what is out of reach behind them, and nothin
 
 it('welds the side of a slip that the next runs close in before they go in, and gets round more of it so', function () {
     $fit = demoManifold()->fit;
-    $sides = $fit->build->ofKind(TaskKind::Side);
+    $sides = $fit->build->ofKind(StepKind::Side);
     $at = array_flip(array_column($fit->build->tasks, 'id'));
     expect(count($sides))->toBeGreaterThan(2);
     foreach ($sides as $task) {

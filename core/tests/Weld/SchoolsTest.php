@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Bench\BenchStep;
-use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Document\Faults;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
@@ -14,6 +13,7 @@ use UpsweptBead\Core\Shop\CoolSchool;
 use UpsweptBead\Core\Shop\RootSchool;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopReader;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Tests\Support\Some;
 
 /**

@@ -1248,7 +1248,7 @@ export interface FitPlan {
 export interface FitTask {
     id: string;
     order: number;
-    kind: 'fit' | 'put' | 'trial' | 'full-tack' | 'weld' | 'side' | 'form' | 'polish' | 'refit';
+    kind: 'tack' | 'put' | 'trial' | 'full' | 'weld' | 'side' | 'form' | 'polish' | 'refit';
     phase: string;
     phaseLabel: string;
     run: string;
@@ -1564,6 +1564,7 @@ export interface BenchState {
     };
     deviations: {
         step: string;
+        title: string;
         what: string;
         /**
          * Who went on all the same, where that is what it is.
@@ -1605,10 +1606,36 @@ export interface Look {
  * A step at the bench.
  */
 export interface Step {
+    /**
+     * Key of kind, subject and round; never read apart.
+     */
     id: string;
     kind: string;
     kindLabel: string;
+    /**
+     * The piece, joint, run or collector that it is done to.
+     */
     subject: string;
+    /**
+     * 1 for the step of the plan; more where an inspection asked for it again.
+     */
+    round: number;
+    /**
+     * Run, collector or joint that it is shown with.
+     */
+    of: string;
+    /**
+     * How the clock at it runs: from its beginning, until its time is over, from the weld on that cools.
+     */
+    clock: 'up' | 'down' | 'since-weld' | null;
+    /**
+     * Joints that must have cooled before it: to what, °C, and for how many seconds since their weld.
+     */
+    ready: {
+        joint: string;
+        limit: number;
+        seconds: number;
+    }[];
     title: string;
     do: string[];
     caution: string;
@@ -1711,6 +1738,10 @@ export interface AsWelded {
 export interface LogLine {
     id: string;
     step: string;
+    /**
+     * The step in words, where the plan has it no more.
+     */
+    words: string;
     kind: 'done' | 'correct' | 'reopen' | 'note';
     note: string;
     why: string;
@@ -2526,6 +2557,7 @@ export interface Progress {
     };
     deviations: {
         step: string;
+        title: string;
         what: string;
         /**
          * Who went on all the same, where that is what it is.
@@ -2570,6 +2602,9 @@ export interface Devices {
 export interface Traces {
     traces: {
         step: string;
+        kind: string;
+        subject: string;
+        round: number;
         at: string;
         devices: Trace[];
     }[];
@@ -2590,6 +2625,10 @@ export interface Photos {
     photos: {
         id: number;
         step: string;
+        /**
+         * The step in words.
+         */
+        words: string;
         wide: number;
         high: number;
         by: string;

@@ -7,15 +7,17 @@ namespace UpsweptBead\Core\Bench\Inspection;
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Bench\LogEntry;
 use UpsweptBead\Core\Bench\Measure;
-use UpsweptBead\Core\Bench\StepKind;
+use UpsweptBead\Core\Step\StepKind;
 
 /**
  * Steps that follow from what was found: a joint that is not accepted is dressed, or purged and welded again, and looked
- * at once more. Their ids are those of the joint's own steps with the number of the round.
+ * at once more. They are the joint's own steps in another round.
  */
 final readonly class Rework
 {
     private const MOST_ROUNDS = 9;
+
+    public const DISC = 'Rotating disc: eyes and ears covered, its guard on.';
 
     /** @param  array<string, BenchStep>  $steps  of the plan, by id */
     private function __construct(private array $steps) {}
@@ -67,15 +69,16 @@ final readonly class Rework
     private function round(BenchStep $inspection, Outcome $outcome, int $round, string $after): array
     {
         $joint = $inspection->subject;
-        $cutOut = self::cutOut("cut-out.$joint", $joint, $this->steps["tack.$joint"]->measures ?? []);
-        $again = match ($outcome) {
+        $cutOut = self::cutOut(StepKind::CutOut, $joint, $this->steps[StepKind::Tack->key($joint)]->measures ?? []);
+        $weld = StepKind::keys($joint, StepKind::Purge, StepKind::Weld, StepKind::Cool, StepKind::Inspect);
+        $wanted = match ($outcome) {
             Outcome::Accept => [],
             Outcome::Dress => [self::dress($joint)],
-            Outcome::Add => ["purge.$joint", "weld.$joint", "cool.$joint", $inspection->id],
-            Outcome::Redo => [$cutOut, "purge.$joint", "weld.$joint", "cool.$joint", $inspection->id],
+            Outcome::Add => $weld,
+            Outcome::Redo => [$cutOut, ...$weld],
         };
         $steps = [];
-        foreach ($again as $one) {
+        foreach ($wanted as $one) {
             $step = $one instanceof BenchStep ? $one : $this->steps[$one] ?? null;
             if ($step === null) {
                 continue;
@@ -85,8 +88,8 @@ final readonly class Rework
                 $step->kind === StepKind::Weld && $outcome === Outcome::Add => "Add a pass to $joint",
                 default => "$step->title, again",
             };
-            $steps[] = $step->again("$step->id.$round", $title, $after, $inspection->group);
-            $after = "$step->id.$round";
+            $steps[] = $again = $step->again($round, $title, $after, $inspection->group);
+            $after = $again->id;
         }
 
         return $steps;
@@ -95,8 +98,7 @@ final readonly class Rework
     private static function dress(string $joint): BenchStep
     {
         return new BenchStep(
-            "dress.$joint",
-            StepKind::Prepare,
+            StepKind::Dress,
             $joint,
             "Dress $joint",
             [
@@ -108,18 +110,21 @@ final readonly class Rework
         );
     }
 
-    /** @param  list<Measure>  $measures */
-    public static function cutOut(string $id, string $joint, array $measures): BenchStep
+    /**
+     * @param  StepKind  $kind  of the step: a joint of a tube that is there already is cut out instead of tacked
+     * @param  list<Measure>  $measures
+     */
+    public static function cutOut(StepKind $kind, string $joint, array $measures): BenchStep
     {
         return new BenchStep(
-            $id,
-            StepKind::Prepare,
+            $kind,
             $joint,
             "Cut $joint out",
             [
                 'Never weld over sugar or a crack: both edges back to bright, sound metal, all round.',
                 'Square the ends and see what the run has lost: let a ring in, or move the joint.',
                 'Clean, tack it again with argon behind it, and check the fit against its marks.',
+                self::DISC,
             ],
             null,
             $measures,

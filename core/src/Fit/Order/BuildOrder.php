@@ -16,6 +16,7 @@ use UpsweptBead\Core\Layout\RoutedRun;
 use UpsweptBead\Core\Route\Insertion\Insertion;
 use UpsweptBead\Core\Route\Insertion\Step;
 use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Step\StepKind;
 
 /** One order of building for the whole job, as reasons and people have it. */
 final readonly class BuildOrder
@@ -102,8 +103,8 @@ final readonly class BuildOrder
                 $isBehind = $letter === $collector->build->into && $joint->seam->stationMm <= 0.0;
                 foreach ($isInto || $isBehind ? $welds : [] as $weld) {
                     $graph->before(
-                        "weld.$weld->id",
-                        "tack.$joint->id",
+                        StepKind::Weld->key($weld->id),
+                        StepKind::Tack->key($joint->id),
                         'The collector is whole before any run goes on.',
                         'Its inside seams are out of reach behind the runs.',
                     );

@@ -8,6 +8,7 @@ use UpsweptBead\Core\Branching\BuiltCollector;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Step\StepKind;
 
 /** The tasks of a collector: its tubes tacked and welded to one another, then its outlet; all before a run goes on. */
 final readonly class CollectorTasks
@@ -42,18 +43,19 @@ final readonly class CollectorTasks
             [$phase, $turn] = $isSeam ? [Phase::Merge, 1.0] : [Phase::Outlet, 2.0];
             $this->graph->add(self::weld($joint, $why, $phase, [self::RANK, $number, $turn, $i]));
             $this->graph->before(
-                "tack.$joint->id",
-                "weld.$joint->id",
+                StepKind::Tack->key($joint->id),
+                StepKind::Weld->key($joint->id),
                 'Tacked and looked at before it is welded.',
                 'What is welded askew cannot be turned any more.',
             );
             if ($last !== null) {
-                $then = $isSeam || $joint->type === JointType::FlangeFillet ? "weld.$joint->id" : "tack.$joint->id";
+                $isWeld = $isSeam || $joint->type === JointType::FlangeFillet;
+                $then = ($isWeld ? StepKind::Weld : StepKind::Tack)->key($joint->id);
                 $this->graph->before($last, $then, $why, $isSeam
                     ? 'The centre is closed in before its ends are, and no cup gets there.'
                     : 'The outlet is pressed and trued with its tubes whole; a ring on it before holds them askew.');
             }
-            $last = "weld.$joint->id";
+            $last = StepKind::Weld->key($joint->id);
         }
     }
 
@@ -70,7 +72,7 @@ final readonly class CollectorTasks
         $title = "Tack {$joint->and->name} to {$joint->between->name}";
 
         return new Task(
-            "tack.$joint->id", TaskKind::Fit, Phase::Merge, $joint->run, $joint, $joint->and->name,
+            StepKind::Tack, $joint->id, Phase::Merge, $joint->run, $joint, $joint->and->name,
             $joint->between->name, $title, $why, $rank,
         );
     }
@@ -79,7 +81,7 @@ final readonly class CollectorTasks
     private static function weld(Joint $joint, string $why, Phase $phase, array $rank): Task
     {
         return new Task(
-            "weld.$joint->id", TaskKind::Weld, $phase, $joint->run, $joint, '', '', "Weld $joint->id", $why, $rank,
+            StepKind::Weld, $joint->id, $phase, $joint->run, $joint, '', '', "Weld $joint->id", $why, $rank,
         );
     }
 }

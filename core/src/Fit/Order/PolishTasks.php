@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Fit\Order;
 
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Layout\Gap;
+use UpsweptBead\Core\Step\StepKind;
 
 /**
  * When a run is polished: before the runs stand together where a wheel does not get between them afterwards, else when
@@ -36,10 +37,10 @@ final readonly class PolishTasks
         foreach (array_values(array_intersect($this->letters, $polished)) as $number => $letter) {
             $closest = $this->closest($letter);
             $isEarly = $closest !== null && count($this->letters) > 1;
-            $id = "polish.$letter";
+            $id = StepKind::Polish->key($letter);
             $this->graph->add(new Task(
-                $id,
-                TaskKind::Polish,
+                StepKind::Polish,
+                $letter,
                 $isEarly ? Phase::Bench : Phase::Together,
                 $letter,
                 null,
@@ -54,7 +55,7 @@ final readonly class PolishTasks
             foreach ($this->joints->ofRun($letter) as $joint) {
                 if ($joint->type->isWelded() && (! $isEarly || ! $joint->type->isAtPart())) {
                     $this->graph->before(
-                        "weld.$joint->id",
+                        StepKind::Weld->key($joint->id),
                         $id,
                         'Its bead is dressed and polished with the tube.',
                         'The heat colours what is polished already.',
@@ -79,7 +80,7 @@ final readonly class PolishTasks
 
     private function beforeClosing(string $id, string $letter): void
     {
-        foreach (["refit.$letter", 'refit.set'] as $back) {
+        foreach ([StepKind::Refit->key($letter), StepKind::Refit->key(Task::ALL)] as $back) {
             if ($this->graph->has($back)) {
                 $this->graph->before(
                     $id,

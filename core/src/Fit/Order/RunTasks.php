@@ -8,6 +8,7 @@ use UpsweptBead\Core\Fit\Twins;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Step\StepKind;
 
 /** The tasks of putting the runs together: each tacked from its datum outwards and tried, then all tried together. */
 final readonly class RunTasks
@@ -69,13 +70,13 @@ final readonly class RunTasks
                 );
             } else {
                 foreach ($this->goingIn->waits($letter) as $before => [$reason, $otherwise]) {
-                    $this->graph->before("trial.$before", $task->id, $reason, $otherwise);
+                    $this->graph->before(StepKind::Trial->key($before), $task->id, $reason, $otherwise);
                 }
             }
             $last = $task->id;
         }
         $this->graph->add(new Task(
-            "trial.$letter", TaskKind::Trial, Phase::Trial, $letter, null, '', '', "Trial fit run $letter",
+            StepKind::Trial, $letter, Phase::Trial, $letter, null, '', '', "Trial fit run $letter",
             count($this->letters) > 1
                 ? 'In its place, past the runs that are there already.'
                 : 'On the vehicle, before anything is welded that could still be moved.',
@@ -84,7 +85,7 @@ final readonly class RunTasks
         if ($last !== null) {
             $this->graph->before(
                 $last,
-                "trial.$letter",
+                StepKind::Trial->key($letter),
                 'Tacked from end to end, it can still be hinged open.',
                 'It is tried without its end: what does not meet there shows only when it is welded.',
             );
@@ -112,12 +113,12 @@ final readonly class RunTasks
     {
         $piece = $joint->between->name;
         $this->graph->add(new Task(
-            "put.$joint->id", TaskKind::Put, Phase::Trial, $joint->run, $joint, '', '',
+            StepKind::Put, $joint->id, Phase::Trial, $joint->run, $joint, '', '',
             "Put the clamp over $piece", 'Loose on the tube, its bolt where a spanner gets to it.', $rank,
         ));
         $this->graph->before(
-            "put.$joint->id",
-            "tack.$joint->id",
+            StepKind::Put->key($joint->id),
+            StepKind::Tack->key($joint->id),
             "It goes over the open end of $piece.",
             'The joint is drawn apart again to get it on, or cut where its end is formed by then.',
         );
@@ -129,25 +130,25 @@ final readonly class RunTasks
         $isStart = $joint->seam->stationMm <= 0.0;
         $piece = ($isStart ? $joint->and : $joint->between)->name;
         $this->graph->add(new Task(
-            "put.$joint->id", TaskKind::Put, Phase::Trial, $joint->run, $joint, '', '',
+            StepKind::Put, $joint->id, Phase::Trial, $joint->run, $joint, '', '',
             "Put the loose flange over $piece", 'Its hollow side to the flare; it cannot go on afterwards.',
             [self::RANK, $number, $i - 0.6],
         ));
         $this->graph->add(new Task(
-            "form.$joint->id", TaskKind::Form, Phase::Trial, $joint->run, $joint, '', '',
+            StepKind::Form, $joint->id, Phase::Trial, $joint->run, $joint, '', '',
             "Press the flare of $piece",
             'With a ball a sixth larger than the tube in a press, square to the tube; then its lip is flattened.',
             [self::RANK, $number, $i - 0.5],
         ));
         $this->graph->before(
-            "put.$joint->id",
-            "form.$joint->id",
+            StepKind::Put->key($joint->id),
+            StepKind::Form->key($joint->id),
             'The flange goes over the plain end.',
             'It does not go over the flare: the end is cut off and flared again, or the tube is too short.',
         );
         $this->graph->before(
-            "form.$joint->id",
-            "tack.$joint->id",
+            StepKind::Form->key($joint->id),
+            StepKind::Tack->key($joint->id),
             'The flare seats on its ball.',
             'Its length and its angle are only seen when it seats.',
         );
@@ -156,27 +157,27 @@ final readonly class RunTasks
     private function together(): void
     {
         $this->graph->add(new Task(
-            'trial.set', TaskKind::Trial, Phase::Trial, Task::ALL, null, '', '',
+            StepKind::Trial, Task::ALL, Phase::Trial, Task::ALL, null, '', '',
             'Trial fit runs '.implode(', ', $this->letters).' together',
             'All of them prove themselves together before any is finished.',
             [self::TOGETHER],
         ));
         $this->graph->add(new Task(
-            'refit.set', TaskKind::Refit, Phase::Together, Task::ALL, null, '', '',
+            StepKind::Refit, Task::ALL, Phase::Together, Task::ALL, null, '', '',
             'Fit the runs together again',
             'Each was welded by itself, and moved in welding: all are checked against their marks and tacked to flange and collector.',
             [self::REFIT],
         ));
         foreach ($this->letters as $letter) {
             $this->graph->before(
-                "trial.$letter",
-                'trial.set',
+                StepKind::Trial->key($letter),
+                StepKind::Trial->key(Task::ALL),
                 'All runs stand there.',
                 'One that is missing is the one that cannot stand beside the others.',
             );
             $this->graph->before(
-                "full.$letter",
-                'refit.set',
+                StepKind::FullTack->key($letter),
+                StepKind::Refit->key(Task::ALL),
                 'Each run is tacked all round and welded by itself.',
                 'Between the others no torch gets round its seams.',
             );
@@ -187,13 +188,13 @@ final readonly class RunTasks
     {
         $isSet = count($this->letters) > 1;
         $this->graph->add(new Task(
-            "full.$letter", TaskKind::FullTack, Phase::Trial, $letter, null, '', '', "Tack run $letter all round",
+            StepKind::FullTack, $letter, Phase::Trial, $letter, null, '', '', "Tack run $letter all round",
             'Opposite pairs in turn, so that nothing is pulled; the last tacks on the side it should move towards.',
             [self::FULL, $number],
         ));
         $this->graph->before(
-            $isSet ? 'trial.set' : "trial.$letter",
-            "full.$letter",
+            $isSet ? StepKind::Trial->key(Task::ALL) : StepKind::Trial->key($letter),
+            StepKind::FullTack->key($letter),
             $isSet ? 'All runs were tried together.' : 'It was tried where it goes.',
             $isSet
                 ? 'A finished run is scrapped because it cannot stand beside another.'
@@ -222,7 +223,7 @@ final readonly class RunTasks
         [$brings, $to] = $slides ? [$joint->between, $joint->and] : [$joint->and, $joint->between];
 
         return new Task(
-            "tack.$joint->id", TaskKind::Fit, Phase::Trial, $joint->run, $joint, $brings->name, $to->name,
+            StepKind::Tack, $joint->id, Phase::Trial, $joint->run, $joint, $brings->name, $to->name,
             match ($joint->type) {
                 JointType::Slip => 'Slide ',
                 JointType::Flare => 'Seat ',

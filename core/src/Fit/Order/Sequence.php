@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Fit\Order;
 
 use UpsweptBead\Core\Reason\Override;
 use UpsweptBead\Core\Reason\Overrides;
+use UpsweptBead\Core\Step\StepKind;
 
 /**
  * The tasks of a build in their order: every reason kept, and where none decides, each in its turn. Where a person puts a
@@ -39,7 +40,7 @@ final readonly class Sequence
             if ($isHere && $id !== $one->value) {
                 $moved[$id] = $one;
                 $to = $tasks[$one->value];
-                $phase = $tasks[$id]->kind === TaskKind::Weld ? $to->phase : $tasks[$id]->phase;
+                $phase = $tasks[$id]->kind === StepKind::Weld ? $to->phase : $tasks[$id]->phase;
                 $tasks[$id] = $tasks[$id]->ranked([...$to->rank, -1.0], $phase);
             }
         }
@@ -64,7 +65,7 @@ final readonly class Sequence
     }
 
     /** @return list<Task> */
-    public function ofKind(TaskKind ...$kinds): array
+    public function ofKind(StepKind ...$kinds): array
     {
         return array_values(array_filter(
             $this->tasks,

@@ -8,6 +8,7 @@ use UpsweptBead\Core\Fit\Access\Access;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Reach\Arcs;
+use UpsweptBead\Core\Step\StepKind;
 
 /**
  * Where tubes stand close at a part, a torch gets to the side of a seam only before the next run stands there. Then the
@@ -35,7 +36,7 @@ final readonly class SideTasks
             return;
         }
         $this->graph->add(new Task(
-            'refit.set', TaskKind::Refit, Phase::Together, Task::ALL, null, '', '', 'Check the runs together',
+            StepKind::Refit, Task::ALL, Phase::Together, Task::ALL, null, '', '', 'Check the runs together',
             'All of them stand there again: against their marks, tacked to flange and collector, before more is tied.',
             [self::RANK, count($this->letters)],
         ));
@@ -51,7 +52,7 @@ final readonly class SideTasks
     {
         $before = $this->letters[$number - 1] ?? null;
         $this->graph->add(new Task(
-            "refit.$letter", TaskKind::Refit, Phase::Together, $letter, null, '', '',
+            StepKind::Refit, $letter, Phase::Together, $letter, null, '', '',
             "Put run $letter back in its place",
             $before === null
                 ? 'The flange is bolted down. Against its marks, and tacked to flange and collector.'
@@ -59,16 +60,16 @@ final readonly class SideTasks
             [self::RANK, $number],
         ));
         $this->graph->before(
-            "full.$letter",
-            "refit.$letter",
+            StepKind::FullTack->key($letter),
+            StepKind::Refit->key($letter),
             'It is tacked all round and welded by itself.',
             'Between the others no torch gets round its seams.',
         );
         foreach ($this->joints->ofRun($letter) as $joint) {
             if ($joint->type->isButt()) {
                 $this->graph->before(
-                    "weld.$joint->id",
-                    "refit.$letter",
+                    StepKind::Weld->key($joint->id),
+                    StepKind::Refit->key($letter),
                     'What shortens in welding has done so.',
                     'It pulls the run off its marks afterwards.',
                 );
@@ -76,15 +77,15 @@ final readonly class SideTasks
         }
         if ($before !== null) {
             $this->graph->before(
-                "refit.$before",
-                "refit.$letter",
+                StepKind::Refit->key($before),
+                StepKind::Refit->key($letter),
                 'The sides that are welded on the way are those of this order.',
                 'A side that was to be welded first is closed in.',
             );
         }
         $this->graph->before(
-            "refit.$letter",
-            'refit.set',
+            StepKind::Refit->key($letter),
+            StepKind::Refit->key(Task::ALL),
             'All runs stand there.',
             'What is tied without the others may not stand beside them.',
         );
@@ -102,24 +103,24 @@ final readonly class SideTasks
             $deg,
         );
         $this->graph->add(new Task(
-            "side.$joint->id", TaskKind::Side, Phase::Together, $joint->run, $joint, '', '',
+            StepKind::Side, $joint->id, Phase::Together, $joint->run, $joint, '', '',
             "Weld $joint->id on the side towards $towards", $why, [self::RANK, $number, self::BETWEEN + $i / 100],
         ));
         $this->graph->before(
-            "refit.$joint->run",
-            "side.$joint->id",
+            StepKind::Refit->key($joint->run),
+            StepKind::Side->key($joint->id),
             'The run stands where it belongs.',
             'It is tied before it is where it belongs, and cannot be moved.',
         );
         $this->graph->before(
-            "side.$joint->id",
-            'refit.'.($this->letters[$number + 1] ?? Task::ALL),
+            StepKind::Side->key($joint->id),
+            StepKind::Refit->key($this->letters[$number + 1] ?? Task::ALL),
             $why,
             sprintf('That side is closed in unwelded: with all in place a torch gets round %.0f %%.', 100 * $one->together->share),
         );
         $this->graph->before(
-            "side.$joint->id",
-            "weld.$joint->id",
+            StepKind::Side->key($joint->id),
+            StepKind::Weld->key($joint->id),
             'The rest of the seam follows when all runs stand there.',
             'The side that is closed in later stays unwelded.',
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Fit\Order;
 
 use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Step\StepKind;
 
 /**
  * What stands together once a task is done: pieces by their marks, whole runs and collectors by their letters. What is
@@ -25,15 +26,15 @@ final readonly class Standing
         // Runs that go back one by one stand there once they do; collectors do from the first of them on.
         $away = [];
         foreach ($tasks as $task) {
-            if ($task->kind === TaskKind::Refit && $task->run !== Task::ALL) {
+            if ($task->kind === StepKind::Refit && $task->run !== Task::ALL) {
                 $away[$task->run] = true;
             }
         }
         foreach ($tasks as $task) {
-            if ($task->kind === TaskKind::Refit) {
+            if ($task->kind === StepKind::Refit) {
                 unset($away[$task->run]);
             }
-            if ($task->kind === TaskKind::Fit) {
+            if ($task->kind === StepKind::Tack) {
                 foreach ([$task->brings, $task->to] as $mark) {
                     $there[$task->run][$mark] = true;
                 }
@@ -52,7 +53,7 @@ final readonly class Standing
     private function after(Task $task, array $there, array $away): array
     {
         $joint = $task->joint;
-        $isLoose = $task->kind === TaskKind::Weld
+        $isLoose = $task->kind === StepKind::Weld
             && ($joint?->type === JointType::DonutSeam || $joint?->type === JointType::Bung);
         if ($joint !== null && $isLoose) {
             return [$joint->between->name];
@@ -60,7 +61,7 @@ final readonly class Standing
 
         return match (true) {
             $task->phase === Phase::Merge, $task->phase === Phase::Outlet => $this->ofOne($task->run, $there),
-            $task->phase === Phase::Alone, $task->phase === Phase::Bench, $task->kind === TaskKind::FullTack => [
+            $task->phase === Phase::Alone, $task->phase === Phase::Bench, $task->kind === StepKind::FullTack => [
                 $task->run,
             ],
             $task->phase === Phase::Together => array_values(

@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Fit\Order;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Step\StepKind;
 
 /**
  * A flange with stubs is made first, by itself: all stubs tacked, the inside of each sealed while it is open, then the
@@ -48,8 +49,8 @@ final readonly class StubTasks
                 }
                 if ($joint->type === JointType::FlangeSeal) {
                     $seals[] = $joint;
-                    $tacked[] = "tack.$joint->id";
-                    $this->tackedFirst("tack.$joint->id", $number);
+                    $tacked[] = StepKind::Tack->key($joint->id);
+                    $this->tackedFirst(StepKind::Tack->key($joint->id), $number);
                 } else {
                     $fillets[] = $joint;
                 }
@@ -59,9 +60,9 @@ final readonly class StubTasks
         $this->weld($fillets, self::FILLED, 'The outside, hopping between ports; it cools bolted down, and is faced before a run stands on it.');
         foreach ($fillets as $i => $fillet) {
             foreach ($tacked as $first) {
-                $this->graph->before($first, "weld.{$seals[$i]->id}", 'All stubs are tacked, so that the flange is held.', 'The first beads bow it, and the other stubs do not stand square any more.');
+                $this->graph->before($first, StepKind::Weld->key($seals[$i]->id), 'All stubs are tacked, so that the flange is held.', 'The first beads bow it, and the other stubs do not stand square any more.');
             }
-            $this->graph->before("weld.{$seals[$i]->id}", "weld.$fillet->id", 'The inside seal comes before the outside: little heat, no colour through.', 'The fillet’s heat burns the bare inside, and the seal is welded over scale.');
+            $this->graph->before(StepKind::Weld->key($seals[$i]->id), StepKind::Weld->key($fillet->id), 'The inside seal comes before the outside: little heat, no colour through.', 'The fillet’s heat burns the bare inside, and the seal is welded over scale.');
             $this->onTop($fillet);
         }
     }
@@ -72,8 +73,8 @@ final readonly class StubTasks
         foreach ($this->joints->ofRun($fillet->run) as $joint) {
             if ($joint->type->isButt()) {
                 $this->graph->before(
-                    "weld.$fillet->id",
-                    "tack.$joint->id",
+                    StepKind::Weld->key($fillet->id),
+                    StepKind::Tack->key($joint->id),
                     'The flange is whole and faced with nothing standing on it.',
                     'It is welded overhead between the runs, and bows with all of them on it.',
                 );
@@ -96,7 +97,7 @@ final readonly class StubTasks
     {
         foreach (Hopping::over($joints) as $i => $joint) {
             $this->graph->add(new Task(
-                "weld.$joint->id", TaskKind::Weld, Phase::Stub, $joint->run, $joint, '', '', "Weld $joint->id", $why,
+                StepKind::Weld, $joint->id, Phase::Stub, $joint->run, $joint, '', '', "Weld $joint->id", $why,
                 [$rank, $i],
             ));
         }

@@ -8,6 +8,7 @@ use UpsweptBead\Core\Fit\Access\Access;
 use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Joint\JointType;
+use UpsweptBead\Core\Step\StepKind;
 
 /**
  * When each seam of the runs is welded, common practice: the inside of a donut's piece before it is closed in; fittings
@@ -70,8 +71,8 @@ final readonly class WeldTasks
                 $this->weld($joint, Phase::Open, 'Before its piece is closed in.', [self::INSIDE, $number, $i]);
                 foreach ($this->beside($joint->between->name, $letter) as $butt) {
                     $this->graph->before(
-                        "weld.$joint->id",
-                        "tack.$butt->id",
+                        StepKind::Weld->key($joint->id),
+                        StepKind::Tack->key($butt->id),
                         'Both ends of the piece are still open.',
                         'The seam inside is closed in unwelded; it opens from within.',
                     );
@@ -95,14 +96,14 @@ final readonly class WeldTasks
         $piece = $joint->between->name;
         $this->weld($joint, Phase::Drilled, "Tried with its sensor in place, and before $piece is closed in.", $rank);
         $this->graph->before(
-            count($this->letters) > 1 ? 'trial.set' : "trial.$letter",
-            "weld.$joint->id",
+            count($this->letters) > 1 ? StepKind::Trial->key(Task::ALL) : StepKind::Trial->key($letter),
+            StepKind::Weld->key($joint->id),
             'The room for its sensor, lead and spanner was tried.',
             'The hole is drilled where the sensor does not go in, in a piece that fits.',
         );
         $this->graph->before(
-            "weld.$joint->id",
-            "full.$letter",
+            StepKind::Weld->key($joint->id),
+            StepKind::FullTack->key($letter),
             "$piece is loose and open at both ends: the root is reached, dressed and looked at.",
             'Its root stays as it falls, and swarf stays in the tube.',
         );
@@ -113,14 +114,14 @@ final readonly class WeldTasks
     {
         $name = lcfirst($joint->and->name);
         $this->graph->add(new Task(
-            "tack.$joint->id", TaskKind::Fit, Phase::Trial, $letter, $joint, $joint->and->name, $joint->between->name,
+            StepKind::Tack, $joint->id, Phase::Trial, $letter, $joint, $joint->and->name, $joint->between->name,
             "Tack the $name to {$joint->between->name}",
             'Bolted where it goes with its own bolt, the body panels hung: three tacks at its edge, then the bolt comes out.',
             [self::DRILLED, $number, $i],
         ));
         $this->graph->before(
-            count($this->letters) > 1 ? 'trial.set' : "trial.$letter",
-            "tack.$joint->id",
+            count($this->letters) > 1 ? StepKind::Trial->key(Task::ALL) : StepKind::Trial->key($letter),
+            StepKind::Tack->key($joint->id),
             'The run stands where it goes, with all round it.',
             'Its hole does not meet what it is bolted to.',
         );
@@ -131,20 +132,20 @@ final readonly class WeldTasks
             [self::BENCH, $number, self::TAB + $i],
         );
         $this->graph->before(
-            "tack.$joint->id",
-            "weld.$joint->id",
+            StepKind::Tack->key($joint->id),
+            StepKind::Weld->key($joint->id),
             'Placed by its own bolt.',
             'It is welded where the drawing has it, and the vehicle has not.',
         );
         $this->graph->before(
-            "tack.$joint->id",
-            "full.$letter",
+            StepKind::Tack->key($joint->id),
+            StepKind::FullTack->key($letter),
             'The run still stands on the vehicle.',
             'It has to go back onto the vehicle for it.',
         );
         $this->graph->before(
-            "weld.$joint->id",
-            'refit.set',
+            StepKind::Weld->key($joint->id),
+            StepKind::Refit->key(Task::ALL),
             'On the bench it can be turned to where it is welded best.',
             'It is welded overhead.',
         );
@@ -154,7 +155,7 @@ final readonly class WeldTasks
     private function crack(Joint $joint, string $letter, int $number, int $i): void
     {
         $this->graph->add(new Task(
-            "tack.$joint->id", TaskKind::Fit, Phase::Trial, $letter, $joint, '', $joint->between->name,
+            StepKind::Tack, $joint->id, Phase::Trial, $letter, $joint, '', $joint->between->name,
             "Grind out the crack in {$joint->between->name}",
             'A crack runs on from under a bead: its ends are found with dye and stopped before it is welded.',
             [self::DRILLED, $number, $i],
@@ -166,14 +167,14 @@ final readonly class WeldTasks
             [self::BENCH, $number, self::TAB + $i],
         );
         $this->graph->before(
-            "tack.$joint->id",
-            "weld.$joint->id",
+            StepKind::Tack->key($joint->id),
+            StepKind::Weld->key($joint->id),
             'Ground out, its ends found and stopped.',
             'It opens again beside the bead.',
         );
         $this->graph->before(
-            "tack.$joint->id",
-            "full.$letter",
+            StepKind::Tack->key($joint->id),
+            StepKind::FullTack->key($letter),
             'The run still stands as it cracked: it is seen what pulled it.',
             'It cracks again for the same reason.',
         );
@@ -198,8 +199,8 @@ final readonly class WeldTasks
                 [$by === [] ? self::BENCH : self::ALONE, $number, $i],
             );
             $this->graph->before(
-                "full.$letter",
-                "weld.$joint->id",
+                StepKind::FullTack->key($letter),
+                StepKind::Weld->key($joint->id),
                 'Tacked all round.',
                 'The first bead pulls the joint open on its other side.',
             );
@@ -207,7 +208,7 @@ final readonly class WeldTasks
             [$reason, $otherwise] = $by === []
                 ? ['On the bench it can be turned to where it is welded best.', 'It is welded overhead.']
                 : ["It is closed in later: $lost.", ucfirst("$lost; the rest stays open.")];
-            $this->graph->before("weld.$joint->id", 'refit.set', $reason, $otherwise);
+            $this->graph->before(StepKind::Weld->key($joint->id), StepKind::Refit->key(Task::ALL), $reason, $otherwise);
         }
     }
 
@@ -240,16 +241,16 @@ final readonly class WeldTasks
     {
         $isSet = count($this->letters) > 1;
         $this->graph->before(
-            $isSet ? 'refit.set' : "full.$joint->run",
-            "weld.$joint->id",
+            $isSet ? StepKind::Refit->key(Task::ALL) : StepKind::FullTack->key($joint->run),
+            StepKind::Weld->key($joint->id),
             $isSet ? 'Every run stands in its place again.' : 'The run was proved from end to end.',
             'It is tied before it is where it belongs, and cannot be moved.',
         );
         foreach ($this->joints->ofRun($joint->run) as $other) {
             if ($other->type->isButt()) {
                 $this->graph->before(
-                    "weld.$other->id",
-                    "weld.$joint->id",
+                    StepKind::Weld->key($other->id),
+                    StepKind::Weld->key($joint->id),
                     'What shortens in welding has done so.',
                     'Every butt pulls the run shorter between two ends that are fixed.',
                 );
@@ -258,8 +259,8 @@ final readonly class WeldTasks
                 $isSame = ($other->seam->stationMm <= 0.0) === ($joint->seam->stationMm <= 0.0);
                 if ($isSame) {
                     $this->graph->before(
-                        "weld.$other->id",
-                        "weld.$joint->id",
+                        StepKind::Weld->key($other->id),
+                        StepKind::Weld->key($joint->id),
                         'The inside seal comes before the outside: little heat, no colour through.',
                         'The fillet’s heat burns the bare inside, and the seal is welded over scale.',
                     );
@@ -268,8 +269,8 @@ final readonly class WeldTasks
             $ties = in_array($joint->type, [JointType::SlipFillet, JointType::Saddle], true);
             if ($ties && in_array($other->type, [JointType::FlangeFillet, JointType::VBandButt], true)) {
                 $this->graph->before(
-                    "weld.$other->id",
-                    "weld.$joint->id",
+                    StepKind::Weld->key($other->id),
+                    StepKind::Weld->key($joint->id),
                     'The flange is bolted down and welded first; the other end gives way meanwhile.',
                     'Tied at both ends, the run pulls the flange out of flat.',
                 );
@@ -282,7 +283,7 @@ final readonly class WeldTasks
     {
         $what = $joint->type === JointType::Bung ? "Drill, weld $joint->id" : "Weld $joint->id";
         $this->graph->add(
-            new Task("weld.$joint->id", TaskKind::Weld, $phase, $joint->run, $joint, '', '', $what, $why, $rank),
+            new Task(StepKind::Weld, $joint->id, $phase, $joint->run, $joint, '', '', $what, $why, $rank),
         );
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Plan\Json;
 
-use UpsweptBead\Core\Bench\StepKind;
 use UpsweptBead\Core\Fit\Access\CupFit;
 use UpsweptBead\Core\Fit\Access\JointAccess;
 use UpsweptBead\Core\Fit\FitPlan;
@@ -19,6 +18,7 @@ use UpsweptBead\Core\Fit\ServiceCheck;
 use UpsweptBead\Core\Fit\TrialLine;
 use UpsweptBead\Core\Layout\NutReach;
 use UpsweptBead\Core\Layout\PlacedPart;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Units\Quantity;
 
 /** Writes the order of building with its reasons, and what a torch, a look and a spanner get to. */
@@ -37,7 +37,7 @@ final readonly class FitWriter
                 static fn (TrialLine $one): array => ['text' => $one->text, 'runs' => $one->runs],
                 $fit->trial,
             ),
-            'trialCaution' => StepKind::TrialFit->caution(),
+            'trialCaution' => StepKind::Trial->caution(),
             'tasks' => array_map(
                 static fn (int $i, Task $task): array => self::task($i + 1, $task, $fit),
                 array_keys($fit->build->tasks),
@@ -149,7 +149,7 @@ final readonly class FitWriter
     /** @return array<string, mixed> */
     private function access(JointAccess $one, FitPlan $fit): array
     {
-        $task = $fit->build->find("weld.$one->joint");
+        $task = $fit->build->find(StepKind::Weld->key($one->joint));
         $advice = $task?->joint === null ? '' : $one->advice($task->joint, $task->phase === Phase::Together);
 
         return [

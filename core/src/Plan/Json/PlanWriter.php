@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Plan\Json;
 
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Bench\Measure;
+use UpsweptBead\Core\Bench\Ready;
 use UpsweptBead\Core\Flatness\FacePoint;
 use UpsweptBead\Core\Flatness\Land;
 use UpsweptBead\Core\Plan\Plan;
@@ -121,6 +122,15 @@ final readonly class PlanWriter
             'kind' => $step->kind->value,
             'kindLabel' => $step->kind->label(),
             'subject' => $step->subject,
+            'round' => $step->round,
+            'of' => $step->of,
+            'clock' => $step->kind->clock()?->value,
+            'ready' => array_map(
+                static fn (Ready $one): array => [
+                    'joint' => $one->joint, 'limit' => $one->limitC, 'seconds' => $one->seconds,
+                ],
+                $step->ready,
+            ),
             'title' => $step->title,
             'do' => $step->do,
             'caution' => $step->kind->caution(),

@@ -9,6 +9,7 @@ use UpsweptBead\Core\Fit\Order\Before;
 use UpsweptBead\Core\Fit\Order\Phase;
 use UpsweptBead\Core\Schedule\Weld;
 use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Timing\BenchPiece;
 use UpsweptBead\Core\Timing\BenchTask;
 use UpsweptBead\Core\Timing\BenchWork;
@@ -60,7 +61,7 @@ final readonly class Stretch
     /** What lies on the bench for a weld; with the runs in their places it is all one. */
     private function setUp(Weld $weld): string
     {
-        $standing = $this->fit->standing["weld.{$weld->joint->id}"] ?? [$weld->joint->run];
+        $standing = $this->fit->standing[StepKind::Weld->key($weld->joint->id)] ?? [$weld->joint->run];
 
         return $weld->phase === Phase::Together && count($standing) > 1
             ? Phase::Together->value
@@ -77,7 +78,7 @@ final readonly class Stretch
     private function after(int $i): array
     {
         $one = $this->welds[$i];
-        $id = "weld.{$one->joint->id}";
+        $id = StepKind::Weld->key($one->joint->id);
         $reasons = array_map(
             static fn (Before $reason): string => $reason->first,
             $this->fit->build->reasons[$id] ?? [],
@@ -88,7 +89,7 @@ final readonly class Stretch
             if ($k === $i) {
                 continue;
             }
-            $otherId = "weld.{$other->joint->id}";
+            $otherId = StepKind::Weld->key($other->joint->id);
             $isFirst = $k < $i && ($other->batch !== $one->batch || (! $isFree && ! self::isFree($other)));
             $isPut = $k < $i && ($this->fit->build->moved[$otherId] ?? null)?->value === $id;
             // What stays closed is filled for its first joint.

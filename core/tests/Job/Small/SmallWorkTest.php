@@ -68,9 +68,9 @@ it('purges, welds, lets cool and looks at it; what is cut or ground out comes fi
         static fn (string $kind): string => "$kind.$joint",
         array_values($kinds),
     );
-    expect(smallSteps(SmallKind::Bung))->toBe([...$of('AB1', ...$rest), 'inspect.A'])
-        ->and(smallSteps(SmallKind::Crack))->toBe([...$of('AB1', 'tack', ...$rest), 'inspect.A'])
-        ->and(smallSteps(SmallKind::Seam))->toBe([...$of('AJ1', 'tack', ...$rest), 'inspect.A']);
+    expect(smallSteps(SmallKind::Bung))->toBe([...$of('AB1', ...$rest), 'leak-test.A'])
+        ->and(smallSteps(SmallKind::Crack))->toBe([...$of('AB1', 'tack', ...$rest), 'leak-test.A'])
+        ->and(smallSteps(SmallKind::Seam))->toBe([...$of('AJ1', 'tack', ...$rest), 'leak-test.A']);
 });
 
 it('cuts the old weld out before it fills the tube with argon', function () {

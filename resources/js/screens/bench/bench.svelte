@@ -58,7 +58,7 @@
 
     /** Seconds since argon was let in, the arc was lit, or the arc went out. */
     function watchedFor(step: Step): number | null {
-        if (step.kind !== 'cool') {
+        if (step.clock !== 'since-weld') {
             const gone = clocks.for(step.id);
             return gone > 0 ? gone : null;
         }
@@ -72,17 +72,17 @@
             const step = steps.find((one) => one.id === stepId);
             if (!step || of) return [];
             const gone = clocks.for(id);
-            const left = step.kind === 'purge' ? (step.seconds ?? 0) - gone : gone;
+            const left = step.clock === 'down' ? (step.seconds ?? 0) - gone : gone;
             return {
                 id,
                 step: stepId,
                 says: `${step.kindLabel} ${step.subject}`,
                 text: clockText(left),
-                isOver: step.kind === 'purge' && left <= 0,
+                isOver: step.clock === 'down' && left <= 0,
             };
         }),
         ...steps
-            .filter((step) => step.kind === 'cool' && !done.has(step.id) && cooling.has(step.subject))
+            .filter((step) => step.clock === 'since-weld' && !done.has(step.id) && cooling.has(step.subject))
             .map((step) => {
                 const left = secondsLeft(step, cooling, clocks.now);
                 return {
@@ -249,7 +249,7 @@
                         read={again?.readings ?? bench.readings[current.id] ?? {}}
                         noted={again?.note ?? ''}
                         left={secondsLeft(current, cooling, clocks.now)}
-                        postflow={current.kind === 'weld'
+                        postflow={current.clock === 'up'
                             ? (sheet?.settings['postflow']?.value ?? null)
                             : null}
                         looks={bench.looks}

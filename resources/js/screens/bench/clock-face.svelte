@@ -1,5 +1,6 @@
 <script lang="ts">
     // The clock of a step: argon counted down, the arc counted up, cooling told from when the joint was welded.
+    import type { Step } from '@/lib/answers';
     import { readySound } from './alarm';
     import { clockText, type StepClocks } from './clock.svelte';
 
@@ -7,23 +8,24 @@
         clocks: StepClocks;
         stepId: string;
         seconds: number;
-        kind: string;
+        /** How it runs: an arc is counted up, argon down, cooling from the weld on. */
+        clock: Step['clock'];
         /** Of a joint that cools: what is left, as planned. */
         left: number;
         /** Held after every run, in s; null where nothing is welded. */
         postflow: number | null;
     };
-    let { clocks, stepId, seconds, kind, left, postflow }: Props = $props();
+    let { clocks, stepId, seconds, clock, left, postflow }: Props = $props();
 
-    const isCooling = $derived(kind === 'cool');
-    const isUp = $derived(kind === 'weld');
+    const isCooling = $derived(clock === 'since-weld');
+    const isUp = $derived(clock === 'up');
     const gone = $derived(isCooling ? Math.max(0, seconds - left) : clocks.for(stepId));
     const shown = $derived(isUp ? gone : isCooling ? left : seconds - gone);
     const running = $derived(clocks.isRunning(stepId));
     const over = $derived(!isUp && shown <= 0);
-    const verb = $derived({ purge: 'Purge', weld: 'At the joint', cool: 'Cooling' }[kind] ?? 'Time');
+    const verb = $derived({ down: 'Purge', up: 'At the joint', 'since-weld': 'Cooling' }[clock ?? 'down']);
     const said = $derived(
-        !over ? '' : kind === 'purge' ? '● Time is up: read the meter' : '● Time is up: measure it',
+        !over ? '' : clock === 'down' ? '● Time is up: read the meter' : '● Time is up: measure it',
     );
 
     const held = $derived(`${stepId} post-flow`);

@@ -19,7 +19,7 @@ export function coolingOf(steps: Step[], weldedAt: Record<string, string>, waiti
     const welded: Cooling = new Map();
     for (const step of steps) {
         const time = at.get(step.id);
-        if (time !== undefined && step.kind === 'weld' && step.cools !== null)
+        if (time !== undefined && step.clock === 'up' && step.cools !== null)
             welded.set(step.subject, Date.parse(time));
     }
     return welded;
@@ -35,7 +35,7 @@ export function groupsOf(steps: Step[]): [string, Step[]][] {
 /** How long a step that waits for a joint still waits: below the code limit it is done sooner than for a hand. */
 export function secondsLeft(step: Step, cooling: Cooling, now: number): number {
     const welded = cooling.get(step.subject);
-    return step.kind === 'cool' && step.cools !== null && welded !== undefined
+    return step.clock === 'since-weld' && step.cools !== null && welded !== undefined
         ? Math.max(0, step.cools - (now - welded) / 1000)
         : 0;
 }
@@ -75,7 +75,7 @@ export function waitsOf(
             .map((id) => steps.find((one) => one.id === id))
             .filter((one) => one !== undefined)
             .map((one) =>
-                one.kind === 'cool'
+                one.clock === 'since-weld'
                     ? `${one.subject} has not been measured cool.`
                     : `Not done yet: ${one.title}.`,
             ),

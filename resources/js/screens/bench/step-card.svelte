@@ -79,7 +79,7 @@
     let bowed = $state('');
     /** Of an inspection: what has not been said yet. */
     let missing = $state('');
-    const timed = $derived(step.kind === 'weld');
+    const timed = $derived(step.clock === 'up');
     const isWatched = $derived(step.watched && mayLog && !isDone);
     const hasSide = $derived(step.seconds !== null || isWatched);
     const planned = $derived(step.measures.some((measure) => measure.planned !== null));
@@ -123,7 +123,7 @@
 </script>
 
 <section class="sheet flex grow flex-col p-4" aria-label={step.title}>
-    <p class="label text-base">{step.kindLabel} · {step.subject}{isDone ? ' · ✓ done' : ''}</p>
+    <p class="label text-base">{step.kindLabel} · {step.of}{isDone ? ' · ✓ done' : ''}</p>
     <h2 class="font-label text-[2rem] leading-tight font-semibold">{step.title}</h2>
     <div class="mt-3 grid grow gap-5 {hasSide ? 'md:grid-cols-[1fr_19rem]' : ''}">
         <div class="space-y-4">
@@ -178,7 +178,7 @@
                         {clocks}
                         stepId={step.id}
                         seconds={step.seconds}
-                        kind={step.kind}
+                        clock={step.clock}
                         {left}
                         {postflow}
                     />

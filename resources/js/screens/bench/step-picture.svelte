@@ -34,10 +34,10 @@
     const access = $derived(desk.plan.fit.access.find((one) => one.joint === step.subject));
     const reached = $derived(access?.[slot?.phase === 'together' ? 'together' : 'alone'].arcs ?? null);
     const settings = $derived(
-        step.kind === 'weld' ? TO_SET.flatMap((name) => sheet?.settings[name] ?? []) : [],
+        step.clock === 'up' ? TO_SET.flatMap((name) => sheet?.settings[name] ?? []) : [],
     );
-    const isTacked = $derived(step.kind === 'tack' || step.kind === 'full-tack');
-    const hasDial = $derived(!!joint?.round && (step.kind === 'weld' || isTacked));
+    const isTacked = $derived(step.kind === 'tack' || step.kind === 'full');
+    const hasDial = $derived(!!joint?.round && (step.clock === 'up' || isTacked));
 </script>
 
 {#if run && isRun(run) && (joint || piece)}
@@ -56,7 +56,7 @@
         {/each}
     </dl>
 {/if}
-{#if piece && step.id === `prepare.${piece.mark}`}
+{#if piece && step.kind === 'prepare'}
     <div class="mx-auto w-full max-w-2xl">
         <PieceOutline {piece} odMm={member?.tube?.od.value ?? 50} marked />
         <p class="label text-center text-base">flow from the left · solid: cuts · dashed: sand to here</p>

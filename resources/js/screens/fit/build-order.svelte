@@ -29,10 +29,10 @@
     };
     const mark = (task: FitTask) =>
         ({
-            fit: '⌐',
+            tack: '⌐',
             put: '○',
             trial: '◇',
-            'full-tack': '⁘',
+            full: '⁘',
             weld: '⌇',
             side: '⌇',
             form: '○',

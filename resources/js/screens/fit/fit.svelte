@@ -30,7 +30,7 @@
     const pressed = $derived(tasks.find((task) => task.id === picked));
     const task = $derived(
         (ofJoint.length > 0 ? (ofJoint.find((one) => one.id === picked) ?? ofJoint[0]) : pressed) ??
-            tasks.find((one) => one.kind === 'fit') ??
+            tasks.find((one) => one.kind === 'tack') ??
             tasks[0],
     );
     const joints = $derived(desk.shown.flatMap((run) => run.joints));

@@ -50,7 +50,10 @@
             slots[0]?.joint ??
             '',
     );
-    const isDone = (joint: string) => bench?.done.includes(`weld.${joint}`) ?? false;
+    const zone = new Intl.DateTimeFormat().resolvedOptions().timeZone;
+    const welds = $derived((bench?.steps ?? []).filter((step) => step.kind === 'weld'));
+    const isDone = (joint: string) =>
+        welds.some((step) => step.subject === joint && bench?.done.includes(step.id));
 </script>
 
 {#if member && slots.length > 0}
@@ -76,7 +79,7 @@
                 <h2 class="heading">Departures</h2>
                 {#each bench?.deviations ?? [] as deviation (deviation.step + deviation.what)}
                     <p class="mt-1">
-                        △ <span class="figure">{deviation.step}</span>
+                        △ <span class="label">{deviation.title}:</span>
                         {deviation.what}{deviation.by === '' ? '' : ` · ${deviation.by}`}
                     </p>
                 {:else}
@@ -152,7 +155,7 @@
                 </p>
                 <a
                     class="tap bg-action text-on-action font-label mt-3 block rounded-[2px] px-4 py-2.5 text-center text-lg font-semibold"
-                    href="/jobs/{desk.view.id}/record.pdf"
+                    href="/jobs/{desk.view.id}/record.pdf?zone={encodeURIComponent(zone)}"
                     target="_blank"
                     rel="noopener">Record as PDF</a
                 >

@@ -36,7 +36,7 @@
     <ol class="divide-line mt-1 divide-y overflow-auto" tabindex="0" aria-label="Log entries">
         {#each lines.toReversed() as line (line.id)}
             <li class="py-1 text-sm">
-                {titles.get(line.step) ?? line.step}:
+                {titles.get(line.step) ?? line.words}:
                 {ENTRY_WORDS[line.kind]}
                 <span class="text-quiet">· {line.by}, {when(line.at)}</span>
                 {#if line.note}<span class="block">“{line.note}”</span>{/if}

@@ -30,13 +30,13 @@
                     <a href="/jobs/{job}/photos/{photo.id}" target="_blank" rel="noopener"
                         ><img
                             src="/jobs/{job}/photos/{photo.id}"
-                            alt="At {photo.step}, by {photo.by}"
+                            alt="At {photo.words}, by {photo.by}"
                             class="border-line w-full border"
                             loading="lazy"
                         /></a
                     >
                     <p class="flex items-center justify-between gap-2 text-sm">
-                        <span class="figure">{photo.step}</span>
+                        <span>{photo.words}</span>
                         {#if isPlanner}<Button
                                 look="quiet"
                                 onclick={() => ask('DELETE', `/jobs/${job}/photos/${photo.id}`)}

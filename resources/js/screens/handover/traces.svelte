@@ -35,13 +35,17 @@
               : null;
     const plots = $derived(
         all
-            .filter((trace) => trace.step.split('.')[1] === joint)
+            .filter((trace) => trace.subject === joint)
             .flatMap((trace) =>
                 SHOWN.flatMap((one) => {
                     const found = trace.devices.find((device) => device.device === one.device);
-                    const round = trace.step.split('.')[2];
-                    return trace.step.startsWith(`${one.step}.`) && found
-                        ? { ...one, found, at: trace.at, again: round ? `, time ${round}` : '' }
+                    return trace.kind === one.step && found
+                        ? {
+                              ...one,
+                              found,
+                              at: trace.at,
+                              again: trace.round > 1 ? `, round ${trace.round}` : '',
+                          }
                         : [];
                 }),
             ),

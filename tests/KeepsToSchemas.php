@@ -97,9 +97,10 @@ trait KeepsToSchemas
             if ($name !== null) {
                 self::keepsTo(
                     $name,
-                    array_diff_key((array) $page->props, ['errors' => 0, 'person' => 0, 'flash' => 0]),
+                    array_diff_key((array) $page->props, ['errors' => 0, 'person' => 0, 'currency' => 0, 'flash' => 0]),
                 );
                 self::keepsTo('Person', $page->props->person);
+                Assert::assertIsString($page->props->currency);
             }
         }
 

@@ -10,10 +10,10 @@ use App\Models\RevisionStatus;
 use App\Models\User;
 use App\Stores\JobStores;
 use Illuminate\Support\Facades\DB;
+use UpsweptBead\Core\Account\Ledger;
 use UpsweptBead\Core\Branching\Placement;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
-use UpsweptBead\Core\Stores\Needs;
 
 /** Saves, releases and begins drafts. Every change says which version it was made on. */
 final readonly class Drafts
@@ -113,7 +113,7 @@ final readonly class Drafts
                     'shop' => $this->workshop->worksBy(),
                 ])
                 ->save();
-            $this->stores->promise($job, Needs::of($plan, $this->workshop->shop()));
+            $this->stores->promise($job, Ledger::of($plan, $this->workshop->shop())->goods);
 
             return $draft;
         });

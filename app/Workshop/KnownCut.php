@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use UpsweptBead\Core\Account\Ledger;
+use UpsweptBead\Core\Account\SawAccount;
+use UpsweptBead\Core\Account\StepTime;
 use UpsweptBead\Core\Cut\OpenedStock;
 use UpsweptBead\Core\Cut\Piece;
 use UpsweptBead\Core\Exchange\Drawing\AssemblySvg;
@@ -15,8 +18,6 @@ use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Quote\Quote;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stores\Need;
-use UpsweptBead\Core\Stores\Needs;
-use UpsweptBead\Core\Stores\SawAccount;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -28,6 +29,7 @@ final readonly class KnownCut
      * @param  list<OpenedStock>  $opened
      * @param  array<string, RoutedRun>  $runs  by letter
      * @param  array<string, mixed>  $written  set-ups and saws as the screen gets them
+     * @param  array<string, StepTime>  $times  as planned, by step
      * @param  string  $assembly  drawn, as SVG
      * @param  array<string, string>  $ribbons  runs unrolled, as SVG, by letter
      * @param  list<array{id: string, between: string, and: string, type: string, station: float, planned: array<string, mixed>}>  $joints
@@ -42,10 +44,12 @@ final readonly class KnownCut
         public array $ribbons,
         public array $joints,
         public UnitSystem $units,
+        public array $times,
     ) {}
 
     public static function of(Plan $plan, Shop $shop): self
     {
+        $ledger = Ledger::of($plan, $shop);
         $writer = new CuttingWriter($plan->job->units, $shop);
         $runs = $ribbons = [];
         foreach ($plan->layout->runs as $run) {
@@ -58,7 +62,7 @@ final readonly class KnownCut
             );
         }
 
-        return new self(Needs::of($plan, $shop), $plan->cut->opened($shop->rules), $runs, [
+        return new self($ledger->goods, $plan->cut->opened($shop->rules), $runs, [
             'setUps' => $writer->setUps($plan->cut),
             'saws' => array_map(static fn (SawAccount $one): array => [
                 'name' => $one->saw->label(),
@@ -66,8 +70,8 @@ final readonly class KnownCut
                 'time' => Quantity::Duration->show(60 * $one->minutes, $plan->job->units),
                 'blades' => round($one->blades, 2),
                 'cost' => round($one->cost, 2),
-            ], SawAccount::all($plan->cut, $shop)),
-        ], Quote::of($plan, $shop), AssemblySvg::of($plan), $ribbons, RecordJoints::of($plan), $plan->job->units);
+            ], SawAccount::all($ledger->cuts, $shop)),
+        ], Quote::of($plan, $ledger, $shop), AssemblySvg::of($plan), $ribbons, RecordJoints::of($plan), $plan->job->units, $ledger->times);
     }
 
     public function piece(string $mark): ?Piece

@@ -25,10 +25,7 @@ final readonly class Learned
             'cool.pace' => $this->cases->coolings(),
             'purge.used' => $this->cases->argon(),
             'fit.gap_usual' => $this->cases->gaps(),
-            'cost.prepare_minutes' => LoggedCases::minutes(StepKind::Prepare),
-            'cost.fit_minutes' => LoggedCases::minutes(StepKind::Tack),
-            'cost.trial_minutes' => LoggedCases::minutes(StepKind::Trial),
-            'cost.inspect_minutes' => LoggedCases::minutes(StepKind::Inspect, StepKind::Face, StepKind::LeakTest),
+            ...$this->cases->minutes(),
         ];
         $all = [];
         foreach ($cases as $rule => $some) {

@@ -6,6 +6,7 @@ namespace App\Workshop;
 
 use App\Models\Revision;
 use Illuminate\Support\Facades\DB;
+use UpsweptBead\Core\Account\StepTime;
 use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Learning\LoggedCase;
 use UpsweptBead\Core\Shop\ShopRules;
@@ -24,6 +25,9 @@ final class LoggedCases
 
     /** @var array<int, array<string, BenchStep>> steps by id, by release */
     private array $steps = [];
+
+    /** @var array<int, array<string, StepTime>> as planned, by step, by release */
+    private array $times = [];
 
     /** @var array<int, Revision|null> */
     private array $releases = [];
@@ -105,24 +109,31 @@ final class LoggedCases
         return self::known($cases);
     }
 
-    /** @return list<float> from one person's entry before to that of a step of these kinds */
-    public static function minutes(StepKind ...$kinds): array
+    /**
+     * By rules that say how long one unit of a step takes: from one person's entry before to that of the step, less what it
+     * takes besides by plan, such as its cuts at the saw.
+     *
+     * @return array<string, list<float>> min, by rule
+     */
+    public function minutes(): array
     {
         $rows = DB::select(
-            "select extract(epoch from made_at - before) / 60 as minutes from (
-                select step_kind, kind, made_at, lag(made_at) over (partition by user_id order by made_at) as before from (
+            "select revision_id, step_kind, step_subject, extract(epoch from made_at - before) / 60 as minutes from (
+                select revision_id, step_kind, step_subject, kind, made_at, lag(made_at) over (partition by user_id order by made_at) as before from (
                     select * from log_entries order by position desc limit 4000
                 ) newest
-            
-            ) one where jsonb_exists(?::jsonb, step_kind) and kind = 'done' and made_at > before
-                and made_at - before < make_interval(mins => ?) limit ".self::MOST_CASES,
-            [json_encode($kinds), (int) LoggedCase::MOST_MINUTES],
+            ) one where kind = 'done' and made_at > before and made_at - before < make_interval(mins => ?) order by made_at desc",
+            [(int) LoggedCase::MOST_MINUTES],
         );
-
         $minutes = [];
         foreach ($rows as $row) {
-            /** @var object{minutes: numeric-string|float} $row */
-            $minutes[] = (float) $row->minutes;
+            /** @var object{revision_id: int, step_kind: string, step_subject: string, minutes: numeric-string|float} $row */
+            $kind = StepKind::from($row->step_kind);
+            $time = $this->times($row->revision_id)[$kind->key($row->step_subject)] ?? null;
+            $case = $time?->perUnit((float) $row->minutes);
+            if ($time?->rule !== null && $case !== null && count($minutes[$time->rule] ?? []) < self::MOST_CASES) {
+                $minutes[$time->rule][] = max(0.0, $case);
+            }
         }
 
         return $minutes;
@@ -153,6 +164,17 @@ final class LoggedCases
         }
 
         return array_values($found);
+    }
+
+    /** @return array<string, StepTime> by step of the plan */
+    private function times(int $release): array
+    {
+        $revision = $this->release($release);
+        if ($revision === null) {
+            return [];
+        }
+
+        return $this->times[$release] ??= $this->plans->cut($revision)->times;
     }
 
     /** What follows from an inspection is asked for like the first time. */

@@ -9,13 +9,15 @@ use App\Models\LogEntry;
 use App\Models\Revision;
 use App\Models\StoreItem;
 use Illuminate\Support\Facades\DB;
+use UpsweptBead\Core\Account\Labour;
+use UpsweptBead\Core\Account\Worked;
 use UpsweptBead\Core\Bench\EntryKind;
 use UpsweptBead\Core\Bench\Progress;
-use UpsweptBead\Core\Quote\Labour;
+use UpsweptBead\Core\Quote\Forecast;
 use UpsweptBead\Core\Quote\LineGroup;
 use UpsweptBead\Core\Quote\Quote;
 use UpsweptBead\Core\Quote\QuoteLine;
-use UpsweptBead\Core\Quote\Worked;
+use UpsweptBead\Core\Shop\Rates;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -43,6 +45,7 @@ final readonly class QuoteView
                 'group' => $line->group->label(),
                 'what' => $line->what,
                 'quantity' => self::quantity($line),
+                'why' => $line->why,
                 'cost' => $line->cost() === null ? null : round($line->cost(), 2),
                 'spent' => isset($spent[$line->key]) ? round($spent[$line->key], 2) : null,
             ], $lines),
@@ -52,8 +55,7 @@ final readonly class QuoteView
             'price' => round($quote->price(), 2),
             'unpriced' => $quote->unpriced(),
             'spent' => $spent === [] ? null : round(array_sum($spent), 2),
-            // What nothing was counted of yet is taken to cost what was quoted.
-            'expected' => $spent === [] ? null : round(self::expected($lines, $spent, $isFinished), 2),
+            'expected' => $spent === [] ? null : round(Forecast::cost($lines, $spent, $isFinished), 2),
         ];
     }
 
@@ -79,7 +81,7 @@ final readonly class QuoteView
 
     private function perMinute(): float
     {
-        return $this->workshop->shop()->rules->value('cost.hour') / 60;
+        return Rates::of($this->workshop->shop())->perMinute();
     }
 
     private static function quantity(QuoteLine $line): string
@@ -117,24 +119,6 @@ final readonly class QuoteView
         }
 
         return $spent;
-    }
-
-    /**
-     * What nothing was counted of costs what was quoted; as long as the job is not finished, that of all things at least.
-     *
-     * @param  list<QuoteLine>  $lines
-     * @param  array<string, float>  $spent
-     */
-    private static function expected(array $lines, array $spent, bool $isFinished): float
-    {
-        $cost = 0.0;
-        foreach ($lines as $line) {
-            $counted = $spent[$line->key] ?? null;
-            $quoted = $line->cost() ?? 0.0;
-            $cost += $counted === null ? $quoted : ($isFinished ? $counted : max($counted, $quoted));
-        }
-
-        return $cost;
     }
 
     /** @return array<string, array{string, float, float|null}> what went to the job out of the stores: name, count, price; gas is counted as it flows */

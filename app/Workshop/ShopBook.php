@@ -23,18 +23,22 @@ final readonly class ShopBook
     /**
      * @param  array<string, string>  $schools
      * @param  array<string, string>  $rules  by key; '' takes the shop's own value back
+     * @param  string|null  $currency  null leaves it as it is
      * @return int|null the new version; null where it is no longer the one it was made on
      *
      * @throws ValidationException
      */
-    public function change(int $version, array $schools, array $rules): ?int
+    public function change(int $version, array $schools, array $rules, ?string $currency = null): ?int
     {
-        return DB::transaction(function () use ($version, $schools, $rules): ?int {
+        return DB::transaction(function () use ($version, $schools, $rules, $currency): ?int {
             $shop = ShopModel::query()->lockForUpdate()->first() ?? new ShopModel(self::BARE);
             if ($shop->version !== $version) {
                 return null;
             }
             $document = self::changed($shop->document, $schools, $rules);
+            if ($currency !== null) {
+                $document['currency'] = $currency;
+            }
             $faults = new Faults;
             ShopReader::read($document, $faults);
             if ($faults->all() !== []) {

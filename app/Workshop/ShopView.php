@@ -11,6 +11,7 @@ use UpsweptBead\Core\Reason\SourceKind;
 use UpsweptBead\Core\Shop\CoolSchool;
 use UpsweptBead\Core\Shop\RootSchool;
 use UpsweptBead\Core\Shop\Rule;
+use UpsweptBead\Core\Shop\Saw;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Shop\ShopRules;
 use UpsweptBead\Core\Units\UnitSystem;
@@ -29,7 +30,7 @@ final readonly class ShopView
         'Clearances' => ['clear'],
         'Collectors and flanges' => ['merge', 'flange', 'flat'],
         'Growth' => ['growth'],
-        'Cost' => ['cost'],
+        'Times and cost' => ['time', 'use', 'cost'],
     ];
 
     /**
@@ -63,6 +64,7 @@ final readonly class ShopView
             'schools' => [
                 self::school('root', 'What shields a root', $shop->schools->root, RootSchool::cases()),
                 self::school('cool', 'When the next seam is welded beside the last', $shop->schools->cool, CoolSchool::cases()),
+                self::school('saw', 'What tube is cut with', $shop->schools->saw, Saw::cases()),
             ],
             'groups' => $groups,
         ];
@@ -92,7 +94,7 @@ final readonly class ShopView
     }
 
     /**
-     * @param  list<RootSchool|CoolSchool>  $cases
+     * @param  list<RootSchool|CoolSchool|Saw>  $cases
      * @return array<string, mixed>
      */
     private static function school(string $key, string $label, BackedEnum $chosen, array $cases): array
@@ -101,11 +103,11 @@ final readonly class ShopView
             'key' => $key,
             'label' => $label,
             'value' => $chosen->value,
-            'options' => array_map(static fn (RootSchool|CoolSchool $one): array => [
+            'options' => array_map(static fn (RootSchool|CoolSchool|Saw $one): array => [
                 'value' => $one->value,
                 'label' => $one->label(),
                 'why' => $one->why(),
-                'isUsual' => $one === RootSchool::Argon || $one === CoolSchool::Touch,
+                'isUsual' => in_array($one, [RootSchool::Argon, CoolSchool::Touch, Saw::Band], true),
             ], $cases),
         ];
     }

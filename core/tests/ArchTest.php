@@ -17,14 +17,14 @@ arch('classes are final')->expect('UpsweptBead\Core')->classes()->toBeFinal()->i
 arch('values do not change')
     ->expect(['UpsweptBead\Core\Units', 'UpsweptBead\Core\Geometry', 'UpsweptBead\Core\Reach', 'UpsweptBead\Core\Cool', 'UpsweptBead\Core\Gas', 'UpsweptBead\Core\Timing', 'UpsweptBead\Core\Merge', 'UpsweptBead\Core\Run', 'UpsweptBead\Core\Route', 'UpsweptBead\Core\Plan', 'UpsweptBead\Core\Job',
         'UpsweptBead\Core\Branching', 'UpsweptBead\Core\Layout', 'UpsweptBead\Core\Cut', 'UpsweptBead\Core\Joint', 'UpsweptBead\Core\Fit', 'UpsweptBead\Core\Weld', 'UpsweptBead\Core\Purge', 'UpsweptBead\Core\Schedule',
-        'UpsweptBead\Core\Device', 'UpsweptBead\Core\Learning', 'UpsweptBead\Core\Bench', 'UpsweptBead\Core\Cost', 'UpsweptBead\Core\Survey', 'UpsweptBead\Core\Stock', 'UpsweptBead\Core\Shop'])
+        'UpsweptBead\Core\Device', 'UpsweptBead\Core\Learning', 'UpsweptBead\Core\Bench', 'UpsweptBead\Core\Cost', 'UpsweptBead\Core\Account', 'UpsweptBead\Core\Step', 'UpsweptBead\Core\Survey', 'UpsweptBead\Core\Stock', 'UpsweptBead\Core\Shop'])
     ->classes()->toBeReadonly()
     ->ignoring(['UpsweptBead\Core\Units\Exception', 'UpsweptBead\Core\Route\Search', 'UpsweptBead\Core\Cut\Search', 'UpsweptBead\Core\Reach\Search', 'UpsweptBead\Core\Cool\Internal', 'UpsweptBead\Core\Gas\Internal', 'UpsweptBead\Core\Timing\Search', 'UpsweptBead\Core\Cut\BendPacking', 'UpsweptBead\Core\Fit\Order\Graph', 'UpsweptBead\Core\Geometry\Mesh', 'UpsweptBead\Core\Geometry\Clearance\Chords', 'UpsweptBead\Core\Schedule\Internal', 'UpsweptBead\Core\Purge\Internal\Pipework', 'UpsweptBead\Core\Purge\Internal\LaidOut', 'UpsweptBead\Core\Weld\Internal', 'UpsweptBead\Core\Stock\Internal', 'UpsweptBead\Core\Stock\Exception']);
 
 // Bottom up: each knows only what stands before it.
 const LAYERS = [
     'Units', 'Reason', 'Geometry', 'Flatness', 'Document', 'Reach', 'Cool', 'Gas', 'Timing', 'Merge', 'Learning', 'Stock', 'Run', 'Step', 'Shop', 'Job', 'Route', 'Survey', 'Branching', 'Layout', 'Cut', 'Joint',
-    'Fit', 'Purge', 'Weld', 'Schedule', 'Device', 'Bench', 'Cost', 'Plan', 'Stores', 'Quote', 'Exchange',
+    'Fit', 'Purge', 'Weld', 'Schedule', 'Device', 'Bench', 'Cost', 'Plan', 'Stores', 'Account', 'Quote', 'Exchange',
 ];
 
 it('is built in layers, each knowing only those before it', function () {

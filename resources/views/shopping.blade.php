@@ -40,10 +40,10 @@
     <td>{{ $row->need->name }}</td>
     <td class="n">{{ $row->need->key }}</td>
     <td class="n r">{{ $much($row->toBuy) }} {{ $row->need->kind->unit($row->toBuy) }}</td>
-    <td class="n r">{{ $row->cost === null ? 'ask' : number_format($row->cost, 2) }}</td>
+    <td class="n r">{{ $row->cost === null ? 'ask' : $currency->show($row->cost) }}</td>
 </tr>
 @endforeach
-<tr><td colspan="4" class="r">{{ $list->isPriced() ? 'Together' : 'Together, without what has no price' }}</td><td class="n r">{{ number_format($list->cost(), 2) }}</td></tr>
+<tr><td colspan="4" class="r">{{ $list->isPriced() ? 'Together' : 'Together, without what has no price' }}</td><td class="n r">{{ $currency->show($list->cost()) }}</td></tr>
 </table>
 @endif
 <h2>Out of the stores</h2>

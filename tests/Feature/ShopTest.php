@@ -35,7 +35,7 @@ it('shows every rule once, with its common practice, and each school with its re
     $keys = array_merge(...array_map(static fn (array $group): array => array_column($group['rules'], 'key'), $props['groups']));
     expect($keys)->toEqualCanonicalizing(array_keys(ShopRules::shipped()->rules))
         ->and(array_unique($keys))->toHaveCount(count($keys))
-        ->and(array_column($props['schools'], 'value'))->toBe(['argon', 'touch'])
+        ->and(array_column($props['schools'], 'value'))->toBe(['argon', 'touch', 'band'])
         ->and($props['schools'][0]['options'][1]['why'])->toContain('glass');
 });
 
@@ -86,4 +86,14 @@ it('leaves released jobs by the rules of their release', function () {
     $this->putJson('/shop', ['version' => 1, 'rules' => ['purge.flow' => '20 cfh']])->assertOk();
     expect(fillFlow($this, $job))->toBe($before)
         ->and($job->released()?->shop)->toBe(['rules' => [], 'schools' => []]);
+});
+
+it('writes money in the shop’s currency, on its pages and on paper', function () {
+    $this->signIn(Role::Owner);
+    $this->put('/shop', ['version' => 1, 'currency' => 'CHF', 'schools' => ['saw' => 'friction']])->assertOk();
+    $page = $this->get('/shop')->viewData('page');
+    expect($page['props']['currency'])->toBe('CHF')
+        ->and(array_column($page['props']['schools'], 'value'))->toBe(['argon', 'touch', 'friction']);
+    $this->putJson('/shop', ['version' => 2, 'currency' => 'DOLLARS'])->assertJsonValidationErrorFor('currency');
+    $this->putJson('/shop', ['version' => 2, 'schools' => ['saw' => 'teeth']])->assertStatus(422);
 });

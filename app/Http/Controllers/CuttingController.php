@@ -19,6 +19,7 @@ use App\Workshop\BenchLog;
 use App\Workshop\JobLog;
 use App\Workshop\KnownPlans;
 use App\Workshop\Summaries;
+use App\Workshop\Workshop;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -40,6 +41,7 @@ final readonly class CuttingController
         private JobStores $stores,
         private CuttingView $view,
         private Summaries $summaries,
+        private Workshop $workshop,
     ) {}
 
     public function show(Job $job): JsonResponse
@@ -106,6 +108,7 @@ final readonly class CuttingController
     public function shoppingPdf(Job $job, Pdf $pdf): Response
     {
         return $pdf->show('shopping', [
+            'currency' => $this->workshop->shop()->money,
             'number' => $job->number,
             'title' => $job->title,
             'list' => $this->stores->list($job, $this->plans->cut($this->revision($job))->needs),

@@ -51,7 +51,7 @@ final readonly class DesignController
                 static fn (Comparison $one): array => $writer->design($one->design, $one->plan),
                 $comparisons,
             ),
-            'rows' => (new ComparisonTable($comparisons, $job->units, Gate::allows('seeMoney', Shop::class)))->rows(),
+            'rows' => (new ComparisonTable($comparisons, $job->units, Gate::allows('seeMoney', Shop::class), $shop->money))->rows(),
         ]);
     }
 

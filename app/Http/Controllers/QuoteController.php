@@ -39,6 +39,7 @@ final readonly class QuoteController
         $shop = $this->workshop->shop();
 
         return $this->pdf->show('quote', [
+            'currency' => $shop->money,
             'quote' => $this->quotes->of($job, $built),
             'job' => $job,
             'head' => $this->workshop->read($built),

@@ -39,7 +39,7 @@ final readonly class ShopController
 
     public function update(ShopRequest $request): JsonResponse
     {
-        $version = $this->book->change($request->version(), $request->schools(), $request->changedRules());
+        $version = $this->book->change($request->version(), $request->schools(), $request->changedRules(), $request->currency());
 
         return $version === null
             ? new JsonResponse(['message' => 'The shop was changed elsewhere meanwhile; look again.'], 409)

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
+use UpsweptBead\Core\Units\Money;
 
 /** A change of what the shop works by: schools by their name, rules by their key, an empty text for common practice. */
 final class ShopRequest extends FormRequest
@@ -16,8 +17,9 @@ final class ShopRequest extends FormRequest
     {
         return [
             'version' => ['required', 'integer', 'min:1'],
-            'schools' => ['sometimes', 'array:root,cool'],
+            'schools' => ['sometimes', 'array:root,cool,saw'],
             'schools.*' => ['required', 'string', 'max:20'],
+            'currency' => ['sometimes', 'nullable', 'string', 'max:'.Money::LONGEST],
             'rules' => ['sometimes', 'array', 'max:'.self::MOST_RULES],
             'rules.*' => ['present', 'nullable', 'string', 'max:60'],
         ];
@@ -32,6 +34,12 @@ final class ShopRequest extends FormRequest
     public function schools(): array
     {
         return $this->texts('schools');
+    }
+
+    /** Null where it is left as it is. */
+    public function currency(): ?string
+    {
+        return $this->has('currency') ? trim($this->string('currency')->value()) : null;
     }
 
     /** @return array<string, string> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Cost;
 
 use UpsweptBead\Core\Cut\StockNeed;
+use UpsweptBead\Core\Shop\Rates;
 use UpsweptBead\Core\Shop\Shop;
 
 /** What cuts cost by the shop's own rates: their stock, and the joints between their pieces. */
@@ -13,10 +14,11 @@ final readonly class Estimate
     /** @param  list<StockNeed>  $stock */
     public static function ofCuts(array $stock, int $joints, Shop $shop): float
     {
-        // Every joint is fitted, and stands for one more piece to cut.
-        $perJoint = $shop->rules->value('cost.fit_minutes') + $shop->rules->value('cost.prepare_minutes');
+        // Every joint is fitted and looked at, and stands for one more piece to cut.
+        $rates = Rates::of($shop);
+        $minutes = $rates->jointMinutes() + $rates->pieceMinutes();
 
-        return self::material($stock, $shop) + $joints * $perJoint / 60 * $shop->rules->value('cost.hour');
+        return self::material($stock, $shop) + $joints * ($minutes * $rates->perMinute() + $rates->cut());
     }
 
     /** @param  list<StockNeed>  $stock */

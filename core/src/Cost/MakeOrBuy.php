@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Cost;
 
 use UpsweptBead\Core\Merge\PieCut;
-use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Shop\Rates;
 
 /** What the wedges of a bend cost when they are sawn here, and as a set cut ready; the welds are the same either way. */
 final readonly class MakeOrBuy
@@ -18,23 +18,23 @@ final readonly class MakeOrBuy
         public float $set,
     ) {}
 
-    public static function of(PieCut $pie, ShopRules $rules): self
+    public static function of(PieCut $pie, Rates $rates): self
     {
-        return self::ofCuts($pie->welds, $rules);
+        return self::ofCuts($pie->welds, $rates);
     }
 
     /** Minutes at the saw with deburring, the blades they wear out, and the shop's rate. */
-    public static function ofCuts(int $cuts, ShopRules $rules): self
+    public static function ofCuts(int $cuts, Rates $rates): self
     {
-        $minutes = $cuts * $rules->value('pie.minutes');
-        $blades = $cuts / $rules->value('saw.band.cuts');
+        $minutes = $cuts * $rates->pieMinutes();
+        $blades = $rates->blades($cuts);
 
         return new self(
             $cuts,
             $minutes,
             $blades,
-            $minutes / 60 * $rules->value('cost.hour') + $blades * $rules->value('saw.band.price'),
-            $rules->value('pie.set_price'),
+            $minutes * $rates->perMinute() + $blades * $rates->bladePrice(),
+            $rates->pieSetPrice(),
         );
     }
 

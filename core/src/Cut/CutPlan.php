@@ -223,6 +223,12 @@ final readonly class CutPlan
         return $this->pieces[$letter] ?? $this->ofCollectors[$letter] ?? [];
     }
 
+    /** @return list<Piece> of all runs and collectors */
+    public function allPieces(): array
+    {
+        return array_merge(...array_values($this->pieces + $this->ofCollectors));
+    }
+
     public function massKg(string $letter): float
     {
         return array_sum(array_map(static fn (Piece $piece): float => $piece->massKg, $this->piecesOf($letter)));

@@ -19,6 +19,7 @@ use UpsweptBead\Core\Job\CutChoice;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Shop\Rates;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\BendStock;
 use UpsweptBead\Core\Units\Length;
@@ -29,11 +30,6 @@ use UpsweptBead\Core\Units\Length;
  */
 final readonly class LeastStock
 {
-    /** Minutes at one joint besides fitting it: tacking, welding, brushing; and at one cut with its deburring. Our own estimate. */
-    private const JOINT_MINUTES = 15.0;
-
-    private const CUT_MINUTES = 4.0;
-
     /** Every joint is risk and heat besides its minutes: it counts so many times, so that joints come before stock. */
     private const JOINT_WEIGHT = 4.0;
 
@@ -226,7 +222,9 @@ final readonly class LeastStock
         $rules = $this->shop->rules;
         $walls = array_map(static fn (RoutedRun $routed): float => $routed->tube->wallMm, $layout->runs);
         $wallMm = $walls === [] ? 0.0 : max($walls);
-        $perMinute = $rules->value('cost.hour') / 60;
+        $rates = Rates::of($this->shop);
+        $ods = array_map(static fn (RoutedRun $routed): float => $routed->tube->odMm, $layout->runs);
+        $jointMin = $rates->jointMinutes() + $rates->seamMinutes($ods === [] ? 0.0 : max($ods));
 
         return new CutRules(
             $rules->value('cut.kerf'),
@@ -235,8 +233,8 @@ final readonly class LeastStock
             CutNotices::WALLS_BETWEEN * $wallMm,
             0.0,
             $rules->value('cut.trim_allowance') + ButtKind::Tubes->shrinkMm($rules, $wallMm),
-            self::JOINT_WEIGHT * $perMinute * ($rules->value('cost.fit_minutes') + self::JOINT_MINUTES),
-            $perMinute * self::CUT_MINUTES,
+            self::JOINT_WEIGHT * $rates->perMinute() * $jointMin,
+            $rates->cut(),
         );
     }
 }

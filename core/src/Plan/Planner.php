@@ -18,6 +18,7 @@ use UpsweptBead\Core\Route\RouteAnswers;
 use UpsweptBead\Core\Route\RouteRequest;
 use UpsweptBead\Core\Route\TwoBend\TwoBendRouter;
 use UpsweptBead\Core\Schedule\Schedule;
+use UpsweptBead\Core\Shop\Rates;
 use UpsweptBead\Core\Shop\RoutingLimits;
 use UpsweptBead\Core\Shop\Shop;
 use UpsweptBead\Core\Stock\Exception\UnknownStock;
@@ -77,7 +78,7 @@ final readonly class Planner
         $job = $layout->placement->job;
         $cut = CutPlan::of($job, $layout, $shop);
 
-        return new Sketch($job, $layout, $cut, JointList::of($job, $layout, $cut, $shop), $shop->rules);
+        return new Sketch($job, $layout, $cut, JointList::of($job, $layout, $cut, $shop), Rates::of($shop));
     }
 
     /**

@@ -9,7 +9,7 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Joint\JointList;
 use UpsweptBead\Core\Layout\Layout;
 use UpsweptBead\Core\Reason\Notice;
-use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Shop\Rates;
 
 /** The first stages of a plan, route, pieces and joints: all that is drawn and measured while something is dragged. */
 final readonly class Sketch
@@ -19,7 +19,7 @@ final readonly class Sketch
         public Layout $layout,
         public CutPlan $cut,
         public JointList $joints,
-        public ShopRules $rules,
+        public Rates $rates,
     ) {}
 
     /** @return list<Notice> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Quote;
 
+use UpsweptBead\Core\Account\Ledger;
 use UpsweptBead\Core\Job\Designs;
 use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job;
@@ -33,7 +34,7 @@ final readonly class Comparison
         return new self(
             $design,
             $plan,
-            Quote::of($plan, $shop)->at($costs),
+            Quote::of($plan, Ledger::of($plan, $shop), $shop)->at($costs),
             $job->set->routing->on($shop->rules->routing()),
         );
     }

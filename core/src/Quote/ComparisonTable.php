@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Quote;
 use UpsweptBead\Core\Route\Insertion\Step;
 use UpsweptBead\Core\Route\Insertion\Stuck;
 use UpsweptBead\Core\Route\Looks\Style;
+use UpsweptBead\Core\Units\Money;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -23,7 +24,12 @@ final readonly class ComparisonTable
      * @param  list<Comparison>  $designs
      * @param  bool  $withMoney  whether whoever looks is shown what things cost
      */
-    public function __construct(private array $designs, private UnitSystem $units, private bool $withMoney = true) {}
+    public function __construct(
+        private array $designs,
+        private UnitSystem $units,
+        private bool $withMoney = true,
+        private Money $money = new Money,
+    ) {}
 
     /** @return list<array{label: string, cells: list<array{text: string, isBest: bool}>}> */
     public function rows(): array
@@ -91,8 +97,8 @@ final readonly class ComparisonTable
                 sprintf('%.1f h', $one->quote->minutes() / 60),
                 $one->quote->minutes(),
             ],
-            ...$this->withMoney ? ['Cost, about' => static fn (Comparison $one): array => [
-                number_format($one->quote->cost()),
+            ...$this->withMoney ? ['Cost, about' => fn (Comparison $one): array => [
+                $this->money->about($one->quote->cost()),
                 $one->quote->cost(),
             ]] : [],
         ];

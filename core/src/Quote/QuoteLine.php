@@ -7,7 +7,10 @@ namespace UpsweptBead\Core\Quote;
 /** One line of a quote: so much of something, at so much each. */
 final readonly class QuoteLine
 {
-    /** @param  float|null  $each  null where nobody has said what it costs */
+    /**
+     * @param  float|null  $each  null where nobody has said what it costs
+     * @param  string  $why  what the quantity follows from, in words
+     */
     public function __construct(
         public string $key,
         public LineGroup $group,
@@ -15,6 +18,7 @@ final readonly class QuoteLine
         public float $quantity,
         public string $unit,
         public ?float $each,
+        public string $why = '',
     ) {}
 
     public function cost(): ?float
@@ -24,6 +28,6 @@ final readonly class QuoteLine
 
     public function at(?float $each): self
     {
-        return new self($this->key, $this->group, $this->what, $this->quantity, $this->unit, $each);
+        return new self($this->key, $this->group, $this->what, $this->quantity, $this->unit, $each, $this->why);
     }
 }

@@ -43,7 +43,7 @@ final readonly class Rule
     /** Whether it is a price, a rate or a margin, which not everybody is shown. */
     public function isMoney(): bool
     {
-        return preg_match('/price$|^cost\.(hour|tube_metre|bend|donut|wire_kg|argon_m3|cut|margin)$/', $this->key) === 1;
+        return $this->quantity === Quantity::Money || $this->key === 'cost.margin';
     }
 
     /** Between what bounds it may lie, in words. */

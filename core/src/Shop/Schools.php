@@ -10,5 +10,6 @@ final readonly class Schools
     public function __construct(
         public RootSchool $root = RootSchool::Argon,
         public CoolSchool $cool = CoolSchool::Touch,
+        public Saw $saw = Saw::Band,
     ) {}
 }

@@ -8,6 +8,7 @@ use UpsweptBead\Core\Geometry\Mesh\MeshStore;
 use UpsweptBead\Core\Geometry\Mesh\NoMeshes;
 use UpsweptBead\Core\Stock\Catalogue;
 use UpsweptBead\Core\Stock\Offcut;
+use UpsweptBead\Core\Units\Money;
 
 /** All that a plan needs to know beyond the job: rules, catalogue, what is on the shelf, and the bottles. */
 final readonly class Shop
@@ -27,6 +28,7 @@ final readonly class Shop
         public Memo $memo = new NoMemo,
         public array $offcuts = [],
         public Schools $schools = new Schools,
+        public Money $money = new Money,
     ) {}
 
     /** A shop that owns nothing yet and works by common practice. */
@@ -48,6 +50,7 @@ final readonly class Shop
             $this->memo,
             $this->offcuts,
             $this->schools,
+            $this->money,
         );
     }
 
@@ -64,6 +67,7 @@ final readonly class Shop
             $memo,
             $this->offcuts,
             $this->schools,
+            $this->money,
         );
     }
 
@@ -80,6 +84,7 @@ final readonly class Shop
             $this->memo,
             $this->offcuts,
             $this->schools,
+            $this->money,
         );
     }
 
@@ -101,6 +106,7 @@ final readonly class Shop
             $this->memo,
             $offcuts,
             $this->schools,
+            $this->money,
         );
     }
 

@@ -9,6 +9,7 @@ use UpsweptBead\Core\Document\Node;
 use UpsweptBead\Core\Document\UnusableDocument;
 use UpsweptBead\Core\Stock\Catalogue;
 use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Units\Money;
 use UpsweptBead\Core\Units\Quantity;
 use UpsweptBead\Core\Units\UnitSystem;
 
@@ -32,9 +33,10 @@ final readonly class ShopReader
             'schools',
             'shelf',
             'bottles',
+            'currency',
         ]);
         $rules = ShopRules::shipped();
-        foreach ($root->at('rules')->isMissing() ? [] : $root->at('rules')->entries(100) as $key => $node) {
+        foreach ($root->at('rules')->isMissing() ? [] : $root->at('rules')->entries(count($rules->rules)) as $key => $node) {
             try {
                 $rules = $rules->with((string) $key, $node->required(), UnitSystem::Metric);
             } catch (\OutOfBoundsException|UnreadableQuantity $error) {
@@ -56,10 +58,11 @@ final readonly class ShopReader
 
         $schools = $root->at('schools')->isMissing()
             ? new Schools
-            : self::schools($root->at('schools')->only(['root', 'cool']));
+            : self::schools($root->at('schools')->only(['root', 'cool', 'saw']));
 
         return new Shop(
             $root->at('name')->required(), $rules, $catalogue, $shelf, $bottles, schools: $schools,
+            money: new Money($root->at('currency')->text('', Money::LONGEST)),
         );
     }
 
@@ -68,6 +71,7 @@ final readonly class ShopReader
         return new Schools(
             $node->at('root')->choice(RootSchool::class, RootSchool::Argon),
             $node->at('cool')->choice(CoolSchool::class, CoolSchool::Touch),
+            $node->at('saw')->choice(Saw::class, Saw::Band),
         );
     }
 

@@ -10,7 +10,8 @@ use UpsweptBead\Core\Units\Internal\QuantityText;
 /**
  * What kind of number a figure is: how a person's text becomes the base unit, and how the base unit is shown.
  *
- * Base units: mm, °, °C, A, L/min, L, kPa (gauge), s, kg, ppm, mm/min, kJ/mm.
+ * Base units: mm, °, °C, A, L/min, L, kPa (gauge), s, kg, ppm, mm/min, kJ/mm; of work min, of a draught Pa, of heat through a
+ * face W/m²K; money in the shop's currency.
  */
 enum Quantity: string
 {
@@ -32,6 +33,12 @@ enum Quantity: string
     case Percent = 'percent';
     case Count = 'count';
     case Ratio = 'ratio';
+    /** How long somebody is at a piece of work: a bare number is minutes. */
+    case Work = 'work';
+    case Money = 'money';
+    /** A pressure that only just moves a gas. */
+    case Draught = 'draught';
+    case Conductance = 'conductance';
 
     /** 1 ft³ in litres and 1 ft³/h in L/min; both exact from 1 ft = 304.8 mm. */
     private const L_PER_FT3 = 28.316846592;
@@ -43,6 +50,12 @@ enum Quantity: string
     private const NM_PER_LBFFT = 1.3558179483;
 
     private const KPA_PER_PSI = 6.894757293168;
+
+    /** An inch of water [NIST SP 811, from memory]. */
+    private const PA_PER_INH2O = 249.08891;
+
+    /** 1 BTU/(h·ft²·°F) in W/m²K [NIST SP 811, from memory]. */
+    private const W_PER_BTU = 5.678263;
 
     /**
      * Reads a person's text into the base unit.
@@ -107,6 +120,14 @@ enum Quantity: string
             self::Percent => self::trimmed($value, 1).' %',
             self::Count => self::decimals($value, 0),
             self::Ratio => self::trimmed($value, 2),
+            self::Work => self::trimmed($value, 1).' min',
+            self::Money => self::decimals($value, floor($value) === $value ? 0 : 2),
+            self::Draught => $inch
+                ? self::significant($value / self::PA_PER_INH2O).' inH₂O'
+                : self::decimals($value, 0).' Pa',
+            self::Conductance => $inch
+                ? self::decimals($value / self::W_PER_BTU, 0).' BTU/h·ft²·°F'
+                : self::decimals($value, 0).' W/m²K',
         };
     }
 
@@ -159,6 +180,9 @@ enum Quantity: string
                 '30 lb·ft or 40 N·m',
             ],
             self::Percent => [['%' => 1.0], '%', '5 or 5 %'],
+            self::Work => [['min' => 1.0, 's' => 1 / 60, 'h' => 60.0], 'min', '8, 8 min or 1.5 h'],
+            self::Draught => [['pa' => 1.0, 'inh₂o' => self::PA_PER_INH2O, 'inh2o' => self::PA_PER_INH2O], $inch ? 'inh2o' : 'pa', '30 Pa or 0.12 inH2O'],
+            self::Conductance => [['w/m²k' => 1.0, 'w/m2k' => 1.0, 'btu/h·ft²·°f' => self::W_PER_BTU], 'w/m2k', '3000 or 3000 W/m2K'],
             default => [['' => 1.0], '', 'a plain number such as 4'],
         };
     }

@@ -28,7 +28,11 @@ it('prices every bend by the piece and every bar by its length', function () {
         ->toBeClose(40.0 * $bends + 6 * 20.0 * $bars);
 });
 
-it('charges the fitting of every joint and the cutting for it by the hour', function () {
-    $rules = ['cost.bend' => '0', 'cost.tube_metre' => '0', 'cost.hour' => '90', 'cost.fit_minutes' => '6', 'cost.prepare_minutes' => '4'];
-    expect(priced($rules, 7))->toBeClose(7 * (6 + 4) * 1.5);
+it('charges every joint by the hour: fitted, tacked, looked at, and one more piece with its cut', function () {
+    $rules = [
+        'cost.bend' => '0', 'cost.tube_metre' => '0', 'cost.hour' => '90', 'cost.cut' => '2', 'saw.band.price' => '24',
+        'cost.fit_minutes' => '6', 'time.full_tack' => '3', 'cost.inspect_minutes' => '2', 'cost.prepare_minutes' => '4',
+        'saw.band.minutes' => '5', 'saw.band.cuts' => '8',
+    ];
+    expect(priced($rules, 7))->toBeClose(7 * ((6 + 3 + 2 + 4 + 5) * 1.5 + 2 + 24 / 8));
 });

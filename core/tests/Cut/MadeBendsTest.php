@@ -15,6 +15,7 @@ use UpsweptBead\Core\Plan\Json\PlanWriter;
 use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Reason\Notice;
+use UpsweptBead\Core\Shop\Rates;
 use UpsweptBead\Core\Shop\ShopReader;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
@@ -137,7 +138,7 @@ it('keeps its welds when the far end is closed and when the job is written', fun
 
 // Handbook 2.8, common practice with no source: 60 cuts are 15 h and about 8 blades, against a set for about 30.
 it('adds up what sawing wedges costs against a set cut ready', function () {
-    $sum = MakeOrBuy::ofCuts(60, Some::shop()->rules);
+    $sum = MakeOrBuy::ofCuts(60, Rates::of(Some::shop()));
     expect($sum->minutes / 60)->toBeClose(15.0)
         ->and(ceil($sum->blades))->toBe(8.0)
         ->and($sum->set)->toBeClose(30.0)

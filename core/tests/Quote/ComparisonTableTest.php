@@ -49,7 +49,7 @@ it('sets the best of each row, and none where all are alike', function () {
     $rows = compared(asItIs(), worse());
     expect(array_column($rows['Bends'], 'isBest'))->toBe([true, false]);
     $costs = array_map(
-        static fn (array $cell): float => (float) str_replace(',', '', $cell['text']),
+        static fn (array $cell): float => (float) str_replace("\u{202F}", '', $cell['text']),
         $rows['Cost, about'],
     );
     expect($costs[0])->not->toBe($costs[1])

@@ -2,22 +2,31 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Account\Ledger;
+use UpsweptBead\Core\Bench\BenchStep;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Plan\Plan;
 use UpsweptBead\Core\Plan\Planner;
 use UpsweptBead\Core\Quote\LineGroup;
 use UpsweptBead\Core\Quote\Quote;
 use UpsweptBead\Core\Quote\QuoteLine;
+use UpsweptBead\Core\Step\StepKind;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Units\UnitSystem;
+
+function quoteOf(Plan $plan): Quote
+{
+    return Quote::of($plan, Ledger::of($plan, Some::shop()), Some::shop());
+}
 
 /** @return array<string, QuoteLine> */
 function quoted(?Job $job = null): array
 {
     $shop = Some::shop();
 
-    return array_column(Quote::of($job === null ? Some::plan() : Planner::plan($job, $shop), $shop)->lines, null, 'key');
+    return array_column(quoteOf($job === null ? Some::plan() : Planner::plan($job, $shop))->lines, null, 'key');
 }
 
 function withOutside(mixed $outside): Job
@@ -47,26 +56,29 @@ it('counts argon by what the job takes and wire by its mass', function () {
 it('pays minutes by the hour: pieces cut, joints fitted and looked at, trial fits, and what the welds take', function () {
     $lines = quoted();
     $plan = Some::plan();
-    $ids = array_map(static fn ($step): string => $step->id, $plan->steps);
-    $tacks = count((array) preg_grep('/^tack\./', $ids));
-    $looks = count((array) preg_grep('/^inspect\./', $ids));
-    expect($lines['labour.fit']->quantity)->toBe(25.0 * $tacks)
-        ->and($lines['labour.prepare']->quantity)->toBe(8.0 * count($plan->cut->piecesOf('A')))
-        ->and($lines['labour.inspect']->quantity)->toBe(2.0 * $looks)
+    $count = static fn (StepKind $kind): int => count(array_filter(
+        $plan->steps,
+        static fn (BenchStep $step): bool => $step->kind === $kind,
+    ));
+    $fit = 25.0 * $count(StepKind::Tack) + 3.0 * count($plan->joints->ofRun('A'));
+    expect($lines['labour.fit']->quantity)->toBeClose($fit, 1e-9)
+        ->and($lines['labour.inspect']->quantity)->toBeClose(
+            2.0 * $count(StepKind::Inspect) + 6.0 * $count(StepKind::Face) + 10.0 * $count(StepKind::LeakTest),
+            1e-9,
+        )
         ->and($lines['labour.trial']->quantity)->toBe(30.0)
-        ->and($lines['labour.weld']->quantity)->toBe($plan->schedule->attendedS() / 60)
-        ->and($lines['labour.fit']->cost())->toEqualWithDelta(25.0 * $tacks / 60 * 70.0, 1e-9);
+        ->and($lines['labour.fit']->cost())->toEqualWithDelta($fit / 60 * 70.0, 1e-9);
 });
 
 it('adds what others do, and a margin on all of it', function () {
-    $quote = Quote::of(Planner::plan(withOutside([['what' => 'Ceramic coating', 'cost' => 180]]), Some::shop()), Some::shop());
-    $plain = Quote::of(Some::plan(), Some::shop());
+    $quote = quoteOf(Planner::plan(withOutside([['what' => 'Ceramic coating', 'cost' => 180]]), Some::shop()));
+    $plain = quoteOf(Some::plan());
     expect($quote->cost() - $plain->cost())->toEqualWithDelta(180.0, 1e-6)
         ->and($quote->price())->toEqualWithDelta(1.2 * $quote->cost(), 1e-6);
 });
 
 it('says what has no price and leaves it out, until the stores know what it costs', function () {
-    $quote = Quote::of(Some::plan(), Some::shop());
+    $quote = quoteOf(Some::plan());
     expect($quote->unpriced())->toContain('V-band ring for 3 in × .065');
     $ring = array_values(array_filter($quote->lines, static fn (QuoteLine $one): bool => str_starts_with($one->key, 'v-band')))[0];
     $priced = $quote->at([$ring->key => 24.0]);

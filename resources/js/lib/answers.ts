@@ -1907,6 +1907,10 @@ export interface JobQuoteLine {
     group: string;
     what: string;
     quantity: string;
+    /**
+     * What the quantity follows from.
+     */
+    why: string;
     cost: number | null;
     spent: number | null;
 }

@@ -25,7 +25,7 @@ final readonly class CardWriter
 
         return [
             'title' => $plan->job->title,
-            'joint' => (new PartsWriter($figures, $plan->sketch->rules))->joint($found, $face),
+            'joint' => (new PartsWriter($figures, $plan->sketch->rates))->joint($found, $face),
             'sheet' => (new StageWriter($figures))->sheet($plan->weld->sheets[$joint], 0),
             'steps' => array_map(
                 static fn (BenchStep $step): array => ['title' => $step->title, 'do' => $step->do],

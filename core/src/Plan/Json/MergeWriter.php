@@ -19,7 +19,7 @@ use UpsweptBead\Core\Joint\Joint;
 use UpsweptBead\Core\Merge\Collector\PlaneCut;
 use UpsweptBead\Core\Plan\EndTemplates;
 use UpsweptBead\Core\Plan\Sketch;
-use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Shop\Rates;
 use UpsweptBead\Core\Stock\BendStock;
 use UpsweptBead\Core\Units\Quantity;
 
@@ -35,10 +35,10 @@ final readonly class MergeWriter
 
     private ShapedEndWriter $ends;
 
-    public function __construct(private FigureWriter $figures, ShopRules $rules)
+    public function __construct(private FigureWriter $figures, Rates $rates)
     {
         $this->routes = new RouteWriter($figures);
-        $this->parts = new PartsWriter($figures, $rules);
+        $this->parts = new PartsWriter($figures, $rates);
         $this->ends = new ShapedEndWriter($figures);
     }
 

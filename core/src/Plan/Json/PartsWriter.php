@@ -13,7 +13,7 @@ use UpsweptBead\Core\Joint\JointFace;
 use UpsweptBead\Core\Merge\PieCut;
 use UpsweptBead\Core\Merge\SideLengths;
 use UpsweptBead\Core\Run\Clocking;
-use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Shop\Rates;
 use UpsweptBead\Core\Stock\TubeSize;
 use UpsweptBead\Core\Units\Quantity;
 
@@ -23,7 +23,7 @@ final readonly class PartsWriter
     /** A slanted or merged end is drawn with a point at every so many degrees. */
     private const BACK_DEG = 10;
 
-    public function __construct(private FigureWriter $figures, private ShopRules $rules) {}
+    public function __construct(private FigureWriter $figures, private Rates $rates) {}
 
     /** @return array<string, mixed> */
     public function tube(TubeSize $tube): array
@@ -100,7 +100,7 @@ final readonly class PartsWriter
             'centre' => $this->figures->length($one->centreMm),
             'inner' => $this->figures->length($one->innerMm),
         ];
-        $sum = MakeOrBuy::of($pie, $this->rules);
+        $sum = MakeOrBuy::of($pie, $this->rates);
 
         return [
             'bend' => $bend,

@@ -30,7 +30,7 @@ final readonly class PlanWriter
         return [
             'runs' => (new RunWriter($figures, $sketch))->shapes(),
             'set' => (new SetPlanWriter($figures))->layout($sketch->layout, $sketch->job),
-            'merge' => (new MergeWriter($figures, $sketch->rules))->shapes($sketch->layout->placement),
+            'merge' => (new MergeWriter($figures, $sketch->rates))->shapes($sketch->layout->placement),
             'notices' => self::notices($sketch->notices()),
         ];
     }
@@ -63,7 +63,7 @@ final readonly class PlanWriter
         return [
             'runs' => (new RunWriter($figures, $plan->sketch))->runs(),
             'set' => (new SetPlanWriter($figures))->layout($plan->layout, $plan->job),
-            'merge' => (new MergeWriter($figures, $plan->sketch->rules))->toArray($plan->sketch),
+            'merge' => (new MergeWriter($figures, $plan->sketch->rates))->toArray($plan->sketch),
             'tuning' => (object) $figures->withReasons()->each($plan->survey->tuning),
             'jointCount' => count($plan->joints->joints),
             'cut' => $stages->cut($plan->cut),

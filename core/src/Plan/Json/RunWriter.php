@@ -27,7 +27,7 @@ final readonly class RunWriter
     public function __construct(private FigureWriter $figures, private Sketch $sketch)
     {
         $this->routes = new RouteWriter($figures);
-        $this->parts = new PartsWriter($figures, $sketch->rules);
+        $this->parts = new PartsWriter($figures, $sketch->rates);
     }
 
     /** @return list<array<string, mixed>> only what is drawn and measured, for while something is dragged */

@@ -2,6 +2,7 @@
     // Cuts that are offered beside those there are, and the one press that takes them.
     import Button from '@/kit/button.svelte';
     import type { LessStock } from '@/lib/answers';
+    import { money } from '@/lib/money';
     import type { JobDesk } from '@/lib/job-desk.svelte';
 
     type Props = { offer: LessStock; desk: JobDesk; word: string; ontaken?: () => void };
@@ -22,7 +23,7 @@
             found: offer.found?.[key as keyof typeof NAMES] ?? 0,
         })),
     );
-    const said = (key: string, value: number) => (key === 'cost' ? value.toFixed(2) : String(value));
+    const said = (key: string, value: number) => (key === 'cost' ? money(value) : String(value));
 
     function take(): void {
         if (offer.document) void desk.replace(offer.document);

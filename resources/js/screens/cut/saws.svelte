@@ -1,6 +1,7 @@
 <script lang="ts">
     // What the cuts of this job take on each kind of saw.
     import type { SawAccount } from '@/lib/answers';
+    import { money } from '@/lib/money';
 
     type Props = { saws: SawAccount[] };
     let { saws }: Props = $props();
@@ -25,7 +26,7 @@
                         <td class={i === 0 ? 'font-medium' : ''}>{i === 0 ? '▾ ' : ''}{saw.name}</td>
                         <td class="figure num">{saw.time}</td>
                         <td class="figure num">{saw.blades.toFixed(2)}</td>
-                        <td class="figure num">{saw.cost.toFixed(2)}</td>
+                        <td class="figure num">{money(saw.cost)}</td>
                     </tr>
                 {/each}
             </tbody>

@@ -3,6 +3,7 @@
     import Button from '@/kit/button.svelte';
     import type { CuttingDesk } from '@/lib/cutting.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
+    import { money } from '@/lib/money';
     import { much } from '@/lib/much';
     import LessStock from './less-stock.svelte';
 
@@ -49,7 +50,7 @@
                             data-label="To buy">{row.toBuy > 0 ? `✕ ${much(row.toBuy)}` : '0'}</td
                         >
                         <td class="figure num" data-label="Cost"
-                            >{row.toBuy > 0 ? (row.cost === null ? 'ask' : row.cost.toFixed(2)) : '–'}</td
+                            >{row.toBuy > 0 ? (row.cost === null ? 'ask' : money(row.cost)) : '–'}</td
                         >
                     </tr>
                 {/each}
@@ -58,7 +59,7 @@
         <div class="mt-2 flex flex-wrap items-center justify-between gap-2">
             <p class="text-quiet text-sm">
                 {#if shopping.rows.some((row) => row.cost !== null)}
-                    To buy together <b class="figure text-ink">{shopping.cost.toFixed(2)}</b>{shopping.priced
+                    To buy together <b class="figure text-ink">{money(shopping.cost)}</b>{shopping.priced
                         ? ''
                         : ', without what has no price'}
                 {/if}

@@ -3,6 +3,7 @@
     import Button from '@/kit/button.svelte';
     import TextField from '@/kit/text-field.svelte';
     import type { JobQuote, JobQuoteLine } from '@/lib/answers';
+    import { money } from '@/lib/money';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
     import { said, send } from '@/lib/http';
 
@@ -23,7 +24,6 @@
         if (reply.ok) quote = reply.data;
     }
 
-    const money = (one: number | null) => (one === null ? '–' : one.toFixed(2));
     const groups = $derived.by(() => {
         const found: { name: string; lines: JobQuoteLine[] }[] = [];
         for (const line of quote?.lines ?? []) {
@@ -130,7 +130,11 @@
                                 <span class="figure text-quiet block text-sm sm:hidden">{line.quantity}</span
                                 ></td
                             >
-                            <td class="figure num max-sm:hidden">{line.quantity}</td>
+                            <td class="figure num max-sm:hidden"
+                                >{line.quantity}{#if line.why}<span class="text-quiet block text-sm"
+                                        >{line.why}</span
+                                    >{/if}</td
+                            >
                             <td class="figure num">{money(line.cost)}</td>
                             {#if isCounted}<td class="figure num">{money(line.spent)}</td>{/if}
                         </tr>

@@ -3,6 +3,7 @@
     import { router } from '@inertiajs/svelte';
     import { untrack } from 'svelte';
     import Button from '@/kit/button.svelte';
+    import TextField from '@/kit/text-field.svelte';
     import SelectField from '@/kit/select-field.svelte';
     import type { Person, School, ShopRule, ShopScreen } from '@/lib/answers';
     import { send } from '@/lib/http';
@@ -11,8 +12,8 @@
     import ShopHead from '@/parts/shop-head.svelte';
     import Quality from './quality.svelte';
 
-    type Props = ShopScreen & { person: Person };
-    let { shop, version, units, quality, schools, groups, person }: Props = $props();
+    type Props = ShopScreen & { person: Person; currency: string };
+    let { shop, version, units, quality, currency, schools, groups, person }: Props = $props();
 
     let keys = $state(false);
     let words = $state('');
@@ -38,7 +39,11 @@
             .every((word) => text.includes(word));
     }
 
-    async function change(what: { schools?: Record<string, string>; rules?: Record<string, string> }) {
+    async function change(what: {
+        schools?: Record<string, string>;
+        rules?: Record<string, string>;
+        currency?: string;
+    }) {
         failure = '';
         const reply = await send('PUT', '/shop', 'ShopChanged', { version: current, ...what });
         if (reply.ok) {
@@ -52,7 +57,10 @@
             );
             if (reply.status !== 409) return;
         }
-        router.reload({ only: ['version', 'schools', 'groups'], onSuccess: () => (current = version) });
+        router.reload({
+            only: ['version', 'schools', 'groups', 'currency'],
+            onSuccess: () => (current = version),
+        });
     }
 
     const chosen = (school: School) => school.options.find((one) => one.value === school.value);
@@ -92,6 +100,15 @@
                     <p class="mt-1">{chosen(school)?.why}</p>
                 </div>
             {/each}
+            <TextField
+                label="Currency"
+                class="max-w-40"
+                value={currency}
+                disabled={!isOwner}
+                maxlength={4}
+                placeholder="$ or CHF"
+                onchange={(value) => void change({ currency: value })}
+            />
         </div>
         <p class="text-quiet mt-2 text-sm">
             A job, and a single joint, may do otherwise on its Weld sheet. Released jobs keep what counted

@@ -1,5 +1,6 @@
 <script lang="ts">
     import type { StoreItem } from '@/lib/answers';
+    import { money } from '@/lib/money';
     import { much } from '@/lib/much';
 
     type Props = { items: StoreItem[]; onopen: (item: StoreItem) => void };
@@ -29,7 +30,7 @@
             <a class="text-action underline underline-offset-4" href="/stores/reorder.csv"
                 >Order list as CSV</a
             >
-            <span>about <b class="figure">{cost.toFixed(2)}</b></span>
+            <span>about <b class="figure">{money(cost)}</b></span>
         </p>
     {/if}
 </section>

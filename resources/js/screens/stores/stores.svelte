@@ -3,6 +3,7 @@
     import { router } from '@inertiajs/svelte';
     import Button from '@/kit/button.svelte';
     import type { ItemKind, Person, StoreItem, StoresPage } from '@/lib/answers';
+    import { money } from '@/lib/money';
     import { onKeys } from '@/lib/keys';
     import { much } from '@/lib/much';
     import { toggleTheme } from '@/lib/theme.svelte';
@@ -127,9 +128,7 @@
                                 data-label="Free"
                                 >{item.toReorder > 0 ? '△ ' : ''}{much(item.free)} {item.unit}</td
                             >
-                            <td class="figure num" data-label="Price"
-                                >{item.cost === null ? '–' : item.cost.toFixed(2)}</td
-                            >
+                            <td class="figure num" data-label="Price">{money(item.cost)}</td>
                         </tr>
                     {:else}
                         <tr

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Account\Worked;
 use UpsweptBead\Core\Bench\EntryKind;
 use UpsweptBead\Core\Bench\Inspection\Cause;
 use UpsweptBead\Core\Bench\Inspection\Inspected;
@@ -9,7 +10,6 @@ use UpsweptBead\Core\Bench\Inspection\Outcome;
 use UpsweptBead\Core\Bench\Inspection\Oxide;
 use UpsweptBead\Core\Bench\LogEntry;
 use UpsweptBead\Core\Bench\Progress;
-use UpsweptBead\Core\Quote\Worked;
 use UpsweptBead\Core\Tests\Support\Some;
 
 /** @return array{by: string, step: string, at: DateTimeImmutable} */

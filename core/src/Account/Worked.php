@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Quote;
+namespace UpsweptBead\Core\Account;
 
 use UpsweptBead\Core\Bench\Progress;
 use UpsweptBead\Core\Learning\LoggedCase;

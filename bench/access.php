@@ -7,15 +7,15 @@ declare(strict_types=1);
 
 require dirname(__DIR__).'/core/vendor/autoload.php';
 
-use UpsweptBead\Core\Fit\Access\Access;
-use UpsweptBead\Core\Fit\FitPlan;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
-use UpsweptBead\Core\Joint\Joint;
-use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Plan\Sketch;
-use UpsweptBead\Core\Shop\Memo;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\Practice\Memo;
+use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Stage\Fit\Access\Access;
+use UpsweptBead\Core\Stage\Fit\FitPlan;
+use UpsweptBead\Core\Stage\Joint\Joint;
+use UpsweptBead\Core\Stage\Plan\Planner;
+use UpsweptBead\Core\Stage\Plan\Sketch;
 
 $memo = new class implements Memo
 {

@@ -6,9 +6,9 @@ declare(strict_types=1);
 
 require dirname(__DIR__).'/core/vendor/autoload.php';
 
-use UpsweptBead\Core\Exchange\CoolAnswerWriter;
-use UpsweptBead\Core\Exchange\CoolProblem;
-use UpsweptBead\Core\Exchange\CoolProblemReader;
+use UpsweptBead\Core\Exchange\Files\CoolAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\CoolProblem;
+use UpsweptBead\Core\Exchange\Files\CoolProblemReader;
 
 $times = (int) ($argv[1] ?? 30);
 printf("%-28s %10s %10s\n", 'read, solved, written', 'p50', 'p95');

@@ -6,12 +6,12 @@ declare(strict_types=1);
 
 require dirname(__DIR__).'/core/vendor/autoload.php';
 
-use UpsweptBead\Core\Exchange\MergeAnswerWriter;
-use UpsweptBead\Core\Exchange\MergeProblem;
-use UpsweptBead\Core\Exchange\MergeProblemReader;
-use UpsweptBead\Core\Exchange\Template\ProblemTemplate;
-use UpsweptBead\Core\Exchange\Template\TemplateFormat;
-use UpsweptBead\Core\Merge\Template\WrapTemplate;
+use UpsweptBead\Core\Exchange\Files\MergeAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\MergeProblem;
+use UpsweptBead\Core\Exchange\Files\MergeProblemReader;
+use UpsweptBead\Core\Exchange\Files\Template\ProblemTemplate;
+use UpsweptBead\Core\Exchange\Files\Template\TemplateFormat;
+use UpsweptBead\Core\Solve\Merge\Template\WrapTemplate;
 
 $times = (int) ($argv[1] ?? 50);
 $shipped = static fn (string $name): string => (string) file_get_contents(

@@ -5,8 +5,8 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Job\JobReader;
-use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Stage\Plan\Planner;
 
 require dirname(__DIR__).'/core/vendor/autoload.php';
 

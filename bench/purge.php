@@ -6,9 +6,9 @@ declare(strict_types=1);
 
 require dirname(__DIR__).'/core/vendor/autoload.php';
 
-use UpsweptBead\Core\Exchange\PurgeAnswerWriter;
-use UpsweptBead\Core\Exchange\PurgeProblem;
-use UpsweptBead\Core\Exchange\PurgeProblemReader;
+use UpsweptBead\Core\Exchange\Files\PurgeAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\PurgeProblem;
+use UpsweptBead\Core\Exchange\Files\PurgeProblemReader;
 
 $times = (int) ($argv[1] ?? 5);
 printf("%-28s %8s %10s %10s\n", 'read, planned, written', 'poses', 'p50', 'a pose');

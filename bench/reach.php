@@ -6,9 +6,9 @@ declare(strict_types=1);
 
 require dirname(__DIR__).'/core/vendor/autoload.php';
 
-use UpsweptBead\Core\Exchange\ReachAnswerWriter;
-use UpsweptBead\Core\Exchange\ReachProblem;
-use UpsweptBead\Core\Exchange\ReachProblemReader;
+use UpsweptBead\Core\Exchange\Files\ReachAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\ReachProblem;
+use UpsweptBead\Core\Exchange\Files\ReachProblemReader;
 
 $times = (int) ($argv[1] ?? 30);
 printf("%-28s %10s %10s\n", 'read, solved, written', 'p50', 'p95');

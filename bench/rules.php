@@ -5,13 +5,13 @@ declare(strict_types=1);
 // Plans every demo job with every rule of the shop at its least, at its most and between, and prints the slowest plan of each
 // rule that takes more than a second: php bench/rules.php
 
+use UpsweptBead\Core\Base\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\JobReader;
-use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
-use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Shop\Practice\ShopRules;
+use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\KeptMemo;
-use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
-use UpsweptBead\Core\Units\UnitSystem;
 
 require __DIR__.'/../core/vendor/autoload.php';
 

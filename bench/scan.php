@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Exchange\RouteProblemReader;
-use UpsweptBead\Core\Exchange\StlReader;
-use UpsweptBead\Core\Exchange\StlUp;
-use UpsweptBead\Core\Geometry\Mesh\MeshBuilder;
-use UpsweptBead\Core\Geometry\Mesh\TriangleMesh;
-use UpsweptBead\Core\Geometry\Solid\Box;
-use UpsweptBead\Core\Geometry\Solid\KeepOut;
-use UpsweptBead\Core\Geometry\Solid\MeshSolid;
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Route\Search\SetSolver;
+use UpsweptBead\Core\Base\Geometry\Mesh\MeshBuilder;
+use UpsweptBead\Core\Base\Geometry\Mesh\TriangleMesh;
+use UpsweptBead\Core\Base\Geometry\Solid\Box;
+use UpsweptBead\Core\Base\Geometry\Solid\KeepOut;
+use UpsweptBead\Core\Base\Geometry\Solid\MeshSolid;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Exchange\Files\RouteProblemReader;
+use UpsweptBead\Core\Exchange\Files\StlReader;
+use UpsweptBead\Core\Exchange\Files\StlUp;
+use UpsweptBead\Core\Solve\Route\Search\SetSolver;
 
 // The PHP side of scan.mjs: FOLDER SECONDS SEEDS
 

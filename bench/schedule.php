@@ -6,10 +6,10 @@ declare(strict_types=1);
 
 require dirname(__DIR__).'/core/vendor/autoload.php';
 
+use UpsweptBead\Core\Solve\Timing\Timetable;
+use UpsweptBead\Core\Solve\Timing\TimetableSolver;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeSchedules;
-use UpsweptBead\Core\Timing\Timetable;
-use UpsweptBead\Core\Timing\TimetableSolver;
 
 [$seconds, $long] = [(float) ($argv[1] ?? 3), (float) ($argv[2] ?? 25)];
 $clock = static fn (): float => hrtime(true) / 1e9;

@@ -17,8 +17,8 @@ use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\RouteChoice;
-use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Stage\Plan\Planner;
 
 abstract class TestCase extends BaseTestCase
 {
@@ -83,7 +83,7 @@ abstract class TestCase extends BaseTestCase
         return Revision::query()->where('job_id', $job->id)->orderByDesc('number')->firstOrFail()->document;
     }
 
-    /** @param array<string, mixed> $change */
+    /** @param  array<string, mixed>  $change */
     public function save(Job $job, array $change, int $version = 1): TestResponse
     {
         return $this->putJson("/jobs/$job->id/draft", [
@@ -116,7 +116,7 @@ abstract class TestCase extends BaseTestCase
         ];
     }
 
-    /** @param array<string, mixed> ...$entries */
+    /** @param  array<string, mixed>  ...$entries */
     public function log(Job $job, array ...$entries): TestResponse
     {
         return $this->postJson("/jobs/$job->id/log", ['entries' => $entries]);

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http;
 
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Document\Fault;
-use UpsweptBead\Core\Document\Faults;
+use UpsweptBead\Core\Base\Document\Fault;
+use UpsweptBead\Core\Base\Document\Faults;
 
 /** Turns what is wrong with a document into the one refusal that the screens know: messages by field. */
 final readonly class Refused

@@ -11,13 +11,13 @@ use Closure;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use UpsweptBead\Core\Job\JobReader;
-use UpsweptBead\Core\Layout\SetProblem;
-use UpsweptBead\Core\Route\Problem\RouteProblem;
-use UpsweptBead\Core\Route\Search\FoundDesign;
-use UpsweptBead\Core\Route\Search\Refusal;
-use UpsweptBead\Core\Route\Search\SetAnswer;
-use UpsweptBead\Core\Route\Search\SetSolver;
-use UpsweptBead\Core\Route\Search\SetStatus;
+use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
+use UpsweptBead\Core\Solve\Route\Search\FoundDesign;
+use UpsweptBead\Core\Solve\Route\Search\Refusal;
+use UpsweptBead\Core\Solve\Route\Search\SetAnswer;
+use UpsweptBead\Core\Solve\Route\Search\SetSolver;
+use UpsweptBead\Core\Solve\Route\Search\SetStatus;
+use UpsweptBead\Core\Stage\Layout\SetProblem;
 
 /**
  * Looks for whole designs, one from each of a few seeds. Each better answer is stored as it comes, and between answers

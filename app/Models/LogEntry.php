@@ -8,9 +8,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use UpsweptBead\Core\Bench\BenchStep;
-use UpsweptBead\Core\Bench\EntryKind;
-use UpsweptBead\Core\Step\StepKind;
+use UpsweptBead\Core\Stage\Bench\BenchStep;
+use UpsweptBead\Core\Stage\Bench\EntryKind;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /**
  * One entry of a job's log, with an id its maker gave it. Never changed, never deleted.

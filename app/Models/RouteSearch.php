@@ -6,10 +6,10 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Model;
-use UpsweptBead\Core\Document\Faults;
-use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Route\Search\FoundDesign;
-use UpsweptBead\Core\Route\Search\Refusal;
+use UpsweptBead\Core\Base\Document\Faults;
+use UpsweptBead\Core\Base\Document\Node;
+use UpsweptBead\Core\Solve\Route\Search\FoundDesign;
+use UpsweptBead\Core\Solve\Route\Search\Refusal;
 
 /**
  * A search for ways for all runs of a job at once, done by a queue worker; what it has found so far stands in it.

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use UpsweptBead\Core\Stores\ItemKind;
-use UpsweptBead\Core\Stores\StoreItem as CoreItem;
+use UpsweptBead\Core\Account\Stores\ItemKind;
+use UpsweptBead\Core\Account\Stores\StoreItem as CoreItem;
 
 /**
  * One line of the stores. How much there is of it follows from its entries.

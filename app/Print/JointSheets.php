@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\Print;
 
+use UpsweptBead\Core\Base\Reason\Choice;
+use UpsweptBead\Core\Base\Reason\Figure;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Exchange\Drawing\DialSvg;
 use UpsweptBead\Core\Exchange\Drawing\HeldSvg;
-use UpsweptBead\Core\Joint\Joint;
-use UpsweptBead\Core\Joint\JointFace;
-use UpsweptBead\Core\Plan\Plan;
-use UpsweptBead\Core\Reason\Choice;
-use UpsweptBead\Core\Reason\Figure;
-use UpsweptBead\Core\Schedule\Slot;
-use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Units\UnitSystem;
-use UpsweptBead\Core\Weld\JointSheet;
-use UpsweptBead\Core\Weld\Machine;
+use UpsweptBead\Core\Stage\Joint\Joint;
+use UpsweptBead\Core\Stage\Joint\JointFace;
+use UpsweptBead\Core\Stage\Plan\Plan;
+use UpsweptBead\Core\Stage\Schedule\Slot;
+use UpsweptBead\Core\Stage\Weld\JointSheet;
+use UpsweptBead\Core\Stage\Weld\Machine;
 
 /** The sheets of a job's joints in the order they are welded, a page each, as the bench has them on paper. */
 final readonly class JointSheets
@@ -99,7 +99,7 @@ final readonly class JointSheets
                 $by = $one->override;
                 $rows[] = [
                     'label' => $one->label,
-                    'text' => $one instanceof Figure ? $one->quantity->show($one->value, $this->units) : $one->value,
+                    'text' => $one instanceof Figure ? $one->quantity->read($one->value, $this->units) : $one->value,
                     'by' => $by === null ? '' : ($by->procedure === '' ? 'own' : $by->procedure),
                 ];
             }
@@ -116,7 +116,7 @@ final readonly class JointSheets
     {
         return [
             ...$sheet->purge->pose->lines(
-                fn (float $mm): string => Quantity::Length->show($mm, $this->units),
+                fn (float $mm): string => Quantity::Length->read($mm, $this->units),
                 $sheet->purge->value('vent'),
             ),
             ...$taped === [] ? [] : ['Stays taped: '.implode(', ', $taped).'.'],

@@ -7,9 +7,9 @@ namespace App\Print;
 use App\Models\Job;
 use App\Models\StoreItem;
 use App\Workshop\KnownCut;
-use UpsweptBead\Core\Cut\Piece;
-use UpsweptBead\Core\Step\StepKind;
-use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Stage\Cut\Piece;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** Labels for the pieces of a job and for offcuts: mark, what it is, and a code that opens it. */
 final readonly class Labels
@@ -50,7 +50,7 @@ final readonly class Labels
 
     private static function piece(Job $job, Piece $piece, KnownCut $cut): Label
     {
-        $length = static fn (float $mm): string => Quantity::Length->show($mm, $cut->units);
+        $length = static fn (float $mm): string => Quantity::Length->read($mm, $cut->units);
         $span = $piece->span;
         $shape = $piece->isBend()
             ? [
@@ -65,7 +65,7 @@ final readonly class Labels
             [
                 $piece->place->stockId ?? $piece->stockId,
                 ...$shape,
-                "cut {$length($piece->cutLengthMm())}",
+                "cut {$length($cut->tape->mm[$piece->mark] ?? $piece->cutLengthMm())}",
                 "finished {$length($span->lengthMm())}",
             ],
             self::address("/jobs/$job->id/bench?step=".rawurlencode(StepKind::Prepare->key($piece->mark))),

@@ -11,13 +11,13 @@ use App\Workshop\JobLog;
 use App\Workshop\KnownCut;
 use App\Workshop\KnownPlans;
 use App\Workshop\Workshop;
-use UpsweptBead\Core\Bench\Progress;
-use UpsweptBead\Core\Cut\OpenedStock;
-use UpsweptBead\Core\Cut\WrongLength;
-use UpsweptBead\Core\Plan\Json\CuttingWriter;
-use UpsweptBead\Core\Step\StepKind;
-use UpsweptBead\Core\Stores\ShoppingRow;
-use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Account\Stores\ShoppingRow;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Exchange\Screens\CuttingWriter;
+use UpsweptBead\Core\Stage\Bench\Progress;
+use UpsweptBead\Core\Stage\Cut\OpenedStock;
+use UpsweptBead\Core\Stage\Cut\WrongLength;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** What the Cut screen gets beside the plan: what is cut already, out of which stock, and what is to be bought. */
 final readonly class CuttingView

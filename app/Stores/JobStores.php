@@ -16,16 +16,16 @@ use App\Workshop\Workshop;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
-use UpsweptBead\Core\Bench\Progress;
-use UpsweptBead\Core\Cut\Leftover;
-use UpsweptBead\Core\Cut\OpenedStock;
-use UpsweptBead\Core\Cut\Piece;
-use UpsweptBead\Core\Cut\StockNeed;
-use UpsweptBead\Core\Plan\Json\CuttingWriter;
-use UpsweptBead\Core\Step\StepKind;
-use UpsweptBead\Core\Stores\ItemKind;
-use UpsweptBead\Core\Stores\Need;
-use UpsweptBead\Core\Stores\ShoppingList;
+use UpsweptBead\Core\Account\Stores\ItemKind;
+use UpsweptBead\Core\Account\Stores\Need;
+use UpsweptBead\Core\Account\Stores\ShoppingList;
+use UpsweptBead\Core\Exchange\Screens\CuttingWriter;
+use UpsweptBead\Core\Stage\Bench\Progress;
+use UpsweptBead\Core\Stage\Cut\Leftover;
+use UpsweptBead\Core\Stage\Cut\OpenedStock;
+use UpsweptBead\Core\Stage\Cut\Piece;
+use UpsweptBead\Core\Stage\Cut\StockNeed;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** What a job has from the stores and still wants of them; keeps the stores in step with what was cut. */
 final readonly class JobStores

@@ -7,8 +7,8 @@ namespace App\Stores;
 use App\Models\Job;
 use App\Models\StorePromise;
 use Illuminate\Support\Facades\DB;
-use UpsweptBead\Core\Stock\Offcut;
-use UpsweptBead\Core\Stores\ItemKind;
+use UpsweptBead\Core\Account\Stores\ItemKind;
+use UpsweptBead\Core\Shop\Stock\Offcut;
 
 /** What of the stores can be cut from: counts by stock id, and offcuts. */
 final readonly class Shelf

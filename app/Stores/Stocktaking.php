@@ -11,8 +11,8 @@ use App\Models\User;
 use App\Workshop\Workshop;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use UpsweptBead\Core\Exchange\StoresRow;
-use UpsweptBead\Core\Stores\ItemKind;
+use UpsweptBead\Core\Account\Stores\ItemKind;
+use UpsweptBead\Core\Exchange\Files\StoresRow;
 
 /** Takes a count of many items at once; what the stores did not know yet is added. */
 final readonly class Stocktaking

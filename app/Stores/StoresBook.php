@@ -12,7 +12,7 @@ use App\Models\StorePromise;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use UpsweptBead\Core\Stores\Need;
+use UpsweptBead\Core\Account\Stores\Need;
 
 /**
  * The book of the stores: every change of a quantity is an entry, and nothing is ever taken twice. Whoever takes holds the

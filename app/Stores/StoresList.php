@@ -10,7 +10,7 @@ use App\Models\StoreItem;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
-use UpsweptBead\Core\Stores\ItemKind;
+use UpsweptBead\Core\Account\Stores\ItemKind;
 
 /** The stores as they are shown: a page of items, what is to be ordered, what happened to one. */
 final readonly class StoresList

@@ -9,12 +9,12 @@ use App\Models\LogEntry;
 use App\Models\Revision;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use UpsweptBead\Core\Bench\BenchStep;
-use UpsweptBead\Core\Bench\EntryKind;
-use UpsweptBead\Core\Bench\EntryReader;
-use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
-use UpsweptBead\Core\Device\Trace;
-use UpsweptBead\Core\Document\Fault;
+use UpsweptBead\Core\Base\Document\Fault;
+use UpsweptBead\Core\Stage\Bench\BenchStep;
+use UpsweptBead\Core\Stage\Bench\EntryKind;
+use UpsweptBead\Core\Stage\Bench\EntryReader;
+use UpsweptBead\Core\Stage\Bench\LogEntry as CoreEntry;
+use UpsweptBead\Core\Stage\Device\Trace;
 
 /**
  * Takes entries from the bench, each for itself. One that is already there changes nothing, so sending twice is safe.

@@ -7,12 +7,12 @@ namespace App\Workshop;
 use App\Models\Shop as ShopModel;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Document\Faults;
-use UpsweptBead\Core\Shop\Bottle;
-use UpsweptBead\Core\Shop\BottleUse;
-use UpsweptBead\Core\Shop\ShopReader;
-use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Document\Faults;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Shop\Practice\Bottle;
+use UpsweptBead\Core\Shop\Practice\BottleUse;
+use UpsweptBead\Core\Shop\Practice\ShopReader;
 
 /** The shop's bottles: as their gauges were read last, and as they stand by what was welded since. */
 final readonly class Bottles
@@ -58,7 +58,7 @@ final readonly class Bottles
             'use' => $now->use->value,
             'share' => $now->share(),
             'gauge' => Quantity::Pressure->show($now->gaugeKpa, $units),
-            'usable' => Quantity::Volume->show($now->usableL(), $units),
+            'usable' => Quantity::Volume->read($now->usableL(), $units),
             'full' => Quantity::Pressure->show($now->fullKpa, $units),
             'read' => $read->readAt === null ? null : [
                 'at' => $read->readAt->format(DATE_ATOM), 'gauge' => Quantity::Pressure->show($read->gaugeKpa, $units),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use Illuminate\Support\Facades\DB;
-use UpsweptBead\Core\Bench\Inspection\Cause;
+use UpsweptBead\Core\Stage\Bench\Inspection\Cause;
 
 /** Why joints of the shop were not right, the most frequent first; a joint that was looked at twice counts twice. */
 final readonly class Causes

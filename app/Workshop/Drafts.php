@@ -10,10 +10,10 @@ use App\Models\RevisionStatus;
 use App\Models\User;
 use App\Stores\JobStores;
 use Illuminate\Support\Facades\DB;
-use UpsweptBead\Core\Account\Ledger;
-use UpsweptBead\Core\Branching\Placement;
+use UpsweptBead\Core\Account\Ledger\Ledger;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Stage\Merge\Placement;
 
 /** Saves, releases and begins drafts. Every change says which version it was made on. */
 final readonly class Drafts

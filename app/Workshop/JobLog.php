@@ -8,7 +8,7 @@ use App\Models\Job;
 use App\Models\LogEntry;
 use Generator;
 use Illuminate\Support\Facades\DB;
-use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
+use UpsweptBead\Core\Stage\Bench\LogEntry as CoreEntry;
 
 /** A job's log, however long: what decides where the job stands, and its lines a page at a time. */
 final readonly class JobLog

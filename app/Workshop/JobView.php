@@ -7,18 +7,18 @@ namespace App\Workshop;
 use App\Models\Job;
 use App\Models\Revision;
 use App\Models\RouteSearch;
-use UpsweptBead\Core\Bench\AsWelded;
-use UpsweptBead\Core\Bench\Deviation;
-use UpsweptBead\Core\Bench\JobRecord;
-use UpsweptBead\Core\Bench\Progress;
-use UpsweptBead\Core\Plan\Json\FlatnessWriter;
-use UpsweptBead\Core\Plan\Json\LooksWriter;
-use UpsweptBead\Core\Plan\Json\PlanWriter;
-use UpsweptBead\Core\Plan\NextAction;
-use UpsweptBead\Core\Step\Clock;
-use UpsweptBead\Core\Step\StepKind;
-use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Screens\FlatnessWriter;
+use UpsweptBead\Core\Exchange\Screens\LooksWriter;
+use UpsweptBead\Core\Exchange\Screens\PlanWriter;
+use UpsweptBead\Core\Stage\Bench\AsWelded;
+use UpsweptBead\Core\Stage\Bench\Deviation;
+use UpsweptBead\Core\Stage\Bench\JobRecord;
+use UpsweptBead\Core\Stage\Bench\Progress;
+use UpsweptBead\Core\Stage\Plan\NextAction;
+use UpsweptBead\Core\Stage\Step\Clock;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** What the screens of a job get. */
 final readonly class JobView
@@ -116,8 +116,8 @@ final readonly class JobView
             ),
             'times' => $record->timed === 0 ? null : [
                 'joints' => $record->timed,
-                'planned' => Quantity::Duration->show($record->plannedS, $plan->units),
-                'logged' => Quantity::Duration->show($record->loggedS, $plan->units),
+                'planned' => Quantity::Duration->read($record->plannedS, $plan->units),
+                'logged' => Quantity::Duration->read($record->loggedS, $plan->units),
             ],
             'log' => $page['lines'],
             'earlier' => $page['earlier'],
@@ -134,7 +134,7 @@ final readonly class JobView
         );
         $needed = ['torch' => array_sum(array_column($open, 0)), 'purge' => array_sum(array_column($open, 1))];
         $left = $this->bottles->leftL();
-        $show = static fn (array $litres): string => Quantity::Volume->show(array_sum($litres), $plan->units);
+        $show = static fn (array $litres): string => Quantity::Volume->read(array_sum($litres), $plan->units);
 
         return [
             'needed' => $show($needed),
@@ -159,7 +159,7 @@ final readonly class JobView
     {
         return array_map(static function (AsWelded $one) use ($plan): array {
             $text = static fn (string $name): string => isset($one->values[$name])
-                ? $one->measures[$name]->quantity->show($one->values[$name], $plan->units)
+                ? $one->measures[$name]->quantity->read($one->values[$name], $plan->units)
                 : '';
 
             return [

@@ -4,22 +4,23 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
-use UpsweptBead\Core\Account\Ledger;
-use UpsweptBead\Core\Account\SawAccount;
-use UpsweptBead\Core\Account\StepTime;
-use UpsweptBead\Core\Cut\OpenedStock;
-use UpsweptBead\Core\Cut\Piece;
+use UpsweptBead\Core\Account\Ledger\Ledger;
+use UpsweptBead\Core\Account\Ledger\SawAccount;
+use UpsweptBead\Core\Account\Ledger\StepTime;
+use UpsweptBead\Core\Account\Quote\Quote;
+use UpsweptBead\Core\Account\Stores\Need;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Exchange\Drawing\AssemblySvg;
 use UpsweptBead\Core\Exchange\Drawing\RibbonSvg;
-use UpsweptBead\Core\Exchange\RecordJoints;
-use UpsweptBead\Core\Layout\RoutedRun;
-use UpsweptBead\Core\Plan\Json\CuttingWriter;
-use UpsweptBead\Core\Plan\Plan;
-use UpsweptBead\Core\Quote\Quote;
-use UpsweptBead\Core\Shop\Shop;
-use UpsweptBead\Core\Stores\Need;
-use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Files\RecordJoints;
+use UpsweptBead\Core\Exchange\Screens\CuttingWriter;
+use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Stage\Cut\OnTape;
+use UpsweptBead\Core\Stage\Cut\OpenedStock;
+use UpsweptBead\Core\Stage\Cut\Piece;
+use UpsweptBead\Core\Stage\Layout\RoutedRun;
+use UpsweptBead\Core\Stage\Plan\Plan;
 
 /** What saw, stores, quote and record want of a plan, kept beside what the other screens do. */
 final readonly class KnownCut
@@ -45,6 +46,7 @@ final readonly class KnownCut
         public array $joints,
         public UnitSystem $units,
         public array $times,
+        public OnTape $tape,
     ) {}
 
     public static function of(Plan $plan, Shop $shop): self
@@ -67,11 +69,11 @@ final readonly class KnownCut
             'saws' => array_map(static fn (SawAccount $one): array => [
                 'name' => $one->saw->label(),
                 'cuts' => $one->cuts,
-                'time' => Quantity::Duration->show(60 * $one->minutes, $plan->job->units),
+                'time' => Quantity::Duration->read(60 * $one->minutes, $plan->job->units),
                 'blades' => round($one->blades, 2),
                 'cost' => round($one->cost, 2),
             ], SawAccount::all($ledger->cuts, $shop)),
-        ], Quote::of($plan, $ledger, $shop), AssemblySvg::of($plan), $ribbons, RecordJoints::of($plan), $plan->job->units, $ledger->times);
+        ], Quote::of($plan, $ledger, $shop), AssemblySvg::of($plan), $ribbons, RecordJoints::of($plan), $plan->job->units, $ledger->times, $plan->cut->onTape($plan->job->units));
     }
 
     public function piece(string $mark): ?Piece

@@ -9,10 +9,10 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Job\SetWriter;
-use UpsweptBead\Core\Layout\Layout;
-use UpsweptBead\Core\Route\Insertion\Insertion;
-use UpsweptBead\Core\Shop\Rule;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\Practice\Rule;
+use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Solve\Route\Insertion\Insertion;
+use UpsweptBead\Core\Stage\Layout\Layout;
 
 /**
  * The orders in which runs go in, kept by what they depend on: they take up to seconds to work out, far too long for

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
-use UpsweptBead\Core\Bench\EntryKind;
-use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
-use UpsweptBead\Core\Bench\Progress;
+use UpsweptBead\Core\Stage\Bench\EntryKind;
+use UpsweptBead\Core\Stage\Bench\LogEntry as CoreEntry;
+use UpsweptBead\Core\Stage\Bench\Progress;
 
 /**
  * What a job's log says up to a place in it: where the job stands and its newest lines. What was logged after that place

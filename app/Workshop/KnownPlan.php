@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
-use UpsweptBead\Core\Bench\BenchStep;
-use UpsweptBead\Core\Bench\Progress;
-use UpsweptBead\Core\Cut\StockNeed;
-use UpsweptBead\Core\Plan\Json\PlanWriter;
-use UpsweptBead\Core\Plan\NextAction;
-use UpsweptBead\Core\Plan\Plan;
-use UpsweptBead\Core\Units\UnitSystem;
-use UpsweptBead\Core\Weld\JointSheet;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Screens\PlanWriter;
+use UpsweptBead\Core\Stage\Bench\BenchStep;
+use UpsweptBead\Core\Stage\Bench\Progress;
+use UpsweptBead\Core\Stage\Cut\StockNeed;
+use UpsweptBead\Core\Stage\Plan\NextAction;
+use UpsweptBead\Core\Stage\Plan\Plan;
+use UpsweptBead\Core\Stage\Weld\JointSheet;
 
 /** What screens, bench and rack want of a plan, small enough to be kept. */
 final readonly class KnownPlan

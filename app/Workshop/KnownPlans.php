@@ -6,8 +6,8 @@ namespace App\Workshop;
 
 use App\Models\Revision;
 use Illuminate\Contracts\Cache\Repository;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\Job as CoreJob;
-use UpsweptBead\Core\Units\UnitSystem;
 
 /**
  * Plans kept by what they are made from: the document (of a release, which is frozen, its id), the shop, the units, and

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
-use UpsweptBead\Core\Cut\ButtKind;
-use UpsweptBead\Core\Learning\Evidence;
-use UpsweptBead\Core\Shop\ShopRules;
-use UpsweptBead\Core\Step\StepKind;
+use UpsweptBead\Core\Account\Learning\Evidence;
+use UpsweptBead\Core\Shop\Practice\ShopRules;
+use UpsweptBead\Core\Stage\Cut\ButtKind;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** What the newest of the shop's own log says of its rules, for whoever decides whether to go by it. */
 final readonly class Learned

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use DateTimeImmutable;
-use UpsweptBead\Core\Bench\EntryKind;
-use UpsweptBead\Core\Bench\Inspection\Inspected;
-use UpsweptBead\Core\Bench\LogEntry as CoreEntry;
-use UpsweptBead\Core\Document\Faults;
-use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Step\StepKind;
+use UpsweptBead\Core\Base\Document\Faults;
+use UpsweptBead\Core\Base\Document\Node;
+use UpsweptBead\Core\Stage\Bench\EntryKind;
+use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Stage\Bench\LogEntry as CoreEntry;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** One row of the log as the database gives it, with the name of its maker. */
 final readonly class LogRow

@@ -6,12 +6,12 @@ namespace App\Workshop;
 
 use App\Models\Revision;
 use Illuminate\Support\Facades\DB;
-use UpsweptBead\Core\Account\StepTime;
-use UpsweptBead\Core\Bench\BenchStep;
-use UpsweptBead\Core\Learning\LoggedCase;
-use UpsweptBead\Core\Shop\ShopRules;
-use UpsweptBead\Core\Step\StepKind;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Account\Learning\LoggedCase;
+use UpsweptBead\Core\Account\Ledger\StepTime;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Shop\Practice\ShopRules;
+use UpsweptBead\Core\Stage\Bench\BenchStep;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /**
  * Cases of the newest log that a rule of the shop is judged by: each as the rule would have had to be for that case. What a

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
-use UpsweptBead\Core\Reason\Notice;
+use UpsweptBead\Core\Base\Reason\Notice;
 
 /** A draft whose plan has problems. */
 final class NotReleasable extends \RuntimeException
 {
-    /** @param list<Notice> $problems */
+    /** @param  list<Notice>  $problems */
     public function __construct(public readonly array $problems)
     {
         parent::__construct('This draft has problems and cannot be released.');

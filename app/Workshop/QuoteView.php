@@ -9,17 +9,17 @@ use App\Models\LogEntry;
 use App\Models\Revision;
 use App\Models\StoreItem;
 use Illuminate\Support\Facades\DB;
-use UpsweptBead\Core\Account\Labour;
-use UpsweptBead\Core\Account\Worked;
-use UpsweptBead\Core\Bench\EntryKind;
-use UpsweptBead\Core\Bench\Progress;
-use UpsweptBead\Core\Quote\Forecast;
-use UpsweptBead\Core\Quote\LineGroup;
-use UpsweptBead\Core\Quote\Quote;
-use UpsweptBead\Core\Quote\QuoteLine;
-use UpsweptBead\Core\Shop\Rates;
-use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Account\Ledger\Labour;
+use UpsweptBead\Core\Account\Ledger\Worked;
+use UpsweptBead\Core\Account\Quote\Forecast;
+use UpsweptBead\Core\Account\Quote\LineGroup;
+use UpsweptBead\Core\Account\Quote\Quote;
+use UpsweptBead\Core\Account\Quote\QuoteLine;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Shop\Practice\Rates;
+use UpsweptBead\Core\Stage\Bench\EntryKind;
+use UpsweptBead\Core\Stage\Bench\Progress;
 
 /** What a job is offered for, and what it has cost so far by the log, the stores and the instruments. */
 final readonly class QuoteView
@@ -88,12 +88,7 @@ final readonly class QuoteView
     {
         return match (true) {
             $line->unit === '' => '',
-            // No job is quoted to the second.
-            $line->unit === 'min' => str_replace(
-                ' 00 s',
-                '',
-                Quantity::Duration->show(60 * round($line->quantity), UnitSystem::Metric),
-            ),
+            $line->unit === 'min' => Quantity::Duration->read(60 * round($line->quantity), UnitSystem::Metric),
             default => trim(sprintf('%s %s', round($line->quantity, 2), $line->unit)),
         };
     }

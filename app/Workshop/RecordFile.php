@@ -8,8 +8,8 @@ use App\Http\Controllers\PhotoController;
 use App\Models\Job;
 use App\Models\LogEntry;
 use App\Models\Revision;
-use UpsweptBead\Core\Bench\AsWelded;
-use UpsweptBead\Core\Stores\Need;
+use UpsweptBead\Core\Account\Stores\Need;
+use UpsweptBead\Core\Stage\Bench\AsWelded;
 
 /** The whole record of a job as one open file (docs/record-file.md); numbers in base units. */
 final readonly class RecordFile

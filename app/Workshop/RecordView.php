@@ -9,11 +9,11 @@ use App\Models\LogEntry;
 use App\Models\Revision;
 use App\Print\Pdf;
 use Illuminate\Support\Facades\DB;
-use UpsweptBead\Core\Device\Trace;
+use UpsweptBead\Core\Account\Stores\Need;
+use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Exchange\Drawing\TraceSvg;
-use UpsweptBead\Core\Step\StepKind;
-use UpsweptBead\Core\Stores\Need;
-use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Stage\Device\Trace;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** The record of a job for paper: what the screens of it get, with drawings, materials, traces and photos. */
 final readonly class RecordView

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
-use UpsweptBead\Core\Shop\Memo;
+use UpsweptBead\Core\Shop\Practice\Memo;
 
 /**
  * Remembers in the memory that the web workers of one machine share; nothing where there is none, as on the command

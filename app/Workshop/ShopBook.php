@@ -7,9 +7,9 @@ namespace App\Workshop;
 use App\Models\Shop as ShopModel;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Document\Fault;
-use UpsweptBead\Core\Document\Faults;
-use UpsweptBead\Core\Shop\ShopReader;
+use UpsweptBead\Core\Base\Document\Fault;
+use UpsweptBead\Core\Base\Document\Faults;
+use UpsweptBead\Core\Shop\Practice\ShopReader;
 
 /** Changes what the shop works by. What the core does not take is refused whole; what somebody else changed meanwhile, too. */
 final readonly class ShopBook

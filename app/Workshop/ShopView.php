@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use BackedEnum;
-use UpsweptBead\Core\Learning\Evidence;
-use UpsweptBead\Core\Reason\Source;
-use UpsweptBead\Core\Reason\SourceKind;
-use UpsweptBead\Core\Shop\CoolSchool;
-use UpsweptBead\Core\Shop\RootSchool;
-use UpsweptBead\Core\Shop\Rule;
-use UpsweptBead\Core\Shop\Saw;
-use UpsweptBead\Core\Shop\Shop;
-use UpsweptBead\Core\Shop\ShopRules;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Account\Learning\Evidence;
+use UpsweptBead\Core\Base\Reason\Source;
+use UpsweptBead\Core\Base\Reason\SourceKind;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Shop\Practice\CoolSchool;
+use UpsweptBead\Core\Shop\Practice\RootSchool;
+use UpsweptBead\Core\Shop\Practice\Rule;
+use UpsweptBead\Core\Shop\Practice\Saw;
+use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Shop\Practice\ShopRules;
 
 /** What the shop works by, as its screen shows it: schools with their reasons, every rule beside common practice. */
 final readonly class ShopView

@@ -7,9 +7,9 @@ namespace App\Workshop;
 use App\Models\Job;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Screens\CardWriter;
 use UpsweptBead\Core\Job\Small\SmallWork;
-use UpsweptBead\Core\Plan\Json\CardWriter;
-use UpsweptBead\Core\Units\UnitSystem;
 
 /** Small work: its card at once, and the job it becomes. */
 final readonly class SmallWorks

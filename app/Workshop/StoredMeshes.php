@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use Illuminate\Support\Facades\DB;
-use UpsweptBead\Core\Geometry\Mesh\MeshStore;
-use UpsweptBead\Core\Geometry\Mesh\TriangleMesh;
+use UpsweptBead\Core\Base\Geometry\Mesh\MeshStore;
+use UpsweptBead\Core\Base\Geometry\Mesh\TriangleMesh;
 
 /**
  * Meshes in the database, by the fingerprint of what they hold; each machine keeps a copy beside its other caches, as

@@ -12,10 +12,10 @@ use App\Stores\JobStores;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Log;
 use Throwable;
-use UpsweptBead\Core\Bench\Progress;
 use UpsweptBead\Core\Job\Job as CoreJob;
-use UpsweptBead\Core\Plan\NextAction;
-use UpsweptBead\Core\Plan\NextGroup;
+use UpsweptBead\Core\Stage\Bench\Progress;
+use UpsweptBead\Core\Stage\Plan\NextAction;
+use UpsweptBead\Core\Stage\Plan\NextGroup;
 
 /**
  * Keeps what the rack shows of each job: written whenever the job changes, so that the rack itself plans nothing. One

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
-use UpsweptBead\Core\Document\Fault;
+use UpsweptBead\Core\Base\Document\Fault;
 
 /** What became of one entry: stored, known already, or refused for a reason. */
 final readonly class Taken

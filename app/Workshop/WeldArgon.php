@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
-use UpsweptBead\Core\Bench\BenchStep;
-use UpsweptBead\Core\Bench\EntryKind;
-use UpsweptBead\Core\Device\Trace;
-use UpsweptBead\Core\Step\StepKind;
+use UpsweptBead\Core\Stage\Bench\BenchStep;
+use UpsweptBead\Core\Stage\Bench\EntryKind;
+use UpsweptBead\Core\Stage\Device\Trace;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** The argon of a step, L: what a flowmeter read; and of a weld what its torch took, metered or else as planned, and its purge. */
 final readonly class WeldArgon

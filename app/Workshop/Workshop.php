@@ -7,16 +7,16 @@ namespace App\Workshop;
 use App\Models\Revision;
 use App\Models\Shop as ShopModel;
 use App\Stores\Shelf;
-use UpsweptBead\Core\Document\Faults;
-use UpsweptBead\Core\Document\UnusableDocument;
+use UpsweptBead\Core\Base\Document\Faults;
+use UpsweptBead\Core\Base\Document\UnusableDocument;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobReader;
-use UpsweptBead\Core\Plan\Plan;
-use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Plan\Sketch;
-use UpsweptBead\Core\Shop\Shop;
-use UpsweptBead\Core\Shop\ShopReader;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Shop\Practice\ShopReader;
+use UpsweptBead\Core\Stage\Plan\Plan;
+use UpsweptBead\Core\Stage\Plan\Planner;
+use UpsweptBead\Core\Stage\Plan\Sketch;
 
 /** Brings stored documents to the core and its answers back; computes nothing of the job itself. */
 final class Workshop

@@ -7,10 +7,10 @@ namespace UpsweptBead\Cli;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
+use UpsweptBead\Core\Base\Reason\Notice;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Reason\Notice;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Stage\Plan\Planner;
 
 #[AsCommand('check', 'Says what is wrong with a job, each thing at its place')]
 final class CheckCommand extends JobCommand

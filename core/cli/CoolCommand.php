@@ -6,9 +6,9 @@ namespace UpsweptBead\Cli;
 
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputInterface;
-use UpsweptBead\Core\Exchange\CoolAnswerWriter;
-use UpsweptBead\Core\Exchange\CoolProblem;
-use UpsweptBead\Core\Exchange\CoolProblemReader;
+use UpsweptBead\Core\Exchange\Files\CoolAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\CoolProblem;
+use UpsweptBead\Core\Exchange\Files\CoolProblemReader;
 
 /** `bead cool --problem FILE`: how a seam cools, and what is warm beside it, in the open format. */
 #[AsCommand('cool', 'Works out how a seam round a tube cools')]

@@ -10,16 +10,16 @@ use Symfony\Component\Console\Helper\Table;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
-use UpsweptBead\Core\Cut\Problem\Impossible;
-use UpsweptBead\Core\Cut\Search\CutAnswer;
-use UpsweptBead\Core\Cut\Search\CutSolver;
-use UpsweptBead\Core\Cut\Search\CutStatus;
-use UpsweptBead\Core\Document\Fault;
-use UpsweptBead\Core\Document\Refusal;
-use UpsweptBead\Core\Document\UnusableDocument;
-use UpsweptBead\Core\Exchange\CutAnswerWriter;
-use UpsweptBead\Core\Exchange\CutProblemReader;
-use UpsweptBead\Core\Exchange\ProblemName;
+use UpsweptBead\Core\Base\Document\Fault;
+use UpsweptBead\Core\Base\Document\Refusal;
+use UpsweptBead\Core\Base\Document\UnusableDocument;
+use UpsweptBead\Core\Exchange\Files\CutAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\CutProblemReader;
+use UpsweptBead\Core\Exchange\Files\ProblemName;
+use UpsweptBead\Core\Solve\Nest\Problem\Impossible;
+use UpsweptBead\Core\Solve\Nest\Search\CutAnswer;
+use UpsweptBead\Core\Solve\Nest\Search\CutSolver;
+use UpsweptBead\Core\Solve\Nest\Search\CutStatus;
 
 /** `bead cut --problem FILE`: answers a cut problem in the open format. */
 #[AsCommand('cut', 'Splits runs into pieces and finds the stock for each')]

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Cli;
 
-use UpsweptBead\Core\Document\Faults;
-use UpsweptBead\Core\Document\UnusableDocument;
+use UpsweptBead\Core\Base\Document\Faults;
+use UpsweptBead\Core\Base\Document\UnusableDocument;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobReading;
-use UpsweptBead\Core\Shop\Shop;
-use UpsweptBead\Core\Shop\ShopReader;
+use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Shop\Practice\ShopReader;
 
 /** Reads the files a command was given; the only input the command line does. */
 final class Files

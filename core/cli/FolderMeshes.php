@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Cli;
 
-use UpsweptBead\Core\Exchange\Exception\UnusableStl;
-use UpsweptBead\Core\Exchange\StlReader;
-use UpsweptBead\Core\Exchange\StlUp;
-use UpsweptBead\Core\Geometry\Mesh\MeshBuilder;
-use UpsweptBead\Core\Geometry\Mesh\MeshStore;
-use UpsweptBead\Core\Geometry\Mesh\TriangleMesh;
+use UpsweptBead\Core\Base\Geometry\Mesh\MeshBuilder;
+use UpsweptBead\Core\Base\Geometry\Mesh\MeshStore;
+use UpsweptBead\Core\Base\Geometry\Mesh\TriangleMesh;
+use UpsweptBead\Core\Exchange\Files\Exception\UnusableStl;
+use UpsweptBead\Core\Exchange\Files\StlReader;
+use UpsweptBead\Core\Exchange\Files\StlUp;
 
 /** Meshes as STL files beside the job file, in mm and with z up, each named by its fingerprint. */
 final readonly class FolderMeshes implements MeshStore

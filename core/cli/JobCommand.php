@@ -10,9 +10,9 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
-use UpsweptBead\Core\Document\UnusableDocument;
+use UpsweptBead\Core\Base\Document\UnusableDocument;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Shop\Shop;
+use UpsweptBead\Core\Shop\Practice\Shop;
 
 /** What every command on a job file shares: reading it, and saying what is wrong with it. Exit codes: 0, 1, 2. */
 abstract class JobCommand extends Command

@@ -6,8 +6,8 @@ namespace UpsweptBead\Cli;
 
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputInterface;
-use UpsweptBead\Core\Exchange\MergeAnswerWriter;
-use UpsweptBead\Core\Exchange\MergeProblem;
+use UpsweptBead\Core\Exchange\Files\MergeAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\MergeProblem;
 
 /** `bead merge --problem FILE`: the cut lines, seams and marks of tubes that meet, in the open format. */
 #[AsCommand('merge', 'Works out the cut lines of a collector, saddle, mitre, pie-cut bend or slip')]

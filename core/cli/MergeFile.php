@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Cli;
 
-use UpsweptBead\Core\Document\Fault;
-use UpsweptBead\Core\Document\Refusal;
-use UpsweptBead\Core\Document\UnusableDocument;
-use UpsweptBead\Core\Exchange\MergeProblem;
-use UpsweptBead\Core\Exchange\MergeProblemReader;
-use UpsweptBead\Core\Exchange\ProblemName;
+use UpsweptBead\Core\Base\Document\Fault;
+use UpsweptBead\Core\Base\Document\Refusal;
+use UpsweptBead\Core\Base\Document\UnusableDocument;
+use UpsweptBead\Core\Exchange\Files\MergeProblem;
+use UpsweptBead\Core\Exchange\Files\MergeProblemReader;
+use UpsweptBead\Core\Exchange\Files\ProblemName;
 
 /** A file with a merge problem: worked out, or why not. */
 final readonly class MergeFile

@@ -8,19 +8,19 @@ use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Helper\Table;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
-use UpsweptBead\Core\Cut\CutMark;
-use UpsweptBead\Core\Cut\Piece;
-use UpsweptBead\Core\Cut\StockNeed;
-use UpsweptBead\Core\Fit\Order\Task;
+use UpsweptBead\Core\Base\Reason\Figure;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Screens\PlanWriter;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Plan\Json\PlanWriter;
-use UpsweptBead\Core\Plan\Plan;
-use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Reason\Figure;
-use UpsweptBead\Core\Schedule\Slot;
-use UpsweptBead\Core\Shop\Shop;
-use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Stage\Cut\CutMark;
+use UpsweptBead\Core\Stage\Cut\Piece;
+use UpsweptBead\Core\Stage\Cut\StockNeed;
+use UpsweptBead\Core\Stage\Fit\Order\Task;
+use UpsweptBead\Core\Stage\Plan\Plan;
+use UpsweptBead\Core\Stage\Plan\Planner;
+use UpsweptBead\Core\Stage\Schedule\Slot;
 
 #[AsCommand('plan', 'Prints the whole plan of a job: cut list, fit order, weld and purge sheets')]
 final class PlanCommand extends JobCommand

@@ -6,15 +6,15 @@ namespace UpsweptBead\Cli;
 
 use Symfony\Component\Console\Helper\Table;
 use Symfony\Component\Console\Output\OutputInterface;
-use UpsweptBead\Core\Document\Fault;
-use UpsweptBead\Core\Exchange\RouteProblemReader;
-use UpsweptBead\Core\Exchange\RouteSolutionWriter;
-use UpsweptBead\Core\Route\Problem\RouteProblem;
-use UpsweptBead\Core\Route\RefusalText;
-use UpsweptBead\Core\Route\Search\Refusal;
-use UpsweptBead\Core\Route\Search\SetAnswer;
-use UpsweptBead\Core\Route\Search\SetStatus;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Document\Fault;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Files\RouteProblemReader;
+use UpsweptBead\Core\Exchange\Files\RouteSolutionWriter;
+use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
+use UpsweptBead\Core\Solve\Route\RefusalText;
+use UpsweptBead\Core\Solve\Route\Search\Refusal;
+use UpsweptBead\Core\Solve\Route\Search\SetAnswer;
+use UpsweptBead\Core\Solve\Route\Search\SetStatus;
 
 /** `bead route --problem FILE`: answers a route problem in the open format. */
 final readonly class ProblemRoute
@@ -22,7 +22,7 @@ final readonly class ProblemRoute
     /**
      * @return RouteProblem|list<Fault>
      *
-     * @throws \UpsweptBead\Core\Document\UnusableDocument
+     * @throws \UpsweptBead\Core\Base\Document\UnusableDocument
      */
     public static function read(string $file): RouteProblem|array
     {

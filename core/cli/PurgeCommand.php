@@ -6,10 +6,10 @@ namespace UpsweptBead\Cli;
 
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputInterface;
-use UpsweptBead\Core\Exchange\ProblemName;
-use UpsweptBead\Core\Exchange\PurgeAnswerWriter;
-use UpsweptBead\Core\Exchange\PurgeProblem;
-use UpsweptBead\Core\Exchange\PurgeProblemReader;
+use UpsweptBead\Core\Exchange\Files\ProblemName;
+use UpsweptBead\Core\Exchange\Files\PurgeAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\PurgeProblem;
+use UpsweptBead\Core\Exchange\Files\PurgeProblemReader;
 
 /** `bead purge --problem FILE`: where to feed and vent an assembly, and how to hold it, in the open format. */
 #[AsCommand('purge', 'Finds where to feed and vent an assembly, how to hold it, and what argon it takes')]

@@ -6,9 +6,9 @@ namespace UpsweptBead\Cli;
 
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputInterface;
-use UpsweptBead\Core\Exchange\ReachAnswerWriter;
-use UpsweptBead\Core\Exchange\ReachProblem;
-use UpsweptBead\Core\Exchange\ReachProblemReader;
+use UpsweptBead\Core\Exchange\Files\ReachAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\ReachProblem;
+use UpsweptBead\Core\Exchange\Files\ReachProblemReader;
 
 /** `bead reach --problem FILE`: which arcs of a seam each cup gets to, in the open format. */
 #[AsCommand('reach', 'Finds where round a seam a torch and a filler rod get to, with each cup')]

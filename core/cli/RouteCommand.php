@@ -10,21 +10,21 @@ use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
-use UpsweptBead\Core\Document\UnusableDocument;
+use UpsweptBead\Core\Base\Document\UnusableDocument;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Screens\FigureWriter;
+use UpsweptBead\Core\Exchange\Screens\RouteWriter;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\RunSpec;
-use UpsweptBead\Core\Plan\Json\FigureWriter;
-use UpsweptBead\Core\Plan\Json\RouteWriter;
-use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Route\RefusalText;
-use UpsweptBead\Core\Route\RouteAnswer;
-use UpsweptBead\Core\Route\RouteAnswers;
-use UpsweptBead\Core\Route\Search\SetStatus;
-use UpsweptBead\Core\Run\Bend;
-use UpsweptBead\Core\Shop\Shop;
-use UpsweptBead\Core\Stock\Exception\UnknownStock;
-use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
+use UpsweptBead\Core\Solve\Route\RefusalText;
+use UpsweptBead\Core\Solve\Route\RouteAnswer;
+use UpsweptBead\Core\Solve\Route\RouteAnswers;
+use UpsweptBead\Core\Solve\Route\Search\SetStatus;
+use UpsweptBead\Core\Solve\Run\Bend;
+use UpsweptBead\Core\Stage\Plan\Planner;
 
 #[AsCommand('route', 'Finds ways for the runs of a job that have no route yet')]
 final class RouteCommand extends JobCommand

@@ -8,11 +8,11 @@ use LogicException;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
-use UpsweptBead\Core\Exchange\ScheduleAnswerWriter;
-use UpsweptBead\Core\Exchange\ScheduleProblem;
-use UpsweptBead\Core\Exchange\ScheduleProblemReader;
-use UpsweptBead\Core\Timing\TimetableAnswer;
-use UpsweptBead\Core\Timing\TimetableSolver;
+use UpsweptBead\Core\Exchange\Files\ScheduleAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\ScheduleProblem;
+use UpsweptBead\Core\Exchange\Files\ScheduleProblemReader;
+use UpsweptBead\Core\Solve\Timing\TimetableAnswer;
+use UpsweptBead\Core\Solve\Timing\TimetableSolver;
 
 /** `bead schedule --problem FILE`: in which order one welder is done soonest, in the open format. */
 #[AsCommand('schedule', 'Finds in which order one welder is done soonest')]

@@ -9,9 +9,9 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
-use UpsweptBead\Core\Exchange\Template\Paper;
-use UpsweptBead\Core\Exchange\Template\ProblemTemplate;
-use UpsweptBead\Core\Exchange\Template\TemplateFormat;
+use UpsweptBead\Core\Exchange\Files\Template\Paper;
+use UpsweptBead\Core\Exchange\Files\Template\ProblemTemplate;
+use UpsweptBead\Core\Exchange\Files\Template\TemplateFormat;
 
 /** `bead template --problem FILE --tube ID`: the wrap template of one tube at 1:1. Where there is none, nothing is written. */
 #[AsCommand('template', 'Writes the wrap template of a tube of a merge problem')]

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Cli;
 
-use UpsweptBead\Core\Route\Problem\RouteProblem;
-use UpsweptBead\Core\Route\Search\SetAnswer;
-use UpsweptBead\Core\Route\Search\SetSolver;
-use UpsweptBead\Core\Route\Search\SetStatus;
+use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
+use UpsweptBead\Core\Solve\Route\Search\SetAnswer;
+use UpsweptBead\Core\Solve\Route\Search\SetSolver;
+use UpsweptBead\Core\Solve\Route\Search\SetStatus;
 
 /** A route search from two seeds side by side, and the better answer of the two. */
 final readonly class TwinSearch

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace UpsweptBead\Cli;
 
 use Symfony\Component\Console\Input\InputInterface;
-use UpsweptBead\Core\Document\Fault;
-use UpsweptBead\Core\Document\UnusableDocument;
-use UpsweptBead\Core\Exchange\ProblemName;
-use UpsweptBead\Core\Exchange\WeldRefusal;
+use UpsweptBead\Core\Base\Document\Fault;
+use UpsweptBead\Core\Base\Document\UnusableDocument;
+use UpsweptBead\Core\Exchange\Files\ProblemName;
+use UpsweptBead\Core\Exchange\Files\WeldRefusal;
 
 /** Answers a file of one of the open weld formats. */
 abstract class WeldProblemCommand extends ProblemCommand

@@ -12,24 +12,39 @@ arch('the core depends on nothing but itself')
 
 arch('strict types everywhere')->expect('UpsweptBead')->toUseStrictTypes();
 
-arch('classes are final')->expect('UpsweptBead\Core')->classes()->toBeFinal()->ignoring(['UpsweptBead\Core\Tests', 'UpsweptBead\Core\Geometry\Solid\KeepOut']);
+arch('classes are final')->expect('UpsweptBead\Core')->classes()->toBeFinal()->ignoring(['UpsweptBead\Core\Tests', 'UpsweptBead\Core\Base\Geometry\Solid\KeepOut']);
 
 arch('values do not change')
-    ->expect(['UpsweptBead\Core\Units', 'UpsweptBead\Core\Geometry', 'UpsweptBead\Core\Reach', 'UpsweptBead\Core\Cool', 'UpsweptBead\Core\Gas', 'UpsweptBead\Core\Timing', 'UpsweptBead\Core\Merge', 'UpsweptBead\Core\Run', 'UpsweptBead\Core\Route', 'UpsweptBead\Core\Plan', 'UpsweptBead\Core\Job',
-        'UpsweptBead\Core\Branching', 'UpsweptBead\Core\Layout', 'UpsweptBead\Core\Cut', 'UpsweptBead\Core\Joint', 'UpsweptBead\Core\Fit', 'UpsweptBead\Core\Weld', 'UpsweptBead\Core\Purge', 'UpsweptBead\Core\Schedule',
-        'UpsweptBead\Core\Device', 'UpsweptBead\Core\Learning', 'UpsweptBead\Core\Bench', 'UpsweptBead\Core\Cost', 'UpsweptBead\Core\Account', 'UpsweptBead\Core\Step', 'UpsweptBead\Core\Survey', 'UpsweptBead\Core\Stock', 'UpsweptBead\Core\Shop'])
+    ->expect(['UpsweptBead\Core\Base\Units', 'UpsweptBead\Core\Base\Geometry', 'UpsweptBead\Core\Solve\Reach', 'UpsweptBead\Core\Solve\Cool', 'UpsweptBead\Core\Solve\Gas', 'UpsweptBead\Core\Solve\Timing', 'UpsweptBead\Core\Solve\Merge', 'UpsweptBead\Core\Solve\Run', 'UpsweptBead\Core\Solve\Route', 'UpsweptBead\Core\Stage\Plan', 'UpsweptBead\Core\Job',
+        'UpsweptBead\Core\Stage\Merge', 'UpsweptBead\Core\Stage\Layout', 'UpsweptBead\Core\Stage\Cut', 'UpsweptBead\Core\Stage\Joint', 'UpsweptBead\Core\Stage\Fit', 'UpsweptBead\Core\Stage\Weld', 'UpsweptBead\Core\Stage\Purge', 'UpsweptBead\Core\Stage\Schedule',
+        'UpsweptBead\Core\Stage\Device', 'UpsweptBead\Core\Account\Learning', 'UpsweptBead\Core\Stage\Bench', 'UpsweptBead\Core\Stage\Cut', 'UpsweptBead\Core\Account\Ledger', 'UpsweptBead\Core\Stage\Step', 'UpsweptBead\Core\Stage\Survey', 'UpsweptBead\Core\Shop\Stock', 'UpsweptBead\Core\Shop\Practice'])
     ->classes()->toBeReadonly()
-    ->ignoring(['UpsweptBead\Core\Units\Exception', 'UpsweptBead\Core\Route\Search', 'UpsweptBead\Core\Cut\Search', 'UpsweptBead\Core\Reach\Search', 'UpsweptBead\Core\Cool\Internal', 'UpsweptBead\Core\Gas\Internal', 'UpsweptBead\Core\Timing\Search', 'UpsweptBead\Core\Cut\BendPacking', 'UpsweptBead\Core\Fit\Order\Graph', 'UpsweptBead\Core\Geometry\Mesh', 'UpsweptBead\Core\Geometry\Clearance\Chords', 'UpsweptBead\Core\Schedule\Internal', 'UpsweptBead\Core\Purge\Internal\Pipework', 'UpsweptBead\Core\Purge\Internal\LaidOut', 'UpsweptBead\Core\Weld\Internal', 'UpsweptBead\Core\Stock\Internal', 'UpsweptBead\Core\Stock\Exception']);
+    ->ignoring(['UpsweptBead\Core\Base\Units\Exception', 'UpsweptBead\Core\Solve\Route\Search', 'UpsweptBead\Core\Solve\Nest\Search', 'UpsweptBead\Core\Solve\Reach\Search', 'UpsweptBead\Core\Solve\Cool\Internal', 'UpsweptBead\Core\Solve\Gas\Internal', 'UpsweptBead\Core\Solve\Timing\Search', 'UpsweptBead\Core\Stage\Cut\BendPacking', 'UpsweptBead\Core\Stage\Fit\Order\Graph', 'UpsweptBead\Core\Base\Geometry\Mesh', 'UpsweptBead\Core\Base\Geometry\Clearance\Chords', 'UpsweptBead\Core\Stage\Schedule\Internal', 'UpsweptBead\Core\Stage\Purge\Internal\Pipework', 'UpsweptBead\Core\Stage\Purge\Internal\LaidOut', 'UpsweptBead\Core\Stage\Weld\Internal', 'UpsweptBead\Core\Shop\Stock\Internal', 'UpsweptBead\Core\Shop\Stock\Exception']);
 
 // Bottom up: each knows only what stands before it.
 const LAYERS = [
-    'Units', 'Reason', 'Geometry', 'Flatness', 'Document', 'Reach', 'Cool', 'Gas', 'Timing', 'Merge', 'Learning', 'Stock', 'Run', 'Step', 'Shop', 'Job', 'Route', 'Survey', 'Branching', 'Layout', 'Cut', 'Joint',
-    'Fit', 'Purge', 'Weld', 'Schedule', 'Device', 'Bench', 'Cost', 'Plan', 'Stores', 'Account', 'Quote', 'Exchange',
+    'Base/Units', 'Base/Reason', 'Base/Geometry', 'Base/Flatness', 'Base/Document',
+    'Shop/Stock', 'Shop/Practice',
+    'Solve/Run', 'Solve/Reach', 'Solve/Cool', 'Solve/Gas', 'Solve/Timing', 'Solve/Merge', 'Solve/Route', 'Solve/Nest',
+    'Job',
+    'Stage/Step', 'Stage/Survey', 'Stage/Merge', 'Stage/Layout', 'Stage/Cut', 'Stage/Joint', 'Stage/Fit', 'Stage/Purge',
+    'Stage/Weld', 'Stage/Schedule', 'Stage/Device', 'Stage/Bench', 'Stage/Plan',
+    'Account/Learning', 'Account/Stores', 'Account/Ledger', 'Account/Quote',
+    'Exchange/Drawing', 'Exchange/Files', 'Exchange/Screens',
 ];
 
 it('is built in layers, each knowing only those before it', function () {
     $folder = dirname(__DIR__).'/src';
-    expect(array_map(basename(...), (array) glob("$folder/*", GLOB_ONLYDIR)))->toEqualCanonicalizing(LAYERS)
+    $rooms = array_unique(array_map(static fn (string $one): string => explode('/', $one)[0], LAYERS));
+    $inside = array_merge(...array_map(
+        static fn (string $room): array => array_map(
+            static fn (string $one): string => $room === 'Job' ? $room : "$room/".basename($one),
+            $room === 'Job' ? [$room] : (array) glob("$folder/$room/*"),
+        ),
+        $rooms,
+    ));
+    expect(array_map(basename(...), (array) glob("$folder/*", GLOB_ONLYDIR)))->toEqualCanonicalizing(array_values($rooms))
+        ->and($inside)->toEqualCanonicalizing(LAYERS)
         ->and(Layers::upwards($folder, 'UpsweptBead\Core', LAYERS))->toBe([]);
 });
 

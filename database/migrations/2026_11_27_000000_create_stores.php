@@ -6,9 +6,9 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
-use UpsweptBead\Core\Stock\Catalogue;
-use UpsweptBead\Core\Stores\ItemKind;
-use UpsweptBead\Core\Stores\StockNames;
+use UpsweptBead\Core\Account\Stores\ItemKind;
+use UpsweptBead\Core\Account\Stores\StockNames;
+use UpsweptBead\Core\Shop\Stock\Catalogue;
 
 return new class extends Migration
 {

@@ -7,7 +7,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
-use UpsweptBead\Core\Device\Trace;
+use UpsweptBead\Core\Stage\Device\Trace;
 
 /** The argon that flowmeters read at each step, so that nothing adds up their readings but the core. */
 return new class extends Migration

@@ -14,16 +14,16 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use UpsweptBead\Core\Bench\BenchStep;
-use UpsweptBead\Core\Bench\EntryKind;
-use UpsweptBead\Core\Bench\Inspection\Inspected;
-use UpsweptBead\Core\Bench\Inspection\Outcome;
-use UpsweptBead\Core\Bench\Inspection\Oxide;
-use UpsweptBead\Core\Device\Device;
-use UpsweptBead\Core\Device\Leak;
-use UpsweptBead\Core\Device\Trace;
-use UpsweptBead\Core\Step\StepKind;
-use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Stage\Bench\BenchStep;
+use UpsweptBead\Core\Stage\Bench\EntryKind;
+use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Stage\Bench\Inspection\Outcome;
+use UpsweptBead\Core\Stage\Bench\Inspection\Oxide;
+use UpsweptBead\Core\Stage\Device\Device;
+use UpsweptBead\Core\Stage\Device\Leak;
+use UpsweptBead\Core\Stage\Device\Trace;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** A made-up log: steps done one after the other, with readings near what was planned, in shifts. */
 final class DemoLog

@@ -1,7 +1,7 @@
 @php
     /** @var array{lines: list<array{key: string, group: string, what: string, quantity: string, why: string, cost: float|null, spent: float|null}>, cost: float, margin: float, marginPercent: float, price: float, unpriced: list<string>, spent: float|null, expected: float|null} $quote */
     /** @var UpsweptBead\Core\Job\Job $head */
-    /** @var \UpsweptBead\Core\Units\Money $currency */
+    /** @var \UpsweptBead\Core\Base\Units\Money $currency */
     $money = static fn (?float $one): string => $one === null ? '–' : $currency->show($one);
     $groups = [];
     foreach ($quote['lines'] as $line) {

@@ -135,7 +135,7 @@
 <table>
     <tr><th>When ({{ $time->zone() }})</th><th>Step</th><th>What</th><th>By</th><th>Note</th></tr>
     @foreach($bench['log'] as $line)
-    <tr><td class="n">{{ $time->show($line['at']) }}</td><td>{{ $titles[$line['step']] ?? $line['words'] }}</td><td>{{ \UpsweptBead\Core\Bench\EntryKind::from($line['kind'])->label() }}</td><td>{{ $line['by'] }}</td><td>{{ implode(' ', array_filter([$line['found'], $line['note'], $line['why']])) }}</td></tr>
+    <tr><td class="n">{{ $time->show($line['at']) }}</td><td>{{ $titles[$line['step']] ?? $line['words'] }}</td><td>{{ \UpsweptBead\Core\Stage\Bench\EntryKind::from($line['kind'])->label() }}</td><td>{{ $line['by'] }}</td><td>{{ implode(' ', array_filter([$line['found'], $line['note'], $line['why']])) }}</td></tr>
     @endforeach
 </table>
 @endif

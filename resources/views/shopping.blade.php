@@ -1,7 +1,7 @@
 @php
     /** @var string $number */
     /** @var string $title */
-    /** @var \UpsweptBead\Core\Stores\ShoppingList $list */
+    /** @var \UpsweptBead\Core\Account\Stores\ShoppingList $list */
     $much = static fn (float $value): string => rtrim(rtrim(number_format($value, 3, '.', ''), '0'), '.');
     $buy = array_filter($list->rows, static fn ($row): bool => $row->toBuy > 0.0);
     $have = array_filter($list->rows, static fn ($row): bool => $row->fromStores > 0.0);

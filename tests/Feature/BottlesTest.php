@@ -12,7 +12,7 @@ use App\Workshop\Summaries;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia as Page;
-use UpsweptBead\Core\Shop\Bottle;
+use UpsweptBead\Core\Shop\Practice\Bottle;
 
 /** @return array<string, Bottle> by name, as they stand now */
 function bottles(): array

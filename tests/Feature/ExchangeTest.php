@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Exchange\RouteProblemReader;
-use UpsweptBead\Core\Route\Problem\RouteProblem;
+use UpsweptBead\Core\Exchange\Files\RouteProblemReader;
+use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
 
 beforeEach(fn () => $this->signIn());
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Models\StoreItem;
 use App\Print\QrCode;
 use Symfony\Component\Process\Process;
-use UpsweptBead\Core\Stores\ItemKind;
+use UpsweptBead\Core\Account\Stores\ItemKind;
 
 /** What a reader of another maker (zbar) finds on the pages of a PDF, drawn at 200 dots to the inch. @return list<string> */
 function scanned(string $pdf): array

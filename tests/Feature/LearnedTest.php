@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Job;
 use App\Models\Role;
-use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Shop\Practice\ShopRules;
 
 /** @return array<string, mixed>|null what the log says of a rule, as the Shop screen has it */
 function learnedOf(string $rule): ?array

@@ -10,7 +10,7 @@ use App\Workshop\KnownPlans;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use UpsweptBead\Core\Step\StepKind;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** Writes the log anew as it was kept when a step was a text: job and step. */
 function logOfThen(Migration $migration, string ...$besides): void
@@ -29,8 +29,7 @@ function logOfThen(Migration $migration, string ...$besides): void
             'id' => Str::uuid()->toString(), 'job_id' => $job->id, 'revision_id' => $job->released()?->id, 'user_id' => $by,
             'step' => $step, 'kind' => 'done', 'readings' => '{}', 'note' => '', 'made_at' => now(),
         ]);
-    }
-    [$migration, 'up']();
+    }[$migration, 'up']();
 }
 
 it('reads the log of before: every step of it is one of today’s plan, and says what it is', function () {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Role;
 use UpsweptBead\Core\Job\JobReader;
-use UpsweptBead\Core\Plan\Planner;
+use UpsweptBead\Core\Stage\Plan\Planner;
 
 beforeEach(fn () => $this->signIn());
 
@@ -93,7 +93,7 @@ it('compares whole designs, and puts one in place with its ends', function () {
     $document = $this->document($job);
     $core = JobReader::fromDecoded($document)->job;
     assert($core !== null);
-    $other = Planner::route($core, 'A', UpsweptBead\Core\Shop\Shop::bare())->answers[1];
+    $other = Planner::route($core, 'A', UpsweptBead\Core\Shop\Practice\Shop::bare())->answers[1];
     $design = [
         'name' => 'Second way',
         'runs' => [

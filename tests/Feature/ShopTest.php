@@ -7,7 +7,7 @@ use App\Models\Role;
 use App\Models\Shop;
 use Inertia\Testing\AssertableInertia as Page;
 use Tests\TestCase;
-use UpsweptBead\Core\Shop\ShopRules;
+use UpsweptBead\Core\Shop\Practice\ShopRules;
 
 /** @return array<string, mixed> what a page is told */
 function shownAt(TestCase $test, string $url): array

@@ -13,8 +13,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Inertia\Testing\AssertableInertia as Page;
 use Tests\TestCase;
-use UpsweptBead\Core\Stores\ItemKind;
-use UpsweptBead\Core\Stores\Need;
+use UpsweptBead\Core\Account\Stores\ItemKind;
+use UpsweptBead\Core\Account\Stores\Need;
 
 /** @param  array<string, mixed>  $more */
 function stored(TestCase $test, string $key, string $count, array $more = []): StoreItem

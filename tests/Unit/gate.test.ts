@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import type { Inspected, Looks, Step } from '@/lib/answers';
-import cases from '../../core/tests/Bench/gate-cases.json';
+import cases from '../../core/tests/Stage/Bench/gate-cases.json';
 import { asNumber, beyondOf, lacksOf, lacksOfFound, leastOf, missingOf } from '@/screens/bench/gate';
 
 it('reads a number bare or with the unit of the limit, and a fraction of an inch', () => {
@@ -40,7 +40,7 @@ it('asks for what was not read, what lies above its limit, and what was not conf
     expect(lacksOf(tack, {}, new Set([0]))).toEqual(['Not confirmed: Wheel turned lock to lock.']);
 });
 
-// The core judges readings by the same cases: core/tests/Bench/GateTest.php.
+// The core judges readings by the same cases: core/tests/Stage/Bench/GateTest.php.
 it.each(cases)('lets a reading pass or asks about it, as the core does: $name', (one) => {
     const asked = step([
         measure({

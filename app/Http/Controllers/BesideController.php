@@ -8,10 +8,10 @@ use App\Models\Job;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Schedule\JobAtBench;
-use UpsweptBead\Core\Schedule\JobsTogether;
-use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Stage\Schedule\JobAtBench;
+use UpsweptBead\Core\Stage\Schedule\JobsTogether;
 
 /** Two jobs welded at one bench, so that a seam of one cools while another is welded. */
 final readonly class BesideController
@@ -49,7 +49,7 @@ final readonly class BesideController
         );
         $shown = static fn (float $seconds): array => [
             'value' => $seconds,
-            'text' => Quantity::Duration->show($seconds, UnitSystem::Metric),
+            'text' => Quantity::Duration->read($seconds, UnitSystem::Metric),
         ];
 
         return new JsonResponse([

@@ -9,7 +9,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
-use UpsweptBead\Core\Shop\BottleUse;
+use UpsweptBead\Core\Shop\Practice\BottleUse;
 
 /** The bottles in the shop: one more or less, a gauge as it was read, a full one put on. */
 final readonly class BottleController

@@ -8,15 +8,15 @@ use App\Http\Requests\ChangeRequest;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Cut\CutPlan;
+use UpsweptBead\Core\Base\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Exchange\Screens\StageWriter;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobWriter;
-use UpsweptBead\Core\Plan\JointOffer;
-use UpsweptBead\Core\Plan\JointWish;
-use UpsweptBead\Core\Plan\Json\StageWriter;
-use UpsweptBead\Core\Plan\StockOffer;
-use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Stage\Cut\CutPlan;
+use UpsweptBead\Core\Stage\Plan\JointOffer;
+use UpsweptBead\Core\Stage\Plan\JointWish;
+use UpsweptBead\Core\Stage\Plan\StockOffer;
 
 /** Looks for cuts that take less. Nothing is saved here. */
 final readonly class CutController

@@ -27,7 +27,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\StreamedResponse;
-use UpsweptBead\Core\Stores\ShoppingRow;
+use UpsweptBead\Core\Account\Stores\ShoppingRow;
 
 /** At the saw: what is cut, out of which stock, what is left and what is to be bought. */
 final readonly class CuttingController

@@ -11,18 +11,18 @@ use App\Models\StoreItem;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;
-use UpsweptBead\Core\Document\Faults;
-use UpsweptBead\Core\Document\Node;
+use UpsweptBead\Core\Account\Quote\Comparison;
+use UpsweptBead\Core\Account\Quote\ComparisonTable;
+use UpsweptBead\Core\Base\Document\Faults;
+use UpsweptBead\Core\Base\Document\Node;
+use UpsweptBead\Core\Exchange\Screens\FigureWriter;
+use UpsweptBead\Core\Exchange\Screens\SetPlanWriter;
 use UpsweptBead\Core\Job\Designs;
 use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Job\SetReader;
-use UpsweptBead\Core\Plan\Json\FigureWriter;
-use UpsweptBead\Core\Plan\Json\SetPlanWriter;
-use UpsweptBead\Core\Quote\Comparison;
-use UpsweptBead\Core\Quote\ComparisonTable;
 
 /** Whole designs side by side, and one of them put in place. Nothing is saved here. */
 final readonly class DesignController

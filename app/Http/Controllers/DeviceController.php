@@ -15,7 +15,7 @@ use Generator;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
-use UpsweptBead\Core\Device\Device;
+use UpsweptBead\Core\Stage\Device\Device;
 
 /** What the instruments at a step read: stand-ins live, and what was recorded of them. */
 final readonly class DeviceController

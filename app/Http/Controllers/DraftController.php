@@ -19,12 +19,12 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Plan\Json\FigureWriter;
-use UpsweptBead\Core\Plan\Json\PlanWriter;
-use UpsweptBead\Core\Plan\Json\RouteWriter;
-use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Stock\Exception\UnknownStock;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Screens\FigureWriter;
+use UpsweptBead\Core\Exchange\Screens\PlanWriter;
+use UpsweptBead\Core\Exchange\Screens\RouteWriter;
+use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
+use UpsweptBead\Core\Stage\Plan\Planner;
 
 /** Live editing: a document goes in, the plan comes out; saved only through `update`. */
 final readonly class DraftController

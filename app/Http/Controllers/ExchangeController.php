@@ -10,26 +10,26 @@ use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Document\Fault;
-use UpsweptBead\Core\Document\UnusableDocument;
-use UpsweptBead\Core\Exchange\CutListTable;
+use UpsweptBead\Core\Base\Document\Fault;
+use UpsweptBead\Core\Base\Document\UnusableDocument;
+use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Exchange\Drawing\DxfWriter;
 use UpsweptBead\Core\Exchange\Drawing\StepWriter;
 use UpsweptBead\Core\Exchange\Drawing\StlWriter;
 use UpsweptBead\Core\Exchange\Drawing\TubeSkin;
-use UpsweptBead\Core\Exchange\PortsRow;
-use UpsweptBead\Core\Exchange\PortsTable;
-use UpsweptBead\Core\Exchange\RouteProblemWriter;
-use UpsweptBead\Core\Exchange\RouteSolutionReader;
-use UpsweptBead\Core\Exchange\RunTables;
-use UpsweptBead\Core\Exchange\RunTablesReader;
+use UpsweptBead\Core\Exchange\Files\CutListTable;
+use UpsweptBead\Core\Exchange\Files\PortsRow;
+use UpsweptBead\Core\Exchange\Files\PortsTable;
+use UpsweptBead\Core\Exchange\Files\RouteProblemWriter;
+use UpsweptBead\Core\Exchange\Files\RouteSolutionReader;
+use UpsweptBead\Core\Exchange\Files\RunTables;
+use UpsweptBead\Core\Exchange\Files\RunTablesReader;
 use UpsweptBead\Core\Job\DesignRun;
 use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\SetWriter;
-use UpsweptBead\Core\Layout\SetProblem;
-use UpsweptBead\Core\Stock\Exception\UnknownStock;
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
+use UpsweptBead\Core\Stage\Layout\SetProblem;
 
 /** Surveys in from other programs, runs out to them, in open formats. */
 final readonly class ExchangeController

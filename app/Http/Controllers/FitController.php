@@ -8,16 +8,16 @@ use App\Http\Requests\ChangeRequest;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Fit\FitUp;
-use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Screens\FigureWriter;
 use UpsweptBead\Core\Job\JobWriter;
-use UpsweptBead\Core\Joint\Joint;
-use UpsweptBead\Core\Plan\AsBuilt;
-use UpsweptBead\Core\Plan\Json\FigureWriter;
-use UpsweptBead\Core\Plan\Sketch;
-use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
-use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Stage\Fit\FitUp;
+use UpsweptBead\Core\Stage\Joint\Joint;
+use UpsweptBead\Core\Stage\Plan\AsBuilt;
+use UpsweptBead\Core\Stage\Plan\Sketch;
 
 /** What to do where something was measured otherwise than it was planned. */
 final readonly class FitController

@@ -11,7 +11,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Exchange\Flange\FlangeDxf;
+use UpsweptBead\Core\Exchange\Files\Flange\FlangeDxf;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\RunSpec;
 

@@ -9,10 +9,10 @@ use App\Workshop\KnownPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Plan\Json\FlatnessWriter;
-use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
-use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Screens\FlatnessWriter;
 
 /** How flat a face is by what was read so far, while it is being measured; nothing is stored. */
 final readonly class FlatnessController

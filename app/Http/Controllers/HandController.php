@@ -9,12 +9,12 @@ use App\Http\Requests\ChangeRequest;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Document\Faults;
-use UpsweptBead\Core\Document\Node;
+use UpsweptBead\Core\Base\Document\Faults;
+use UpsweptBead\Core\Base\Document\Node;
+use UpsweptBead\Core\Exchange\Screens\PlanWriter;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\RouteChoice;
-use UpsweptBead\Core\Layout\ByHand;
-use UpsweptBead\Core\Plan\Json\PlanWriter;
+use UpsweptBead\Core\Stage\Layout\ByHand;
 
 /**
  * A run changed by hand: what is done to it goes in, the route it leads to comes out, drawn and measured. Nothing is

@@ -18,18 +18,18 @@ use Inertia\Inertia;
 use Inertia\Response;
 use Symfony\Component\HttpFoundation\Response as HttpResponse;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
-use UpsweptBead\Core\Document\UnusableDocument;
-use UpsweptBead\Core\Exchange\RouteProblemJob;
-use UpsweptBead\Core\Exchange\RouteProblemReader;
+use UpsweptBead\Core\Base\Document\UnusableDocument;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Files\RouteProblemJob;
+use UpsweptBead\Core\Exchange\Files\RouteProblemReader;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\KeepOutKind;
 use UpsweptBead\Core\Job\Purpose;
-use UpsweptBead\Core\Route\Problem\RouteProblem;
-use UpsweptBead\Core\Stock\Metal;
-use UpsweptBead\Core\Survey\TubeChoice;
-use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Shop\Stock\Metal;
+use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
+use UpsweptBead\Core\Stage\Survey\TubeChoice;
 
 final readonly class JobController
 {

@@ -21,7 +21,7 @@ use Generator;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Http\JsonResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
-use UpsweptBead\Core\Step\StepKind;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** Entries from the bench in; out, what became of each, and where the job stands. */
 final readonly class LogController

@@ -12,12 +12,12 @@ use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Exchange\Exception\UnusableStl;
-use UpsweptBead\Core\Exchange\StlReader;
-use UpsweptBead\Core\Exchange\StlUp;
-use UpsweptBead\Core\Geometry\Mesh\MeshBuilder;
-use UpsweptBead\Core\Geometry\Mesh\MeshSketch;
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Geometry\Mesh\MeshBuilder;
+use UpsweptBead\Core\Base\Geometry\Mesh\MeshSketch;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Exchange\Files\Exception\UnusableStl;
+use UpsweptBead\Core\Exchange\Files\StlReader;
+use UpsweptBead\Core\Exchange\Files\StlUp;
 
 /** Scanned or drawn shapes, taken in from STL files to be kept clear of. */
 final readonly class MeshController

@@ -16,8 +16,8 @@ use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Bench\BenchStep;
-use UpsweptBead\Core\Step\StepKind;
+use UpsweptBead\Core\Stage\Bench\BenchStep;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** Photos at the steps of a job: in, out, and away again. */
 final readonly class PhotoController

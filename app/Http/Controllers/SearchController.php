@@ -14,14 +14,14 @@ use App\Workshop\Searches;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Screens\FigureWriter;
+use UpsweptBead\Core\Exchange\Screens\PlanWriter;
+use UpsweptBead\Core\Exchange\Screens\SetPlanWriter;
 use UpsweptBead\Core\Job\JobWriter;
-use UpsweptBead\Core\Layout\SetProblem;
-use UpsweptBead\Core\Plan\Json\FigureWriter;
-use UpsweptBead\Core\Plan\Json\PlanWriter;
-use UpsweptBead\Core\Plan\Json\SetPlanWriter;
-use UpsweptBead\Core\Route\RefusalText;
-use UpsweptBead\Core\Stock\Exception\UnknownStock;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
+use UpsweptBead\Core\Solve\Route\RefusalText;
+use UpsweptBead\Core\Stage\Layout\SetProblem;
 
 /** Searches for whole sets: asked for, looked at while they run, stopped. */
 final readonly class SearchController

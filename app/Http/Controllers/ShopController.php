@@ -16,7 +16,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Inertia\Inertia;
 use Inertia\Response;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 
 /** What the shop works by: its schools and rules. */
 final readonly class ShopController

@@ -16,8 +16,8 @@ use Inertia\Response;
 use Symfony\Component\HttpFoundation\Response as HttpResponse;
 use UpsweptBead\Core\Job\Small\SmallKind;
 use UpsweptBead\Core\Job\Small\SmallPlace;
-use UpsweptBead\Core\Stock\Metal;
-use UpsweptBead\Core\Survey\TubeChoice;
+use UpsweptBead\Core\Shop\Stock\Metal;
+use UpsweptBead\Core\Stage\Survey\TubeChoice;
 
 /** A tab, a bung, a crack: from nothing to its card in a few taps, and from there to the bench. */
 final readonly class SmallWorkController

@@ -25,7 +25,7 @@ use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
-use UpsweptBead\Core\Exchange\StoresTable;
+use UpsweptBead\Core\Exchange\Files\StoresTable;
 
 /** The stores of the shop: what there is, what came and went, what to order. */
 final readonly class StoresController

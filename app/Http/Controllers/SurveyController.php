@@ -9,23 +9,23 @@ use App\Http\Requests\ChangeRequest;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Document\Faults;
-use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Job\AssignmentMode;
+use UpsweptBead\Core\Base\Document\Faults;
+use UpsweptBead\Core\Base\Document\Node;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Job\CollectorEntry;
 use UpsweptBead\Core\Job\CollectorSpec;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\KeepOutKind;
 use UpsweptBead\Core\Job\SetWriter;
-use UpsweptBead\Core\Stock\Exception\UnknownStock;
-use UpsweptBead\Core\Survey\InletRing;
-use UpsweptBead\Core\Survey\KeepOutKit;
-use UpsweptBead\Core\Survey\KitField;
-use UpsweptBead\Core\Survey\RunEdits;
-use UpsweptBead\Core\Units\Length;
-use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
+use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
+use UpsweptBead\Core\Stage\Survey\InletRing;
+use UpsweptBead\Core\Stage\Survey\KeepOutKit;
+use UpsweptBead\Core\Stage\Survey\KitField;
+use UpsweptBead\Core\Stage\Survey\RunEdits;
 
 /** What saves measuring at the survey. A document goes in, a changed one comes out; nothing is saved here. */
 final readonly class SurveyController

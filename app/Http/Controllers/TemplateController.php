@@ -9,9 +9,9 @@ use App\Workshop\Workshop;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Exchange\Template\JobTemplate;
-use UpsweptBead\Core\Exchange\Template\Paper;
-use UpsweptBead\Core\Exchange\Template\TemplateFormat;
+use UpsweptBead\Core\Exchange\Files\Template\JobTemplate;
+use UpsweptBead\Core\Exchange\Files\Template\Paper;
+use UpsweptBead\Core\Exchange\Files\Template\TemplateFormat;
 
 /** Wrap templates of a job at 1:1, to print or to cut. */
 final readonly class TemplateController

@@ -25,7 +25,7 @@ final class BoundBodies
         '#^#' => 32,
     ];
 
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $bytes = (int) $request->server('CONTENT_LENGTH', '0');

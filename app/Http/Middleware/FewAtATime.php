@@ -31,7 +31,7 @@ final readonly class FewAtATime
     /** After this a slot that was never given back is free again. */
     private const AT_MOST_S = 60;
 
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();

@@ -22,7 +22,7 @@ final readonly class OneAtATime
 
     public function __construct(private Repository $cache) {}
 
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $store = $this->cache->getStore();

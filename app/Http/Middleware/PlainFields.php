@@ -17,7 +17,7 @@ final class PlainFields
         'letter', 'name', 'of', 'page', 'paper', 'password', 'share', 'skip', 'step', 'unit', 'units', 'up', 'version',
     ];
 
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         foreach (self::NAMES as $name) {

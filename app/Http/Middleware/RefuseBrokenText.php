@@ -11,7 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** An address or a form that is no UTF-8 is nothing that a person wrote; no page can show it and no table can keep it. */
 final class RefuseBrokenText
 {
-    /** @param Closure(Request): Response $next */
+    /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         // A JSON body that is no UTF-8 is no JSON; its reader says so.

@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use App\Http\Refused;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Document\UnusableDocument;
+use UpsweptBead\Core\Base\Document\UnusableDocument;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobReader;
 

@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
-use UpsweptBead\Core\Step\StepKind;
+use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** One piece that was cut, with its measured length if there is one; or was not after all. */
 final class CutPieceRequest extends FormRequest

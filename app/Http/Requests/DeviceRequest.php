@@ -6,8 +6,8 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use UpsweptBead\Core\Device\Leak;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Stage\Device\Leak;
 
 /** Which seconds of which step's instruments are wanted. */
 final class DeviceRequest extends FormRequest

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
-use UpsweptBead\Core\Units\Money;
+use UpsweptBead\Core\Base\Units\Money;
 
 /** A change of what the shop works by: schools by their name, rules by their key, an empty text for common practice. */
 final class ShopRequest extends FormRequest

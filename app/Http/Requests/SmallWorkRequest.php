@@ -8,13 +8,13 @@ use App\Workshop\Workshop;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use UpsweptBead\Core\Base\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\Small\SmallKind;
 use UpsweptBead\Core\Job\Small\SmallPlace;
 use UpsweptBead\Core\Job\Small\SmallWork;
-use UpsweptBead\Core\Stock\Exception\UnknownStock;
-use UpsweptBead\Core\Units\Exception\UnreadableQuantity;
-use UpsweptBead\Core\Units\Length;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
 
 /** Small work as it was chosen. */
 final class SmallWorkRequest extends FormRequest

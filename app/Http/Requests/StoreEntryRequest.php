@@ -10,7 +10,7 @@ use App\Models\StoreItem;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Exchange\StoresTable;
+use UpsweptBead\Core\Exchange\Files\StoresTable;
 
 /** What came in, was counted or is taken for a job. */
 final class StoreEntryRequest extends FormRequest

@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
-use UpsweptBead\Core\Exchange\StoresTable;
+use UpsweptBead\Core\Exchange\Files\StoresTable;
 
 /** What is known of an item beside how much there is: its place, its price, when to buy more. */
 final class StoreItemRequest extends FormRequest

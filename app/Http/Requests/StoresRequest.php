@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
-use UpsweptBead\Core\Stores\ItemKind;
+use UpsweptBead\Core\Account\Stores\ItemKind;
 
 /** What of the stores is asked for: words to find, a kind, a page. */
 final class StoresRequest extends FormRequest

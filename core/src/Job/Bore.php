@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Geometry\Frame;
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Geometry\Frame;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Units\Length;
 
 /** The opening of a port: its shape and its inside sizes. */
 final readonly class Bore

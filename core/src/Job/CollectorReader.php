@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Units\Length;
-use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Document\Node;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
 
 /** Reads the collectors of a job: which runs meet there, and how each is made. */
 final readonly class CollectorReader

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
+use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
+
 /** Runs that end in one collector. Their ends are its inlets, in the order of the runs round its axis. */
 final readonly class CollectorSpec
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Units\Length;
 
 /** Where a run was chosen to be cut, instead of where it is worked out, and from which stock. */
 final readonly class CutChoice

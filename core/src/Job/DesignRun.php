@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Units\Length;
 
 /** One run of a kept design. */
 final readonly class DesignRun

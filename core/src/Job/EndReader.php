@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Merge\Flange\Path;
-use UpsweptBead\Core\Merge\Seat;
-use UpsweptBead\Core\Units\Length;
-use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Document\Node;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Solve\Merge\Flange\Path;
+use UpsweptBead\Core\Solve\Merge\Seat;
 
 /** Reads where runs start and end, and what they meet there. */
 final readonly class EndReader

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Units\Length;
 
 /** What the tuning sums and the choice of metal are fed with. */
 final readonly class EngineSpec

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Units\Length;
 
 /** The studs of a flange on a circle, and the nuts that have to be reached on them. */
 final readonly class FlangeBolts

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Units\Length;
 
 /** A hanger on a run, so far along it. */
 final readonly class HangerSpec

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Units\Length;
 
 /**
  * An inlet of a bought collector in the collector's own frame: towards its first inlet, square to that and clockwise

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Reason\Overrides;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Reason\Overrides;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 
 /** A whole job as people entered it: survey, choices and overrules. Immutable; everything else is computed from it. */
 final readonly class Job

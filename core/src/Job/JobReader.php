@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Document\Faults;
-use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Document\UnusableDocument;
-use UpsweptBead\Core\Reason\Override;
-use UpsweptBead\Core\Reason\Overrides;
-use UpsweptBead\Core\Units\Length;
-use UpsweptBead\Core\Units\Quantity;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Document\Faults;
+use UpsweptBead\Core\Base\Document\Node;
+use UpsweptBead\Core\Base\Document\UnusableDocument;
+use UpsweptBead\Core\Base\Reason\Override;
+use UpsweptBead\Core\Base\Reason\Overrides;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 
 /** Reads the open job format (docs/job-file.md). Hostile or broken input never gets further than a list of faults. */
 final readonly class JobReader

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Merge\Flange\Path;
-use UpsweptBead\Core\Reason\Override;
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Reason\Override;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Solve\Merge\Flange\Path;
 
 /** Writes a job in the open format; what a person wrote stays as they wrote it. */
 final readonly class JobWriter

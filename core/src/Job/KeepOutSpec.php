@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Geometry\Mesh\MeshStore;
-use UpsweptBead\Core\Geometry\Solid\Box;
-use UpsweptBead\Core\Geometry\Solid\Capsule;
-use UpsweptBead\Core\Geometry\Solid\Cylinder;
-use UpsweptBead\Core\Geometry\Solid\HalfSpace;
-use UpsweptBead\Core\Geometry\Solid\KeepOut;
-use UpsweptBead\Core\Geometry\Solid\MeshSolid;
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Geometry\Mesh\MeshStore;
+use UpsweptBead\Core\Base\Geometry\Solid\Box;
+use UpsweptBead\Core\Base\Geometry\Solid\Capsule;
+use UpsweptBead\Core\Base\Geometry\Solid\Cylinder;
+use UpsweptBead\Core\Base\Geometry\Solid\HalfSpace;
+use UpsweptBead\Core\Base\Geometry\Solid\KeepOut;
+use UpsweptBead\Core\Base\Geometry\Solid\MeshSolid;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Units\Length;
 
 /** Something that no tube may come near, as surveyed. */
 final readonly class KeepOutSpec

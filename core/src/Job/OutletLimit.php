@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Units\Length;
 
 /**
  * What a class, the road or the vehicle asks of where an exhaust ends: no less and no more along an axis of the datum.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Merge\Flange\Path;
+use UpsweptBead\Core\Solve\Merge\Flange\Path;
 
 /** A flange as it was drawn: its outline and its openings, seen with the flow, about the middle of the largest. */
 final readonly class PlateSpec

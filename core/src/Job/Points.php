@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Units\Length;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Document\Node;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 
 /** Points of a job document: three lengths as they were written. */
 final readonly class Points

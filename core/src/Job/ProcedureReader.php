@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Document\Node;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 
 /** Reads customers' written procedures; a setting that cannot be read as what it is for is a fault. */
 final readonly class ProcedureReader

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Geometry\Frame;
-use UpsweptBead\Core\Run\Bend;
-use UpsweptBead\Core\Run\Locks;
-use UpsweptBead\Core\Run\TubeRun;
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Geometry\Frame;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Solve\Run\Bend;
+use UpsweptBead\Core\Solve\Run\Locks;
+use UpsweptBead\Core\Solve\Run\TubeRun;
 
 /** The route a person took or typed, as length–rotation–angle rows and the straight behind the last bend. */
 final readonly class RouteChoice

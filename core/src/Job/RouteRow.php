@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Units\Length;
 
 /**
  * One bend of a chosen route as it stands in the job: lengths as the person wrote them, angles in degrees; `locked`

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Shop\RoutingLimits;
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Shop\Practice\RoutingLimits;
+use UpsweptBead\Core\Solve\Route\Problem\ObjectiveWeights;
+use UpsweptBead\Core\Solve\Route\Problem\Preference;
 
 /** What this job asks of its routes otherwise than the shop; null where it asks nothing of its own. */
 final readonly class RoutingSpec

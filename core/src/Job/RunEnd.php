@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Geometry\Frame;
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Geometry\Frame;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Units\Length;
 
 /** Where a run starts or ends: the part it meets there, the point, and the direction of flow through it. */
 final readonly class RunEnd

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Merge\Seat;
-use UpsweptBead\Core\Units\Length;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Solve\Merge\Seat;
 
 /**
  * Where the end of a run stands on the side of another run, as a wastegate's take-off or return does.

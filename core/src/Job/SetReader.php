@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Document\Node;
-use UpsweptBead\Core\Geometry\Mesh\MeshStore;
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Units\Length;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Base\Document\Node;
+use UpsweptBead\Core\Base\Geometry\Mesh\MeshStore;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Solve\Route\Problem\Preference;
 
 /** Reads the part of a job that holds for its runs together: collectors, keep-outs, lengths. */
 final readonly class SetReader

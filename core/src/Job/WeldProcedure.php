@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job;
 
-use UpsweptBead\Core\Reason\Override;
-use UpsweptBead\Core\Units\Quantity;
+use UpsweptBead\Core\Base\Reason\Override;
+use UpsweptBead\Core\Base\Units\Quantity;
 
 /** A customer's written welding procedure: what it is called, for which seams it is, and what it asks for, as written. */
 final readonly class WeldProcedure

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Geometry\Frame;
-use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Base\Geometry\Frame;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Job\Bore;
 use UpsweptBead\Core\Job\BoreShape;
-use UpsweptBead\Core\Units\Length;
 
 function bore(BoreShape $shape, float $width, float $height, float $corner = 0.0, float $turn = 0.0): Bore
 {

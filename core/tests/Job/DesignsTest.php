@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Geometry\Frame;
-use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Account\Quote\Comparison;
+use UpsweptBead\Core\Base\Geometry\Frame;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Job\DesignRun;
 use UpsweptBead\Core\Job\Designs;
 use UpsweptBead\Core\Job\DesignSpec;
@@ -14,14 +16,12 @@ use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Job\RouteRow;
 use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Job\SetSpec;
-use UpsweptBead\Core\Quote\Comparison;
-use UpsweptBead\Core\Route\Looks\Style;
-use UpsweptBead\Core\Run\Bend;
-use UpsweptBead\Core\Run\TubeRun;
-use UpsweptBead\Core\Survey\RunEdits;
+use UpsweptBead\Core\Solve\Route\Looks\Style;
+use UpsweptBead\Core\Solve\Run\Bend;
+use UpsweptBead\Core\Solve\Run\TubeRun;
+use UpsweptBead\Core\Stage\Survey\RunEdits;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
-use UpsweptBead\Core\Units\Length;
 
 /** A design that sends every run to the inlet of the next. */
 function rotatedDesign(Job $job, float $angleDeg = 45): DesignSpec

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Document\Fault;
-use UpsweptBead\Core\Document\UnusableDocument;
+use UpsweptBead\Core\Base\Document\Fault;
+use UpsweptBead\Core\Base\Document\UnusableDocument;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Tests\Support\Schemas;
 use UpsweptBead\Core\Tests\Support\Some;
-use UpsweptBead\Core\Units\UnitSystem;
 
 /**
  * @param  array<string, mixed>  $document

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Tests\Support;
 
-use UpsweptBead\Core\Shop\Memo;
+use UpsweptBead\Core\Shop\Practice\Memo;
 
 /** Remembers as the web workers do, for as long as it is held. */
 final class KeptMemo implements Memo

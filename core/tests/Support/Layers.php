@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Tests\Support;
 
-/** Holds the folders of a source tree to an order: each may name classes only of itself and of those before it. */
+/** Holds the folders of a source tree to an order, on two floors: each may name classes only of itself and of those before it. */
 final class Layers
 {
     /**
-     * @param  list<string>  $order  folders, bottom up
+     * @param  list<string>  $order  folders, bottom up; "Room/Folder" where a room is held to an order of its own
      * @return list<string> what looks up: file, and what it names
      */
     public static function upwards(string $folder, string $namespace, array $order): array
@@ -28,13 +28,15 @@ final class Layers
         return $found;
     }
 
-    /** @return list<string> the folders below a namespace that a file names something of, or as a whole */
+    /** @return list<string> the folders of both floors below a namespace that a file names something of, or as a whole */
     public static function layers(string $code, string $namespace): array
     {
         $found = [];
         foreach (NamesUsed::in($code) as $name) {
             if (str_starts_with($name, "$namespace\\")) {
-                $found[explode('\\', substr($name, strlen($namespace) + 1))[0]] = true;
+                [$room, $folder] = [...explode('\\', substr($name, strlen($namespace) + 1), 3), ''];
+                $found[$room] = true;
+                $found["$room/$folder"] = true;
             }
         }
 

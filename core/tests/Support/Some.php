@@ -6,19 +6,19 @@ namespace UpsweptBead\Core\Tests\Support;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use UpsweptBead\Core\Geometry\Frame;
-use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Base\Geometry\Frame;
+use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\RouteChoice;
-use UpsweptBead\Core\Plan\Plan;
-use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Route\RouteRequest;
-use UpsweptBead\Core\Run\Bend;
-use UpsweptBead\Core\Run\TubeRun;
-use UpsweptBead\Core\Shop\RoutingLimits;
-use UpsweptBead\Core\Shop\Shop;
-use UpsweptBead\Core\Stock\Catalogue;
+use UpsweptBead\Core\Shop\Practice\RoutingLimits;
+use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Shop\Stock\Catalogue;
+use UpsweptBead\Core\Solve\Route\RouteRequest;
+use UpsweptBead\Core\Solve\Run\Bend;
+use UpsweptBead\Core\Solve\Run\TubeRun;
+use UpsweptBead\Core\Stage\Plan\Plan;
+use UpsweptBead\Core\Stage\Plan\Planner;
 
 /** Things tests need some of: seeded runs and frames, the example job, requests. */
 final class Some

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Tests\Support;
 
-use UpsweptBead\Core\Branching\BuiltCollector;
-use UpsweptBead\Core\Branching\Collectors;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Stage\Merge\BuiltCollector;
+use UpsweptBead\Core\Stage\Merge\Collectors;
 
 /** Collectors that are made here, alone or behind the runs of a header; and a downpipe with a branch on its side. */
 final class SomeCollectors

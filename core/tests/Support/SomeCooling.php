@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Tests\Support;
 
-use UpsweptBead\Core\Cool\ArcHeat;
-use UpsweptBead\Core\Cool\Film;
-use UpsweptBead\Core\Cool\HotTube;
-use UpsweptBead\Core\Cool\Property;
-use UpsweptBead\Core\Cool\TubeEnd;
-use UpsweptBead\Core\Cool\TubeSide;
-use UpsweptBead\Core\Exchange\CoolAnswerWriter;
-use UpsweptBead\Core\Exchange\CoolProblem;
-use UpsweptBead\Core\Exchange\CoolProblemReader;
+use UpsweptBead\Core\Exchange\Files\CoolAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\CoolProblem;
+use UpsweptBead\Core\Exchange\Files\CoolProblemReader;
+use UpsweptBead\Core\Solve\Cool\ArcHeat;
+use UpsweptBead\Core\Solve\Cool\Film;
+use UpsweptBead\Core\Solve\Cool\HotTube;
+use UpsweptBead\Core\Solve\Cool\Property;
+use UpsweptBead\Core\Solve\Cool\TubeEnd;
+use UpsweptBead\Core\Solve\Cool\TubeSide;
 
 /** Seams to cool. */
 final class SomeCooling

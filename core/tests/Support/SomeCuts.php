@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Tests\Support;
 
-use UpsweptBead\Core\Cut\Problem\CutProblem;
-use UpsweptBead\Core\Cut\Search\CutAnswer;
-use UpsweptBead\Core\Cut\Search\CutSolver;
-use UpsweptBead\Core\Exchange\CutAnswerWriter;
-use UpsweptBead\Core\Exchange\CutProblemReader;
+use UpsweptBead\Core\Exchange\Files\CutAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\CutProblemReader;
+use UpsweptBead\Core\Solve\Nest\Problem\CutProblem;
+use UpsweptBead\Core\Solve\Nest\Search\CutAnswer;
+use UpsweptBead\Core\Solve\Nest\Search\CutSolver;
 
 /** Cut problems: those of the files beside the tests, and others that are made for a kind and a seed. */
 final class SomeCuts

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Tests\Support;
 
-use UpsweptBead\Core\Cool\ArcHeat;
-use UpsweptBead\Core\Cool\EndBodies;
-use UpsweptBead\Core\Cool\Film;
-use UpsweptBead\Core\Cool\HotTube;
-use UpsweptBead\Core\Cool\Property;
-use UpsweptBead\Core\Cool\TubeEnd;
-use UpsweptBead\Core\Cool\TubeSide;
-use UpsweptBead\Core\Cool\WarmPlate;
+use UpsweptBead\Core\Solve\Cool\ArcHeat;
+use UpsweptBead\Core\Solve\Cool\EndBodies;
+use UpsweptBead\Core\Solve\Cool\Film;
+use UpsweptBead\Core\Solve\Cool\HotTube;
+use UpsweptBead\Core\Solve\Cool\Property;
+use UpsweptBead\Core\Solve\Cool\TubeEnd;
+use UpsweptBead\Core\Solve\Cool\TubeSide;
+use UpsweptBead\Core\Solve\Cool\WarmPlate;
 
 /**
  * Seams beside rings, flanges and bosses, with what a model in two dimensions says of them.

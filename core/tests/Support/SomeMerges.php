@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Tests\Support;
 
 use Random\Randomizer;
-use UpsweptBead\Core\Document\Refusal;
-use UpsweptBead\Core\Exchange\MergeAnswerWriter;
-use UpsweptBead\Core\Exchange\MergeProblem;
-use UpsweptBead\Core\Exchange\MergeProblemReader;
+use UpsweptBead\Core\Base\Document\Refusal;
+use UpsweptBead\Core\Exchange\Files\MergeAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\MergeProblem;
+use UpsweptBead\Core\Exchange\Files\MergeProblemReader;
 
 /** Merge problems to try the core on, and its answers as plain arrays. */
 final class SomeMerges

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Tests\Support;
 
-use UpsweptBead\Core\Exchange\PurgeAnswerWriter;
-use UpsweptBead\Core\Exchange\PurgeProblem;
-use UpsweptBead\Core\Exchange\PurgeProblemReader;
+use UpsweptBead\Core\Exchange\Files\PurgeAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\PurgeProblem;
+use UpsweptBead\Core\Exchange\Files\PurgeProblemReader;
 
 /** Assemblies to fill with argon. */
 final class SomePurges

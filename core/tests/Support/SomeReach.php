@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Tests\Support;
 
 use Random\Randomizer;
-use UpsweptBead\Core\Exchange\ReachAnswerWriter;
-use UpsweptBead\Core\Exchange\ReachProblem;
-use UpsweptBead\Core\Exchange\ReachProblemReader;
-use UpsweptBead\Core\Geometry\Solid\Box;
-use UpsweptBead\Core\Geometry\Solid\Capsule;
-use UpsweptBead\Core\Geometry\Solid\Cylinder;
-use UpsweptBead\Core\Geometry\Solid\HalfSpace;
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Reach\Obstacle\Bar;
-use UpsweptBead\Core\Reach\Obstacle\Block;
-use UpsweptBead\Core\Reach\Obstacle\Drum;
-use UpsweptBead\Core\Reach\Obstacle\Obstacle;
-use UpsweptBead\Core\Reach\Obstacle\Wall;
+use UpsweptBead\Core\Base\Geometry\Solid\Box;
+use UpsweptBead\Core\Base\Geometry\Solid\Capsule;
+use UpsweptBead\Core\Base\Geometry\Solid\Cylinder;
+use UpsweptBead\Core\Base\Geometry\Solid\HalfSpace;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Exchange\Files\ReachAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\ReachProblem;
+use UpsweptBead\Core\Exchange\Files\ReachProblemReader;
+use UpsweptBead\Core\Solve\Reach\Obstacle\Bar;
+use UpsweptBead\Core\Solve\Reach\Obstacle\Block;
+use UpsweptBead\Core\Solve\Reach\Obstacle\Drum;
+use UpsweptBead\Core\Solve\Reach\Obstacle\Obstacle;
+use UpsweptBead\Core\Solve\Reach\Obstacle\Wall;
 
 /** Seams with neighbours to try the core on, and its answers as plain arrays. */
 final class SomeReach

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Tests\Support;
 
-use UpsweptBead\Core\Geometry\Frame;
-use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Base\Geometry\Frame;
+use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
-use UpsweptBead\Core\Layout\Layout;
-use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Stage\Layout\Layout;
+use UpsweptBead\Core\Stage\Layout\RoutedRun;
 
 /** Whole jobs of several runs with every route taken. */
 final class SomeRoutedSets

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Tests\Support;
 
 use Random\Randomizer;
-use UpsweptBead\Core\Exchange\ScheduleProblem;
-use UpsweptBead\Core\Exchange\ScheduleProblemReader;
+use UpsweptBead\Core\Exchange\Files\ScheduleProblem;
+use UpsweptBead\Core\Exchange\Files\ScheduleProblemReader;
 
 /** Work at a bench. */
 final class SomeSchedules

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Tests\Support;
 
 use Closure;
-use UpsweptBead\Core\Exchange\RouteProblemReader;
-use UpsweptBead\Core\Exchange\RouteSolutionWriter;
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Job\ObjectiveWeights;
-use UpsweptBead\Core\Route\Problem\RouteProblem;
-use UpsweptBead\Core\Route\Problem\SetRules;
-use UpsweptBead\Core\Route\Search\SetAnswer;
-use UpsweptBead\Core\Route\Search\SetSolver;
-use UpsweptBead\Core\Route\Search\Span;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Exchange\Files\RouteProblemReader;
+use UpsweptBead\Core\Exchange\Files\RouteSolutionWriter;
+use UpsweptBead\Core\Solve\Route\Problem\ObjectiveWeights;
+use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
+use UpsweptBead\Core\Solve\Route\Problem\SetRules;
+use UpsweptBead\Core\Solve\Route\Search\SetAnswer;
+use UpsweptBead\Core\Solve\Route\Search\SetSolver;
+use UpsweptBead\Core\Solve\Route\Search\Span;
 
 /** Whole sets of tubes to route, from the problem files beside the tests. */
 final class SomeSets

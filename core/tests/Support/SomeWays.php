@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Tests\Support;
 
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Job\AssignmentMode;
-use UpsweptBead\Core\Route\Insertion\WholeTube;
-use UpsweptBead\Core\Route\Problem\Collector;
-use UpsweptBead\Core\Route\Problem\Inlet;
-use UpsweptBead\Core\Route\Problem\Port;
-use UpsweptBead\Core\Route\Problem\SetRules;
-use UpsweptBead\Core\Route\Problem\StockBend;
-use UpsweptBead\Core\Route\Problem\TubeStock;
-use UpsweptBead\Core\Route\Search\Span;
-use UpsweptBead\Core\Route\Search\Way;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Solve\Route\Insertion\WholeTube;
+use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
+use UpsweptBead\Core\Solve\Route\Problem\Collector;
+use UpsweptBead\Core\Solve\Route\Problem\Inlet;
+use UpsweptBead\Core\Solve\Route\Problem\Port;
+use UpsweptBead\Core\Solve\Route\Problem\SetRules;
+use UpsweptBead\Core\Solve\Route\Problem\StockBend;
+use UpsweptBead\Core\Solve\Route\Problem\TubeStock;
+use UpsweptBead\Core\Solve\Route\Search\Span;
+use UpsweptBead\Core\Solve\Route\Search\Way;
 
 /** Tubes laid by hand, for tests of what stands beside what. */
 final class SomeWays

@@ -807,6 +807,10 @@ export interface Figure {
     value: number | null;
     text: string;
     /**
+     * Where the text is rounded to what a person reads.
+     */
+    exact?: string;
+    /**
      * Where only a few values may be chosen: each, and why not here; empty where it may.
      */
     options?: {
@@ -850,7 +854,7 @@ export interface Piece {
     from: number;
     to: number;
     length: Shown;
-    cutLength: Shown;
+    cutLength: Cut;
     angle: Shown;
     clr: Shown;
     legBefore: Shown;
@@ -879,6 +883,14 @@ export interface Piece {
      * How far its skin lies behind its downstream end, every 10° from one side to the other; mm. Empty where that is square.
      */
     backEnd: number[];
+}
+/**
+ * A length to cut: as it is set out with a tape, and exactly where that is something else.
+ */
+export interface Cut {
+    value: number;
+    text: string;
+    exact?: string;
 }
 /**
  * A cut: on a straight the three lines are one; long is the extra length left on.
@@ -1186,6 +1198,7 @@ export interface Bar {
         run: string;
         value: number;
         text: string;
+        exact?: string;
     }[];
     left: Shown;
 }

@@ -71,6 +71,9 @@
         >
             <p class="heading">
                 {figure.label}: <span class="figure {isLong ? 'whitespace-normal' : ''}">{figure.text}</span>
+                {#if figure.exact}<span class="text-quiet text-sm"
+                        >exactly <span class="figure">{figure.exact}</span></span
+                    >{/if}
             </p>
             {#if figure.override}
                 <p class="mt-1">

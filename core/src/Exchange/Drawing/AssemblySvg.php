@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Drawing;
 
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Plan\Plan;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Stage\Plan\Plan;
 
 /** The whole of a job for paper, as it stands on the vehicle: every tube, with its joints by their marks. */
 final readonly class AssemblySvg

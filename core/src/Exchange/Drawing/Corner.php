@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Drawing;
 
-use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Base\Geometry\Vector;
 
 /** Looks at a thing from one corner, a little from above, and lays that on paper. */
 final readonly class Corner

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Drawing;
 
-use UpsweptBead\Core\Fit\TackPattern;
-use UpsweptBead\Core\Joint\Joint;
-use UpsweptBead\Core\Joint\JointFace;
+use UpsweptBead\Core\Stage\Fit\TackPattern;
+use UpsweptBead\Core\Stage\Joint\Joint;
+use UpsweptBead\Core\Stage\Joint\JointFace;
 
 /**
  * A joint seen end-on, looking with the flow, as a small SVG for paper: the index mark on top, tacks in their order, where

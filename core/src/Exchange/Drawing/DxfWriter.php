@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Drawing;
 
-use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Base\Geometry\Vector;
 
 /**
  * Centrelines as a DXF drawing in space (the text form, R12): a line for each straight, an arc for each bend, every run on

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Drawing;
 
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Layout\Layout;
-use UpsweptBead\Core\Plan\Plan;
-use UpsweptBead\Core\Purge\Mouth;
-use UpsweptBead\Core\Purge\PurgePose;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Stage\Layout\Layout;
+use UpsweptBead\Core\Stage\Plan\Plan;
+use UpsweptBead\Core\Stage\Purge\Mouth;
+use UpsweptBead\Core\Stage\Purge\PurgePose;
 
 /**
  * What lies on the bench for a weld, as it is held: a line drawing from one corner for paper, with where argon is fed and

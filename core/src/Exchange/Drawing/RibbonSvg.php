@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Drawing;
 
-use UpsweptBead\Core\Cut\Piece;
-use UpsweptBead\Core\Joint\Joint;
+use UpsweptBead\Core\Stage\Cut\Piece;
+use UpsweptBead\Core\Stage\Joint\Joint;
 
 /** A run unrolled for paper: its pieces to scale, one after the other, with the joints between them. */
 final readonly class RibbonSvg

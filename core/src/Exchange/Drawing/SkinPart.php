@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Drawing;
 
-use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Base\Geometry\Vector;
 
 /** One straight or bend of a tube: where it begins and ends, and what it turns about. Millimetres and degrees. */
 final readonly class SkinPart

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Drawing;
 
-use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Base\Geometry\Vector;
 
 /**
  * Tubes as solids of a STEP file (ISO 10303-21, AP214): true cylinders and tori, walls and all. Each surface is split

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Drawing;
 
-use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Base\Geometry\Vector;
 
 /**
  * Tubes as closed skins of triangles, binary STL: outside, inside and both ends. Millimetres, rearward, right, up.

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Drawing;
 
-use UpsweptBead\Core\Device\Trace;
+use UpsweptBead\Core\Stage\Device\Trace;
 
 /** What an instrument read in the course of a step, for paper, with what was planned as a broken line. */
 final readonly class TraceSvg

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Drawing;
 
-use UpsweptBead\Core\Geometry\Vector;
-use UpsweptBead\Core\Layout\RoutedRun;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Stage\Layout\RoutedRun;
 
 /**
  * A tube as its straights and bends with one line along its side that goes straight on from each to the next, so that

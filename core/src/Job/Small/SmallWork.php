@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job\Small;
 
-use UpsweptBead\Core\Geometry\Vector;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Reason\Overrides;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\CutChoice;
 use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\Fitting;
@@ -13,10 +16,7 @@ use UpsweptBead\Core\Job\Points;
 use UpsweptBead\Core\Job\RouteChoice;
 use UpsweptBead\Core\Job\RunEnd;
 use UpsweptBead\Core\Job\RunSpec;
-use UpsweptBead\Core\Reason\Overrides;
-use UpsweptBead\Core\Stock\TubeSize;
-use UpsweptBead\Core\Units\Length;
-use UpsweptBead\Core\Units\UnitSystem;
+use UpsweptBead\Core\Shop\Stock\TubeSize;
 
 /**
  * A tab, a bung, a hanger, a crack or a seam on a tube that is there already, as a job of its own: a straight stretch of

@@ -2,20 +2,20 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Bench\BenchStep;
+use UpsweptBead\Core\Account\Stores\Need;
+use UpsweptBead\Core\Account\Stores\Needs;
+use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\Small\SmallKind;
 use UpsweptBead\Core\Job\Small\SmallPlace;
 use UpsweptBead\Core\Job\Small\SmallWork;
-use UpsweptBead\Core\Joint\JointType;
-use UpsweptBead\Core\Plan\Plan;
-use UpsweptBead\Core\Plan\Planner;
-use UpsweptBead\Core\Stores\Need;
-use UpsweptBead\Core\Stores\Needs;
+use UpsweptBead\Core\Stage\Bench\BenchStep;
+use UpsweptBead\Core\Stage\Joint\JointType;
+use UpsweptBead\Core\Stage\Plan\Plan;
+use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\Some;
-use UpsweptBead\Core\Units\Length;
-use UpsweptBead\Core\Units\UnitSystem;
 
 function smallWork(
     SmallKind $kind,

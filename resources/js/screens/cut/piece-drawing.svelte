@@ -23,7 +23,13 @@
     <div class="mt-2"><PieceOutline {piece} {odMm} /></div>
     <p class="label">flow from the left · solid: cuts · dashed: sand to here · dotted: tangent lines</p>
     <p class="mt-2 flex flex-wrap justify-between gap-x-4">
-        <span>Cut <b class="figure">{piece.cutLength.text}</b></span>
+        <span
+            >Cut <b class="figure">{piece.cutLength.text}</b>{#if piece.cutLength.exact}<span
+                    class="text-quiet text-sm"
+                >
+                    , exactly <span class="figure">{piece.cutLength.exact}</span></span
+                >{/if}</span
+        >
         <span class="text-quiet"
             >ends up <span class="figure">{piece.length.text}</span>{extra ? `; ${extra}` : ''}</span
         >

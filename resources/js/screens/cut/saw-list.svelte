@@ -75,8 +75,9 @@
             {:else}
                 <span class="figure">{done}</span> of <span class="figure">{pieces.length}</span> cut{mayTick
                     ? ''
-                    : '; looking on only'}
+                    : '; looking on only'}.
             {/if}
+            Lengths go to a mark of the tape, all pieces of a run together.
         </p>
     </div>
     <table class="table-plain table-stack">

@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Exchange\Screens;
+
+use Closure;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Job\RunEnd;
+use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Shop\Stock\TubeSize;
+use UpsweptBead\Core\Solve\Route\EndsRelation;
+use UpsweptBead\Core\Stage\Cut\OnTape;
+use UpsweptBead\Core\Stage\Joint\Joint;
+use UpsweptBead\Core\Stage\Joint\JointFace;
+use UpsweptBead\Core\Stage\Joint\PlacedFitting;
+use UpsweptBead\Core\Stage\Plan\Sketch;
+use UpsweptBead\Core\Stage\Survey\BoreFit;
+
+/** Writes the runs of a plan, each as it lies, with its pieces, joints and fittings. */
+final readonly class RunWriter
+{
+    private RouteWriter $routes;
+
+    private PartsWriter $parts;
+
+    public function __construct(private FigureWriter $figures, private Sketch $sketch)
+    {
+        $this->routes = new RouteWriter($figures);
+        $this->parts = new PartsWriter($figures, $sketch->rates);
+    }
+
+    /** @return list<array<string, mixed>> only what is drawn and measured, for while something is dragged */
+    public function shapes(): array
+    {
+        return array_map($this->shape(...), $this->sketch->job->runs);
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function runs(): array
+    {
+        $tape = $this->sketch->cut->onTape($this->figures->units);
+
+        return array_map(fn (RunSpec $spec): array => [
+            ...$this->shape($spec),
+            'bore' => (object) $this->figures->withReasons()->each(BoreFit::figures($spec, $this->tubeOf($spec))),
+            'pieces' => $this->pieces($spec->letter, $tape),
+        ], $this->sketch->job->runs);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function pieces(string $letter, OnTape $tape): array
+    {
+        $pieces = $this->sketch->cut->piecesOf($letter);
+        $last = count($pieces) - 1;
+
+        return array_map(fn (int $i): array => $this->parts->piece(
+            $pieces[$i],
+            $tape,
+            $i === 0 ? $this->back($letter, true) : null,
+            $i === $last ? $this->back($letter, false) : null,
+        ), array_keys($pieces));
+    }
+
+    /** @return (Closure(float): float)|null how far the skin of a run lies behind an end that is not square */
+    private function back(string $letter, bool $isStart): ?Closure
+    {
+        $placement = $this->sketch->layout->placement;
+        foreach ($placement->slants as $slant) {
+            if ($slant->letter === $letter && $slant->isStart === $isStart) {
+                return $slant->fromLongestMm(...);
+            }
+        }
+        $branch = $placement->branchAt($letter, $isStart);
+
+        return $branch?->saddle === null ? null : $branch->backMm(...);
+    }
+
+    /** @return array<string, mixed> */
+    private function shape(RunSpec $spec): array
+    {
+        $routed = $this->sketch->layout->run($spec->letter);
+        $tube = $this->tubeOf($spec);
+        $joints = $this->sketch->joints;
+        $outline = $spec->start->bore?->outline($spec->start->frame());
+        $xyz = static fn (Vector $point): array => $point->toArray();
+
+        return [
+            'letter' => $spec->letter,
+            'name' => $spec->name,
+            'tube' => $tube === null ? null : $this->parts->tube($tube),
+            'start' => $this->end($spec->start),
+            'target' => $this->end($spec->end),
+            'opening' => $outline === null ? null : array_map($xyz, $outline),
+            'ends' => $this->ends($spec),
+            'run' => $routed === null ? null : $this->routes->run($routed->run),
+            'farEnd' => $routed === null ? null : $this->routes->farEnd($routed->farEnd),
+            'mass' => $this->figures->plain(Quantity::Mass, $this->sketch->cut->massKg($spec->letter)),
+            'joints' => $routed === null ? [] : array_map(
+                fn (Joint $joint): array => $this->parts->joint(
+                    $joint,
+                    JointFace::of($routed->line, $joint->seam->stationMm),
+                ),
+                $joints->ofRun($spec->letter),
+            ),
+            'fittings' => array_map($this->fitting(...), $joints->fittingsOf($spec->letter)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function end(RunEnd $end): array
+    {
+        return ['name' => $end->name, 'kind' => $end->kind->value, 'frame' => $this->routes->frame($end->frame())];
+    }
+
+    private function tubeOf(RunSpec $spec): ?TubeSize
+    {
+        return $this->sketch->layout->tubes[$spec->letter] ?? null;
+    }
+
+    /** @return array<string, mixed> */
+    private function ends(RunSpec $spec): array
+    {
+        $relation = EndsRelation::of($spec->start->frame(), $spec->end->frame());
+
+        return [
+            'distance' => $this->figures->length($relation->distanceMm),
+            'turn' => $this->figures->plain(Quantity::Angle, $relation->turnDeg),
+            'miss' => $this->figures->length($relation->missMm),
+            'leastBends' => $relation->leastBends,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function fitting(PlacedFitting $placed): array
+    {
+        return [
+            'joint' => $placed->jointId,
+            'kind' => $placed->fitting->kind->value,
+            'label' => $placed->fitting->kind->label(),
+            'length' => $placed->fitting->length?->mm,
+            'piece' => $placed->pieceMark,
+            'station' => $placed->fitting->station->mm,
+            'fromTop' => $this->figures->plain(Quantity::Angle, $placed->fitting->fromTopDeg),
+            'fromPieceStart' => $this->figures->length($placed->fromPieceStartMm),
+            'fromThroat' => $this->parts->clocking($placed->fromThroat),
+        ];
+    }
+}

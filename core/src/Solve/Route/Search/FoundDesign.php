@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Solve\Route\Search;
+
+use UpsweptBead\Core\Base\Document\Node;
+
+/** A whole design that a search found, apart from the problem it answers: it can be stored and read again. */
+final readonly class FoundDesign
+{
+    private const MOST_RUNS = 32;
+
+    /**
+     * @param  int  $seed  of the search that found it
+     * @param  float  $objective  of the route problem's format; lower is better
+     * @param  float  $foundS  seconds into the search
+     * @param  int  $oddAngles  bends off the grid
+     * @param  list<FoundRun>  $runs  in the order of the ports
+     */
+    public function __construct(
+        public int $seed,
+        public float $objective,
+        public float $foundS,
+        public int $oddAngles,
+        public array $runs,
+    ) {}
+
+    /** @throws \LogicException if the answer is none */
+    public static function of(SetAnswer $answer, int $seed): self
+    {
+        if ($answer->status !== SetStatus::Solved) {
+            throw new \LogicException("A search that ended {$answer->status->value} found no design.");
+        }
+
+        return new self(
+            $seed,
+            $answer->objective,
+            $answer->bestSeconds,
+            array_sum(array_map(static fn (Way $way): int => $way->odd, $answer->ways)),
+            array_map(FoundRun::of(...), $answer->ways),
+        );
+    }
+
+    public function bends(): int
+    {
+        return array_sum(array_map(static fn (FoundRun $one): int => count($one->run->bends), $this->runs));
+    }
+
+    /** @return list<float> by run, mm */
+    public function lengthsMm(): array
+    {
+        return array_map(static fn (FoundRun $one): float => $one->run->lengthMm(), $this->runs);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'seed' => $this->seed,
+            'objective' => $this->objective,
+            'foundS' => $this->foundS,
+            'oddAngles' => $this->oddAngles,
+            'runs' => array_map(static fn (FoundRun $one): array => $one->toArray(), $this->runs),
+        ];
+    }
+
+    public static function read(Node $node): self
+    {
+        return new self(
+            (int) $node->at('seed')->number(),
+            $node->at('objective')->number(),
+            $node->at('foundS')->number(),
+            (int) $node->at('oddAngles')->number(),
+            array_map(FoundRun::read(...), $node->at('runs')->items(self::MOST_RUNS)),
+        );
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Stage\Bench;
+
+use UpsweptBead\Core\Base\Flatness\Flatness;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
+
+/**
+ * What stands in the way of going on from a step: a reading that was not taken, one above its limit, a point that was not
+ * confirmed. Whoever goes on all the same says why; that is kept in the record.
+ */
+final readonly class Gate
+{
+    public const MOST_REASON = 500;
+
+    /**
+     * @param  array<string, float>  $values  read, by the measure's name, in the base unit
+     * @param  list<int>  $points  that were confirmed, counted from 0
+     * @return list<string> in words; empty where nothing does
+     */
+    public static function lacks(BenchStep $step, array $values, array $points, UnitSystem $units): array
+    {
+        return [
+            ...self::above($step, $values, $units),
+            ...self::outOfFlat($step, $values, $units),
+            ...array_map(
+                static fn (Measure $one): string => "$one->label was not read.",
+                array_values(array_filter(
+                    $step->measures,
+                    static fn (Measure $one): bool => $one->isAsked && ! isset($values[$one->name]),
+                )),
+            ),
+            ...array_map(
+                static fn (string $point): string => "Not confirmed: $point",
+                array_values(array_diff_key($step->points, array_flip($points))),
+            ),
+        ];
+    }
+
+    /**
+     * @param  array<string, float>  $values
+     * @return list<string>
+     */
+    private static function outOfFlat(BenchStep $step, array $values, UnitSystem $units): array
+    {
+        if ($step->face === null) {
+            return [];
+        }
+        $found = $step->face->judge($values);
+        $show = static fn (float $mm): string => Quantity::Wall->show($mm, $units);
+
+        return match (true) {
+            $found === null => [sprintf(
+                'Fewer than %d points of the face were read, or all on one line.',
+                Flatness::LEAST_POINTS,
+            )],
+            $found->isFlat() => [],
+            default => ["Out of flat: {$show($found->peakToValleyMm)}, at most {$show($found->limitMm)}."],
+        };
+    }
+
+    /** @return list<string> where less is done about a joint than what was found at it asks for */
+    public static function tooLittle(BenchStep $step, ?Inspected $found): array
+    {
+        if ($step->inspection === null || $found === null) {
+            return [];
+        }
+        $least = $step->inspection->least($found);
+
+        return $found->outcome->isLessThan($least)
+            ? ["What was found asks for more than \"{$found->outcome->label()}\": {$least->label()}."]
+            : [];
+    }
+
+    /**
+     * @param  array<string, float>  $values
+     * @return list<string> readings above their limits
+     */
+    public static function above(BenchStep $step, array $values, UnitSystem $units): array
+    {
+        $lines = [];
+        foreach ($step->measures as $one) {
+            $read = $values[$one->name] ?? null;
+            if ($read !== null && $one->most !== null && $read > $one->most + 1e-9) {
+                $show = static fn (float $value): string => $one->quantity->show($value, $units);
+                $lines[] = "$one->label: {$show($read)}, at most {$show($one->most)}.";
+            }
+        }
+
+        return $lines;
+    }
+}

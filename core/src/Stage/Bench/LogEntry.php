@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Stage\Bench;
+
+use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Stage\Device\Trace;
+
+/** One entry of the log: at which step, what is said of it, the readings as written, by whom and when. */
+final readonly class LogEntry
+{
+    /**
+     * @param  array<string, float>  $values  readings by the measure's name, in the base unit
+     * @param  string  $why  somebody went on although the step asked for more; '' where it did not
+     * @param  list<int>  $points  of the step that were confirmed, counted from 0
+     * @param  list<Trace>  $traces
+     */
+    public function __construct(
+        public string $id,
+        public string $stepId,
+        public EntryKind $kind,
+        public array $values,
+        public string $note,
+        public string $by,
+        public \DateTimeImmutable $at,
+        public string $why = '',
+        public array $points = [],
+        public ?Inspected $inspected = null,
+        public array $traces = [],
+    ) {}
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Base\Reason\Notice;
+use UpsweptBead\Core\Job\CollectorEntry;
+use UpsweptBead\Core\Job\JobReader;
+use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Stage\Joint\Joint;
+use UpsweptBead\Core\Stage\Joint\JointType;
+use UpsweptBead\Core\Stage\Plan\Plan;
+use UpsweptBead\Core\Stage\Plan\Planner;
+use UpsweptBead\Core\Tests\Support\Some;
+use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+
+/** @param  array<string, mixed>  $change */
+function entering(string $entry, array $change = []): Plan
+{
+    return Planner::plan(
+        SomeRoutedSets::header(['set' => ['collectors' => [['entry' => $entry]]], ...$change]),
+        Some::shop(),
+    );
+}
+
+function lastJoint(Plan $plan, string $letter): Joint
+{
+    $joints = $plan->joints->ofRun($letter);
+
+    return $joints[count($joints) - 1];
+}
+
+it('lets a run enter its collector through a joint that every stage knows', function () {
+    $plan = entering('welded');
+    $joint = lastJoint($plan, 'E');
+    expect($joint->type)->toBe(JointType::SlipFillet)
+        ->and($joint->and->name)->toBe('Inlet g')
+        ->and($joint->seam->stationMm)->toBeClose($plan->layout->runs[0]->run->lengthMm())
+        ->and($joint->seam->lengthMm)->toBeClose(M_PI * 41.275)
+        ->and(array_column($plan->fit->build->tasks, 'id'))->toContain("tack.$joint->id")
+        ->and($plan->weld->sheets)->toHaveKey($joint->id)
+        ->and($plan->step("tack.$joint->id"))->not->toBeNull()
+        ->and($plan->step("weld.$joint->id"))->not->toBeNull();
+});
+
+it('leaves a slip joint unwelded, and logs how deep it goes in', function () {
+    $plan = entering('slip');
+    $joint = lastJoint($plan, 'E');
+    expect($joint->type)->toBe(JointType::Slip)
+        ->and($plan->weld->sheets)->not->toHaveKey($joint->id)
+        ->and($plan->step("weld.$joint->id"))->toBeNull()
+        ->and($plan->step("tack.$joint->id")?->measures[0]->name)->toBe('depth')
+        ->and($plan->step("tack.$joint->id")?->measures[0]->planned)->toBeClose(50.8);
+});
+
+// Common practice: inlets are expanded to a slip of two inches.
+it('cuts the last piece longer by what goes into the inlet, and no other', function () {
+    $plan = entering('slip');
+    foreach ($plan->cut->pieces as $pieces) {
+        foreach ($pieces as $i => $piece) {
+            expect($piece->allowances->slip->value)->toBeClose($i === count($pieces) - 1 ? 50.8 : 0.0);
+        }
+    }
+});
+
+it('says where nothing straight is left to go into the inlet', function () {
+    $plan = entering('welded', ['runs' => [0 => ['route' => ['endStraight' => 0]]]]);
+    $messages = array_map(static fn (Notice $notice): string => "$notice->path $notice->message", $plan->notices());
+    expect(implode("\n", $messages))->toContain('runs[0].route.endStraight Piece')->toContain('ends in its bend');
+});
+
+it('keeps what a person chose for a collector, and says nothing of what is usual', function (
+    CollectorEntry $entry,
+    bool $isWritten,
+) {
+    $job = SomeRoutedSets::header(['set' => ['collectors' => [['entry' => $entry->value]]]]);
+    $document = JobWriter::toArray($job);
+    expect(array_key_exists('entry', $document['set']['collectors'][0]))->toBe($isWritten)
+        ->and(JobReader::fromDecoded($document)->job?->set->collectors[0]->entry)->toBe($entry);
+})->with([[CollectorEntry::Welded, false], [CollectorEntry::Slip, true]]);
+
+it('refuses a way of entering that it does not know', function () {
+    $document = SomeRoutedSets::veeEight();
+    $document['set']['collectors'][0]['entry'] = 'glued';
+    expect(JobReader::fromDecoded($document)->faults[0]->path)->toBe('set.collectors[0].entry');
+});

@@ -159,7 +159,7 @@ final readonly class JobView
     {
         return array_map(static function (AsWelded $one) use ($plan): array {
             $text = static fn (string $name): string => isset($one->values[$name])
-                ? $one->measures[$name]->quantity->read($one->values[$name], $plan->units)
+                ? $one->measures[$name]->quantity->show($one->values[$name], $plan->units)
                 : '';
 
             return [

@@ -28,7 +28,7 @@ it('keeps what a person wrote in their own units', function () {
         ->assertJsonPath('plan.runs.0.farEnd.closed', false);
     $this->save($job, ['job' => ['units' => 'metric']], 2)
         ->assertJsonPath('document.runs.0.route.endStraight', '3 1/2 in')
-        ->assertJsonPath('plan.runs.0.run.endStraight.text', '88.9 mm');
+        ->assertJsonPath('plan.runs.0.run.endStraight.text', '89 mm');
 });
 
 it('refuses a stale save with both versions at hand, and loses neither', function () {

@@ -30,8 +30,7 @@ function weldedAt(Job $job, float $times, int $joints): void
         if ($planned === null || $logged++ >= $joints) {
             continue;
         }
-        preg_match('/^(?:(\d+) min)? ?(?:(\d+) s)?$/', $planned, $clock);
-        $value = round($times * (60 * (int) ($clock[1] ?? 0) + (int) ($clock[2] ?? 0)));
+        $value = round($times * $step['seconds']);
         test()->log($job, test()->entry($step['id'], ['seconds' => "$value s"]))->assertJsonPath('results.0.state', 'stored');
         test()->anotherRequest();
     }

@@ -97,9 +97,11 @@ enum Quantity: string
         $rounded = AsRead::rounded($this, $value, $units);
 
         return match ($this) {
-            self::Length => $units === UnitSystem::Inch && $rounded !== $value
-                ? self::fraction($rounded, 32).' in'
-                : $this->show($rounded, $units),
+            self::Length => match (true) {
+                ! AsRead::isOnTape($value) => $this->show($value, $units),
+                $units === UnitSystem::Inch => self::fraction($rounded, 32).' in',
+                default => self::trimmed($rounded, 1).' mm',
+            },
             self::Duration => self::spoken($rounded),
             default => $this->show($rounded, $units),
         };

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Bench;
 
+use UpsweptBead\Core\Base\Units\OClock;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Shop\Practice\RootSchool;
@@ -151,11 +152,10 @@ final readonly class FitSteps
         if (($this->weld->sheets[$joint->id]->root->school ?? null) === RootSchool::Flux) {
             $do[] = 'Brush flux paste, mixed with alcohol, on the last 20–25 mm inside both edges, and let it dry. '.JointSheet::FLUX;
         }
-        $places = array_map(static fn (float $deg): string => $deg.'°', $this->tacks($joint)->trialDeg);
         $tacks = $this->tacks($joint);
         $do[] = rtrim(sprintf(
-            'Two small tacks on one side, at %s from the mark: it holds, and still hinges. %s',
-            implode(' and ', $places),
+            'Two small tacks on one side, the mark at twelve: at %s. It holds, and still hinges. %s',
+            OClock::list($tacks->trialDeg),
             $tacks->trialWhy,
         ));
 
@@ -252,12 +252,11 @@ final readonly class FitSteps
             array_filter($joints, static fn (Joint $joint): bool => $joint->type->isButt()),
         );
         $tacks = $this->tacks($butts[0] ?? $joints[0]);
-        $places = implode(', ', array_map(static fn (float $deg): string => $deg.'°', $tacks->fullDeg));
 
         return new BenchStep(
             StepKind::FullTack,
             $letter, "Tack run $letter all round", [
-                sprintf('%d tacks a joint, opposite pairs in turn: %s.', count($tacks->fullDeg), $places),
+                sprintf('%d tacks a joint, opposite pairs in turn: %s.', count($tacks->fullDeg), OClock::list($tacks->fullDeg)),
                 "Each about {$this->length($tacks->tackMm)} long, fused without wire on a tight joint.",
                 'The last tacks go on the side the tube should move towards.',
                 ...$this->shielded($joints),
@@ -274,7 +273,7 @@ final readonly class FitSteps
         foreach ($joints as $joint) {
             $degrees = $this->tacks($joint)->shieldedDeg;
             if ($degrees !== []) {
-                $places = implode(', ', array_map(static fn (float $deg): string => $deg.'°', $degrees));
+                $places = OClock::list($degrees);
                 $lines[] = "$joint->id: the weld does not melt the tacks at $places again. Argon behind them while they are made.";
             }
         }

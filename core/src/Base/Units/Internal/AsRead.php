@@ -27,9 +27,9 @@ final readonly class AsRead
         $isInch = $units === UnitSystem::Inch;
 
         return match ($quantity) {
-            Quantity::Length => abs($value) < self::TAPE_FROM_MM
-                ? $value
-                : self::to($value, $isInch ? Length::MM_PER_INCH / 32 : 0.5),
+            Quantity::Length => self::isOnTape($value)
+                ? self::to($value, $isInch ? Length::MM_PER_INCH / 32 : 0.5)
+                : $value,
             Quantity::Flow => self::to($value, $isInch ? Quantity::Flow->parse('1', $units) : 0.5),
             // Nobody goes on early for a rounding.
             Quantity::Duration => match (true) {
@@ -42,6 +42,12 @@ final readonly class AsRead
             Quantity::Volume => self::volume($value, $isInch ? Quantity::Volume->parse('1', $units) : 1.0),
             default => $value,
         };
+    }
+
+    /** Whether a length (mm) is read off a tape, not a calliper. */
+    public static function isOnTape(float $mm): bool
+    {
+        return abs($mm) >= self::TAPE_FROM_MM;
     }
 
     private static function to(float $value, float $step): float

@@ -32,6 +32,6 @@ final readonly class OClock
         $last = array_pop($hours);
         $said = $hours === [] ? $last : implode(', ', $hours)." and $last";
 
-        return "$said o’clock (".implode(', ', array_map(static fn (float $deg): string => "$deg°", $degrees)).')';
+        return "$said o’clock (".implode(', ', array_map(static fn (float $deg): string => "{$deg}°", $degrees)).')';
     }
 }

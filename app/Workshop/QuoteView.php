@@ -32,6 +32,7 @@ final readonly class QuoteView
     public function of(Job $job, Revision $revision): array
     {
         $quote = $this->quote($revision);
+        $units = $this->plans->cut($revision)->units;
         $progress = $revision->isDraft() ? null : $this->log->now($job)->progress($this->plans->of($revision));
         $besides = $progress === null ? [] : $this->besides($job, $quote);
         $spent = $progress === null ? [] : $this->spent($job, $progress, [...$quote->lines, ...$besides]);
@@ -44,7 +45,7 @@ final readonly class QuoteView
                 'key' => $line->key,
                 'group' => $line->group->label(),
                 'what' => $line->what,
-                'quantity' => self::quantity($line),
+                'quantity' => self::quantity($line, $units),
                 'why' => $line->why,
                 'cost' => $line->cost() === null ? null : round($line->cost(), 2),
                 'spent' => isset($spent[$line->key]) ? round($spent[$line->key], 2) : null,
@@ -84,11 +85,15 @@ final readonly class QuoteView
         return Rates::of($this->workshop->shop())->perMinute();
     }
 
-    private static function quantity(QuoteLine $line): string
+    /** In the units of the job: no kilogram on an inch job's quote. */
+    private static function quantity(QuoteLine $line, UnitSystem $units): string
     {
-        return match (true) {
-            $line->unit === '' => '',
-            $line->unit === 'min' => Quantity::Duration->read(60 * round($line->quantity), UnitSystem::Metric),
+        return match ($line->unit) {
+            '' => $line->group === LineGroup::Consumables ? sprintf('%.2g', $line->quantity) : '',
+            'min' => Quantity::Duration->read(60 * round($line->quantity), $units),
+            'kg' => Quantity::Mass->show($line->quantity, $units),
+            'm³' => Quantity::Volume->read(1000 * $line->quantity, $units),
+            'm' => Quantity::Length->read(1000 * $line->quantity, $units),
             default => trim(sprintf('%s %s', round($line->quantity, 2), $line->unit)),
         };
     }

@@ -37,7 +37,7 @@ final readonly class RecordView
             'ribbons' => array_map(Pdf::picture(...), $cut->ribbons),
             'materials' => array_map(static fn (Need $need): string => sprintf(
                 '%s × %s',
-                $need->kind->isCounted() ? sprintf('%g', $need->quantity) : sprintf('%.2f kg', $need->quantity),
+                $need->kind->isCounted() ? sprintf('%g', $need->quantity) : Quantity::Mass->show($need->quantity, $cut->units),
                 $need->name,
             ), $cut->needs),
             'traces' => $revision->isDraft() ? [] : self::traces($job, $cut),

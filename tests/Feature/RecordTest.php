@@ -33,7 +33,7 @@ it('prints the plan and what was really used', function () {
             '57 A',
             '140 ppm',
             '3 min 20 s',
-            '33.065 in',
+            '33 1/16 in',
             '124.4°',
             'Ran clean – no colour',
             '1 of 6',

@@ -5,10 +5,31 @@ declare(strict_types=1);
 use UpsweptBead\Core\Base\Document\Fault;
 use UpsweptBead\Core\Base\Document\UnusableDocument;
 use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Job\CollectorBuild;
+use UpsweptBead\Core\Job\CollectorReader;
+use UpsweptBead\Core\Job\CollectorWriter;
+use UpsweptBead\Core\Job\EndReader;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Job\PartReader;
+use UpsweptBead\Core\Job\RouteReader;
+use UpsweptBead\Core\Job\RoutingSpec;
+use UpsweptBead\Core\Job\SetReader;
+use UpsweptBead\Core\Job\SetWriter;
 use UpsweptBead\Core\Tests\Support\Schemas;
 use UpsweptBead\Core\Tests\Support\Some;
+
+covers(
+    SetWriter::class,
+    SetReader::class,
+    RoutingSpec::class,
+    RouteReader::class,
+    EndReader::class,
+    PartReader::class,
+    CollectorBuild::class,
+    CollectorWriter::class,
+    CollectorReader::class,
+);
 
 /**
  * @param  array<string, mixed>  $document

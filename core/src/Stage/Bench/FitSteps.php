@@ -256,7 +256,11 @@ final readonly class FitSteps
         return new BenchStep(
             StepKind::FullTack,
             $letter, "Tack run $letter all round", [
-                sprintf('%d tacks a joint, opposite pairs in turn: %s.', count($tacks->fullDeg), OClock::list($tacks->fullDeg)),
+                sprintf(
+                    '%d tacks a joint, opposite pairs in turn: %s.',
+                    count($tacks->fullDeg),
+                    OClock::list($tacks->fullDeg),
+                ),
                 "Each about {$this->length($tacks->tackMm)} long, fused without wire on a tight joint.",
                 'The last tacks go on the side the tube should move towards.',
                 ...$this->shielded($joints),

@@ -3,8 +3,11 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Base\Units\Internal\QuantityText;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
+
+covers(QuantityText::class);
 
 // 1 ft³ = 28.316846592 L and 1 psi = 6.894757 kPa [NIST SP 811, appendix B].
 it('reads gas, heat, pressure and the rest in either system', function (Quantity $quantity, string $text, float $base) {

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Exchange\Files\Flange\DxfEntities;
 use UpsweptBead\Core\Exchange\Files\Flange\FlangeDxf;
+use UpsweptBead\Core\Exchange\Files\Flange\Loops;
 use UpsweptBead\Core\Exchange\Screens\PlanWriter;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
@@ -12,6 +14,8 @@ use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\NodeReference;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
+
+covers(Loops::class, DxfEntities::class);
 
 /** A drawing by the independent library. */
 function drawnFlange(string $kind): string

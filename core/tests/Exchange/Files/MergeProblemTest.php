@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Document\Fault;
 use UpsweptBead\Core\Base\Document\UnusableDocument;
+use UpsweptBead\Core\Exchange\Files\MergeCollectors;
 use UpsweptBead\Core\Exchange\Files\MergeProblemReader;
 use UpsweptBead\Core\Tests\Support\Mutations;
 use UpsweptBead\Core\Tests\Support\SomeMerges;
+
+covers(MergeCollectors::class);
 
 /**
  * @param  array<string, mixed>  $problem

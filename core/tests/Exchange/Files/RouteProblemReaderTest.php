@@ -6,6 +6,9 @@ use UpsweptBead\Core\Base\Document\Fault;
 use UpsweptBead\Core\Base\Document\UnusableDocument;
 use UpsweptBead\Core\Base\Geometry\Solid\Box;
 use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Exchange\Files\ProblemCollectors;
+use UpsweptBead\Core\Exchange\Files\ProblemKeepOuts;
+use UpsweptBead\Core\Exchange\Files\ProblemNumbers;
 use UpsweptBead\Core\Exchange\Files\RouteProblemReader;
 use UpsweptBead\Core\Exchange\Files\RouteProblemWriter;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
@@ -13,6 +16,8 @@ use UpsweptBead\Core\Solve\Route\Problem\Collector;
 use UpsweptBead\Core\Solve\Route\Problem\Inlet;
 use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Tests\Support\SomeSets;
+
+covers(ProblemCollectors::class, ProblemKeepOuts::class, ProblemNumbers::class);
 
 it('reads what a problem file says', function () {
     $problem = SomeSets::problem('05-around-a-box');

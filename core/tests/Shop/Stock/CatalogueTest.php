@@ -6,7 +6,10 @@ use UpsweptBead\Core\Base\Reason\Source;
 use UpsweptBead\Core\Shop\Stock\BendStock;
 use UpsweptBead\Core\Shop\Stock\Catalogue;
 use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
+use UpsweptBead\Core\Shop\Stock\Internal\BendTable;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
+
+covers(BendTable::class);
 
 /** @return list<BendStock> of every tube there is */
 function everyBend(): array

@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Solve\Cool\Internal\Fin;
 use UpsweptBead\Core\Solve\Cool\SeamCooling;
 use UpsweptBead\Core\Tests\Support\SomeMasses;
+
+covers(Fin::class);
 
 /*
  * Against a model of another kind: in two dimensions, on the unrolled tube, with the arc going round

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use UpsweptBead\Core\Base\Document\UnusableDocument;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Exchange\Files\PurgeAnswerWriter;
+use UpsweptBead\Core\Exchange\Files\PurgeParts;
 use UpsweptBead\Core\Exchange\Files\PurgeProblem;
 use UpsweptBead\Core\Exchange\Files\PurgeProblemReader;
 use UpsweptBead\Core\Shop\Practice\Contents;
@@ -12,10 +13,14 @@ use UpsweptBead\Core\Solve\Gas\Assembly;
 use UpsweptBead\Core\Solve\Gas\Bore;
 use UpsweptBead\Core\Solve\Gas\Branch;
 use UpsweptBead\Core\Solve\Gas\Drawn;
+use UpsweptBead\Core\Solve\Gas\FarLeg;
 use UpsweptBead\Core\Solve\Gas\Filling;
 use UpsweptBead\Core\Solve\Gas\GasJoint;
 use UpsweptBead\Core\Solve\Gas\Holes;
 use UpsweptBead\Core\Solve\Gas\Inside;
+use UpsweptBead\Core\Solve\Gas\Internal\Lines;
+use UpsweptBead\Core\Solve\Gas\Internal\Roofs;
+use UpsweptBead\Core\Solve\Gas\Internal\Slices;
 use UpsweptBead\Core\Solve\Gas\Node;
 use UpsweptBead\Core\Solve\Gas\Opening;
 use UpsweptBead\Core\Solve\Gas\Pose;
@@ -24,6 +29,8 @@ use UpsweptBead\Core\Solve\Gas\PurgeStep;
 use UpsweptBead\Core\Tests\Support\Mutations;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomePurges;
+
+covers(PurgeParts::class, FarLeg::class, Slices::class, Roofs::class, Lines::class);
 
 /** @param  list<array{float, float, float}>  $points */
 function purgedTube(string $id, float $mm, array $points, float $radius = 60.0): Bore

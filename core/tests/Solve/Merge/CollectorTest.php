@@ -3,9 +3,15 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Solve\Merge\Collector\BentCollector;
+use UpsweptBead\Core\Solve\Merge\Collector\LeaningTube;
+use UpsweptBead\Core\Solve\Merge\Collector\MergeBend;
+use UpsweptBead\Core\Solve\Merge\Collector\StraightCollector;
 use UpsweptBead\Core\Tests\Support\NodeReference;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeMerges;
+
+covers(LeaningTube::class, MergeBend::class, StraightCollector::class, BentCollector::class);
 
 /**
  * @param  callable(int): array<string, mixed>  $make

@@ -5,12 +5,17 @@ declare(strict_types=1);
 use UpsweptBead\Core\Exchange\Files\MergeProblem;
 use UpsweptBead\Core\Exchange\Files\MergeProblemReader;
 use UpsweptBead\Core\Exchange\Files\Template\Paper;
+use UpsweptBead\Core\Exchange\Files\Template\PdfFile;
 use UpsweptBead\Core\Exchange\Files\Template\ProblemTemplate;
 use UpsweptBead\Core\Exchange\Files\Template\TemplateFormat;
+use UpsweptBead\Core\Exchange\Files\Template\TemplatePdf;
+use UpsweptBead\Core\Solve\Merge\CutLine;
 use UpsweptBead\Core\Solve\Merge\Template\Layer;
 use UpsweptBead\Core\Solve\Merge\Template\WrapTemplate;
 use UpsweptBead\Core\Tests\Support\NodeReference;
 use UpsweptBead\Core\Tests\Support\SomeMerges;
+
+covers(TemplatePdf::class, PdfFile::class, CutLine::class);
 
 /** @param  array<string, mixed>  $problem */
 function templateOf(array $problem, string $tube): WrapTemplate|string

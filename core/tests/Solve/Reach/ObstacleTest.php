@@ -10,9 +10,12 @@ use UpsweptBead\Core\Solve\Reach\Barrel;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Bar;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Block;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Obstacle;
+use UpsweptBead\Core\Solve\Reach\Obstacle\Parting;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Wall;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeReach;
+
+covers(Parting::class);
 
 /**
  * How near a flat-ended cylinder comes to something, by walking over its skin; no formula but the distance of a point.

@@ -4,14 +4,20 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Exchange\Files\ReachProblem;
+use UpsweptBead\Core\Solve\Reach\Arcs;
 use UpsweptBead\Core\Solve\Reach\Barrel;
 use UpsweptBead\Core\Solve\Reach\Cup;
 use UpsweptBead\Core\Solve\Reach\FillerRod;
 use UpsweptBead\Core\Solve\Reach\Place;
 use UpsweptBead\Core\Solve\Reach\Reach;
 use UpsweptBead\Core\Solve\Reach\RoundSeam;
+use UpsweptBead\Core\Solve\Reach\Search\RodPoses;
+use UpsweptBead\Core\Solve\Reach\Search\TorchPoses;
+use UpsweptBead\Core\Solve\Reach\Search\TorchReach;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeReach;
+
+covers(Arcs::class, TorchReach::class, RodPoses::class, TorchPoses::class);
 
 /** @return array{float, float, float} so much along each of a place's own directions */
 function along(Place $at, float $onN, float $onB, float $onT): array

@@ -12,11 +12,14 @@ use UpsweptBead\Core\Solve\Reach\Obstacle\Obstacle;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Scan;
 use UpsweptBead\Core\Solve\Reach\Reach;
 use UpsweptBead\Core\Solve\Reach\RoundSeam;
+use UpsweptBead\Core\Solve\Reach\Search\StagedPlace;
 use UpsweptBead\Core\Solve\Reach\Search\StagedSeam;
 use UpsweptBead\Core\Solve\Reach\Search\Tools;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeMeshes;
 use UpsweptBead\Core\Tests\Support\SomeReach;
+
+covers(StagedPlace::class);
 
 /**
  * @param  list<Obstacle>  $obstacles

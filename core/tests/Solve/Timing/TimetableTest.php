@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Exchange\Files\ScheduleAnswerWriter;
 use UpsweptBead\Core\Solve\Timing\BenchWork;
+use UpsweptBead\Core\Solve\Timing\Search\Annealing;
+use UpsweptBead\Core\Solve\Timing\Search\ByTurns;
+use UpsweptBead\Core\Solve\Timing\Search\Walk;
 use UpsweptBead\Core\Solve\Timing\TimedTask;
 use UpsweptBead\Core\Solve\Timing\Timetable;
 use UpsweptBead\Core\Solve\Timing\TimetableAnswer;
 use UpsweptBead\Core\Solve\Timing\TimetableSolver;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeSchedules;
+
+covers(Walk::class, ByTurns::class, Annealing::class);
 
 /** @param  float  $looks  thousands of looks at the clock, in place of seconds: the same work every time */
 function timetable(BenchWork $work, float $looks, int $seed = 1): TimetableAnswer

@@ -6,11 +6,16 @@ use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Stage\Bench\BenchStep;
+use UpsweptBead\Core\Stage\Bench\CollectorSteps;
+use UpsweptBead\Core\Stage\Bench\FitSteps;
+use UpsweptBead\Core\Stage\Bench\WeldSteps;
 use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Stage\Step\StepKind;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+
+covers(CollectorSteps::class, FitSteps::class, WeldSteps::class);
 
 function bench(): Plan
 {

@@ -19,11 +19,14 @@ use UpsweptBead\Core\Stage\Cut\OpenedStock;
 use UpsweptBead\Core\Stage\Cut\Piece;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Joint\JointType;
+use UpsweptBead\Core\Stage\Plan\DonutChoice;
 use UpsweptBead\Core\Stage\Plan\JointOffer;
 use UpsweptBead\Core\Stage\Plan\JointWish;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+
+covers(DonutChoice::class);
 
 const RING = 'D1.625x.065-R2-ring';
 

@@ -26,11 +26,14 @@ use UpsweptBead\Core\Stage\Cut\CutMark;
 use UpsweptBead\Core\Stage\Cut\CutNotices;
 use UpsweptBead\Core\Stage\Cut\EndPrep;
 use UpsweptBead\Core\Stage\Cut\MarkKind;
+use UpsweptBead\Core\Stage\Cut\Marks;
 use UpsweptBead\Core\Stage\Cut\Nesting;
 use UpsweptBead\Core\Stage\Cut\Piece;
 use UpsweptBead\Core\Stage\Cut\Pieces;
 use UpsweptBead\Core\Stage\Layout\RoutedRun;
 use UpsweptBead\Core\Tests\Support\Some;
+
+covers(Marks::class);
 
 /**
  * @param  list<Bend>  $bends

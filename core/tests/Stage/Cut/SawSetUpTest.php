@@ -2,11 +2,14 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Exchange\Screens\CuttingWriter;
 use UpsweptBead\Core\Stage\Cut\Piece;
 use UpsweptBead\Core\Stage\Cut\SawSetUp;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+
+covers(CuttingWriter::class);
 
 it('puts every piece of a job in one set-up, with what the same clamp and stop can cut', function () {
     $cut = Planner::sketch(SomeRoutedSets::eight(), Some::shop())->cut;

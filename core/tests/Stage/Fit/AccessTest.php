@@ -11,7 +11,9 @@ use UpsweptBead\Core\Solve\Run\Bend;
 use UpsweptBead\Core\Solve\Run\FarEnd;
 use UpsweptBead\Core\Solve\Run\TubeRun;
 use UpsweptBead\Core\Stage\Fit\Access\Access;
+use UpsweptBead\Core\Stage\Fit\Access\Cups;
 use UpsweptBead\Core\Stage\Fit\Access\JointAccess;
+use UpsweptBead\Core\Stage\Fit\Access\JointScene;
 use UpsweptBead\Core\Stage\Fit\Access\RootView;
 use UpsweptBead\Core\Stage\Joint\JointType;
 use UpsweptBead\Core\Stage\Layout\RoutedRun;
@@ -19,6 +21,8 @@ use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Stage\Plan\Sketch;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+
+covers(Cups::class, JointScene::class);
 
 /**
  * Two straight tubes of 1 5/8 in side by side along x, each of two pieces that meet in the middle.

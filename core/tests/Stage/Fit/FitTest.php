@@ -11,8 +11,10 @@ use UpsweptBead\Core\Solve\Run\Bend;
 use UpsweptBead\Core\Solve\Run\Centreline;
 use UpsweptBead\Core\Solve\Run\TubeRun;
 use UpsweptBead\Core\Stage\Fit\Order\Before;
+use UpsweptBead\Core\Stage\Fit\Order\Standing;
 use UpsweptBead\Core\Stage\Fit\Order\Task;
 use UpsweptBead\Core\Stage\Fit\TackPattern;
+use UpsweptBead\Core\Stage\Fit\TrialFit;
 use UpsweptBead\Core\Stage\Joint\IndexMark;
 use UpsweptBead\Core\Stage\Joint\JointFace;
 use UpsweptBead\Core\Stage\Plan\Plan;
@@ -20,6 +22,8 @@ use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Stage\Step\StepKind;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+
+covers(TrialFit::class, Standing::class);
 
 /** The example downpipe with a sensor on it: ring, two butts, flange inside and out, one bung. */
 function withSensor(): Plan

@@ -15,15 +15,34 @@ use UpsweptBead\Core\Stage\Fit\Access\JointAccess;
 use UpsweptBead\Core\Stage\Fit\Access\SeamShapes;
 use UpsweptBead\Core\Stage\Fit\Access\Solids;
 use UpsweptBead\Core\Stage\Fit\FitPlan;
+use UpsweptBead\Core\Stage\Fit\Order\BuildOrder;
+use UpsweptBead\Core\Stage\Fit\Order\CollectorTasks;
+use UpsweptBead\Core\Stage\Fit\Order\GoingIn;
 use UpsweptBead\Core\Stage\Fit\Order\Phase;
+use UpsweptBead\Core\Stage\Fit\Order\PolishTasks;
+use UpsweptBead\Core\Stage\Fit\Order\RunTasks;
 use UpsweptBead\Core\Stage\Fit\Order\Sequence;
+use UpsweptBead\Core\Stage\Fit\Order\SideTasks;
+use UpsweptBead\Core\Stage\Fit\Order\StubTasks;
 use UpsweptBead\Core\Stage\Fit\Order\Task;
+use UpsweptBead\Core\Stage\Fit\Order\WeldTasks;
 use UpsweptBead\Core\Stage\Layout\RoutedRun;
 use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Stage\Step\StepKind;
 use UpsweptBead\Core\Stage\Survey\Surroundings;
 use UpsweptBead\Core\Tests\Support\Some;
+
+covers(
+    StubTasks::class,
+    GoingIn::class,
+    RunTasks::class,
+    PolishTasks::class,
+    SideTasks::class,
+    WeldTasks::class,
+    CollectorTasks::class,
+    BuildOrder::class,
+);
 
 /** One downpipe with a sensor; with a second of it far away beside it, a small set. */
 function smallJob(int $runs): Job

@@ -6,9 +6,13 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Stage\Fit\Growth\Weight;
+use UpsweptBead\Core\Stage\Fit\IncomingCheck;
+use UpsweptBead\Core\Stage\Fit\PartPlaces;
 use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\Some;
+
+covers(PartPlaces::class, IncomingCheck::class);
 
 /**
  * The example downpipe whose end goes into a muffler.

@@ -11,10 +11,14 @@ use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Stage\Joint\IndexMark;
 use UpsweptBead\Core\Stage\Joint\Joint;
+use UpsweptBead\Core\Stage\Joint\JointList;
 use UpsweptBead\Core\Stage\Joint\JointType;
+use UpsweptBead\Core\Stage\Joint\SensorRoom;
 use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\Some;
+
+covers(JointList::class, SensorRoom::class);
 
 /**
  * The example run with its ends of other kinds, and fittings on its side.

@@ -6,10 +6,13 @@ use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Shop\Practice\Memo;
 use UpsweptBead\Core\Stage\Layout\Gap;
+use UpsweptBead\Core\Stage\Layout\Lines;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+
+covers(Lines::class);
 
 /**
  * The gaps of two runs of the header's tube (44.45 mm), each with a route of its own.

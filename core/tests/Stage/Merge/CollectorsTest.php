@@ -4,10 +4,25 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Job\CollectorMake;
 use UpsweptBead\Core\Solve\Merge\LinePoint;
+use UpsweptBead\Core\Stage\Cut\CollectorPieces;
+use UpsweptBead\Core\Stage\Joint\CollectorJoints;
+use UpsweptBead\Core\Stage\Merge\BranchingChecks;
 use UpsweptBead\Core\Stage\Merge\BuiltCollector;
+use UpsweptBead\Core\Stage\Merge\CentrePlate;
+use UpsweptBead\Core\Stage\Merge\CollectorShape;
+use UpsweptBead\Core\Stage\Merge\CollectorSizes;
 use UpsweptBead\Core\Stage\Merge\MergeSeam;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
+
+covers(
+    CollectorPieces::class,
+    CollectorJoints::class,
+    CollectorShape::class,
+    CollectorSizes::class,
+    BranchingChecks::class,
+    CentrePlate::class,
+);
 
 /** Every collector that is made here, of 1 3/4 in tube or of pipe. */
 dataset('made', [

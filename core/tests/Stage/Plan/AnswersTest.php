@@ -3,14 +3,29 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Exchange\Screens\FigureWriter;
+use UpsweptBead\Core\Exchange\Screens\FitWriter;
+use UpsweptBead\Core\Exchange\Screens\MergeWriter;
+use UpsweptBead\Core\Exchange\Screens\PartsWriter;
 use UpsweptBead\Core\Exchange\Screens\PlanWriter;
 use UpsweptBead\Core\Exchange\Screens\RouteWriter;
+use UpsweptBead\Core\Exchange\Screens\RunWriter;
 use UpsweptBead\Core\Exchange\Screens\SetPlanWriter;
+use UpsweptBead\Core\Exchange\Screens\ShapedEndWriter;
+use UpsweptBead\Core\Exchange\Screens\StageWriter;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\Schemas;
 use UpsweptBead\Core\Tests\Support\Some;
+
+covers(
+    MergeWriter::class,
+    StageWriter::class,
+    FitWriter::class,
+    RunWriter::class,
+    PartsWriter::class,
+    ShapedEndWriter::class,
+);
 
 /** @return array<string, UpsweptBead\Core\Job\Job> every shipped job, by its file */
 function shippedJobs(): array

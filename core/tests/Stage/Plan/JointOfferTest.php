@@ -6,9 +6,12 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Stage\Cut\Piece;
 use UpsweptBead\Core\Stage\Plan\JointOffer;
 use UpsweptBead\Core\Stage\Plan\JointWish;
+use UpsweptBead\Core\Stage\Plan\OtherWays;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+
+covers(OtherWays::class);
 
 function wished(string $mark, JointWish $wish, float $atMm = 0.0, ?Job $job = null): JointOffer
 {

@@ -10,9 +10,12 @@ use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Shop\Practice\ShopReader;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Joint\JointType;
+use UpsweptBead\Core\Stage\Plan\NextAction;
 use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\Some;
+
+covers(NextAction::class);
 
 /** @param  callable(array<string, mixed>): array<string, mixed>  $change */
 function planOf(callable $change): Plan

@@ -4,7 +4,12 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Solve\Gas\Filling;
+use UpsweptBead\Core\Stage\Purge\JointPurge;
+use UpsweptBead\Core\Stage\Purge\RootCare;
+use UpsweptBead\Core\Stage\Weld\Internal\Poses;
 use UpsweptBead\Core\Tests\Support\Some;
+
+covers(JointPurge::class, RootCare::class, Poses::class);
 
 // Handbook figures: at 15 CFH a vent of 6.5 mm holds back 30 Pa; at a third of the flow a ninth of that is left.
 it('is turned down so far before the arc that the closing tie-in is not blown out', function () {

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Plan\Planner;
+use UpsweptBead\Core\Stage\Schedule\Internal\OneBench;
 use UpsweptBead\Core\Stage\Schedule\JobAtBench;
 use UpsweptBead\Core\Stage\Schedule\JobsTogether;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+
+covers(OneBench::class);
 
 /** @return array{Plan, Plan, JobsTogether} */
 function twoJobs(): array

@@ -10,7 +10,10 @@ use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Job\KeepOutKind;
 use UpsweptBead\Core\Job\KeepOutSpec;
 use UpsweptBead\Core\Stage\Survey\KeepOutKit;
+use UpsweptBead\Core\Stage\Survey\KitAnswers;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
+
+covers(KitAnswers::class);
 
 /** @param  array<string, mixed>|null  $answers  the proposals if null */
 function kit(KeepOutKind $kind, ?array $answers = null, ?Faults $faults = null): KeepOutSpec

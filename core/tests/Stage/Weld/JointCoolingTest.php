@@ -7,8 +7,11 @@ use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
 use UpsweptBead\Core\Stage\Plan\Planner;
+use UpsweptBead\Core\Stage\Weld\Internal\EndPart;
 use UpsweptBead\Core\Stage\Weld\JointSheet;
 use UpsweptBead\Core\Tests\Support\Some;
+
+covers(EndPart::class);
 
 /**
  * The sheets of the example downpipe, 3 in × .065 between a V-band ring and a flange, with some things changed.

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
+use UpsweptBead\Core\Stage\Weld\Backing;
 use UpsweptBead\Core\Stage\Weld\Heat;
 use UpsweptBead\Core\Stage\Weld\JointSheet;
 use UpsweptBead\Core\Stage\Weld\Machine;
 use UpsweptBead\Core\Stage\Weld\Torch;
+use UpsweptBead\Core\Stage\Weld\WeldPlan;
 use UpsweptBead\Core\Tests\Support\Some;
+
+covers(Backing::class, WeldPlan::class);
 
 /** @return array<string, JointSheet> the example job's sheets by joint */
 function sheets(): array

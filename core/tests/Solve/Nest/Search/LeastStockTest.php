@@ -12,12 +12,16 @@ use UpsweptBead\Core\Shop\Practice\ShopReader;
 use UpsweptBead\Core\Shop\Stock\Offcut;
 use UpsweptBead\Core\Solve\Nest\Problem\Impossible;
 use UpsweptBead\Core\Solve\Nest\Problem\StockItem;
+use UpsweptBead\Core\Solve\Nest\Search\Bound\SharedStock;
+use UpsweptBead\Core\Solve\Nest\Search\Bound\StraightLeast;
 use UpsweptBead\Core\Stage\Cut\CutPlan;
 use UpsweptBead\Core\Stage\Cut\LeastStock;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Stage\Plan\StockOffer;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
+
+covers(StraightLeast::class, SharedStock::class);
 
 /** @return Closure(): float a clock that only runs when it is looked at */
 function tickingClock(): Closure

@@ -2,8 +2,23 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Solve\Nest\Search\Straight\FullSticks;
+use UpsweptBead\Core\Solve\Nest\Search\Straight\StraightBound;
+use UpsweptBead\Core\Solve\Nest\Search\Straight\StraightFill;
+use UpsweptBead\Core\Solve\Nest\Search\Straight\StraightNesting;
+use UpsweptBead\Core\Solve\Nest\Search\Straight\Straights;
+use UpsweptBead\Core\Solve\Nest\Search\Straight\StraightTube;
 use UpsweptBead\Core\Tests\Support\NodeReference;
 use UpsweptBead\Core\Tests\Support\SomeCuts;
+
+covers(
+    StraightBound::class,
+    StraightTube::class,
+    FullSticks::class,
+    Straights::class,
+    StraightFill::class,
+    StraightNesting::class,
+);
 
 /**
  * Whole straight pieces from sticks of 1500 mm, kerf 2.

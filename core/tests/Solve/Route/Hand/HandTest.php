@@ -5,6 +5,7 @@ declare(strict_types=1);
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Shop\Practice\RoutingLimits;
 use UpsweptBead\Core\Shop\Stock\Catalogue;
+use UpsweptBead\Core\Solve\Route\Hand\AsMeasured;
 use UpsweptBead\Core\Solve\Route\Hand\Bounds;
 use UpsweptBead\Core\Solve\Route\Hand\Closing;
 use UpsweptBead\Core\Solve\Route\Hand\Vertices;
@@ -13,6 +14,8 @@ use UpsweptBead\Core\Solve\Run\FarEnd;
 use UpsweptBead\Core\Solve\Run\Locks;
 use UpsweptBead\Core\Solve\Run\TubeRun;
 use UpsweptBead\Core\Tests\Support\Some;
+
+covers(AsMeasured::class);
 
 /** A run of 1 3/4 in tube on stocked radii, with room to change. */
 function handRun(int $seed, int $bends): TubeRun

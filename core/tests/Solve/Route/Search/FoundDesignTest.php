@@ -5,6 +5,7 @@ declare(strict_types=1);
 use UpsweptBead\Core\Base\Document\Faults;
 use UpsweptBead\Core\Base\Document\Node;
 use UpsweptBead\Core\Solve\Route\Search\FoundDesign;
+use UpsweptBead\Core\Solve\Route\Search\FoundRun;
 use UpsweptBead\Core\Solve\Route\Search\Hindrance;
 use UpsweptBead\Core\Solve\Route\Search\Lack;
 use UpsweptBead\Core\Solve\Route\Search\Miss;
@@ -12,6 +13,8 @@ use UpsweptBead\Core\Solve\Route\Search\Refusal;
 use UpsweptBead\Core\Solve\Route\Search\SetAnswer;
 use UpsweptBead\Core\Solve\Route\Search\SetStatus;
 use UpsweptBead\Core\Tests\Support\SomeWays;
+
+covers(FoundRun::class);
 
 /** @param  array<array-key, mixed>  $value */
 function stored(array $value): Node

@@ -6,7 +6,10 @@ use UpsweptBead\Core\Solve\Route\Search\Hindrance;
 use UpsweptBead\Core\Solve\Route\Search\Impossible;
 use UpsweptBead\Core\Solve\Route\Search\InletSharing;
 use UpsweptBead\Core\Solve\Route\Search\Lack;
+use UpsweptBead\Core\Solve\Route\Search\Proof;
 use UpsweptBead\Core\Tests\Support\SomeSets;
+
+covers(Proof::class);
 
 /**
  * @param  array<string, mixed>  $document

@@ -5,9 +5,12 @@ declare(strict_types=1);
 use UpsweptBead\Core\Solve\Route\Problem\LengthGroup;
 use UpsweptBead\Core\Solve\Route\Search\Chance;
 use UpsweptBead\Core\Solve\Route\Search\Groups;
+use UpsweptBead\Core\Solve\Route\Search\InletChoices;
 use UpsweptBead\Core\Solve\Route\Search\InletSharing;
 use UpsweptBead\Core\Tests\Support\SomeSets;
 use UpsweptBead\Core\Tests\Support\SomeWays;
+
+covers(InletChoices::class);
 
 /**
  * @param  array<string, mixed>  $document

@@ -302,7 +302,7 @@ test('a photo is taken at a step, and handed over with the rest', async ({ page 
     await expect(page.getByRole('img', { name: 'Taken by Wren Halloway' })).toBeVisible();
     await page.goto('/jobs/8/handover');
     const photos = page.getByRole('region', { name: 'Photos' });
-    await expect(photos.getByRole('img', { name: 'At weld.AJ3, by Wren Halloway' })).toBeVisible();
+    await expect(photos.getByRole('img', { name: 'At Weld AJ3, by Wren Halloway' })).toBeVisible();
     await photos.getByRole('button', { name: 'Take away' }).click();
     await expect(photos).toBeHidden();
 });

@@ -84,7 +84,7 @@ test('a bottle more is entered on the rack, its gauge read, a full one put on, a
     await argon.getByLabel('Holds when full').fill('4250 l');
     await argon.getByRole('button', { name: 'Add it' }).click();
     await expect(argon).toContainText('1450 psi on the gauge');
-    const read = argon.getByRole('button', { name: 'Read the gauge' }).last();
+    const read = argon.getByRole('button', { name: 'Read the gauge: Spare' });
     await read.click();
     await argon.getByLabel('On the gauge now').fill('9000 psi');
     await argon.getByRole('button', { name: 'Save' }).click();
@@ -132,7 +132,7 @@ test('a bottle stays where an answer comes that was asked for before it was adde
     await answered;
     await expect(page.getByText('Delivery-van crossover')).toBeHidden();
     await expect(argon).toContainText('Late bottle');
-    await argon.getByRole('button', { name: 'Read the gauge' }).last().click();
+    await argon.getByRole('button', { name: 'Read the gauge: Late' }).click();
     await argon.getByRole('button', { name: 'Take it away' }).click();
     await expect(argon).not.toContainText('Late bottle');
 });

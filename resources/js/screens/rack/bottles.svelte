@@ -50,7 +50,11 @@
                 <p class="font-label flex flex-wrap items-baseline justify-between gap-x-2 font-semibold">
                     {bottle.name} bottle
                     {#if isReader && reading !== bottle.name}
-                        <Button look="quiet" onclick={() => begin(bottle)}>Read the gauge</Button>
+                        <Button
+                            look="quiet"
+                            aria-label="Read the gauge: {bottle.name}"
+                            onclick={() => begin(bottle)}>Read the gauge</Button
+                        >
                     {/if}
                 </p>
                 <p class="figure text-sm">

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-// Fills the database of a running ./start with copies of the finished demo job, each with a log, as a shop has them after
-// years: php bench/many.php [JOBS = 10000] [ENTRIES A JOB = 100]. Then: node bench/many.mjs. ./start --fresh empties it again.
+// Fills the database of a running ./start with copies of the finished demo job, each with a log, as a shop has them
+// after years: php bench/many.php [JOBS = 10000] [ENTRIES A JOB = 100]. Then: node bench/many.mjs. ./start --fresh
+// empties it again.
 
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// A small mutation trial on the rules of the trade: one operator of one line is changed in a copy of the core, the quick tests
-// are run, and what no test noticed is listed. The same seed picks the same places.
+// A small mutation trial on the rules of the trade: one operator of one line is changed in a copy of the core, the
+// quick tests are run, and what no test noticed is listed. The same seed picks the same places.
 //
 //   php bench/mutants.php [HOW MANY = 60] [SEED = 1] [FOLDERS OF core/src …]
 

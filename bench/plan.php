@@ -1,6 +1,7 @@
 <?php
 
-// How long a whole plan takes in one process: php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M bench/plan.php
+// How long a whole plan takes in one process: php -d opcache.enable_cli=1 -d opcache.jit=tracing -d
+// opcache.jit_buffer_size=64M bench/plan.php
 
 declare(strict_types=1);
 

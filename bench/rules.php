@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// Plans every demo job with every rule of the shop at its least, at its most and between, and prints the slowest plan of each
-// rule that takes more than a second: php bench/rules.php
+// Plans every demo job with every rule of the shop at its least, at its most and between, and prints the slowest plan
+// of each rule that takes more than a second: php bench/rules.php
 
 use UpsweptBead\Core\Base\Units\Exception\UnreadableQuantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;

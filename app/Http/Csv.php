@@ -35,8 +35,8 @@ final readonly class Csv
     }
 
     /**
-     * A spreadsheet takes some texts for sums to work out; a mark before them keeps them texts. A text that has such a mark of
-     * its own gets another, so that one is taken away again where a table is read.
+     * A spreadsheet takes some texts for sums to work out; a mark before them keeps them texts. A text that has such a
+     * mark of its own gets another, so that one is taken away again where a table is read.
      */
     private static function cell(string $text): string
     {

@@ -7,7 +7,10 @@ namespace App\Http;
 use PDOException;
 use Symfony\Component\HttpKernel\Exception\ServiceUnavailableHttpException;
 
-/** The database cannot be reached just now, or cannot write. Nothing was changed; whoever asked may ask again in a moment. */
+/**
+ * The database cannot be reached just now, or cannot write. Nothing was changed; whoever asked may ask again in a
+ * moment.
+ */
 final class DatabaseAway extends ServiceUnavailableHttpException
 {
     private const TRY_AGAIN_S = 2;
@@ -19,7 +22,9 @@ final class DatabaseAway extends ServiceUnavailableHttpException
             : 'The server cannot reach its database just now. Your work is kept and goes on by itself.', $error);
     }
 
-    /** Connection lost or refused, shutting down or starting up: classes 08 and 57P of the SQL standard and PostgreSQL. */
+    /**
+     * Connection lost or refused, shutting down or starting up: classes 08 and 57P of the SQL standard and PostgreSQL.
+     */
     public static function is(PDOException $error): bool
     {
         return self::isFull($error)

@@ -79,8 +79,8 @@ final readonly class JobStores
     }
 
     /**
-     * Brings the stores in step with what is logged as cut: stock of which a piece was cut is taken, what is left of it goes
-     * on the shelf once all its pieces are cut, and what was taken without being cut goes back.
+     * Brings the stores in step with what is logged as cut: stock of which a piece was cut is taken, what is left of it
+     * goes on the shelf once all its pieces are cut, and what was taken without being cut goes back.
      *
      * @param  string|null  $strictly  a piece whose stock must be there; of others a wrong count is only left open
      *
@@ -143,8 +143,8 @@ final readonly class JobStores
     }
 
     /**
-     * Puts back what is not taken after all: stock of which nothing is cut any more, what a revision no longer opens but
-     * cuts out of another of the same kind, and stock with a shelved rest from which more is to be cut now.
+     * Puts back what is not taken after all: stock of which nothing is cut any more, what a revision no longer opens
+     * but cuts out of another of the same kind, and stock with a shelved rest from which more is to be cut now.
      *
      * @param  array<string, int>  $done  pieces cut, by piece of stock
      */

@@ -20,8 +20,8 @@ final readonly class Shelf
     private function __construct(public array $counts, public array $offcuts) {}
 
     /**
-     * What is free for one job: all that is there but what others were promised, and what was taken for it already. Of that
-     * its earlier pieces were cut, so a revision finds it whole, without the rests that came of it.
+     * What is free for one job: all that is there but what others were promised, and what was taken for it already. Of
+     * that its earlier pieces were cut, so a revision finds it whole, without the rests that came of it.
      *
      * @param  list<string>|null  $tubes  sizes of tube that are asked for; null for all
      * @param  string  $jobNumber  its number; '' for nobody in particular

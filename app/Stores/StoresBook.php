@@ -15,8 +15,8 @@ use Illuminate\Support\Str;
 use UpsweptBead\Core\Account\Stores\Need;
 
 /**
- * The book of the stores: every change of a quantity is an entry, and nothing is ever taken twice. Whoever takes holds the
- * item's row until it is written down; the next one then sees what is left.
+ * The book of the stores: every change of a quantity is an entry, and nothing is ever taken twice. Whoever takes holds
+ * the item's row until it is written down; the next one then sees what is left.
  */
 final readonly class StoresBook
 {

@@ -125,8 +125,9 @@ final class BenchLog
     }
 
     /**
-     * Stores what is not there yet, all of it or nothing. Others who log to the same job wait until it is stored: so the
-     * entries of a job become visible in the order of their places, and whoever knows the log up to one of them misses none.
+     * Stores what is not there yet, all of it or nothing. Others who log to the same job wait until it is stored: so
+     * the entries of a job become visible in the order of their places, and whoever knows the log up to one of them
+     * misses none.
      *
      * @param  list<LogEntry>  $rows
      * @return list<string> the ids of what was stored now

@@ -167,8 +167,8 @@ final readonly class Bottles
         }
         $column = $bottle->use === BottleUse::Torch ? 'torch_l' : 'purge_l';
         $sum = DB::scalar(
-            // A weld that was closed twice took its gas once, unless it was opened again between. What a clock dated ahead
-            // of ours counts for no bottle.
+            // A weld that was closed twice took its gas once, unless it was opened again between. What a clock dated
+            // ahead of ours counts for no bottle.
             "select sum($column) from (
                 select * from log_entries where step_kind = 'weld' and kind = 'done'
                     and made_at > ? and made_at <= now() + interval '2 minutes'

@@ -66,8 +66,8 @@ final readonly class JobLog
     }
 
     /**
-     * The entries that decide where a job stands, in the order they arrived: of each step the last that closed or opened
-     * it, and the last that gave each of its readings.
+     * The entries that decide where a job stands, in the order they arrived: of each step the last that closed or
+     * opened it, and the last that gave each of its readings.
      *
      * @return list<LogRow>
      */

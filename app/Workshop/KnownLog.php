@@ -9,8 +9,8 @@ use UpsweptBead\Core\Stage\Bench\LogEntry as CoreEntry;
 use UpsweptBead\Core\Stage\Bench\Progress;
 
 /**
- * What a job's log says up to a place in it: where the job stands and its newest lines. What was logged after that place
- * is added to it, so that nothing is read twice.
+ * What a job's log says up to a place in it: where the job stands and its newest lines. What was logged after that
+ * place is added to it, so that nothing is read twice.
  */
 final readonly class KnownLog
 {

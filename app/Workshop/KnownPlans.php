@@ -11,7 +11,8 @@ use UpsweptBead\Core\Job\Job as CoreJob;
 
 /**
  * Plans kept by what they are made from: the document (of a release, which is frozen, its id), the shop, the units, and
- * whether the order in which runs go in was known. Opening a job does not plan it again. The start gives the cache another prefix for other rules.
+ * whether the order in which runs go in was known. Opening a job does not plan it again. The start gives the cache
+ * another prefix for other rules.
  */
 final class KnownPlans
 {
@@ -28,7 +29,9 @@ final class KnownPlans
         private readonly Workshop $workshop,
     ) {}
 
-    /** A draft's plan goes as far as it does with every edit, a release's is whole; of a release its brief form will do. */
+    /**
+     * A draft's plan goes as far as it does with every edit, a release's is whole; of a release its brief form will do.
+     */
     public function of(Revision $revision, ?UnitSystem $shownIn = null): KnownPlan
     {
         $job = $revision->isDraft() ? $this->workshop->read($revision) : null;

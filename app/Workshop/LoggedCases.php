@@ -14,8 +14,8 @@ use UpsweptBead\Core\Stage\Bench\BenchStep;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
 /**
- * Cases of the newest log that a rule of the shop is judged by: each as the rule would have had to be for that case. What a
- * release was planned by is read as it was then.
+ * Cases of the newest log that a rule of the shop is judged by: each as the rule would have had to be for that case.
+ * What a release was planned by is read as it was then.
  */
 final class LoggedCases
 {
@@ -110,8 +110,8 @@ final class LoggedCases
     }
 
     /**
-     * By rules that say how long one unit of a step takes: from one person's entry before to that of the step, less what it
-     * takes besides by plan, such as its cuts at the saw.
+     * By rules that say how long one unit of a step takes: from one person's entry before to that of the step, less
+     * what it takes besides by plan, such as its cuts at the saw.
      *
      * @return array<string, list<float>> min, by rule
      */

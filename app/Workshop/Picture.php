@@ -6,7 +6,9 @@ namespace App\Workshop;
 
 use GdImage;
 
-/** A photo as it is kept: turned upright, no larger than a screen, encoded anew so that nothing but the picture is left. */
+/**
+ * A photo as it is kept: turned upright, no larger than a screen, encoded anew so that nothing but the picture is left.
+ */
 final readonly class Picture
 {
     public const MOST_MB = 12;

@@ -11,7 +11,10 @@ use UpsweptBead\Core\Base\Document\Fault;
 use UpsweptBead\Core\Base\Document\Faults;
 use UpsweptBead\Core\Shop\Practice\ShopReader;
 
-/** Changes what the shop works by. What the core does not take is refused whole; what somebody else changed meanwhile, too. */
+/**
+ * Changes what the shop works by. What the core does not take is refused whole; what somebody else changed meanwhile,
+ * too.
+ */
 final readonly class ShopBook
 {
     /** A shop that has said nothing yet. */

@@ -59,8 +59,8 @@ final readonly class Summaries
     }
 
     /**
-     * Has one job worked out again by the queue. It is not asked for a second time until something of it changes, so that
-     * one which cannot be worked out keeps no page waiting.
+     * Has one job worked out again by the queue. It is not asked for a second time until something of it changes, so
+     * that one which cannot be worked out keeps no page waiting.
      */
     public function later(Job $job): void
     {
@@ -172,7 +172,9 @@ final readonly class Summaries
         return $plan->making($progress, $isCutNext ? $this->stores->stockToBuy($job, $plan->stock) : 0);
     }
 
-    /** After something came into the stores or left them: what jobs that are still to be cut lack is looked up again. */
+    /**
+     * After something came into the stores or left them: what jobs that are still to be cut lack is looked up again.
+     */
     public function storesChanged(): void
     {
         Summary::query()->whereIn('group', [NextGroup::StockMissing, NextGroup::Prepare])->update(['stamp' => '']);

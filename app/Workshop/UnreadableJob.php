@@ -7,7 +7,9 @@ namespace App\Workshop;
 use App\Models\Revision;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
-/** A stored document that today's reader does not understand: a fault of ours, which must not take anything else down. */
+/**
+ * A stored document that today's reader does not understand: a fault of ours, which must not take anything else down.
+ */
 final class UnreadableJob extends ConflictHttpException
 {
     public static function at(Revision $revision): self

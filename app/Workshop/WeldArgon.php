@@ -9,7 +9,10 @@ use UpsweptBead\Core\Stage\Bench\EntryKind;
 use UpsweptBead\Core\Stage\Device\Trace;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
-/** The argon of a step, L: what a flowmeter read; and of a weld what its torch took, metered or else as planned, and its purge. */
+/**
+ * The argon of a step, L: what a flowmeter read; and of a weld what its torch took, metered or else as planned, and its
+ * purge.
+ */
 final readonly class WeldArgon
 {
     private function __construct(public ?float $meteredL, public ?float $torchL, public ?float $purgeL) {}

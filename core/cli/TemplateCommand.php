@@ -13,7 +13,10 @@ use UpsweptBead\Core\Exchange\Files\Template\Paper;
 use UpsweptBead\Core\Exchange\Files\Template\ProblemTemplate;
 use UpsweptBead\Core\Exchange\Files\Template\TemplateFormat;
 
-/** `bead template --problem FILE --tube ID`: the wrap template of one tube at 1:1. Where there is none, nothing is written. */
+/**
+ * `bead template --problem FILE --tube ID`: the wrap template of one tube at 1:1. Where there is none, nothing is
+ * written.
+ */
 #[AsCommand('template', 'Writes the wrap template of a tube of a merge problem')]
 final class TemplateCommand extends Command
 {

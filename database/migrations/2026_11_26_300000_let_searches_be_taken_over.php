@@ -8,7 +8,9 @@ use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
 {
-    /** A worker says once a second that it is still at it; where it falls silent, another goes on from its last seed. */
+    /**
+     * A worker says once a second that it is still at it; where it falls silent, another goes on from its last seed.
+     */
     public function up(): void
     {
         Schema::table('route_searches', function (Blueprint $table): void {

@@ -20,7 +20,8 @@ return new class extends Migration
             $table->string('key', 80)->unique();
             $table->string('kind', 10);
             $table->string('name', 200);
-            // Of tube in any form: the size it is of; of an offcut also what it is left of, and its shape in mm and degrees.
+            // Of tube in any form: the size it is of; of an offcut also what it is left of, and its shape in mm and
+            // degrees.
             $table->string('tube_id', 80)->nullable();
             $table->string('stock_id', 80)->nullable();
             $table->jsonb('shape')->nullable();
@@ -65,8 +66,8 @@ return new class extends Migration
         });
         DB::statement('alter table store_promises add constraint store_promises_quantity check (quantity > 0)');
 
-        // What there is follows from the entries, what is promised from the promises, and from nothing else; entries are
-        // never changed.
+        // What there is follows from the entries, what is promised from the promises, and from nothing else; entries
+        // are never changed.
         DB::unprepared(<<<'SQL'
             create function book_store_entry() returns trigger language plpgsql as $$
             begin

@@ -7,7 +7,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** Why somebody went on past a limit, which points of a step were confirmed, what was found at a joint, what devices read. */
+/**
+ * Why somebody went on past a limit, which points of a step were confirmed, what was found at a joint, what devices
+ * read.
+ */
 return new class extends Migration
 {
     public function up(): void

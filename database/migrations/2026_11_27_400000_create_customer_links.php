@@ -6,7 +6,9 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Links by which a customer reads the record of a job until they expire; of the link itself only a fingerprint is kept. */
+/**
+ * Links by which a customer reads the record of a job until they expire; of the link itself only a fingerprint is kept.
+ */
 return new class extends Migration
 {
     public function up(): void

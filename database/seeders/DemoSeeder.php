@@ -161,8 +161,8 @@ final class DemoSeeder extends Seeder
     }
 
     /**
-     * Releases a job and logs it into the middle of its welding: three shifts of three people, a gap that was too wide, a
-     * bottle that ran out, a root that sugared and was done again.
+     * Releases a job and logs it into the middle of its welding: three shifts of three people, a gap that was too wide,
+     * a bottle that ran out, a root that sugared and was done again.
      */
     private function halfWelded(Job $job, User $owner): void
     {

@@ -54,7 +54,10 @@ final readonly class FitController
         ]);
     }
 
-    /** A run of which a part stands and was measured: what comes behind it brought to the far end again. Nothing is saved. */
+    /**
+     * A run of which a part stands and was measured: what comes behind it brought to the far end again. Nothing is
+     * saved.
+     */
     public function asBuilt(ChangeRequest $request): JsonResponse
     {
         $document = $request->document();

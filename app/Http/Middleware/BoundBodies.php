@@ -9,8 +9,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * A body is measured before anything reads it, by what is sent to its address: nobody who is not signed in sends more than
- * a form, and only photos and scans are large. The web server holds the same bounds; see bin/common.sh.
+ * A body is measured before anything reads it, by what is sent to its address: nobody who is not signed in sends more
+ * than a form, and only photos and scans are large. The web server holds the same bounds; see bin/common.sh.
  */
 final class BoundBodies
 {

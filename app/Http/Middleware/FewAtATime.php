@@ -10,8 +10,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * One person's requests that may have to plan are worked on a few at a time, and none for long, so that workers are left
- * for the others. The slots lie in the memory that the workers of a machine share.
+ * One person's requests that may have to plan are worked on a few at a time, and none for long, so that workers are
+ * left for the others. The slots lie in the memory that the workers of a machine share.
  */
 final readonly class FewAtATime
 {

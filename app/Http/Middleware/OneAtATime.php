@@ -11,7 +11,10 @@ use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** One person's requests that take seconds are worked on one at a time, and none for long: nobody keeps the others waiting. */
+/**
+ * One person's requests that take seconds are worked on one at a time, and none for long: nobody keeps the others
+ * waiting.
+ */
 final readonly class OneAtATime
 {
     /** Of the processor's time; the web server ends what takes longer by the clock. */

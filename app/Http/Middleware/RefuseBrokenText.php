@@ -8,7 +8,9 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** An address or a form that is no UTF-8 is nothing that a person wrote; no page can show it and no table can keep it. */
+/**
+ * An address or a form that is no UTF-8 is nothing that a person wrote; no page can show it and no table can keep it.
+ */
 final class RefuseBrokenText
 {
     /** @param  Closure(Request): Response  $next */

@@ -14,8 +14,10 @@ final readonly class CutChoice
 
     /**
      * @param  list<Length>  $joints  stations of all its joints, in order
-     * @param  list<string>  $stock  for each piece the stock and a number, "B2.000x.065-R3-90 2": pieces of the job with
-     *                               the same name come from the same one; "any" for one that is left open, empty where all are
+     * @param  list<string>  $stock  for each piece the stock and a number, "B2.000x.065-R3-90 2": pieces of the job
+     *   with
+     *                               the same name come from the same one; "any" for one that is left open, empty where
+     *                               all are
      */
     public function __construct(public array $joints, public array $stock = []) {}
 

@@ -36,7 +36,9 @@ enum FittingKind: string
         return $this === self::OxygenSensorBung || $this === self::TemperatureProbe;
     }
 
-    /** Outside of its foot (mm): for an M18 × 1.5 sensor common practice, for a probe's ⅛ NPT from memory, else ours. */
+    /**
+     * Outside of its foot (mm): for an M18 × 1.5 sensor common practice, for a probe's ⅛ NPT from memory, else ours.
+     */
     public function odMm(): float
     {
         return match ($this) {

@@ -18,7 +18,8 @@ use UpsweptBead\Core\Base\Units\Length;
 final readonly class KeepOutSpec
 {
     /**
-     * @param  array{Length, Length, Length}  $at  a point of the plane, the box's centre, the bar's first end, the mesh's zero
+     * @param  array{Length, Length, Length}  $at  a point of the plane, the box's centre, the bar's first end, the
+     *   mesh's zero
      * @param  Vector  $direction  out of the half-space; of the box's first edge level with the ground, of the mesh's x
      * @param  array{Length, Length, Length}  $to  the bar's other end
      * @param  array{Length, Length, Length}  $size  the box's edges

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Job;
 
 /**
- * An open end that is cut at a slant, as a tip is. The run is measured to its longest side; `angleDeg` to the square cut,
- * `turnDeg` of the longest side from straight up, clockwise looking with the flow.
+ * An open end that is cut at a slant, as a tip is. The run is measured to its longest side; `angleDeg` to the square
+ * cut, `turnDeg` of the longest side from straight up, clockwise looking with the flow.
  */
 final readonly class SlantSpec
 {

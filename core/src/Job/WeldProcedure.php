@@ -7,10 +7,14 @@ namespace UpsweptBead\Core\Job;
 use UpsweptBead\Core\Base\Reason\Override;
 use UpsweptBead\Core\Base\Units\Quantity;
 
-/** A customer's written welding procedure: what it is called, for which seams it is, and what it asks for, as written. */
+/**
+ * A customer's written welding procedure: what it is called, for which seams it is, and what it asks for, as written.
+ */
 final readonly class WeldProcedure
 {
-    /** What it may ask for: the figure of a joint, with # in place of its id, and of which kind it is; null for a word. */
+    /**
+     * What it may ask for: the figure of a joint, with # in place of its id, and of which kind it is; null for a word.
+     */
     public const SETTINGS = [
         'filler' => ['weld.#.filler', null],
         'wire' => ['weld.#.wire', Quantity::Wall],

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Tests\Support;
 
-/** Holds the folders of a source tree to an order, on two floors: each may name classes only of itself and of those before it. */
+/**
+ * Holds the folders of a source tree to an order, on two floors: each may name classes only of itself and of those
+ * before it.
+ */
 final class Layers
 {
     /**

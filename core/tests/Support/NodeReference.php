@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Tests\Support;
 
-/** Asks an independent library for its own answer: of the repository's node_modules by Node.js, or of Debian's Python. */
+/**
+ * Asks an independent library for its own answer: of the repository's node_modules by Node.js, or of Debian's Python.
+ */
 final class NodeReference
 {
     /**

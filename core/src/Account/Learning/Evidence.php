@@ -5,18 +5,20 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Account\Learning;
 
 /**
- * What a shop's own log says of one of its rules: a value, how far single cases lie around it, and of how many. A few cases
- * are weighed against what the program comes with, many speak for themselves; single ones far off count less.
+ * What a shop's own log says of one of its rules: a value, how far single cases lie around it, and of how many. A few
+ * cases are weighed against what the program comes with, many speak for themselves; single ones far off count less.
  *
- * Source: mean of a quantity weighed against a prior by how far either is spread (any textbook of Bayesian statistics); cases
- * far off are found on logarithms. How far the shops of the world lie around the shipped value is our own figure.
+ * Source: mean of a quantity weighed against a prior by how far either is spread (any textbook of Bayesian statistics);
+ * cases far off are found on logarithms. How far the shops of the world lie around the shipped value is our own figure.
  */
 final readonly class Evidence
 {
     /** Fewer cases than this say nothing yet. */
     public const ENOUGH = 5;
 
-    /** Shops lie around the shipped value by about so much (logarithm): two thirds of them between .64 and 1.57 of it. */
+    /**
+     * Shops lie around the shipped value by about so much (logarithm): two thirds of them between .64 and 1.57 of it.
+     */
     private const SHOPS = 0.45;
 
     /** Cases are taken to lie around the shop's own value by at least so much (logarithm). */
@@ -31,7 +33,8 @@ final readonly class Evidence
     private function __construct(public int $cases, public float $value, public float $least, public float $most) {}
 
     /**
-     * What it says is the mean that adds up: so many cases take so many times the value. A case of nought counts as nought.
+     * What it says is the mean that adds up: so many cases take so many times the value. A case of nought counts as
+     * nought.
      *
      * @param  list<float>  $cases  nought or more, each as the rule would have had to be for that case
      * @param  float  $shipped  the rule as it comes

@@ -15,8 +15,8 @@ use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Weld\JointSheet;
 
 /**
- * What a plan takes: goods out of the stores, what is used up at the bench, and somebody's time at every step. Worked out
- * once; shopping list, quote, comparison, saw accounts, cost against actual and learning all read it here.
+ * What a plan takes: goods out of the stores, what is used up at the bench, and somebody's time at every step. Worked
+ * out once; shopping list, quote, comparison, saw accounts, cost against actual and learning all read it here.
  */
 final readonly class Ledger
 {

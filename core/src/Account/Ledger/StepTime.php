@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Account\Ledger;
 
 /**
- * How long somebody is at one step, as planned: so many units by a rule of the shop, and what is worked out besides, such as
- * the cuts of a piece. Minutes.
+ * How long somebody is at one step, as planned: so many units by a rule of the shop, and what is worked out besides,
+ * such as the cuts of a piece. Minutes.
  */
 final readonly class StepTime
 {
@@ -22,7 +22,10 @@ final readonly class StepTime
         public float $besidesMin,
     ) {}
 
-    /** What one unit took where the step took so long; null where no rule says it, below 0 where the saw alone took longer. */
+    /**
+     * What one unit took where the step took so long; null where no rule says it, below 0 where the saw alone took
+     * longer.
+     */
     public function perUnit(float $minutes): ?float
     {
         return $this->rule === null || $this->units <= 0.0 ? null : ($minutes - $this->besidesMin) / $this->units;

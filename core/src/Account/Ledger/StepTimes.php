@@ -16,8 +16,8 @@ use UpsweptBead\Core\Stage\Schedule\Slot;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
 /**
- * How long somebody is at every step of a plan. Purges, welds and the waits that nothing fills are as the schedule has them;
- * everything else goes by the shop's rules.
+ * How long somebody is at every step of a plan. Purges, welds and the waits that nothing fills are as the schedule has
+ * them; everything else goes by the shop's rules.
  */
 final readonly class StepTimes
 {
@@ -131,7 +131,10 @@ final readonly class StepTimes
         return 1;
     }
 
-    /** From the weld before to the arc: put up, filled, and what is waited for. Where nothing is filled it goes with the weld. */
+    /**
+     * From the weld before to the arc: put up, filled, and what is waited for. Where nothing is filled it goes with the
+     * weld.
+     */
     private function before(string $joint): float
     {
         $slot = $this->slots[$joint] ?? null;

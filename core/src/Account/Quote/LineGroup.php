@@ -16,7 +16,7 @@ enum LineGroup: string
     {
         return match ($this) {
             self::Material => 'Tube and parts',
-            self::Consumables => 'Wire, argon, blades and discs',
+            self::Consumables => 'Used up at the bench',
             self::Labour => 'At the bench',
             self::Outside => 'Done by others',
         };

@@ -15,8 +15,8 @@ use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Stage\Plan\Plan;
 
 /**
- * What a job is offered for: what its ledger says it takes, at the shop's prices; what others do; and a margin on all of it.
- * Common practice.
+ * What a job is offered for: what its ledger says it takes, at the shop's prices; what others do; and a margin on all
+ * of it. Common practice.
  */
 final readonly class Quote
 {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Base\Flatness;
 
 /**
- * The lands that seal on one plane, each a ring about a bore, with the points they are measured at. What lies outside them
- * does not seal and is not judged.
+ * The lands that seal on one plane, each a ring about a bore, with the points they are measured at. What lies outside
+ * them does not seal and is not judged.
  */
 final readonly class Face
 {

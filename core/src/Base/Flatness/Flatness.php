@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Base\Flatness;
 
 /**
- * A face as it was measured: its heights over the plane that fits them best, so that a tilt of the set-up does not count.
+ * A face as it was measured: its heights over the plane that fits them best, so that a tilt of the set-up does not
+ * count.
  *
  * Source: least squares (normal equations of z = a + b·x + c·y), general mathematics. Peak to valley over that plane is
  * never below the least zone of ISO 1101, and for six points up to a third above it: it errs to the safe side.
@@ -20,7 +21,8 @@ final readonly class Flatness
 
     /**
      * @param  array<string, float>  $highMm  square to the plane, over the lowest point, by point
-     * @param  array<string, float>  $takeDownMm  what has to come off at least, by point; only those where anything has to
+     * @param  array<string, float>  $takeDownMm  what has to come off at least, by point; only those where anything has
+     *   to
      */
     private function __construct(
         public array $highMm,

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Base\Geometry;
 
 /**
- * One step of damped least squares: Levenberg and Marquardt's method, as any book on numerical optimisation has it (from
- * memory).
+ * One step of damped least squares: Levenberg and Marquardt's method, as any book on numerical optimisation has it
+ * (from memory).
  */
 final readonly class DampedStep
 {

@@ -22,7 +22,8 @@ final readonly class Directions
     private const FLAT = 1e-4;
 
     /**
-     * Gives a direction at an angle from an axis, turned about it from the plane that holds another direction. Angles in radians.
+     * Gives a direction at an angle from an axis, turned about it from the plane that holds another direction. Angles
+     * in radians.
      *
      * @param  list<float>  $axis
      * @param  list<float>  $towards
@@ -114,7 +115,8 @@ final readonly class Directions
      *
      * @param  array{list<float>, list<float>, list<float>, list<float>}  $legs
      * @return array{int, list<float>, list<float>}|null the free leg; three rows that give the others from the way across;
-     *                                                   how they change with the free one. Null if all lie in one plane.
+     *                                                   how they change with the free one. Null if all lie in one
+     *                                                   plane.
      */
     public static function solved(array $legs): ?array
     {

@@ -11,8 +11,8 @@ use UpsweptBead\Core\Base\Units\Internal\QuantityText;
 /**
  * What kind of number a figure is: how a person's text becomes the base unit, and how the base unit is shown.
  *
- * Base units: mm, °, °C, A, L/min, L, kPa (gauge), s, kg, ppm, mm/min, kJ/mm; of work min, of a draught Pa, of heat through a
- * face W/m²K; money in the shop's currency.
+ * Base units: mm, °, °C, A, L/min, L, kPa (gauge), s, kg, ppm, mm/min, kJ/mm; of work min, of a draught Pa, of heat
+ * through a face W/m²K; money in the shop's currency.
  */
 enum Quantity: string
 {
@@ -98,9 +98,9 @@ enum Quantity: string
 
         return match ($this) {
             self::Length => match (true) {
-                ! AsRead::isOnTape($value) => $this->show($value, $units),
-                $units === UnitSystem::Inch => self::fraction($rounded, 32).' in',
-                default => self::trimmed($rounded, 1).' mm',
+                $units === UnitSystem::Metric => self::trimmed($rounded, 1).' mm',
+                AsRead::isOnTape($value) => self::fraction($rounded, 32).' in',
+                default => $this->show($value, $units),
             },
             self::Duration => self::spoken($rounded),
             default => $this->show($rounded, $units),
@@ -262,7 +262,8 @@ enum Quantity: string
         return match (true) {
             $seconds <= 120.0 => self::trimmed($seconds, 1).' s',
             $seconds < 3600.0 => self::decimals($seconds / 60, 0).' min',
-            default => rtrim(sprintf('%d h %02d min', intdiv((int) $seconds, 3600), intdiv((int) $seconds % 3600, 60))),
+            (int) $seconds % 3600 === 0 => sprintf('%d h', intdiv((int) $seconds, 3600)),
+            default => sprintf('%d h %02d min', intdiv((int) $seconds, 3600), intdiv((int) $seconds % 3600, 60)),
         };
     }
 

@@ -9,8 +9,8 @@ use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Joint\JointFace;
 
 /**
- * A joint seen end-on, looking with the flow, as a small SVG for paper: the index mark on top, tacks in their order, where
- * no torch gets to, straight up, the throat line of the next bend.
+ * A joint seen end-on, looking with the flow, as a small SVG for paper: the index mark on top, tacks in their order,
+ * where no torch gets to, straight up, the throat line of the next bend.
  */
 final readonly class DialSvg
 {

@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Exchange\Drawing;
 use UpsweptBead\Core\Base\Geometry\Vector;
 
 /**
- * Centrelines as a DXF drawing in space (the text form, R12): a line for each straight, an arc for each bend, every run on
- * a layer of its own. Millimetres, rearward, right, up.
+ * Centrelines as a DXF drawing in space (the text form, R12): a line for each straight, an arc for each bend, every run
+ * on a layer of its own. Millimetres, rearward, right, up.
  *
  * Arcs lie in a plane of their own, whose axes follow from its normal by the format's arbitrary-axis rule.
  */

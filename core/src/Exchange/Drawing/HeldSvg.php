@@ -11,8 +11,8 @@ use UpsweptBead\Core\Stage\Purge\Mouth;
 use UpsweptBead\Core\Stage\Purge\PurgePose;
 
 /**
- * What lies on the bench for a weld, as it is held: a line drawing from one corner for paper, with where argon is fed and
- * vented, what is dammed, and where the seam is.
+ * What lies on the bench for a weld, as it is held: a line drawing from one corner for paper, with where argon is fed
+ * and vented, what is dammed, and where the seam is.
  */
 final readonly class HeldSvg
 {

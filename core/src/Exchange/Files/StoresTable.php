@@ -9,9 +9,10 @@ use UpsweptBead\Core\Account\Stores\StockNames;
 use UpsweptBead\Core\Shop\Stock\Catalogue;
 
 /**
- * A count of the stores as CSV: item, count, and if there are more columns place, price, reorder at, reorder to, kind, name.
- * The item is the catalogue's id of a tube or bend, or the key of a part; kind and name are only needed for a part that the
- * stores do not know yet. A first line of headings is passed over. Lines that cannot be read are told with their reason.
+ * A count of the stores as CSV: item, count, and if there are more columns place, price, reorder at, reorder to, kind,
+ * name. The item is the catalogue's id of a tube or bend, or the key of a part; kind and name are only needed for a
+ * part that the stores do not know yet. A first line of headings is passed over. Lines that cannot be read are told
+ * with their reason.
  */
 final readonly class StoresTable
 {

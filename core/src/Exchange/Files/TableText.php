@@ -6,7 +6,8 @@ namespace UpsweptBead\Core\Exchange\Files;
 
 /**
  * A table as spreadsheets and CSV files write it: cells parted by tabs, else by semicolons, else by commas. A cell that
- * holds the mark, a quote or the end of a line stands in double quotes, and a quote in it is doubled [RFC 4180, section 2].
+ * holds the mark, a quote or the end of a line stands in double quotes, and a quote in it is doubled [RFC 4180, section
+ * 2].
  * A comma left within a number is a decimal comma.
  */
 final readonly class TableText

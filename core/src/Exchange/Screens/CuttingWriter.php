@@ -74,7 +74,7 @@ final readonly class CuttingWriter
     /** @return array<string, mixed> */
     public function wrong(WrongLength $wrong): array
     {
-        $length = fn (float $mm): string => Quantity::Length->show($mm, $this->figures->units);
+        $length = fn (float $mm): string => Quantity::Length->read($mm, $this->figures->units);
         [$short, $aside] = $wrong->farEndMm;
         $off = $length(abs($wrong->offMm)).($wrong->offMm > 0.0 ? ' too long' : ' too short');
 

@@ -23,7 +23,10 @@ use UpsweptBead\Core\Stage\Merge\TubeSkin;
 use UpsweptBead\Core\Stage\Plan\EndTemplates;
 use UpsweptBead\Core\Stage\Plan\Sketch;
 
-/** Writes what merges in a plan: collectors as they are drawn, made and welded, and the ends of runs that are not square. */
+/**
+ * Writes what merges in a plan: collectors as they are drawn, made and welded, and the ends of runs that are not
+ * square.
+ */
 final readonly class MergeWriter
 {
     /** Heights of a cut in a bend are told at every so many degrees round it. */

@@ -190,8 +190,8 @@ final readonly class StageWriter
             ] : ['filler' => $sheet->choices['filler']]),
             'ranges' => $sheet->refusal() !== '' ? new \stdClass : array_map(
                 fn (array $one): string => self::range(
-                    $one[0]->show($one[1], $this->figures->units),
-                    $one[0]->show($one[2], $this->figures->units),
+                    $one[0]->read($one[1], $this->figures->units),
+                    $one[0]->read($one[2], $this->figures->units),
                 ),
                 $sheet->ranges,
             ),

@@ -19,8 +19,8 @@ use UpsweptBead\Core\Job\RunSpec;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 
 /**
- * A tab, a bung, a hanger, a crack or a seam on a tube that is there already, as a job of its own: a straight stretch of
- * that tube from dam to dam, level, with the work in its middle. Everything else is planned as for any job.
+ * A tab, a bung, a hanger, a crack or a seam on a tube that is there already, as a job of its own: a straight stretch
+ * of that tube from dam to dam, level, with the work in its middle. Everything else is planned as for any job.
  */
 final readonly class SmallWork
 {

@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Shop\Practice;
 /**
  * A bottle of argon: capacity in litres of free gas at its full pressure; pressures in kPa above the air's.
  *
- * Contents go with absolute pressure at one temperature; below `leastKpa` no regulator draws any more. `readAt` is when its
- * gauge was read, if that is known.
+ * Contents go with absolute pressure at one temperature; below `leastKpa` no regulator draws any more. `readAt` is when
+ * its gauge was read, if that is known.
  */
 final readonly class Bottle
 {

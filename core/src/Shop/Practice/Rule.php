@@ -9,7 +9,9 @@ use UpsweptBead\Core\Base\Reason\Source;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
 
-/** One editable rule of the shop: its value in the quantity's base unit, between what bounds, and where it comes from. */
+/**
+ * One editable rule of the shop: its value in the quantity's base unit, between what bounds, and where it comes from.
+ */
 final readonly class Rule
 {
     /**

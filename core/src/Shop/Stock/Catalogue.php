@@ -9,8 +9,8 @@ use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Shop\Stock\Internal\BendTable;
 
 /**
- * Every tube, pipe, bend, elbow, donut and metal that can be named in a job, and the wire that joins them, from the reference
- * tables.
+ * Every tube, pipe, bend, elbow, donut and metal that can be named in a job, and the wire that joins them, from the
+ * reference tables.
  */
 final readonly class Catalogue
 {

@@ -13,7 +13,8 @@ final readonly class ArcHeat
      * @param  int  $runs  1 or more
      * @param  float  $stopS  between two runs
      * @param  float  $beadMm  width of the bead: the arc heats this much of the tube
-     * @param  float  $intoEnd  share of the power that goes into the flange, ring or boss at the seam instead of the tube
+     * @param  float  $intoEnd  share of the power that goes into the flange, ring or boss at the seam instead of the
+     *   tube
      */
     public function __construct(
         public float $powerW,

@@ -11,7 +11,8 @@ final readonly class CoolingCurve
      * @param  float  $peakC  highest mean of the tube near the seam
      * @param  list<?float>  $belowMin  by limit; null where the seam settles above it
      * @param  list<float>  $seamC  that mean at the times asked for
-     * @param  list<array{list<float>, float}>  $rises  by distance: over the start at the times asked for, and at most, K
+     * @param  list<array{list<float>, float}>  $rises  by distance: over the start at the times asked for, and at most,
+     *   K
      * @param  list<?float>  $spotMin  by limit of the hottest spot
      */
     public function __construct(

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Cool;
 
 /**
- * V-band rings, flanges and bosses cut into slices of one temperature each, so that heat leaves the seam only as fast as
- * their metal conducts it. mm, kg, W/K.
+ * V-band rings, flanges and bosses cut into slices of one temperature each, so that heat leaves the seam only as fast
+ * as their metal conducts it. mm, kg, W/K.
  */
 final readonly class EndBodies
 {

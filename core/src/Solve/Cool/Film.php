@@ -6,7 +6,8 @@ namespace UpsweptBead\Core\Solve\Cool;
 
 /**
  * How well air takes heat off the outside of a level tube, W/m²K: still air by Churchill and Chu 1975, moved air across
- * it by Churchill and Bernstein 1977, whichever is more [Incropera, Fundamentals of Heat and Mass Transfer, 9.34 and 7.54,
+ * it by Churchill and Bernstein 1977, whichever is more [Incropera, Fundamentals of Heat and Mass Transfer, 9.34 and
+ * 7.54,
  * from memory]; or a given value.
  */
 final readonly class Film

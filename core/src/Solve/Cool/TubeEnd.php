@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Cool;
 
 /**
- * The end of a tube as heat sees it: open; a flange, ring or boss cut into slices, with or without a plate behind it; or a
- * plate that keeps its temperature.
+ * The end of a tube as heat sees it: open; a flange, ring or boss cut into slices, with or without a plate behind it;
+ * or a plate that keeps its temperature.
  */
 final readonly class TubeEnd
 {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Cool;
 
 /**
- * The tube on one side of a seam, as far as it goes; 0 mm where its end is at the seam. Beside a seam round something on
- * the tube's side heat does not run along the tube but spreads over its wall, away from that.
+ * The tube on one side of a seam, as far as it goes; 0 mm where its end is at the seam. Beside a seam round something
+ * on the tube's side heat does not run along the tube but spreads over its wall, away from that.
  */
 final readonly class TubeSide
 {

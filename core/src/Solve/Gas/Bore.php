@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Solve\Gas;
 use UpsweptBead\Core\Base\Geometry\Vector;
 
 /**
- * The inside of a tube: all that its flat round section sweeps along a line of straights and bends, with flat ends. Plain
- * numbers in mm and radians.
+ * The inside of a tube: all that its flat round section sweeps along a line of straights and bends, with flat ends.
+ * Plain numbers in mm and radians.
  */
 final readonly class Bore
 {
@@ -18,8 +18,10 @@ final readonly class Bore
     public float $lengthMm;
 
     /**
-     * @param  non-empty-list<array{float, float, Vector, Vector, ?Vector}>  $parts  where each begins and how long it is (mm), its
-     *                                                                     first point and direction, and the middle of its bend
+     * @param  non-empty-list<array{float, float, Vector, Vector, ?Vector}>  $parts  where each begins and how long it
+     *   is (mm), its
+     *                                                                     first point and direction, and the middle of
+     *                                                                     its bend
      */
     private function __construct(public string $id, public float $radiusMm, private array $parts)
     {
@@ -74,7 +76,8 @@ final readonly class Bore
     /**
      * Of straights and bends as they follow each other.
      *
-     * @param  list<array{float, Vector, Vector, ?Vector}>  $parts  length (mm), first point and direction, middle of a bend
+     * @param  list<array{float, Vector, Vector, ?Vector}>  $parts  length (mm), first point and direction, middle of a
+     *   bend
      */
     public static function ofParts(string $id, float $boreMm, array $parts): self
     {
@@ -95,7 +98,8 @@ final readonly class Bore
     }
 
     /**
-     * Its middle at a station, the way it goes there, and towards the middle of the bend by the bend's curvature (1/mm).
+     * Its middle at a station, the way it goes there, and towards the middle of the bend by the bend's curvature
+     * (1/mm).
      *
      * @return array{Vector, Vector, Vector}
      */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Gas;
 
 /**
- * Where argon runs out and air is drawn in. Argon is heavier than air, so that inside a filled piece the pressure over the
- * air's falls upwards: a low opening that lets it out too easily pulls air in at a high one. Hydrostatics and the orifice
- * equation; all holes together let out what is fed.
+ * Where argon runs out and air is drawn in. Argon is heavier than air, so that inside a filled piece the pressure over
+ * the air's falls upwards: a low opening that lets it out too easily pulls air in at a high one. Hydrostatics and the
+ * orifice equation; all holes together let out what is fed.
  */
 final readonly class Draught
 {

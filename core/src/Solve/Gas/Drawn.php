@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Solve\Gas;
 use UpsweptBead\Core\Shop\Practice\Contents;
 
 /**
- * How bottles go down while a sequence runs on without a break: each line draws from the first of its bottles that is not
- * used up; what it lacks then is short, and time goes on as if it were there.
+ * How bottles go down while a sequence runs on without a break: each line draws from the first of its bottles that is
+ * not used up; what it lacks then is short, and time goes on as if it were there.
  */
 final readonly class Drawn
 {

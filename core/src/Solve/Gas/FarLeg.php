@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Solve\Gas;
 use UpsweptBead\Core\Solve\Gas\Internal\Lines;
 
 /**
- * What lies beyond a joint that is left open: argon goes out by the joint and on to the vents behind it by their areas, as
- * the pressure is about the same all through.
+ * What lies beyond a joint that is left open: argon goes out by the joint and on to the vents behind it by their areas,
+ * as the pressure is about the same all through.
  */
 final readonly class FarLeg
 {

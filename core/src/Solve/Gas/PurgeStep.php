@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Solve\Gas;
 
-/** One joint of the sequence: arc and cooling in seconds, how often the arc is struck, amps, oxygen at its beginning (ppm). */
+/**
+ * One joint of the sequence: arc and cooling in seconds, how often the arc is struck, amps, oxygen at its beginning
+ * (ppm).
+ */
 final readonly class PurgeStep
 {
     public function __construct(

@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Solve\Merge;
 use UpsweptBead\Core\Base\Document\Refusal;
 
 /**
- * Pieces cut one after another out of a bend, or out of a ring that is opened first, with the marks for both cuts of each.
- * A kerf takes its width along the centreline, w/R of the bend. Lengths in mm, angles in radians.
+ * Pieces cut one after another out of a bend, or out of a ring that is opened first, with the marks for both cuts of
+ * each. A kerf takes its width along the centreline, w/R of the bend. Lengths in mm, angles in radians.
  */
 final readonly class BendMarks
 {

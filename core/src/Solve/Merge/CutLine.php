@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Merge;
 
 /**
- * The line along which the outside of a tube is cut, all the way round. Where what cuts it changes there is a corner; it
- * is a point of the line, since a line without its corners is off by half a millimetre there.
+ * The line along which the outside of a tube is cut, all the way round. Where what cuts it changes there is a corner;
+ * it is a point of the line, since a line without its corners is off by half a millimetre there.
  */
 final readonly class CutLine
 {

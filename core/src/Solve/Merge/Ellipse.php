@@ -8,7 +8,8 @@ namespace UpsweptBead\Core\Solve\Merge;
 final readonly class Ellipse
 {
     /**
-     * Length all the way round, by the arithmetic-geometric mean (Gauss; the series is in every table of elliptic integrals).
+     * Length all the way round, by the arithmetic-geometric mean (Gauss; the series is in every table of elliptic
+     * integrals).
      *
      * @param  float  $a  half of one axis, $b half of the other; any unit
      */

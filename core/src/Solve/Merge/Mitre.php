@@ -7,7 +7,10 @@ namespace UpsweptBead\Core\Solve\Merge;
 use UpsweptBead\Core\Base\Document\Refusal;
 use UpsweptBead\Core\Base\Geometry\Vector;
 
-/** A tube cut by a plane. Stations count from where plane and centreline meet, psi 0 is on the longest side; mm, radians. */
+/**
+ * A tube cut by a plane. Stations count from where plane and centreline meet, psi 0 is on the longest side; mm,
+ * radians.
+ */
 final readonly class Mitre
 {
     /**

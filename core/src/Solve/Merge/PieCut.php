@@ -19,7 +19,8 @@ final readonly class PieCut
      * @param  float  $kerfMm  of the saw, square to the cut
      * @param  float  $endLegMm  straight beyond the tangent on both ends
      * @param  bool  $flipped  whether the stick is turned half round between cuts
-     * @param  float  $shrinkMm  by which each weld draws its two sides together: both are cut so much longer between them
+     * @param  float  $shrinkMm  by which each weld draws its two sides together: both are cut so much longer between
+     *   them
      */
     private function __construct(
         public RoundTube $tube,
@@ -72,8 +73,8 @@ final readonly class PieCut
     }
 
     /**
-     * The least stick that both ends and all wedges come out of in one row. Turned half round, neighbours share each slanted
-     * cut; all the same way up, their long sides lie end to end.
+     * The least stick that both ends and all wedges come out of in one row. Turned half round, neighbours share each
+     * slanted cut; all the same way up, their long sides lie end to end.
      */
     public function stickMm(): float
     {

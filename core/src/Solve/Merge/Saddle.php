@@ -8,12 +8,14 @@ use UpsweptBead\Core\Base\Document\Refusal;
 use UpsweptBead\Core\Base\Geometry\Vector;
 
 /**
- * A branch on a main tube. The main flows along z; the branch points to (sin β, 0, cos β) with its centreline at y = offset,
- * and its stations count from where its centreline is nearest the main's, outward. Psi is 0 at (cos β, 0, −sin β) and 90°
+ * A branch on a main tube. The main flows along z; the branch points to (sin β, 0, cos β) with its centreline at y =
+ * offset, and its stations count from where its centreline is nearest the main's, outward. Psi is 0 at (cos β, 0, −sin
+ * β) and
+ * 90°
  * at +y. Lengths in mm, angles in radians.
  *
- * The end of the branch is cut square through its wall and seats where its first edge touches: at each psi its station is
- * the greatest over the wall. Worked out from a line and a cylinder.
+ * The end of the branch is cut square through its wall and seats where its first edge touches: at each psi its station
+ * is the greatest over the wall. Worked out from a line and a cylinder.
  */
 final readonly class Saddle
 {
@@ -53,7 +55,10 @@ final readonly class Saddle
         };
     }
 
-    /** Radius of the hole's outline round the branch: its bore where it stands on the main, its outside where it goes in. */
+    /**
+     * Radius of the hole's outline round the branch: its bore where it stands on the main, its outside where it goes
+     * in.
+     */
     public function holeRadiusMm(): float
     {
         return $this->seat === Seat::SetOn ? $this->branch->boreMm() : $this->branch->outsideMm();
@@ -137,7 +142,10 @@ final readonly class Saddle
         return $this->point($psi, $this->meetMm($psi, $radiusMm, $this->main->outsideMm()), $radiusMm);
     }
 
-    /** Where a line along the branch leaves a cylinder round the main's axis: s(ψ) = [√(R² − y²) − r cos ψ cos β] / sin β. */
+    /**
+     * Where a line along the branch leaves a cylinder round the main's axis: s(ψ) = [√(R² − y²) − r cos ψ cos β] / sin
+     * β.
+     */
     private function meetMm(float $psi, float $radiusMm, float $mainMm): float
     {
         $y = $this->offsetMm + $radiusMm * sin($psi);

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Reach;
 
 /**
- * A cup or a torch's body as it is held: a flat-ended cylinder about a line from the weld p in a direction a of length 1;
+ * A cup or a torch's body as it is held: a flat-ended cylinder about a line from the weld p in a direction a of length
+ * 1;
  * `from` and `to` are measured along it from p. Millimetres; plain numbers, as this is made in the innermost loop.
  */
 final readonly class Barrel

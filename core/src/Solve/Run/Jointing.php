@@ -70,8 +70,8 @@ final readonly class Jointing
     }
 
     /**
-     * The same pieces with joints moved out of where none may lie, each to the nearest place that stock allows; one that
-     * cannot move stays where it is.
+     * The same pieces with joints moved out of where none may lie, each to the nearest place that stock allows; one
+     * that cannot move stays where it is.
      *
      * @param  list<PieceSpan>  $spans
      * @param  list<BendStock>  $stock

@@ -10,7 +10,8 @@ final readonly class BenchWork
     /**
      * @param  list<BenchPiece>  $pieces
      * @param  list<BenchTask>  $tasks
-     * @param  array<int, array<int, float>>  $waits  by the task that waits and the one it waits for: minutes from its end
+     * @param  array<int, array<int, float>>  $waits  by the task that waits and the one it waits for: minutes from its
+     *   end
      * @param  int  $lines  purge lines, 1 or more
      */
     public function __construct(

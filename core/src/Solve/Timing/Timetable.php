@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Solve\Timing;
 use UpsweptBead\Core\Solve\Timing\Search\PurgeLines;
 
 /**
- * The tasks of a bench in one order, each as early as the rules allow; earlier is never worse, as every rule only pushes
- * later. The argon is turned on as late as its arc allows.
+ * The tasks of a bench in one order, each as early as the rules allow; earlier is never worse, as every rule only
+ * pushes later. The argon is turned on as late as its arc allows.
  */
 final readonly class Timetable
 {

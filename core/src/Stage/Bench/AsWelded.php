@@ -7,7 +7,9 @@ namespace UpsweptBead\Core\Stage\Bench;
 use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
-/** How a joint was welded, by what was read of it the last time: what was cut out and done again is in the log alone. */
+/**
+ * How a joint was welded, by what was read of it the last time: what was cut out and done again is in the log alone.
+ */
 final readonly class AsWelded
 {
     /** A side that is welded first, and what is measured before a seam beside it, are not the joint’s own. */

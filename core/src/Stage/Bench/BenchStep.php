@@ -22,7 +22,8 @@ final readonly class BenchStep
      * @param  float|null  $seconds  how long a countdown or a timer is set for
      * @param  list<Measure>  $measures
      * @param  list<string>  $points  to be confirmed one by one before anybody goes on
-     * @param  ?float  $coolsS  how long what is welded takes until a hand may rest on it; where it is waited for, until it is cool
+     * @param  ?float  $coolsS  how long what is welded takes until a hand may rest on it; where it is waited for, until
+     *   it is cool
      *                          enough for that
      * @param  ?Inspection  $inspection  where a joint is looked at: by what it is judged
      * @param  ?Rig  $rig  where instruments watch: what they would see as planned

@@ -16,8 +16,9 @@ use UpsweptBead\Core\Stage\Schedule\Slot;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
 /**
- * The last stage: the whole job laid out as one line of bench steps. Collectors are made whole; all pieces are cut; then
- * everything in the order of building, what is welded with its purge and what has to cool; at last all is inspected.
+ * The last stage: the whole job laid out as one line of bench steps. Collectors are made whole; all pieces are cut;
+ * then everything in the order of building, what is welded with its purge and what has to cool; at last all is
+ * inspected.
  */
 final readonly class BenchSteps
 {
@@ -211,7 +212,9 @@ final readonly class BenchSteps
         return $steps;
     }
 
-    /** What is welded together: the seams of collectors by their phase, those of runs with nothing else between them. */
+    /**
+     * What is welded together: the seams of collectors by their phase, those of runs with nothing else between them.
+     */
     private function group(Slot $slot): string
     {
         return $this->isOfCollector($slot->joint->run) ? $slot->phase->value : "$slot->batch";
@@ -229,8 +232,8 @@ final readonly class BenchSteps
     }
 
     /**
-     * What of a group still cools when all of it is welded, and hands go there before the next weld: it is measured before
-     * anybody goes on.
+     * What of a group still cools when all of it is welded, and hands go there before the next weld: it is measured
+     * before anybody goes on.
      *
      * @return array<string, float> seconds by joint
      */

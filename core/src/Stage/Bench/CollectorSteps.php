@@ -15,7 +15,9 @@ use UpsweptBead\Core\Stage\Joint\JointType;
 use UpsweptBead\Core\Stage\Merge\BuiltCollector;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
-/** Bench steps of a collector beyond its welds: its tubes tacked together, its outlet pressed round, its inlets trued. */
+/**
+ * Bench steps of a collector beyond its welds: its tubes tacked together, its outlet pressed round, its inlets trued.
+ */
 final readonly class CollectorSteps
 {
     public function __construct(private JointList $joints, private ShopRules $rules, private UnitSystem $units) {}

@@ -17,10 +17,15 @@ use UpsweptBead\Core\Stage\Joint\JointList;
 use UpsweptBead\Core\Stage\Joint\JointType;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
-/** Bench steps in which faces that are bolted or clamped are measured, of a run and of a set, once all of it is cold. */
+/**
+ * Bench steps in which faces that are bolted or clamped are measured, of a run and of a set, once all of it is cold.
+ */
 final readonly class FaceSteps
 {
-    /** Ports that lean to each other by less (degrees) and stand back by less (mm) are bolted to one face; our own figures. */
+    /**
+     * Ports that lean to each other by less (degrees) and stand back by less (mm) are bolted to one face; our own
+     * figures.
+     */
     private const LEAN_DEG = 0.5;
 
     private const BACK_MM = 0.5;
@@ -79,7 +84,8 @@ final readonly class FaceSteps
     }
 
     /**
-     * Flanges that a collector holds together meet one face of the engine: each may be flat by itself and stand back or lean.
+     * Flanges that a collector holds together meet one face of the engine: each may be flat by itself and stand back or
+     * lean.
      *
      * @param  list<string>  $letters  of runs
      * @return list<BenchStep>

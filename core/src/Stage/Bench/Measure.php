@@ -7,9 +7,9 @@ namespace UpsweptBead\Core\Stage\Bench;
 use UpsweptBead\Core\Base\Units\Quantity;
 
 /**
- * A reading that a step asks for: what was really used or found, with what was planned (base unit) if anything was. Above
- * `most` nobody goes on without a reason, nor without the reading where it is asked for. A `rule` is one of the shop that
- * what was planned is proportional to, so that the reading says what it should have been.
+ * A reading that a step asks for: what was really used or found, with what was planned (base unit) if anything was.
+ * Above `most` nobody goes on without a reason, nor without the reading where it is asked for. A `rule` is one of the
+ * shop that what was planned is proportional to, so that the reading says what it should have been.
  */
 final readonly class Measure
 {

@@ -16,8 +16,8 @@ final readonly class Measured
     private const LEAK_TEST_KPA = 68.95;
 
     /**
-     * When a joint is tacked: wider than wire fills without a note, or walls further apart than they may stand, is not gone
-     * on with in silence.
+     * When a joint is tacked: wider than wire fills without a note, or walls further apart than they may stand, is not
+     * gone on with in silence.
      *
      * @return list<Measure>
      */

@@ -73,7 +73,9 @@ final readonly class Progress
         return count(array_filter($this->steps, fn (BenchStep $step): bool => $this->isDone($step->id)));
     }
 
-    /** Joints whose weld is logged as done; a side that is welded first, or a weld done again, counts with its joint. */
+    /**
+     * Joints whose weld is logged as done; a side that is welded first, or a weld done again, counts with its joint.
+     */
     public function jointsDone(): int
     {
         return count(array_filter(

@@ -11,9 +11,9 @@ use UpsweptBead\Core\Stage\Step\StepKind;
 use UpsweptBead\Core\Stage\Step\Work;
 
 /**
- * What each step of the bench waits for: the reasons of the build; pieces that are cut before they are tacked; the purge
- * before its weld; joints that have to be cool before a hand or a seam comes near. Whatever waits for nothing may be taken
- * up at any time.
+ * What each step of the bench waits for: the reasons of the build; pieces that are cut before they are tacked; the
+ * purge before its weld; joints that have to be cool before a hand or a seam comes near. Whatever waits for nothing may
+ * be taken up at any time.
  */
 final readonly class StepOrder
 {

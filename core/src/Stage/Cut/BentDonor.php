@@ -6,7 +6,9 @@ namespace UpsweptBead\Core\Stage\Cut;
 
 use UpsweptBead\Core\Shop\Stock\BendStock;
 
-/** One bought bend and the pieces cut from it, in order along it; `leftDeg` is the most of its bend that remains in one. */
+/**
+ * One bought bend and the pieces cut from it, in order along it; `leftDeg` is the most of its bend that remains in one.
+ */
 final readonly class BentDonor
 {
     /** @param  list<Piece>  $pieces */

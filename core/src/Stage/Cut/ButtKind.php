@@ -9,7 +9,9 @@ use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Shop\Practice\Rule;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
 
-/** Seams that pull their two sides together as they cool; how much is a rule of its own for each, as shops measure them. */
+/**
+ * Seams that pull their two sides together as they cool; how much is a rule of its own for each, as shops measure them.
+ */
 enum ButtKind: string
 {
     case Tubes = 'weld.shrink';

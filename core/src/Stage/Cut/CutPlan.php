@@ -27,7 +27,8 @@ final readonly class CutPlan
     private const SHORTEST_MM = 1.0;
 
     /**
-     * @param  array<string, list<Piece>>  $pieces  by the letter of each run that can be cut from stock, in order of flow
+     * @param  array<string, list<Piece>>  $pieces  by the letter of each run that can be cut from stock, in order of
+     *   flow
      * @param  array<string, list<Piece>>  $ofCollectors  by the letter of each collector that is made here
      * @param  list<Nesting>  $nestings  one for each size of tube
      * @param  list<StockNeed>  $stock

@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Stage\Cut;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
 
 /**
- * A stretch of a piece of stock that no piece comes out of, as its cuts leave it: a straight, some of its bend, a straight.
- * Lengths in mm.
+ * A stretch of a piece of stock that no piece comes out of, as its cuts leave it: a straight, some of its bend, a
+ * straight. Lengths in mm.
  */
 final readonly class Leftover
 {

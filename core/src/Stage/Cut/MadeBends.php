@@ -12,7 +12,9 @@ use UpsweptBead\Core\Solve\Merge\RoundTube;
 use UpsweptBead\Core\Solve\Run\Bend;
 use UpsweptBead\Core\Solve\Run\TubeRun;
 
-/** What the bends of a run can come from: those that are bought, and those of it that are made of wedges from a stick. */
+/**
+ * What the bends of a run can come from: those that are bought, and those of it that are made of wedges from a stick.
+ */
 final readonly class MadeBends
 {
     /** @return list<BendStock> a bend made here keeps whatever straight its stick has on both sides */

@@ -7,7 +7,9 @@ namespace UpsweptBead\Core\Stage\Cut;
 use UpsweptBead\Core\Shop\Practice\Rates;
 use UpsweptBead\Core\Solve\Merge\PieCut;
 
-/** What the wedges of a bend cost when they are sawn here, and as a set cut ready; the welds are the same either way. */
+/**
+ * What the wedges of a bend cost when they are sawn here, and as a set cut ready; the welds are the same either way.
+ */
 final readonly class MakeOrBuy
 {
     private function __construct(

@@ -9,8 +9,8 @@ use UpsweptBead\Core\Shop\Practice\ShopRules;
 use UpsweptBead\Core\Stage\Layout\RoutedRun;
 
 /**
- * What the butts of a run pull together that no piece is cut longer for, as both sides end in their bends: all behind such
- * a joint comes back by so much, the way the tube goes there.
+ * What the butts of a run pull together that no piece is cut longer for, as both sides end in their bends: all behind
+ * such a joint comes back by so much, the way the tube goes there.
  */
 final readonly class NotAllowedFor
 {

@@ -8,14 +8,15 @@ use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
 
 /**
- * Cut lengths as they are set out with a tape, the pieces of each run rounded together: what one loses the next gets, so
- * that the run comes out as long as planned within half a mark of the tape, however many pieces it has.
+ * Cut lengths as they are set out with a tape, the pieces of each run rounded together: what one loses the next gets,
+ * so that the run comes out as long as planned within half a mark of the tape, however many pieces it has.
  */
 final readonly class OnTape
 {
     /**
      * @param  array<string, float>  $mm  by the piece's mark
-     * @param  array<string, float>  $leftMm  by the letter of the run or collector: how much longer all of its pieces are
+     * @param  array<string, float>  $leftMm  by the letter of the run or collector: how much longer all of its pieces
+     *   are
      */
     private function __construct(public array $mm, public array $leftMm) {}
 

@@ -24,7 +24,9 @@ final readonly class OpenedStock
         private float $trimMm = 0.0,
     ) {}
 
-    /** How often it is sawn: at every end of a piece that is not an end of the stock; a cut between two pieces is one. */
+    /**
+     * How often it is sawn: at every end of a piece that is not an end of the stock; a cut between two pieces is one.
+     */
     public function cuts(): int
     {
         $cuts = 0;

@@ -14,7 +14,8 @@ final readonly class Piece
     /**
      * @param  string  $run  letter
      * @param  string  $stockId  what it is cut from
-     * @param  Clocking|null  $clocking  turn of this bend's throat line from the one before it, or from the start's index
+     * @param  Clocking|null  $clocking  turn of this bend's throat line from the one before it, or from the start's
+     *   index
      * @param  string  $wanted  the stock it was chosen to come from, with a number; '' if that is open
      * @param  Place|null  $place  null if there is nothing it can be cut from
      * @param  list<CutMark>  $marks

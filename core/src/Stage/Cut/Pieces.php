@@ -54,8 +54,9 @@ final readonly class Pieces
     }
 
     /**
-     * Which end of which piece is cut longer for what a butt pulls together: the upstream side where that ends in a straight
-     * with something to spare, else the one downstream; where both end in a bend neither, as its angle would grow.
+     * Which end of which piece is cut longer for what a butt pulls together: the upstream side where that ends in a
+     * straight with something to spare, else the one downstream; where both end in a bend neither, as its angle would
+     * grow.
      *
      * @param  list<PieceSpan>  $spans
      * @return array{array<int, ?ButtKind>, array<int, ?ButtKind>} by piece, at its start and at its end

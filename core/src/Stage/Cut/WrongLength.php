@@ -119,8 +119,8 @@ final readonly class WrongLength
     }
 
     /**
-     * Only where both meet in a straight, as long as what is missing, does a longer neighbour put the joint elsewhere and
-     * nothing else; and only where its stock has that much more beside it.
+     * Only where both meet in a straight, as long as what is missing, does a longer neighbour put the joint elsewhere
+     * and nothing else; and only where its stock has that much more beside it.
      *
      * @param  list<OpenedStock>  $opened
      * @param  list<string>  $done

@@ -84,7 +84,9 @@ final readonly class Rig
         };
     }
 
-    /** When a seam would be down to a temperature by the plan (s from the last of the arc); null where it does not cool. */
+    /**
+     * When a seam would be down to a temperature by the plan (s from the last of the arc); null where it does not cool.
+     */
     public function coolsTo(float $temperatureC): ?float
     {
         return $this->passes === [] || $temperatureC <= $this->airC

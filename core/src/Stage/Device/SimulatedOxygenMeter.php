@@ -8,8 +8,8 @@ use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Solve\Gas\Filling;
 
 /**
- * An oxygen meter at the vent, as a stand-in: a well-mixed volume that argon passes and air leaks into, a pocket of air that
- * only mixes slowly with it, and a cell that lags behind.
+ * An oxygen meter at the vent, as a stand-in: a well-mixed volume that argon passes and air leaks into, a pocket of air
+ * that only mixes slowly with it, and a cell that lags behind.
  *
  *     V·dC/dt = Q·c₀ + q·c_air + k·(C_t − C) − (Q + q)·C,   V_t·dC_t/dt = k·(C − C_t),   τ·dM/dt = C − M
  *

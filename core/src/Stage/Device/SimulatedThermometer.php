@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Stage\Device;
 use UpsweptBead\Core\Base\Units\Quantity;
 
 /**
- * A contact thermometer beside a seam that cools, as a stand-in: through the moments at which the plan's own cooling model
- * has it down to one temperature after the other, and between them by Newton's law.
+ * A contact thermometer beside a seam that cools, as a stand-in: through the moments at which the plan's own cooling
+ * model has it down to one temperature after the other, and between them by Newton's law.
  */
 final readonly class SimulatedThermometer implements Device
 {

@@ -31,8 +31,8 @@ use UpsweptBead\Core\Stage\Step\StepKind;
 use UpsweptBead\Core\Stage\Survey\Surroundings;
 
 /**
- * The fourth stage: one order of building for the whole job with its reasons, what a torch gets to, and how far a spanner
- * swings on each nut once the runs stand together.
+ * The fourth stage: one order of building for the whole job with its reasons, what a torch gets to, and how far a
+ * spanner swings on each nut once the runs stand together.
  */
 final readonly class FitPlan
 {

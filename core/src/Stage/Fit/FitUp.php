@@ -10,8 +10,8 @@ use UpsweptBead\Core\Shop\Practice\ShopRules;
 use UpsweptBead\Core\Stage\Joint\Joint;
 
 /**
- * A joint as it was measured against what may be welded, common practice: gap and mismatch by the thinner wall; and where
- * tacks pull a tube to when its far end stands off. A tack pulls its side short as it cools.
+ * A joint as it was measured against what may be welded, common practice: gap and mismatch by the thinner wall; and
+ * where tacks pull a tube to when its far end stands off. A tack pulls its side short as it cools.
  */
 final readonly class FitUp
 {

@@ -101,7 +101,7 @@ final readonly class IncomingCheck
 
     private function show(float $mm): string
     {
-        return Quantity::Length->show($mm, $this->job->units);
+        return Quantity::Length->read($mm, $this->job->units);
     }
 
     /** @return list<string> what is looked at and measured of a part before anything is cut for it */

@@ -49,7 +49,7 @@ final readonly class PartPlaces
                 $notices[] = Notice::caution($this->path($part->spec, 'length'), sprintf(
                     'Run %s begins %s %s the end of %s: measure the part again, or move the start of the run.',
                     $part->spec->outlet,
-                    Quantity::Length->show(abs($alongMm), $this->job->units),
+                    Quantity::Length->read(abs($alongMm), $this->job->units),
                     $alongMm > 0.0 ? 'behind' : 'before',
                     $part->spec->name,
                 ));
@@ -95,7 +95,7 @@ final readonly class PartPlaces
             if (abs($mm) > self::SAME_MM) {
                 $lines[] = sprintf(
                     'the second is %s %s',
-                    Quantity::Length->show(abs($mm), $this->job->units),
+                    Quantity::Length->read(abs($mm), $this->job->units),
                     $mm > 0.0 ? $more : $less,
                 );
             }

@@ -34,7 +34,8 @@ final readonly class TackPattern
      * @param  list<float>  $trialDeg
      * @param  list<float>  $fullDeg
      * @param  string  $trialWhy  why the trial tacks are where they are
-     * @param  list<float>  $shieldedDeg  those of the full pattern that no weld melts again, so that their root is shielded
+     * @param  list<float>  $shieldedDeg  those of the full pattern that no weld melts again, so that their root is
+     *   shielded
      */
     private function __construct(
         public array $trialDeg,

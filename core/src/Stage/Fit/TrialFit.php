@@ -130,7 +130,7 @@ final readonly class TrialFit
 
     private function show(float $mm): string
     {
-        return Quantity::Length->show(max(0.0, $mm), $this->job->units);
+        return Quantity::Length->read(max(0.0, $mm), $this->job->units);
     }
 
     private function passes(Gap $gap, KeepOutKind $kind): string

@@ -125,6 +125,6 @@ final readonly class Bung
 
     private function show(float $mm): string
     {
-        return Quantity::Length->show($mm, $this->job->units);
+        return Quantity::Length->read($mm, $this->job->units);
     }
 }

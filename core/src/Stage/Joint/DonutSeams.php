@@ -8,8 +8,9 @@ use UpsweptBead\Core\Shop\Stock\TubeSize;
 use UpsweptBead\Core\Stage\Cut\Piece;
 
 /**
- * The seams inside pieces that are cut from a donut: it comes welded on the outside only, so the inside is welded before
- * the piece is closed in, common practice. Its halves meet along the outer edge of the bend and along the inner one.
+ * The seams inside pieces that are cut from a donut: it comes welded on the outside only, so the inside is welded
+ * before the piece is closed in, common practice. Its halves meet along the outer edge of the bend and along the inner
+ * one.
  */
 final readonly class DonutSeams
 {

@@ -26,8 +26,8 @@ final readonly class Joint
     ) {}
 
     /**
-     * Whether its root lies in a bore that has to be filled with argon. A tab on a heavy wall is not meant to penetrate,
-     * common practice from .120 in on.
+     * Whether its root lies in a bore that has to be filled with argon. A tab on a heavy wall is not meant to
+     * penetrate, common practice from .120 in on.
      */
     public function isPurged(): bool
     {

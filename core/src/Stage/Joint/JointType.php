@@ -73,22 +73,27 @@ enum JointType: string
         return $this === self::FlangeSeal || $this === self::DonutSeam;
     }
 
-    /** Whether its root lies in a bore that has to be filled with argon; the donut's is welded in the open bore itself. */
+    /**
+     * Whether its root lies in a bore that has to be filled with argon; the donut's is welded in the open bore itself.
+     */
     public function isPurged(): bool
     {
         return $this !== self::DonutSeam;
     }
 
     /**
-     * Whether argon gets out by it until it is welded: a fitting's hole is drilled only then, a tab has none, and what ends
-     * a run lies in its dam.
+     * Whether argon gets out by it until it is welded: a fitting's hole is drilled only then, a tab has none, and what
+     * ends a run lies in its dam.
      */
     public function isTaped(): bool
     {
         return in_array($this, [self::Butt, self::PieCut, self::MergeSeam, self::SlipFillet, self::Saddle], true);
     }
 
-    /** Whether its own gap is taped, and peeled where the torch goes; what is filleted on, or sealed inside already, has none. */
+    /**
+     * Whether its own gap is taped, and peeled where the torch goes; what is filleted on, or sealed inside already, has
+     * none.
+     */
     public function isPeeled(): bool
     {
         return $this->isTaped() || $this === self::VBandButt || $this === self::Crack;

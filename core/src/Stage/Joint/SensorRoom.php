@@ -49,9 +49,9 @@ final readonly class SensorRoom
                 $notices[] = Notice::caution("$routed->path.fittings[$k].fromTop", sprintf(
                     '%s needs about %s of room for its body and lead; %s is in the way after %s.',
                     $placed->jointId,
-                    Quantity::Length->show($long, $this->job->units),
+                    Quantity::Length->read($long, $this->job->units),
                     $what,
-                    Quantity::Length->show($reach, $this->job->units),
+                    Quantity::Length->read($reach, $this->job->units),
                 ));
             }
         }

@@ -67,7 +67,10 @@ final readonly class ByHand
         );
     }
 
-    /** Makes the run so long, as near as it gets, with the far end in place and what is locked left alone. Lengths in mm. */
+    /**
+     * Makes the run so long, as near as it gets, with the far end in place and what is locked left alone. Lengths in
+     * mm.
+     */
     public function bringToLength(float $mm): RouteChoice
     {
         $locks = $this->route->locks();

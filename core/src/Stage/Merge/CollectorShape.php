@@ -19,9 +19,9 @@ use UpsweptBead\Core\Solve\Merge\CutLine;
 use UpsweptBead\Core\Solve\Merge\RoundTube;
 
 /**
- * The tubes of a collector as they are in the end, and as they are cut: set wider for what welding pulls them in by, and
- * longer at the outlet. Its outlet lies where all edges together are as long as the tube behind it is round, since it is
- * pressed round over a former.
+ * The tubes of a collector as they are in the end, and as they are cut: set wider for what welding pulls them in by,
+ * and longer at the outlet. Its outlet lies where all edges together are as long as the tube behind it is round, since
+ * it is pressed round over a former.
  */
 final readonly class CollectorShape
 {
@@ -209,8 +209,8 @@ final readonly class CollectorShape
     }
 
     /**
-     * The inside of one tube up to where it is cut, by shells of the bore (Gauss on the squared radius); in a bend the outer
-     * side is longer than the centreline.
+     * The inside of one tube up to where it is cut, by shells of the bore (Gauss on the squared radius); in a bend the
+     * outer side is longer than the centreline.
      */
     private static function boreMl(CollectorSizes $sizes, float $radiusMm, float $planeMm): float
     {

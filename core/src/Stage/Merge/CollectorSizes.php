@@ -181,8 +181,8 @@ final readonly class CollectorSizes
     }
 
     /**
-     * Straight tubes must clear each other where their slips end, expanded, and only meet behind the straight:
-     * r0 = ρ√(cos²α + cot²(π/N)) + s·sin α for each of both. Tubes along the axis stand side by side: (ρ + gap/2)/sin(π/N).
+     * Straight tubes must clear each other where their slips end, expanded, and only meet behind the straight: r0 =
+     * ρ√(cos²α + cot²(π/N)) + s·sin α for each of both. Tubes along the axis stand side by side: (ρ + gap/2)/sin(π/N).
      */
     private function circle(): Figure
     {

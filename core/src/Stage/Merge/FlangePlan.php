@@ -25,8 +25,9 @@ use UpsweptBead\Core\Solve\Merge\Flange\Hull;
 use UpsweptBead\Core\Solve\Merge\Flange\Path;
 
 /**
- * The flange at one end of a run as it is cut from plate: as it was drawn, or laid round its port and its studs, so that
- * two make a diamond, three a triangle, four a square, and none a ring. Of a V-band ring it is the blank that is turned.
+ * The flange at one end of a run as it is cut from plate: as it was drawn, or laid round its port and its studs, so
+ * that two make a diamond, three a triangle, four a square, and none a ring. Of a V-band ring it is the blank that is
+ * turned.
  */
 final readonly class FlangePlan
 {

@@ -15,8 +15,8 @@ use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 
 /**
- * A job with every end where the part stands that it meets: the inlets and outlets of built collectors, and the sides of
- * runs that others stand on. Moving a collector moves the ends that go into it.
+ * A job with every end where the part stands that it meets: the inlets and outlets of built collectors, and the sides
+ * of runs that others stand on. Moving a collector moves the ends that go into it.
  */
 final readonly class Placement
 {

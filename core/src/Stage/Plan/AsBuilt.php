@@ -45,7 +45,8 @@ final readonly class AsBuilt
 
     /**
      * @param  Job  $job  with the route as it is built
-     * @param  bool  $isOtherWay  whether the rest takes other bends, as those that were planned do not lead there any more
+     * @param  bool  $isOtherWay  whether the rest takes other bends, as those that were planned do not lead there any
+     *   more
      */
     private function __construct(
         public Job $job,
@@ -63,7 +64,8 @@ final readonly class AsBuilt
     }
 
     /**
-     * What changes of the pieces that come behind what stands: the mark, the length as cut and the turn, before and after.
+     * What changes of the pieces that come behind what stands: the mark, the length as cut and the turn, before and
+     * after.
      *
      * @return list<array{mark: string, was: float, is: float, turnWas: float, turnIs: float}> mm and degrees
      */

@@ -7,7 +7,10 @@ namespace UpsweptBead\Core\Stage\Plan;
 use UpsweptBead\Core\Stage\Merge\Branch;
 use UpsweptBead\Core\Stage\Merge\Slant;
 
-/** What the templates of ends are called: of a branch, for the end of its piece and for the hole it stands over; of a slant. */
+/**
+ * What the templates of ends are called: of a branch, for the end of its piece and for the hole it stands over; of a
+ * slant.
+ */
 final readonly class EndTemplates
 {
     /** @return array{string, string} */

@@ -32,7 +32,8 @@ use UpsweptBead\Core\Stage\Weld\WeldPlan;
 final readonly class Planner
 {
     /**
-     * @param  ?Insertion  $insertion  the order in which the runs go in, which takes too long to be worked out with every
+     * @param  ?Insertion  $insertion  the order in which the runs go in, which takes too long to be worked out with
+     *   every
      *                                 edit; without it they are built in the order of the survey
      */
     public static function plan(Job $job, Shop $shop, ?Insertion $insertion = null): Plan

@@ -17,8 +17,8 @@ use UpsweptBead\Core\Job\Purpose;
 use UpsweptBead\Core\Job\RunSpec;
 
 /**
- * Whether a turbine lies ahead of a seam: found by going on with the flow, through parts, collectors and branches. Where
- * the job's connections end without an answer, its purpose gives one, or somebody does.
+ * Whether a turbine lies ahead of a seam: found by going on with the flow, through parts, collectors and branches.
+ * Where the job's connections end without an answer, its purpose gives one, or somebody does.
  */
 final readonly class Ahead
 {

@@ -89,7 +89,9 @@ final readonly class Enclosures
         return $standing;
     }
 
-    /** Of a joint's run by itself, or its loose piece: near enough where what is fitted together would take too long. */
+    /**
+     * Of a joint's run by itself, or its loose piece: near enough where what is fitted together would take too long.
+     */
     public function apart(Joint $joint): Enclosure
     {
         $routed = $this->layout->run($joint->run);

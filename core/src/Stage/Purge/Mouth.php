@@ -6,7 +6,10 @@ namespace UpsweptBead\Core\Stage\Purge;
 
 use UpsweptBead\Core\Base\Geometry\Vector;
 
-/** An open end of what is filled: what it is called at the bench, where it is, the way of the flow there, and its bore (mm). */
+/**
+ * An open end of what is filled: what it is called at the bench, where it is, the way of the flow there, and its bore
+ * (mm).
+ */
 final readonly class Mouth
 {
     public function __construct(

@@ -22,7 +22,7 @@ final readonly class PurgePlan
     /** What is done with the flow before the arc, and why that matters when the seam closes. */
     public function closing(UnitSystem $units): string
     {
-        $hold = Quantity::Flow->show($this->value('hold'), $units);
+        $hold = Quantity::Flow->read($this->value('hold'), $units);
 
         return $this->pose->isEntered()
             ? "Turn the purge down to $hold before the arc: it comes out past the torch."

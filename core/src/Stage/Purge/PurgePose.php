@@ -14,8 +14,9 @@ use UpsweptBead\Core\Solve\Gas\Through;
 
 /**
  * Which opening to feed, which to vent and which to dam, and how to hold the piece: argon is heavier than air (1.661
- * against 1.204 kg/m³ at 20 °C), so it fills from the lowest opening and drives the air out of the highest. Air that would
- * have to go down first stays; held as on the vehicle if little does, else the way a vise allows that leaves least.
+ * against 1.204 kg/m³ at 20 °C), so it fills from the lowest opening and drives the air out of the highest. Air that
+ * would have to go down first stays; held as on the vehicle if little does, else the way a vise allows that leaves
+ * least.
  */
 final readonly class PurgePose
 {

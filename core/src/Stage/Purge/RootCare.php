@@ -14,7 +14,9 @@ use UpsweptBead\Core\Shop\Practice\RootSchool;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Joint\JointType;
 
-/** By which school the root of a joint is shielded: the shop's, the job's, or its own, as far as where it lies permits. */
+/**
+ * By which school the root of a joint is shielded: the shop's, the job's, or its own, as far as where it lies permits.
+ */
 final readonly class RootCare
 {
     /** The override that counts for all joints of a job. */

@@ -9,8 +9,8 @@ use UpsweptBead\Core\Stage\Fit\Order\Task;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
 /**
- * Which joints find what they are of closed and filled from an earlier one: held, fed and vented alike, with nothing else
- * done between, so that only what crept in since has to be rinsed out. Common practice.
+ * Which joints find what they are of closed and filled from an earlier one: held, fed and vented alike, with nothing
+ * else done between, so that only what crept in since has to be rinsed out. Common practice.
  */
 final readonly class StaysFilled
 {

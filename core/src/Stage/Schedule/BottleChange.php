@@ -29,7 +29,8 @@ final readonly class BottleChange
     ) {}
 
     /**
-     * Each purge or torch draws from the first of its bottles that is not used up; what it takes in pauses is not counted.
+     * Each purge or torch draws from the first of its bottles that is not used up; what it takes in pauses is not
+     * counted.
      *
      * @param  list<Bottle>  $bottles
      * @return list<self> in the order in which they run out

@@ -12,15 +12,16 @@ use UpsweptBead\Core\Solve\Timing\TimetableSolver;
 use UpsweptBead\Core\Stage\Schedule\Internal\OneBench;
 
 /**
- * Several jobs welded at one bench by one welder, so that a seam of one cools while another is welded; beside the time they
- * take one after the other. Times in seconds.
+ * Several jobs welded at one bench by one welder, so that a seam of one cools while another is welded; beside the time
+ * they take one after the other. Times in seconds.
  */
 final readonly class JobsTogether
 {
     private const SEED = 1;
 
     /**
-     * @param  list<array{string, string, float, float}>  $welds  in their order: job, joint, when its arc is lit, when it is
+     * @param  list<array{string, string, float, float}>  $welds  in their order: job, joint, when its arc is lit, when
+     *   it is
      *                                                          done
      */
     private function __construct(public array $welds, public float $totalS, public float $oneAfterOtherS) {}

@@ -15,8 +15,8 @@ use UpsweptBead\Core\Stage\Weld\WeldPlan;
 
 /**
  * The sixth stage: every weld of the job in its turn, so that one cools while another is done; for one welder, in the
- * order in which all is done soonest, as far as the reasons of the build leave a choice. A joint waits for neighbours on
- * the same run that warm it, a purge for its line, and before the runs are fitted together all wait: hands go there.
+ * order in which all is done soonest, as far as the reasons of the build leave a choice. A joint waits for neighbours
+ * on the same run that warm it, a purge for its line, and before the runs are fitted together all wait: hands go there.
  * Times are the planned ones, in seconds.
  */
 final readonly class Schedule
@@ -26,9 +26,11 @@ final readonly class Schedule
      * @param  array<string, float>  $last  joints measured when all is welded, with the seconds each still cools then
      * @param  list<array{string, float, float}>  $oneByOne  joint, begun and done (s), if every joint were waited for
      * @param  float  $oneByOneS  the time it would take then
-     * @param  float  $anotherLineS  the time it would take with one purge line more; the same where that is not worked out
+     * @param  float  $anotherLineS  the time it would take with one purge line more; the same where that is not worked
+     *   out
      * @param  list<Bottle>  $bottles  the shop's
-     * @param  array<string, array<int, float>>  $took  by joint: how long it cools until it is measured for a seam (1) or a hand (2)
+     * @param  array<string, array<int, float>>  $took  by joint: how long it cools until it is measured for a seam (1)
+     *   or a hand (2)
      */
     private function __construct(
         public array $slots,
@@ -42,8 +44,8 @@ final readonly class Schedule
     ) {}
 
     /**
-     * How long a joint cools as planned, with what is welded beside it meanwhile: until a hand may rest on it, or a seam may be
-     * welded beside it (s). Null where it is not waited for.
+     * How long a joint cools as planned, with what is welded beside it meanwhile: until a hand may rest on it, or a
+     * seam may be welded beside it (s). Null where it is not waited for.
      */
     public function coolS(string $joint, bool $isForHand): ?float
     {
@@ -92,8 +94,8 @@ final readonly class Schedule
     }
 
     /**
-     * Joints of what is filled for a weld that are not welded yet when its turn comes: they stay taped. Their own tape is
-     * peeled in the order of the slots.
+     * Joints of what is filled for a weld that are not welded yet when its turn comes: they stay taped. Their own tape
+     * is peeled in the order of the slots.
      *
      * @return list<string>
      */

@@ -10,9 +10,9 @@ use UpsweptBead\Core\Stage\Weld\JointTimes;
 
 /**
  * One weld in its turn, in seconds from the beginning: what is welded on is put up for `changeS`, nobody can go on for
- * `waitS`, then it is begun at `startS`, with what is left of its filling, and done at `endS`. Welded joints are measured
- * first: `handled` until a hand may rest on them, as hands went there, `beside` until a seam may be welded beside them,
- * each with the seconds it still has to cool when it comes up.
+ * `waitS`, then it is begun at `startS`, with what is left of its filling, and done at `endS`. Welded joints are
+ * measured first: `handled` until a hand may rest on them, as hands went there, `beside` until a seam may be welded
+ * beside them, each with the seconds it still has to cool when it comes up.
  */
 final readonly class Slot
 {

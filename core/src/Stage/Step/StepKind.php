@@ -46,7 +46,9 @@ enum StepKind: string
     /** A run or a collector is put under low-pressure air. */
     case LeakTest = 'leak-test';
 
-    /** Names one step among all of a job: it stays the same as long as the piece or joint does, and is never read apart. */
+    /**
+     * Names one step among all of a job: it stays the same as long as the piece or joint does, and is never read apart.
+     */
     public function key(string $subject, int $round = 1): string
     {
         return $round > 1 ? "$this->value.$subject.$round" : "$this->value.$subject";

@@ -178,8 +178,9 @@ final readonly class SurveyChecks
     }
 
     /**
-     * Round a collector a naturally aspirated four or six enters in firing order; a crank whose throws mirror each other moves
-     * first and last cylinder together, so half an order apart they must come (a flat four fires 1-3-4-2 or 1-2-4-3).
+     * Round a collector a naturally aspirated four or six enters in firing order; a crank whose throws mirror each
+     * other moves first and last cylinder together, so half an order apart they must come (a flat four fires 1-3-4-2 or
+     * 1-2-4-3).
      *
      * @return list<Notice>
      */
@@ -236,7 +237,10 @@ final readonly class SurveyChecks
         return array_map(strval(...), array_keys($at));
     }
 
-    /** Looked for along the middle line of the other only: a rail or a bar that runs into a tyre, not a corner that just touches. */
+    /**
+     * Looked for along the middle line of the other only: a rail or a bar that runs into a tyre, not a corner that just
+     * touches.
+     */
     private static function overlap(KeepOut $one, KeepOut $other, Job $job): bool
     {
         foreach ($job->set->keepOuts as $spec) {

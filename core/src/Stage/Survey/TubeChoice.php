@@ -16,8 +16,9 @@ final readonly class TubeChoice
     private const SLACK_IN = 0.002;
 
     /**
-     * Usual sizes by purpose, common practice: least and greatest outside diameter and wall, in inches. A manifold's heavy wall
-     * is pipe of schedule 10 as well as tube; a road system is thinner, but not below 16 gauge where it carries itself.
+     * Usual sizes by purpose, common practice: least and greatest outside diameter and wall, in inches. A manifold's
+     * heavy wall is pipe of schedule 10 as well as tube; a road system is thinner, but not below 16 gauge where it
+     * carries itself.
      */
     private const USUAL = [
         'header' => [1.5, 2.125, 0.049, 0.065],

@@ -16,8 +16,8 @@ use UpsweptBead\Core\Stage\Joint\JointType;
 /**
  * Working current for a joint in stainless, common practice: amps per thousandth of the thinner wall, times one factor.
  *
- * Unequal walls: 1 + 0.25·ln(thick/thin), at most 1.5. In a fillet or slip at least 1.15. Never both. So a thicker wall on
- * either side never asks for less.
+ * Unequal walls: 1 + 0.25·ln(thick/thin), at most 1.5. In a fillet or slip at least 1.15. Never both. So a thicker wall
+ * on either side never asks for less.
  */
 final readonly class Amperage
 {

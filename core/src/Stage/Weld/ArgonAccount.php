@@ -51,7 +51,7 @@ final readonly class ArgonAccount
                 .'%s %% oxygen, and less in a pit. Air the room.',
             $units === UnitSystem::Metric
                 ? sprintf('%.0f m³', $this->roomL / 1000)
-                : Quantity::Volume->show($this->roomL, $units),
+                : Quantity::Volume->read($this->roomL, $units),
             Filling::SAFE_PERCENT,
         );
     }

@@ -69,7 +69,7 @@ enum Backing: string
     public function size(ShopRules $rules, UnitSystem $units): string
     {
         return implode(' × ', array_map(
-            static fn (string $name): string => Quantity::Length->show($rules->value("plate.$name"), $units),
+            static fn (string $name): string => Quantity::Length->read($rules->value("plate.$name"), $units),
             ['length', 'width', 'thickness'],
         ));
     }

@@ -22,7 +22,8 @@ final readonly class JointSheet
     private const PASSES = 'More than one pass: let it cool and brush it to bright metal before each, starts and stops not above one another.';
 
     /**
-     * @param  array<string, Choice>  $choices  filler, tungsten, what shields the root, how it is held, what a flange is bolted to
+     * @param  array<string, Choice>  $choices  filler, tungsten, what shields the root, how it is held, what a flange
+     *   is bolted to
      * @param  array<string, Figure>  $settings  by their short name: wire, amps, pedal, cup, flow …
      * @param  array<string, array{Quantity, float, float}>  $ranges  least and most that is usual, by setting
      * @param  string  $lack  why what a flange was wished bolted to is not what it is; '' where it is

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Weld;
 
-/** What to set on a machine by how it is worked: with a pedal, with a thumbwheel or trigger, or pulsed. Common practice. */
+/**
+ * What to set on a machine by how it is worked: with a pedal, with a thumbwheel or trigger, or pulsed. Common practice.
+ */
 final readonly class Machine
 {
     /** Peak of a pulse over the working current, and what is left between two, of the peak. */

@@ -11,7 +11,9 @@ enum Pass
     case Root;
     case Fill;
 
-    /** The most wall that a root pass melts through: a thicker one asks for no more amps. Common practice, from memory. */
+    /**
+     * The most wall that a root pass melts through: a thicker one asks for no more amps. Common practice, from memory.
+     */
     private const ROOT_MM = 3.2;
 
     /** The same of a pass that fills. Common practice, from memory. */

@@ -72,7 +72,8 @@ it('says nothing with fewer than five cases, and keeps to what there is with non
         ->and(Evidence::of([30.0], 25.0)->value)->toBeGreaterThan(25.0)->toBeLessThan(30.01);
 });
 
-// Minutes are summed: jobs of cases whose mean is 30 take 30 a case, though half of them lie below 25 at the usual spread.
+// Minutes are summed: jobs of cases whose mean is 30 take 30 a case, though half of them lie below 25 at the usual
+// spread.
 it('learns what adds up: the sum over many cases comes out', function () {
     $sum = $learned = 0.0;
     foreach (range(1, 20) as $seed) {

@@ -69,8 +69,8 @@ it('does not judge by three points, through which there is always a plane', func
         ->and(someFace()->judge(['at12' => 0.0, 'at4' => 0.4, 'at8' => 0.1, 'at6' => 0.0]))->not->toBeNull();
 });
 
-// Against the least zone (ISO 1101) found by trying many planes: peak to valley over the best fit is never below it, and
-// for six points no more than a third above.
+// Against the least zone (ISO 1101) found by trying many planes: peak to valley over the best fit is never below it,
+// and for six points no more than a third above.
 it('is near the least zone there is', function () {
     mt_srand(7);
     foreach (range(1, 20) as $case) {
@@ -107,8 +107,8 @@ it('reads three points of each port where several meet one face', function () {
     ])->and([ports()->points[3]->xMm, ports()->points[3]->yMm])->toEqualWithDelta([90.0, 24.0], 1e-9);
 });
 
-// By hand: the middle one of three in a row back by d leaves d from the highest to the lowest. An outer one tilts the plane
-// by b = Sxz/Sxx, which takes b times the way from its inner points to the middle one's outer points off d.
+// By hand: the middle one of three in a row back by d leaves d from the highest to the lowest. An outer one tilts the
+// plane by b = Sxz/Sxx, which takes b times the way from its inner points to the middle one's outer points off d.
 it('finds the port that stands back among its neighbours, each of them flat by itself', function () {
     $back = static fn (float $x): array => readAs(static fn (FacePoint $p): float => abs($p->xMm - $x) < 45 ? 0.3 : 0.0, ports());
     $sideMm = 24 * sin(M_PI / 3);

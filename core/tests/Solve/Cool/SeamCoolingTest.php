@@ -17,7 +17,8 @@ use UpsweptBead\Core\Tests\Support\SomeCooling;
 
 covers(Grid::class, Chain::class, Course::class, Gauges::class, Waves::class);
 
-// An independent solver: the method of lines on a finer grid by SciPy's BDF (core/tests/reference/cool.py made the answers).
+// An independent solver: the method of lines on a finer grid by SciPy's BDF (core/tests/reference/cool.py made the
+// answers).
 it('cools as an independent solver says', function (string $name) {
     $answer = SomeCooling::answer(SomeCooling::shipped($name));
     $wanted = SomeCooling::shipped($name, 'answers/');
@@ -81,7 +82,8 @@ it('keeps all the heat where nothing is lost: in the end it is spread over tube 
     expect($curve->seamC[0] - 20)->toBeClose($rise, 0.002, 0)->and($curve->rises[0][0][0])->toBeClose($rise, 0.002, 0);
 });
 
-// A fin whose far end is held warm settles to cosh(m(L − x))/cosh(mL), m² = h·p/(k·A) [Incropera, table 3.4, from memory].
+// A fin whose far end is held warm settles to cosh(m(L − x))/cosh(mL), m² = h·p/(k·A) [Incropera, table 3.4, from
+// memory].
 it('settles beside a warm plate as a fin does, and says that it never gets below', function () {
     $sides = [new TubeSide(0.0, TubeEnd::bare()), new TubeSide(100.0, TubeEnd::plate(120.0))];
     $tube = SomeCooling::tube(sides: $sides, film: Film::given(12.0));
@@ -122,8 +124,9 @@ it('cools the slower the more stands at its end, and at once where it is bolted 
         ->and($with(TubeEnd::plate(22.0)))->toBeLessThan(2.0);
 });
 
-// Examples 9.4 and 7.4 of Incropera, Fundamentals of Heat and Mass Transfer, from memory: a level pipe of 0.1 m at 165 °C in
-// air of 23 °C, Nu = 23.3 with 0.0313 W/mK; a cylinder of 12.7 mm at 128.4 °C across air of 26.2 °C at 10 m/s, 96 W/m²K.
+// Examples 9.4 and 7.4 of Incropera, Fundamentals of Heat and Mass Transfer, from memory: a level pipe of 0.1 m at 165
+// °C in air of 23 °C, Nu = 23.3 with 0.0313 W/mK; a cylinder of 12.7 mm at 128.4 °C across air of 26.2 °C at 10 m/s, 96
+// W/m²K.
 it('knows what air takes, still and moved', function () {
     expect(Film::still()->wM2K(100.0, 165.0, 23.0))->toBeClose(23.3 * 0.0313 / 0.1, 0.01, 0)
         ->and(Film::fan(10.0)->wM2K(12.7, 128.4, 26.2))->toBeClose(96.0, 0.03, 0)

@@ -87,7 +87,8 @@ it('keeps the air of the other leg of a U', function () {
 });
 
 /**
- * Air that stays in a tube of straights and round corners by brute force: voxels, flooded from the outlet, highest first.
+ * Air that stays in a tube of straights and round corners by brute force: voxels, flooded from the outlet, highest
+ * first.
  *
  * @param  callable(Vector): bool  $isIn
  * @return array{float, float} mL of the whole, and of what stays
@@ -223,7 +224,8 @@ it('draws a shared bottle down by both lines, then each from its own next one', 
     $bottles = [$bottle('a', 10.0), $bottle('b', 5.0)];
     expect($bottles[0]->usableL())->toBeClose(10.0);
     $drawn = Drawn::of($bottles, ['purge' => ['a', 'b'], 'torch' => ['a']], [['j', 'weld', 4.0, ['purge' => 3.0, 'torch' => 2.0]]]);
-    // Five a minute: a is empty after 2; then 3 a minute from b, which is empty after 1.67 more; the torch goes short for 2.
+    // Five a minute: a is empty after 2; then 3 a minute from b, which is empty after 1.67 more; the torch goes short
+    // for 2.
     expect($drawn->runsOut['a'][2])->toBeClose(2.0)
         ->and($drawn->runsOut['b'][2])->toBeClose(2.0 + 5 / 3)
         ->and($drawn->shortL['torch'])->toBeClose(4.0)

@@ -27,7 +27,8 @@ it('lays two equal discs round with half circles and straights', function () {
     expect(hullRound([[-30, 0, 10], [30, 0, 10]])->areaMm2())->toBeClose(M_PI * 100 + 60 * 20, 1e-9);
 });
 
-// Area of an open belt round pulleys of R and r at a distance d: arcs of π ± 2·asin((R−r)/d), straights of √(d²−(R−r)²).
+// Area of an open belt round pulleys of R and r at a distance d: arcs of π ± 2·asin((R−r)/d), straights of
+// √(d²−(R−r)²).
 it('makes the diamond of a two-bolt flange, straight where it touches both discs', function () {
     [$port, $bolt, $apart] = [30.0, 12.0, 45.0];
     $lean = asin(($port - $bolt) / $apart);

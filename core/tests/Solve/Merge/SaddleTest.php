@@ -51,8 +51,8 @@ it('makes a hole that lies on the main, as far from the branch as its bore, or i
     expect($answer['hole_edge'])->toBeClose($edge, 0.005)->toBeGreaterThan($edge);
 })->with(['set-on', 'set-in']);
 
-// The handbook, §7.7: square at 90° the inside edge touches first; at 45° on the acute side the outside one, and going by
-// the inside one fouls by (r_o − r_i) cot β: 1.6 mm for these.
+// The handbook, §7.7: square at 90° the inside edge touches first; at 45° on the acute side the outside one, and going
+// by the inside one fouls by (r_o − r_i) cot β: 1.6 mm for these.
 it('goes by the inside edge at a right angle, and by the outside one on the acute side', function () {
     $main = ['od' => 101.6, 'wall' => 1.65];
     $branch = ['od' => 44.4, 'wall' => 1.6];

@@ -143,8 +143,8 @@ it('finds what trying every pose at every place finds', function (int $seed, boo
 })->with([1, 2, 3, 4, 5, 6])->with(['torch alone' => false, 'torch and rod' => true]);
 
 it('gets into a fillet as far as the rim of the cup lets it', function (float $radius, float $stickOut, float $workDeg) {
-    // Flange below, the tube's own wall above it: held midway and tilted by the work angle, the rim keeps
-    // stick-out · sin(45° ± tilt) − radius · cos(45° ± tilt) from flange and wall [worked by hand; the wall taken flat].
+    // Flange below, the tube's own wall above it: held midway and tilted by the work angle, the rim keeps stick-out ·
+    // sin(45° ± tilt) − radius · cos(45° ± tilt) from flange and wall [worked by hand; the wall taken flat].
     $keeps = static fn (float $deg): float => $stickOut * sin(deg2rad($deg)) - $radius * cos(deg2rad($deg));
     $problem = [
         'format' => 'reach-problem/1', 'name' => 'fillet',

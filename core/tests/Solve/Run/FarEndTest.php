@@ -78,8 +78,9 @@ it('never proposes a change that makes the far end worse, or a straight below no
 })->with(range(1, 12));
 
 it('weighs ten millimetres of gap like one degree when it turns a joint', function () {
-    // One bend of 90° and a leg of 100 mm: turning the joint by t moves the end along a circle of 176.2 mm about its axis and turns
-    // the end's direction by t as well. A target 5° round in place and 0° in direction is met best where both pulls are even.
+    // One bend of 90° and a leg of 100 mm: turning the joint by t moves the end along a circle of 176.2 mm about its
+    // axis and turns the end's direction by t as well. A target 5° round in place and 0° in direction is met best where
+    // both pulls are even.
     $run = new TubeRun(
         Frame::facing(new Vector(0, 0, 0), new Vector(1, 0, 0)),
         [new Bend(50, 0, 90, 76.2)],

@@ -85,8 +85,8 @@ it('has the very wedges where a shop’s seams draw nothing together', function 
 it('takes from the stick what its legs, its wedges and its allowances are long', function () {
     $plan = Planner::plan(madeBend(['pie' => 5]), Some::shop());
     [$piece] = $plan->cut->piecesOf('A');
-    // Turned half round, wedges and ends lie in the stick with their middles: k·2R·tan δ, what each weld draws together,
-    // and a slanted kerf each cut.
+    // Turned half round, wedges and ends lie in the stick with their middles: k·2R·tan δ, what each weld draws
+    // together, and a slanted kerf each cut.
     $mitre = deg2rad(9.0);
     $stickMm = 5 * (2 * 114.3 * tan($mitre) + 0.1 * 3 * 1.651) + 5 * 1.0 / cos($mitre);
     expect($piece->cutLengthMm())->toBeClose(150 + 200 + $stickMm + $piece->allowances->totalMm(), 1e-6)

@@ -166,7 +166,8 @@ it('keeps the pieces’ finished lengths adding up to the run', function () {
     expect($sum)->toBeClose(93 + 433 + 74 + (114.3 * M_PI) / 4 + (152.4 * M_PI) / 3);
 });
 
-// Common practice: half an inch long before the first trial fit; a tenth of the mean bead width for shrink [Blodgett, from memory].
+// Common practice: half an inch long before the first trial fit; a tenth of the mean bead width for shrink [Blodgett,
+// from memory].
 it('cuts long by the trim and shrink allowances at the downstream end, and says why', function () {
     $piece = cut([new Bend(93, 0, 45, 114.3)], 500)[0];
     expect($piece->allowances->trim->value)->toBeClose(12.7)

@@ -14,8 +14,8 @@ use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
 /**
- * A run as it comes out when its pieces are cut to their marks, trimmed, and welded: put together anew from them, a bend whose
- * end is cut longer turning further, and every butt drawing its sides together.
+ * A run as it comes out when its pieces are cut to their marks, trimmed, and welded: put together anew from them, a
+ * bend whose end is cut longer turning further, and every butt drawing its sides together.
  *
  * @param  list<Piece>  $pieces
  */

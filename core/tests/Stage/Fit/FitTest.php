@@ -88,8 +88,8 @@ function taskIds(Plan $plan): array
     return array_map(static fn (Task $one): string => $one->id, $plan->fit->build->tasks);
 }
 
-// Common practice: tacked and tried from the datum outwards; the sensor's hole only once its room was tried, and while its
-// piece is loose; butts on the bench; last what ties the run to its flange, inside before outside.
+// Common practice: tacked and tried from the datum outwards; the sensor's hole only once its room was tried, and while
+// its piece is loose; butts on the bench; last what ties the run to its flange, inside before outside.
 it('builds from the datum outwards, tries, drills, and welds', function () {
     expect(taskIds(withSensor()))->toBe([
         'tack.AJ1', 'tack.AJ2', 'tack.AJ3', 'tack.AJ4', 'trial.A', 'weld.AB1', 'full.A',
@@ -215,8 +215,8 @@ it('drills for a bung before its weld, and for nothing else', function () {
         ->and($do['purge.AJ1'])->not->toContain('drill');
 });
 
-// An M18 × 1.5 sensor goes through a hole of 18 mm, common practice; a probe for a ⅛ NPT bung through one of 8.7 mm (11/32
-// in), from memory.
+// An M18 × 1.5 sensor goes through a hole of 18 mm, common practice; a probe for a ⅛ NPT bung through one of 8.7 mm
+// (11/32 in), from memory.
 it('drills each fitting its own hole', function (string $kind, string $hole) {
     $document = JobWriter::toArray(Some::routedJob());
     $document['runs'][0]['fittings'] = [['kind' => $kind, 'station' => '14 in', 'fromTop' => 20]];

@@ -20,8 +20,8 @@ function measuredButt(float $gapMm, float $mismatchMm = 0.0, float $offMm = 0.0,
     return FitUp::of($joint, $gapMm, $mismatchMm, $offMm, $towardsDeg, 500.0, ShopRules::shipped(), UnitSystem::Metric);
 }
 
-// Common practice, by the wall t: to 0.25 mm as it is; to 0.5·t with wire of the gap's size; to t with larger wire and a
-// note; above that it is cut again.
+// Common practice, by the wall t: to 0.25 mm as it is; to 0.5·t with wire of the gap's size; to t with larger wire and
+// a note; above that it is cut again.
 it('says of a gap what is done with it', function (float $gapMm, FitVerdict $verdict) {
     expect(measuredButt($gapMm)->verdict)->toBe($verdict);
 })->with([
@@ -45,8 +45,8 @@ it('takes a joint apart whose walls stand too far off each other', function () {
         ->and(measuredButt(0.1, 0.45)->lines[1])->toContain('off each other');
 });
 
-// A tack pulls its side short. Worked by hand: 4 mm at 500 mm close a joint of 50.8 mm by 50.8 · 4/500 = 0.406 mm on the
-// side it goes towards, one tack of 0.3 · 1.651 = 0.495 mm.
+// A tack pulls its side short. Worked by hand: 4 mm at 500 mm close a joint of 50.8 mm by 50.8 · 4/500 = 0.406 mm on
+// the side it goes towards, one tack of 0.3 · 1.651 = 0.495 mm.
 it('tacks on the side that the tube should move towards', function () {
     expect(measuredButt(0.1, 0.0, 4.0, 90.0)->tackDeg)->toEqual([90.0])
         ->and(measuredButt(0.1, 0.0, 4.0, 90.0)->lines[1])->toContain('One tack at 90°')->toContain('0.41 mm is wanted')

@@ -209,9 +209,9 @@ it('says of two tips in what they are not alike seen from the rear', function (a
     }
 })->with([
     'alike' => [[], []],
-    'one lower' => [['at' => [900, 400, -8]], ['8.0 mm lower']],
-    'one farther back' => [['at' => [920, 400, 0]], ['20.0 mm farther back']],
-    'both' => [['at' => [890, 400, 5]], ['5.0 mm higher', '10.0 mm farther forward']],
+    'one lower' => [['at' => [900, 400, -8]], ['8 mm lower']],
+    'one farther back' => [['at' => [920, 400, 0]], ['20 mm farther back']],
+    'both' => [['at' => [890, 400, 5]], ['5 mm higher', '10 mm farther forward']],
 ]);
 
 it('asks for the start of the next run where a part ends', function (float $x, bool $isSaid) {

@@ -202,7 +202,8 @@ function demoManifold(): Plan
     );
 }
 
-// Removed, each reason of reach is true: welded where the order has it a torch gets all round, after what it is welded before it does not.
+// Removed, each reason of reach is true: welded where the order has it a torch gets all round, after what it is welded
+// before it does not.
 it('welds before others stand there what is out of reach behind them, and nothing else', function () {
     $plan = demoManifold();
     $letters = array_keys(Solids::of($plan->sketch->layout)->all);
@@ -251,7 +252,8 @@ function inPlaceBefore(FitPlan $fit, string $run): array
     ];
 }
 
-// Each reason of going in is true: with all others there the run is stuck, and it comes out once those in its way are gone.
+// Each reason of going in is true: with all others there the run is stuck, and it comes out once those in its way are
+// gone.
 it('lets a run wait only for one that would not get past it', function () {
     $plan = demoManifold();
     $tubes = [];

@@ -48,7 +48,8 @@ function checked(Job $job): ServiceCheck
     return Planner::planInFull($job, Some::shop())->fit->service[0] ?? throw new LogicException('nothing to check');
 }
 
-// Common practice: what may have to come out gets a clamp joint; it is checked that it can be taken out with the rest in place.
+// Common practice: what may have to come out gets a clamp joint; it is checked that it can be taken out with the rest
+// in place.
 it('lets a tube between two clamps out where nothing is in its way', function () {
     expect(checked(clamped([]))->comesOut)->toBeTrue()->and(checked(clamped([]))->clamps)->toBe('Front, Rear');
 });

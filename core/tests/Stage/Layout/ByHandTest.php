@@ -9,7 +9,9 @@ use UpsweptBead\Core\Solve\Run\FarEnd;
 use UpsweptBead\Core\Stage\Layout\ByHand;
 use UpsweptBead\Core\Tests\Support\Some;
 
-/** A downpipe of two bends that closes, its first bend already the most that is sold and the straight before it locked. */
+/**
+ * A downpipe of two bends that closes, its first bend already the most that is sold and the straight before it locked.
+ */
 function closedDownpipe(): Job
 {
     $document = json_decode(

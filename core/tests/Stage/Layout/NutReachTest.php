@@ -55,23 +55,26 @@ it('swings all round where nothing stands', function () {
 });
 
 it('swings through what a plate beside the nut leaves of the circle', function () {
-    // 13 mm flats: the spanner is 156 mm long, its shank 7.8 mm to either side. A plate whose face stands 78 mm away is met where
-    // the cosine is above (78 − 7.8) / 156, within 63° to either side: 360 − 2 × 63 = 233° are left, in steps of 10° some less.
+    // 13 mm flats: the spanner is 156 mm long, its shank 7.8 mm to either side. A plate whose face stands 78 mm away is
+    // met where the cosine is above (78 − 7.8) / 156, within 63° to either side: 360 − 2 × 63 = 233° are left, in steps
+    // of 10° some less.
     [$first, $second] = reach([plateAt(80)]);
     expect($first->swingDeg)->toBeGreaterThanOrEqual(210.0)->toBeLessThanOrEqual(233.0)
         ->and($first->inTheWay)->toBe(['plate'])
-        // The other nut stands 84 mm further off: 160 mm from the plate's face, which the spanner's tip just meets straight on.
+        // The other nut stands 84 mm further off: 160 mm from the plate's face, which the spanner's tip just meets
+        // straight on.
         ->and($second->swingDeg)->toBe(340.0);
 });
 
 it('is stopped by half the shank as well as by the middle of the spanner', function () {
-    // A face 58 mm away: met where the cosine is above (58 − 7.8) / 156, to 71° either side; by the middle alone to 68°.
+    // A face 58 mm away: met where the cosine is above (58 − 7.8) / 156, to 71° either side; by the middle alone to
+    // 68°.
     expect(reach([plateAt(60)])[0]->swingDeg)->toBe(200.0);
 });
 
 it('is stopped by a tube where the shank comes closer to its axis than both their halves', function () {
-    // The nut stands 42 mm from the axis of a tube straight out, the tube 44.45 mm wide: 22.2 + 7.8 = 30 mm are needed, so the
-    // spanner is stopped where 42 mm times the sine is less, 45° to either side of straight at it.
+    // The nut stands 42 mm from the axis of a tube straight out, the tube 44.45 mm wide: 22.2 + 7.8 = 30 mm are needed,
+    // so the spanner is stopped where 42 mm times the sine is less, 45° to either side of straight at it.
     $straight = new RouteChoice([], Length::ofMm(300));
     $job = studded()->routed('A', $straight);
     $nuts = NutReach::of($job, Planner::plan($job, Some::shop())->layout->runs, [], Some::shop()->rules);

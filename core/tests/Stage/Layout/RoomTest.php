@@ -53,22 +53,22 @@ it('wants room for a sensor’s body and lead, off the tube', function () {
     $towards = pairOfRuns(110, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => 90]]);
     $away = pairOfRuns(110, [['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => -90]]);
     expect(sensorCautions($away))->toBe([])
-        ->and(sensorCautions($towards)[0] ?? '')->toContain('90.0 mm of room')
+        ->and(sensorCautions($towards)[0] ?? '')->toContain('90 mm of room')
         // From surface to surface 65.55 mm; a body of 11 mm half width touches beyond 54.55, met at the step of 58.
-        ->toContain('run B is in the way after 58.0 mm');
+        ->toContain('run B is in the way after 58 mm');
 });
 
 it('says how far out the body of a sensor meets the tube beside it', function (float $apartMm, ?string $after) {
-    // Straight across from a tube of 44.45 mm, looked at 10 mm out from its surface and then every 8 mm: the other tube is met
-    // where its axis is nearer than its half, 22.2 mm, and half a body, 11 mm.
+    // Straight across from a tube of 44.45 mm, looked at 10 mm out from its surface and then every 8 mm: the other tube
+    // is met where its axis is nearer than its half, 22.2 mm, and half a body, 11 mm.
     $texts = sensorCautions(pairOfRuns($apartMm, [
         ['kind' => 'oxygen-sensor-bung', 'station' => 60, 'fromTop' => 90],
     ]));
     expect(preg_match('/after ([\d.]+) mm/', $texts[0] ?? '', $found) === 1 ? $found[1] : null)->toBe($after);
 })->with([
-    'at once' => [65.0, '10.0'],
-    'a step later' => [68.0, '18.0'],
-    'at its end' => [144.0, '90.0'],
+    'at once' => [65.0, '10'],
+    'a step later' => [68.0, '18'],
+    'at its end' => [144.0, '90'],
     'not any more' => [146.0, null],
 ]);
 
@@ -82,7 +82,8 @@ it('sees a keep-out where the sensor would be', function () {
 });
 
 it('looks as far as the lead reaches, and no further', function (float $bottomMm, bool $isMet) {
-    // Straight up from a level tube of 44.45 mm: 22.2 mm to its surface, 90 mm of body and lead, 11 mm of its half width.
+    // Straight up from a level tube of 44.45 mm: 22.2 mm to its surface, 90 mm of body and lead, 11 mm of its half
+    // width.
     $box = [
         'name' => 'Heater pipe',
         'kind' => 'other',

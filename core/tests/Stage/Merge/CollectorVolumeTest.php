@@ -46,7 +46,8 @@ it('holds what is counted in cubes, and is filled by the same volume', function 
         ->and($plan->weld->sheets['KJ1']->purge->value('volume'))->toBeClose($one->volumeL(), 0.001, 0);
 });
 
-// By Pappus a tube along a bend holds its bore times its centreline; two of them share what lies beyond the middle plane.
+// By Pappus a tube along a bend holds its bore times its centreline; two of them share what lies beyond the middle
+// plane.
 it('holds less than its tubes laid end to end, and more than half of that', function () {
     $file = dirname(__DIR__, 4).'/database/demo/sidecar-collectors.job.json';
     $read = JobReader::fromJson((string) file_get_contents($file));

@@ -45,7 +45,8 @@ it('cuts a tip to its slant, with the longest side where the run ends', function
         ->and($pieces[count($pieces) - 1]->endPrep)->toBe(EndPrep::Slant)
         ->and($plan->layout->run('A')?->run->lengthMm())->toBeClose(600.0)
         ->and(json_decode((string) json_encode(PlanWriter::toArray($plan))))->toBeAn('WholePlan');
-    // The run lies along x with its reference up: the longest side is a quarter round from there, the shortest opposite.
+    // The run lies along x with its reference up: the longest side is a quarter round from there, the shortest
+    // opposite.
     expect($slant->backMm(M_PI / 2))->toBeClose(0.0, 0.0, 1e-9)
         ->and($slant->backMm(-M_PI / 2))->toBeClose($slant->reachMm(), 1e-9)
         ->and($slant->backMm(0.0))->toBeClose($slant->reachMm() / 2, 1e-9);

@@ -59,7 +59,8 @@ it('plans in time with every rule at its least, at its most and between', functi
                 continue;
             }
             $shop = Shop::bare()->withMemo($memo)->withRules($rules);
-            // The job with a collector is planned for rules about heat, order and merging only: the others see no difference.
+            // The job with a collector is planned for rules about heat, order and merging only: the others see no
+            // difference.
             $jobs = ($isOfHeat && $share !== 0.37) || str_starts_with($key, 'merge.') ? jobsForRules() : [jobsForRules()[0]];
             foreach ($jobs as $job) {
                 $began = hrtime(true);

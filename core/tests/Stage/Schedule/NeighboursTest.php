@@ -29,8 +29,8 @@ function wedged(string $school): Plan
 }
 
 /**
- * All seams of a schedule welded into one tube after the other, by small explicit steps on even cells: another method than the
- * one that times them.
+ * All seams of a schedule welded into one tube after the other, by small explicit steps on even cells: another method
+ * than the one that times them.
  *
  * @return array<string, float> the mean near each seam at the moment the schedule calls it cool, °C
  */

@@ -158,7 +158,8 @@ it('takes both firing orders of a flat four', function (array $firing) {
 
 it('keeps tubes out of the room for a socket on every nut, but not out of the way while they go in', function () {
     $document = SomeHeader::document();
-    // Two studs level on either side of the port; a tube that turned down at once would pass them, one turned aside would not.
+    // Two studs level on either side of the port; a tube that turned down at once would pass them, one turned aside
+    // would not.
     $document['runs'][0]['start']['bolts'] = ['count' => 2, 'circle' => 80, 'turn' => 90, 'flats' => 13];
     $document['runs'][0]['route'] = [
         'bends' => [['straight' => 26, 'rotation' => 90, 'angle' => 60, 'clr' => 50.8]],

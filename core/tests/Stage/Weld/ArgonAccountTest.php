@@ -27,7 +27,8 @@ it('is enough only when both bottles are: one gauge does not feed the other hose
 
 it('names the room that all of it would spoil', function () {
     $argon = argon(16_500, 16_500);
-    // Argon takes the place of as much air; air is 20.95 % oxygen, and 19.5 % is where oxygen deficiency begins [OSHA 29 CFR
+    // Argon takes the place of as much air; air is 20.95 % oxygen, and 19.5 % is where oxygen deficiency begins [OSHA
+    // 29 CFR
     // 1910.146, from memory].
     expect(1 - ($argon->torchL + $argon->purgeL) / $argon->roomL)->toBeClose(19.5 / 20.95, 1e-9)
         ->and($argon->caution(UnitSystem::Metric))->toContain('Argon suffocates')->toContain('19.5');

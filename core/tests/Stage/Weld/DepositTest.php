@@ -48,8 +48,8 @@ it('takes the arc, the stops and the heat of every pass', function () {
         ->and(implode(' ', $two->warnings()))->toContain('bright metal');
 });
 
-// By hand, 3 in x .065: vee .25 t² = .68 mm², over it 2/3 · 3t · .35t = 1.91 mm², a gap of .1 mm .17 mm²; 239.4 mm of seam
-// and a tenth for stubs.
+// By hand, 3 in x .065: vee .25 t² = .68 mm², over it 2/3 · 3t · .35t = 1.91 mm², a gap of .1 mm .17 mm²; 239.4 mm of
+// seam and a tenth for stubs.
 it('cuts as much wire as the seam takes', function () {
     $joint = seamOf(JointType::Butt, 1.651, 1.651);
     $wire = Filler::size($joint, UnitSystem::Inch);

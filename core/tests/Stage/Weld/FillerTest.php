@@ -63,8 +63,9 @@ it('proposes nothing where nothing should be proposed, and says why', function (
 ]);
 
 /**
- * The whole matrix, by hand, to be read line by line against the pairings of practice: AWS A5.9, A5.14, A5.15, A5.18 name the
- * wires, which pair takes which is from memory. 303 and titanium are refused, and so is a casting that nobody has identified.
+ * The whole matrix, by hand, to be read line by line against the pairings of practice: AWS A5.9, A5.14, A5.15, A5.18
+ * name the wires, which pair takes which is from memory. 303 and titanium are refused, and so is a casting that nobody
+ * has identified.
  */
 const MATRIX = <<<'TABLE'
                 304L    316L    321     347     309     310     409     625   mild    cast-stainless cast-steel cast-iron

@@ -33,7 +33,8 @@ it('cools a seam in the middle of its tube as long as an independent model says'
         ->and($sheet->times->coolS / 60)->toBeClose(19.7, 0.15, 0);
 });
 
-// The same at 65 A at an end with a clamped pair, by a model in two dimensions (core/tests/problems/cool-2d/band.json): 44 min.
+// The same at 65 A at an end with a clamped pair, by a model in two dimensions (core/tests/problems/cool-2d/band.json):
+// 44 min.
 it('cools a ring in its clamp for much longer', function () {
     $sheet = cooled()['AJ1'];
     expect($sheet->settings['amps']->value)->toBe(65.0)

@@ -97,7 +97,7 @@
             </p>
             {#if isCounted}
                 <p>
-                    <span class="label block">Cost so far</span><span class="figure text-2xl"
+                    <span class="label block">Expected cost</span><span class="figure text-2xl"
                         >{money(quote.expected)}</span
                     >
                 </p>

@@ -20,7 +20,8 @@ final readonly class Clearance
      *
      * @param  float  $wideMm  what is needed from centreline to centreline
      * @param  float  $narrowMm  what is needed between places that lie both in the near zone
-     * @param  list<Contact>|null  $contacts  filled with the nearest place of each two stretches within $windowMm of the limit
+     * @param  list<Contact>|null  $contacts  filled with the nearest place of each two stretches within $windowMm of
+     *   the limit
      *
      * @param-out  ($contacts is null ? null : list<Contact>)  $contacts
      */
@@ -144,7 +145,8 @@ final readonly class Clearance
      * Gives by how much a tube comes short of its distance to a keep-out; its exempt ends are not looked at.
      *
      * @param  float  $neededMm  from the centreline to the keep-out's surface
-     * @param  list<Contact>|null  $contacts  filled with the nearest place of each stretch within $windowMm of the limit
+     * @param  list<Contact>|null  $contacts  filled with the nearest place of each stretch within $windowMm of the
+     *   limit
      *
      * @param-out  ($contacts is null ? null : list<Contact>)  $contacts
      */

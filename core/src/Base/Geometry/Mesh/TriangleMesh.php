@@ -20,8 +20,10 @@ final class TriangleMesh
     private array $nodes = [];
 
     /**
-     * @param  string  $tree  36 bytes a node: the box (least x, y, z, greatest x, y, z) as 32-bit numbers; then where its second
-     *                        child lies, 0 for a leaf (the first comes right behind the node); a leaf's first triangle, and how
+     * @param  string  $tree  36 bytes a node: the box (least x, y, z, greatest x, y, z) as 32-bit numbers; then where
+     *   its second
+     *                        child lies, 0 for a leaf (the first comes right behind the node); a leaf's first triangle,
+     *                        and how
      *                        many it has
      * @param  string  $corners  36 bytes a triangle: nine 32-bit numbers
      */
@@ -111,7 +113,8 @@ final class TriangleMesh
     }
 
     /**
-     * Says whether a point lies inside; never for a mesh that is not closed. Counts how often a line from it leaves. Coordinates in mm.
+     * Says whether a point lies inside; never for a mesh that is not closed. Counts how often a line from it leaves.
+     * Coordinates in mm.
      */
     public function contains(float $x, float $y, float $z): bool
     {

@@ -9,7 +9,8 @@ abstract readonly class KeepOut
 {
     /**
      * @param  ?float  $clearanceMm  in place of the problem's general clearance
-     * @param  float  $exemptFirstMm  this much of every tube, along its centreline from the port, is not tested against it
+     * @param  float  $exemptFirstMm  this much of every tube, along its centreline from the port, is not tested against
+     *   it
      * @param  float  $exemptLastMm  the same, back from the inlet
      */
     public function __construct(

@@ -9,9 +9,9 @@ use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
 
 /**
- * Values rounded to what a person reads them with: a tape to 1/32 in or 0.5 mm from a hand's width on, a flowmeter to whole
- * CFH or half litres, a clock to what it can be waited for, a thermometer to 5° where it is hot. How far is our own figure;
- * that a tape has 1/32 in and a flowmeter's ball is read to a line is common practice.
+ * Values rounded to what a person reads them with: a tape to 1/32 in or 0.5 mm from a hand's width on, a flowmeter to
+ * whole CFH or half litres, a clock to what it can be waited for, a thermometer to 5° where it is hot. How far is our
+ * own figure; that a tape has 1/32 in and a flowmeter's ball is read to a line is common practice.
  */
 final readonly class AsRead
 {
@@ -30,7 +30,7 @@ final readonly class AsRead
             Quantity::Length => self::isOnTape($value)
                 ? self::to($value, $isInch ? Length::MM_PER_INCH / 32 : 0.5)
                 : $value,
-            Quantity::Flow => self::to($value, $isInch ? Quantity::Flow->parse('1', $units) : 0.5),
+            Quantity::Flow => self::flow($value, $isInch ? Quantity::Flow->parse('1', $units) : 0.5),
             // Nobody goes on early for a rounding.
             Quantity::Duration => match (true) {
                 $value < 10.0 => $value,
@@ -55,6 +55,12 @@ final readonly class AsRead
         $rounded = $step * round($value / $step);
 
         return $rounded === 0.0 ? $value : $rounded;
+    }
+
+    /** The ball of a flowmeter to a line; a trickle is set more finely, as half a line more is much more of it. */
+    private static function flow(float $litresPerMin, float $lineLPerMin): float
+    {
+        return self::to($litresPerMin, $litresPerMin < 10 * $lineLPerMin ? $lineLPerMin / 5 : $lineLPerMin);
     }
 
     private static function up(float $value, float $step): float

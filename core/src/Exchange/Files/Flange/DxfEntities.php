@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Exchange\Files\Flange;
 use UpsweptBead\Core\Solve\Merge\Flange\Path;
 
 /**
- * What a DXF drawing in its text form has of lines, arcs, circles and polylines, in its own unit; words and dimensions are
- * passed over. Hostile input costs no more than its length: every limit is checked as it is read.
+ * What a DXF drawing in its text form has of lines, arcs, circles and polylines, in its own unit; words and dimensions
+ * are passed over. Hostile input costs no more than its length: every limit is checked as it is read.
  */
 final readonly class DxfEntities
 {

@@ -9,7 +9,10 @@ use UpsweptBead\Core\Job\PlateSpec;
 use UpsweptBead\Core\Solve\Merge\Flange\Flange;
 use UpsweptBead\Core\Solve\Merge\Flange\Path;
 
-/** Flanges as DXF: written for a laser or waterjet, whose own kerf is left to the cutter; and read as they were measured. */
+/**
+ * Flanges as DXF: written for a laser or waterjet, whose own kerf is left to the cutter; and read as they were
+ * measured.
+ */
 final readonly class FlangeDxf
 {
     /** Ends of lines this near belong together (mm). */

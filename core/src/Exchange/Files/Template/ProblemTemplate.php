@@ -11,7 +11,9 @@ use UpsweptBead\Core\Solve\Merge\Mitre;
 use UpsweptBead\Core\Solve\Merge\Saddle;
 use UpsweptBead\Core\Solve\Merge\Template\WrapTemplate;
 
-/** The wrap template of one tube of a merge problem. Bent tubes cannot be unrolled, and wedges are marked by lengths. */
+/**
+ * The wrap template of one tube of a merge problem. Bent tubes cannot be unrolled, and wedges are marked by lengths.
+ */
 final readonly class ProblemTemplate
 {
     /** @return WrapTemplate|string the template, or why there is none */

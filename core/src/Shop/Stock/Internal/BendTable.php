@@ -9,8 +9,8 @@ use UpsweptBead\Core\Base\Reason\SourceKind;
 use UpsweptBead\Core\Shop\Stock\BendStock;
 
 /**
- * All bends and elbows there are to buy, as lines of text by the tube they are made from: they are many, a job wants those
- * of one tube or two, and a catalogue is brought out of memory with every request.
+ * All bends and elbows there are to buy, as lines of text by the tube they are made from: they are many, a job wants
+ * those of one tube or two, and a catalogue is brought out of memory with every request.
  */
 final class BendTable
 {

@@ -9,8 +9,8 @@ use UpsweptBead\Core\Solve\Cool\Lump;
 use UpsweptBead\Core\Solve\Cool\Property;
 
 /**
- * A tube and what stands at its ends as nodes in a row: what each weighs, what it loses heat over, and what lies between
- * it and the next. Millimetres, kilograms, kelvin, watts.
+ * A tube and what stands at its ends as nodes in a row: what each weighs, what it loses heat over, and what lies
+ * between it and the next. Millimetres, kilograms, kelvin, watts.
  */
 final class Chain
 {

@@ -11,7 +11,8 @@ use UpsweptBead\Core\Solve\Cool\WarmPlate;
 
 /**
  * The temperatures along a tube and of what stands at its ends, as they go on in time: finite volumes, and in time the
- * Rosenbrock method of two stages with γ = 1 − 1/√2, of second order and L-stable [Verwer, Spee, Blom & Hundsdorfer 1999,
+ * Rosenbrock method of two stages with γ = 1 − 1/√2, of second order and L-stable [Verwer, Spee, Blom & Hundsdorfer
+ * 1999,
  * from memory]: one matrix of three diagonals a step, and no iteration. Millimetres, seconds, °C, watts.
  */
 final class Fin
@@ -156,8 +157,8 @@ final class Fin
     }
 
     /**
-     * What warms and cools the nodes of the row at one temperature: of each its capacity (J/K), what it loses (W/K) to air
-     * and plates, and its link to the next (W/K); with the conductivity there (W/mK).
+     * What warms and cools the nodes of the row at one temperature: of each its capacity (J/K), what it loses (W/K) to
+     * air and plates, and its link to the next (W/K); with the conductivity there (W/mK).
      *
      * @return array{list<float>, list<float>, list<float>, float}
      */
@@ -372,7 +373,8 @@ final class Fin
     }
 
     /**
-     * The heat goes evenly into the tube under the bead, what there is of it, but for what goes into the end at the seam.
+     * The heat goes evenly into the tube under the bead, what there is of it, but for what goes into the end at the
+     * seam.
      *
      * @return array<int, float>
      */

@@ -6,7 +6,9 @@ namespace UpsweptBead\Core\Solve\Cool\Internal;
 
 use UpsweptBead\Core\Solve\Cool\TubeSide;
 
-/** A tube cut into cells along its length: fine at the seam, and at the ends a mass or a plate stands at, wider between. */
+/**
+ * A tube cut into cells along its length: fine at the seam, and at the ends a mass or a plate stands at, wider between.
+ */
 final readonly class Grid
 {
     private const FINE_MM = 0.75;

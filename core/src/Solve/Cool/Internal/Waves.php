@@ -7,9 +7,9 @@ namespace UpsweptBead\Core\Solve\Cool\Internal;
 use UpsweptBead\Core\Solve\Cool\ArcHeat;
 
 /**
- * How much hotter than its mean round the seam each place of it is: the arc goes round by opposite quarters, and heat runs
- * round the tube behind it. The first waves round the seam, each a row of nodes of its own in which heat also dies away
- * round the tube; linear at one temperature, by backward Euler, which lets no wave die sooner than it does.
+ * How much hotter than its mean round the seam each place of it is: the arc goes round by opposite quarters, and heat
+ * runs round the tube behind it. The first waves round the seam, each a row of nodes of its own in which heat also dies
+ * away round the tube; linear at one temperature, by backward Euler, which lets no wave die sooner than it does.
  */
 final class Waves
 {

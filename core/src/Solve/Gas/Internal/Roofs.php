@@ -8,8 +8,8 @@ use SplPriorityQueue;
 use UpsweptBead\Core\Base\Geometry\Vector;
 
 /**
- * The assembly held one way: how high the roof of every slice is, and for an outlet from how high air finds to it without
- * going down first: the widest way over the graph of roofs, highest first.
+ * The assembly held one way: how high the roof of every slice is, and for an outlet from how high air finds to it
+ * without going down first: the widest way over the graph of roofs, highest first.
  */
 final class Roofs
 {

@@ -10,9 +10,9 @@ use UpsweptBead\Core\Solve\Gas\Bore;
 
 /**
  * The inside of an assembly in slices along its tubes, and the balls of its nodes. A section is convex, so that from
- * anywhere in a slice its roof is reached without going lower; what decides where air stays is then a graph of roofs. Where
- * tubes share room, slices of one are tied to those of the other by the places they have in common, and the room counts
- * once. None of it depends on how the assembly is held.
+ * anywhere in a slice its roof is reached without going lower; what decides where air stays is then a graph of roofs.
+ * Where tubes share room, slices of one are tied to those of the other by the places they have in common, and the room
+ * counts once. None of it depends on how the assembly is held.
  */
 final class Slices
 {

@@ -125,7 +125,8 @@ final readonly class BentCollector implements Collector
     /**
      * Where a generator reaches the plane halfway to its neighbour, or the outlet.
      *
-     * In the bend cos τ = (R − r0 + ρ |sin ψ| cot(π/N)) / (R + ρ cos ψ), and on into the leg behind it as a straight tube.
+     * In the bend cos τ = (R − r0 + ρ |sin ψ| cot(π/N)) / (R + ρ cos ψ), and on into the leg behind it as a straight
+     * tube.
      *
      * @return array{float, int}
      */

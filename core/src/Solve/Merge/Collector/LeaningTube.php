@@ -8,8 +8,9 @@ use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Solve\Merge\RoundTube;
 
 /**
- * A straight tube of a collector: from its place on the inlet plane it leans towards the axis. The axis is z, with the flow;
- * psi is 0 where the tube looks away from the axis and turns clockwise seen with the flow. Lengths in mm, angles in radians.
+ * A straight tube of a collector: from its place on the inlet plane it leans towards the axis. The axis is z, with the
+ * flow; psi is 0 where the tube looks away from the axis and turns clockwise seen with the flow. Lengths in mm, angles
+ * in radians.
  */
 final readonly class LeaningTube
 {
@@ -56,7 +57,10 @@ final readonly class LeaningTube
         return ($zMm - $radiusMm * cos($psi) * sin($this->lean)) / cos($this->lean);
     }
 
-    /** How far from the axis its outside reaches in the inlet plane; that falls by tan lean with every mm along the axis. */
+    /**
+     * How far from the axis its outside reaches in the inlet plane; that falls by tan lean with every mm along the
+     * axis.
+     */
     public function reachMm(): float
     {
         return $this->inletMm + $this->tube->outsideMm() / cos($this->lean);

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Solve\Merge\Collector;
 
-/** A bend as collectors are cut from: a leg along the axis, the bend toward it, and the leg behind; mm, angle in radians. */
+/**
+ * A bend as collectors are cut from: a leg along the axis, the bend toward it, and the leg behind; mm, angle in
+ * radians.
+ */
 final readonly class MergeBend
 {
     public function __construct(

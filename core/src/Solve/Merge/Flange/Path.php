@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Merge\Flange;
 
 /**
- * A closed line in a plane, of straights and arcs. Each vertex has a bulge for what follows it: the tangent of a quarter
- * of the arc's angle, positive anticlockwise, 0 for a straight. Lengths in mm.
+ * A closed line in a plane, of straights and arcs. Each vertex has a bulge for what follows it: the tangent of a
+ * quarter of the arc's angle, positive anticlockwise, 0 for a straight. Lengths in mm.
  */
 final readonly class Path
 {

@@ -54,8 +54,8 @@ final readonly class Stretch
     }
 
     /**
-     * How much longer some stock would have to be for a piece of this stretch: 0 if one is long enough, infinite if none
-     * has the bend at all.
+     * How much longer some stock would have to be for a piece of this stretch: 0 if one is long enough, infinite if
+     * none has the bend at all.
      *
      * @param  list<StockItem>  $stock  of its tube
      */

@@ -12,7 +12,8 @@ final readonly class Weights
      * @param  array<int, float>  $factors  by donor
      * @param  int  $width  how many branches are kept side by side
      * @param  bool  $isThorough  whether joints are tried, too, where a remnant would be used up to the last
-     * @param  int  $straights  straight pieces in a row that are looked for, beyond what joints asked for and the length
+     * @param  int  $straights  straight pieces in a row that are looked for, beyond what joints asked for and the
+     *   length
      *                          of the stock make necessary
      */
     public function __construct(

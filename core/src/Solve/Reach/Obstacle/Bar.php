@@ -55,8 +55,8 @@ final readonly class Bar implements Obstacle
     }
 
     /**
-     * Whether a plane across the way from the bar's middle line to a point of the barrel parts the two: quick, and right
-     * where it says so.
+     * Whether a plane across the way from the bar's middle line to a point of the barrel parts the two: quick, and
+     * right where it says so.
      *
      * @param  array{float, float, float}  $point
      */

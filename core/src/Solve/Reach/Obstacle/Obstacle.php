@@ -6,7 +6,10 @@ namespace UpsweptBead\Core\Solve\Reach\Obstacle;
 
 use UpsweptBead\Core\Solve\Reach\Barrel;
 
-/** Something convex that stands beside a seam: a straight length of tube, a block, a wall. Its solid's distance is convex. */
+/**
+ * Something convex that stands beside a seam: a straight length of tube, a block, a wall. Its solid's distance is
+ * convex.
+ */
 interface Obstacle extends InTheWay
 {
     /**

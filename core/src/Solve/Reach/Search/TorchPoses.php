@@ -49,7 +49,8 @@ final class TorchPoses
 
     /**
      * @param  array<int, InTheWay>  $obstacles
-     * @param  bool  $isOtherClosed  whether the other sense is known to be closed: both have the upright poses in common
+     * @param  bool  $isOtherClosed  whether the other sense is known to be closed: both have the upright poses in
+     *   common
      * @return ?int the number of a pose that is free
      */
     public function find(Place $place, int $sense, array $obstacles, bool $isOtherClosed): ?int
@@ -96,7 +97,8 @@ final class TorchPoses
     }
 
     /**
-     * A ball that holds every pose of some cups: how far its middle stands off a place along the normal, and its radius.
+     * A ball that holds every pose of some cups: how far its middle stands off a place along the normal, and its
+     * radius.
      *
      * @param  non-empty-list<Cup>  $cups
      * @return array{float, float} mm

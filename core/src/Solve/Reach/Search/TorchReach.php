@@ -168,9 +168,9 @@ final class TorchReach
     }
 
     /**
-     * Whether one thing is in the way of the cup or of the body, whatever place and angle of a part is taken: a point of
-     * the torch is deep in it at the part's middle and at all its corners, and what bulges out between the corners, the
-     * point going round in arcs, is less than it is deep there.
+     * Whether one thing is in the way of the cup or of the body, whatever place and angle of a part is taken: a point
+     * of the torch is deep in it at the part's middle and at all its corners, and what bulges out between the corners,
+     * the point going round in arcs, is less than it is deep there.
      */
     private function isClosed(int $i, int $j, int $w, int $x, int $v, int $y, int $sense): bool
     {

@@ -30,7 +30,8 @@ final readonly class Insertion
     /**
      * @param  list<Step>  $order  as they go in
      * @param  list<Stuck>  $stuck  that no order gets in
-     * @param  list<Stuck>  $alone  for each tube what keeps it from coming out with all the others in place; nothing if it does
+     * @param  list<Stuck>  $alone  for each tube what keeps it from coming out with all the others in place; nothing if
+     *   it does
      */
     private function __construct(public array $order, public array $stuck, public array $alone) {}
 

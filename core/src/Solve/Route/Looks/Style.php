@@ -20,9 +20,12 @@ final readonly class Style
     private const STEPS = 24;
 
     /**
-     * @param  ?float  $gapSpreadMm  widest less narrowest of the gaps that neighbouring runs keep on average; null below three in a row
-     * @param  array<string, float>  $flatnessMm  of each run, from the best plane through its centreline: peak to valley
-     * @param  ?float  $mirrorMm  the furthest that one bank lies from the other's mirror image; null if they are no two banks
+     * @param  ?float  $gapSpreadMm  widest less narrowest of the gaps that neighbouring runs keep on average; null
+     *   below three in a row
+     * @param  array<string, float>  $flatnessMm  of each run, from the best plane through its centreline: peak to
+     *   valley
+     * @param  ?float  $mirrorMm  the furthest that one bank lies from the other's mirror image; null if they are no two
+     *   banks
      */
     private function __construct(public ?float $gapSpreadMm, public array $flatnessMm, public ?float $mirrorMm) {}
 

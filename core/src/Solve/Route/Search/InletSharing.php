@@ -48,7 +48,8 @@ final readonly class InletSharing
     }
 
     /**
-     * About the least length that all of some tubes can have: the longest of what each needs to its nearest inlet. In mm.
+     * About the least length that all of some tubes can have: the longest of what each needs to its nearest inlet. In
+     * mm.
      *
      * @param  list<string>  $runners
      */

@@ -53,7 +53,9 @@ final readonly class Mending
     /** No step longer than a bend (mm): beyond that the slopes mean nothing. */
     private const MOST_STEP = 40.0;
 
-    /** Straights end this far (mm), angles this far (rad) inside their limits, lengths at this share of their tolerance. */
+    /**
+     * Straights end this far (mm), angles this far (rad) inside their limits, lengths at this share of their tolerance.
+     */
     private const STRAIGHT_HAND = 0.02;
 
     private const ANGLE_HAND = 1e-4;
@@ -64,7 +66,8 @@ final readonly class Mending
 
     /**
      * @param  list<Way>  $ways
-     * @param  array<int, list<?float>>  $held  by place in the set, angles to be held instead of those on the grid already
+     * @param  array<int, list<?float>>  $held  by place in the set, angles to be held instead of those on the grid
+     *   already
      * @return list<Way>|null null if it cannot be mended
      */
     public function mend(array $ways, array $held = []): ?array
@@ -131,7 +134,8 @@ final readonly class Mending
      * @param  list<FreeWay>  $tubes
      * @param  list<Way>  $ways
      * @param  list<float>  $commons
-     * @param  array<string, array{Way, Way, list<Shortfall>}>  $known  what was found between two ways that have not moved since
+     * @param  array<string, array{Way, Way, list<Shortfall>}>  $known  what was found between two ways that have not
+     *   moved since
      * @return list<Shortfall>
      */
     private function rows(array $tubes, array $ways, array $commons, array &$known): array

@@ -71,7 +71,10 @@ final readonly class Span
         return $this->rules->limits->grid->isEven(rad2deg($angleRad));
     }
 
-    /** Gives the greatest angle that a stocked radius is bent to, or 0 if it is not stocked. Radius in mm, angle in radians. */
+    /**
+     * Gives the greatest angle that a stocked radius is bent to, or 0 if it is not stocked. Radius in mm, angle in
+     * radians.
+     */
     public function maxAngle(float $radius): float
     {
         $i = array_search($radius, $this->radii, true);

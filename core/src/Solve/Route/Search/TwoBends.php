@@ -7,8 +7,9 @@ namespace UpsweptBead\Core\Solve\Route\Search;
 use UpsweptBead\Core\Base\Geometry\Directions;
 
 /**
- * Ways with two bends: the family of TwoBendFamily, as flat floats for the inner loops of a search. The lengths of the first and the last leg are free, so at a given length there is a curve of
- * them, and few with both angles on the grid. Flat floats throughout: first leg, last leg, and both radii of each.
+ * Ways with two bends: the family of TwoBendFamily, as flat floats for the inner loops of a search. The lengths of the
+ * first and the last leg are free, so at a given length there is a curve of them, and few with both angles on the grid.
+ * Flat floats throughout: first leg, last leg, and both radii of each.
  */
 final readonly class TwoBends
 {

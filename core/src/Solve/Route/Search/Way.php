@@ -93,7 +93,10 @@ final class Way
         );
     }
 
-    /** The objective of one tube: bends, odd angles, turning and length, as they are to count. Turning in radians, length in mm. */
+    /**
+     * The objective of one tube: bends, odd angles, turning and length, as they are to count. Turning in radians,
+     * length in mm.
+     */
     public static function costOf(
         ObjectiveWeights $weights,
         int $bends,

@@ -21,7 +21,8 @@ final readonly class WayClearance
      * Gives by how much two tubes come short of their gap at the worst place.
      *
      * @param  float  $hand  mm asked for above the gap
-     * @param  list<Contact>|null  $contacts  filled with the nearest place of each two stretches within $window of the limit
+     * @param  list<Contact>|null  $contacts  filled with the nearest place of each two stretches within $window of the
+     *   limit
      *
      * @param-out  ($contacts is null ? null : list<Contact>)  $contacts
      */

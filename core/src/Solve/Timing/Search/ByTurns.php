@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Solve\Timing\Search;
 use UpsweptBead\Core\Solve\Timing\BenchWork;
 
 /**
- * Every order of a few tasks, task by task, without those that cannot come to more: branch and bound. Of two ways to have
- * done the same tasks with the same one last, the one that is nowhere earlier is left.
+ * Every order of a few tasks, task by task, without those that cannot come to more: branch and bound. Of two ways to
+ * have done the same tasks with the same one last, the one that is nowhere earlier is left.
  */
 final class ByTurns
 {
@@ -114,8 +114,8 @@ final class ByTurns
     }
 
     /**
-     * What may come next with when it would end; nothing where a due time cannot be kept any more. Behind it the least at
-     * which all can be done, how often the piece changes at least, and what else decides how it goes on.
+     * What may come next with when it would end; nothing where a due time cannot be kept any more. Behind it the least
+     * at which all can be done, how often the piece changes at least, and what else decides how it goes on.
      *
      * @return array{array<int, float>, float, int, list<float>}
      */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Solve\Timing\Search;
 
-/** The purge lines of a bench, each with the minute from which it is free; whoever fills next takes the one free first. */
+/**
+ * The purge lines of a bench, each with the minute from which it is free; whoever fills next takes the one free first.
+ */
 final class PurgeLines
 {
     /** @var non-empty-array<int, float> */

@@ -91,7 +91,8 @@ final class Walk
     }
 
     /**
-     * What an order costs: minutes, what is late, and a little for changes; INF where a task comes before its forerunner.
+     * What an order costs: minutes, what is late, and a little for changes; INF where a task comes before its
+     * forerunner.
      *
      * @param  list<int>  $order
      * @param  int  $from  the first place at which it is not the order that counts

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Bench\Inspection;
 
 /**
- * What colour stainless steel takes in welding, from bright to burnt, with the oxygen (ppm) that the argon behind it had
- * to hold for that.
+ * What colour stainless steel takes in welding, from bright to burnt, with the oxygen (ppm) that the argon behind it
+ * had to hold for that.
  *
  * Source: AWS D18.2, the guide to oxide colours inside tube, ten samples; values from memory, names ours.
  */
@@ -49,8 +49,8 @@ enum Oxide: string
     }
 
     /**
-     * Inside: within what the purge was to hold it is fine; up to where welding stops it is cleaned; burnt beyond that it is
-     * sugar, and cut out. Our own line between the two.
+     * Inside: within what the purge was to hold it is fine; up to where welding stops it is cleaned; burnt beyond that
+     * it is sugar, and cut out. Our own line between the two.
      *
      * @param  float  $targetPpm  of the purge
      * @param  float  $stopPpm  above which welding stops

@@ -10,8 +10,8 @@ use UpsweptBead\Core\Stage\Bench\Measure;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
 /**
- * Steps that follow from what was found: a joint that is not accepted is dressed, or purged and welded again, and looked
- * at once more. They are the joint's own steps in another round.
+ * Steps that follow from what was found: a joint that is not accepted is dressed, or purged and welded again, and
+ * looked at once more. They are the joint's own steps in another round.
  */
 final readonly class Rework
 {

@@ -25,7 +25,8 @@ final readonly class Access
 {
     /**
      * @param  array<string, JointAccess>  $joints  by id; without those that no torch comes to from outside
-     * @param  list<Stuck>  $alone  for each run what keeps it from coming out with all the rest in place; nothing if it does
+     * @param  list<Stuck>  $alone  for each run what keeps it from coming out with all the rest in place; nothing if it
+     *   does
      */
     private function __construct(public array $joints, public array $alone) {}
 

@@ -8,7 +8,9 @@ use UpsweptBead\Core\Base\Geometry\Frame;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Stage\Layout\RoutedRun;
 
-/** Whether the root of a joint is seen through the bore from an open end of its run, how much of it, and from how far. */
+/**
+ * Whether the root of a joint is seen through the bore from an open end of its run, how much of it, and from how far.
+ */
 final readonly class RootView
 {
     /** So many places round the root, and eyes across the opening, are looked at. */

@@ -12,7 +12,8 @@ final readonly class SeamShape
 {
     /**
      * @param  RoundSeam|non-empty-list<Place>  $seam
-     * @param  list<float>  $dialDeg  of each place, one step after the other either way round; empty for one with two ends
+     * @param  list<float>  $dialDeg  of each place, one step after the other either way round; empty for one with two
+     *   ends
      */
     public function __construct(public RoundSeam|array $seam, private array $dialDeg = []) {}
 

@@ -30,12 +30,14 @@ use UpsweptBead\Core\Stage\Merge\BuiltCollector;
 use UpsweptBead\Core\Stage\Merge\FlangePlan;
 
 /**
- * What of a job stands in the way of a torch, by whose it is: every run with its flanges and rings, every collector with
- * its tubes. A tube is a row of round-ended bars along its centreline, a plate a box, a ring a drum.
+ * What of a job stands in the way of a torch, by whose it is: every run with its flanges and rings, every collector
+ * with its tubes. A tube is a row of round-ended bars along its centreline, a plate a box, a ring a drum.
  */
 final readonly class Solids
 {
-    /** A socket or the mouth of a collector reaches so many millimetres over the tube that stands in it; our own figure. */
+    /**
+     * A socket or the mouth of a collector reaches so many millimetres over the tube that stands in it; our own figure.
+     */
     private const SLEEVE_MM = 50.0;
 
     /** The neck of a V-band ring between its seam and its lip (mm); our own figure. */

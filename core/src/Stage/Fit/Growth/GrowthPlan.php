@@ -76,7 +76,7 @@ final readonly class GrowthPlan
         return $bad === [] ? $notices : [...$notices, Notice::caution('set', sprintf(
             '%s wants to grow by %s when it is hot, and nothing gives way. %s',
             ucfirst($bad[0]->name),
-            Quantity::Length->show($bad[0]->growthMm, $job->units),
+            Quantity::Length->read($bad[0]->growthMm, $job->units),
             $bad[0]->advice,
         ))];
     }
@@ -92,7 +92,7 @@ final readonly class GrowthPlan
                     sprintf(
                         '%s sags %s on its tubes alone when they are hot: put a bracket under it for %s, bumps counted in.',
                         $one->part->name,
-                        Quantity::Length->show($one->sagMm, $job->units),
+                        Quantity::Length->read($one->sagMm, $job->units),
                         Quantity::Force->show($one->bumpN, $job->units),
                     ),
                 );

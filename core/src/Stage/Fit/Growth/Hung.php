@@ -15,7 +15,8 @@ use UpsweptBead\Core\Stage\Layout\Layout;
 use UpsweptBead\Core\Stage\Layout\RoutedRun;
 
 /**
- * A part that hangs on its tubes alone: how far they let it down when they are hot, and what a bracket under it carries.
+ * A part that hangs on its tubes alone: how far they let it down when they are hot, and what a bracket under it
+ * carries.
  *
  * By Castigliano's theorem over the curved centreline of a thin tube: the integral of (B² + (1 + ν)·T²)/(E·I), with the
  * bending B and the torsion T of a unit load [Timoshenko, Strength of Materials, from memory]. Tubes that share a part

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Fit\Growth;
 
-/** What hangs on the start of a run and on its hangers: its mass, how far out that is (mm), and who carries how much. */
+/**
+ * What hangs on the start of a run and on its hangers: its mass, how far out that is (mm), and who carries how much.
+ */
 final readonly class Weight
 {
     /** What the ground pulls at, m/s². */
@@ -25,8 +27,8 @@ final readonly class Weight
     }
 
     /**
-     * Shares masses out to what carries them: each between the two supports beside it, by the lever; beyond the last one
-     * the last two, the inner of them pulled up.
+     * Shares masses out to what carries them: each between the two supports beside it, by the lever; beyond the last
+     * one the last two, the inner of them pulled up.
      *
      * @param  non-empty-array<string, float>  $supports  stations (mm) by name, ascending
      * @param  list<array{float, float}>  $masses  station (mm) and mass (kg)

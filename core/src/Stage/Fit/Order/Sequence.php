@@ -9,8 +9,8 @@ use UpsweptBead\Core\Base\Reason\Overrides;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
 /**
- * The tasks of a build in their order: every reason kept, and where none decides, each in its turn. Where a person puts a
- * task before another, that counts; the reasons it breaks are named, everything else adapts.
+ * The tasks of a build in their order: every reason kept, and where none decides, each in its turn. Where a person puts
+ * a task before another, that counts; the reasons it breaks are named, everything else adapts.
  */
 final readonly class Sequence
 {

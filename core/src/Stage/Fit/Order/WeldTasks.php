@@ -12,8 +12,8 @@ use UpsweptBead\Core\Stage\Step\StepKind;
 
 /**
  * When each seam of the runs is welded, common practice: the inside of a donut's piece before it is closed in; fittings
- * once they were tried, while their piece is open; the butts on the bench, every other one so that neighbours cool, first
- * those that no torch reaches later; at last what ties the runs to flanges and collectors, a flange inside before
+ * once they were tried, while their piece is open; the butts on the bench, every other one so that neighbours cool,
+ * first those that no torch reaches later; at last what ties the runs to flanges and collectors, a flange inside before
  * outside, hopping between ports.
  */
 final readonly class WeldTasks

@@ -98,8 +98,8 @@ final class Pipework
     }
 
     /**
-     * From each mouth straight to where its tubes meet, and out from there; what it holds beyond that is added, since its
-     * tubes really meet further on and are pressed round.
+     * From each mouth straight to where its tubes meet, and out from there; what it holds beyond that is added, since
+     * its tubes really meet further on and are pressed round.
      */
     public function collector(BuiltCollector $one): void
     {

@@ -70,8 +70,8 @@ final readonly class Stretch
 
     /**
      * What comes before a weld: what was done before it in the build, where something else lies between; what it has a
-     * reason to follow, or was put behind by somebody. Seams of flanges and collectors keep their order, which keeps them
-     * straight; only butts and what stands on a side are free.
+     * reason to follow, or was put behind by somebody. Seams of flanges and collectors keep their order, which keeps
+     * them straight; only butts and what stands on a side are free.
      *
      * @return list<int>
      */

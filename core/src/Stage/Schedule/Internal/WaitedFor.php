@@ -8,8 +8,8 @@ use UpsweptBead\Core\Shop\Practice\ShopRules;
 use UpsweptBead\Core\Stage\Weld\WeldPlan;
 
 /**
- * The same welds as the build lists them, each waited for: nothing is begun until the joint welded last is done with its
- * purge and cool. Pieces are put up, and hands wait, as in the planned order.
+ * The same welds as the build lists them, each waited for: nothing is begun until the joint welded last is done with
+ * its purge and cool. Pieces are put up, and hands wait, as in the planned order.
  */
 final readonly class WaitedFor
 {

@@ -35,8 +35,8 @@ final readonly class Warm
     }
 
     /**
-     * Whether hands go to it before another is welded, so that it has to be cool: before more is fitted to it, before the
-     * runs are tacked, or fitted together again. Where nothing is done between two welds, no hand goes there.
+     * Whether hands go to it before another is welded, so that it has to be cool: before more is fitted to it, before
+     * the runs are tacked, or fitted together again. Where nothing is done between two welds, no hand goes there.
      */
     public function isHandledBefore(Weld $later): bool
     {

@@ -21,8 +21,8 @@ use UpsweptBead\Core\Stage\Weld\Backing;
 final readonly class Surroundings
 {
     /**
-     * Lengths of tube count as the next shorter of these, so that most seams are alike (mm); less tube cools the slower.
-     * Beyond the last nothing changes.
+     * Lengths of tube count as the next shorter of these, so that most seams are alike (mm); less tube cools the
+     * slower. Beyond the last nothing changes.
      */
     private const LENGTHS_MM = [300.0, 200.0, 150.0, 110.0, 80.0, 60.0, 40.0, 30.0, 20.0, 15.0, 10.0, 5.0];
 

@@ -79,7 +79,8 @@ it('says so by steps: no tube runs into another that is there already while it i
     $there = [];
     $byId = array_combine(array_map(static fn (Way $way): string => $way->span->port->id, $ways), $ways);
     foreach ($insertion->order as $step) {
-        // Walked apart from the sweep: the tube moved back along its way in, 15 mm at a time, and measured against each.
+        // Walked apart from the sweep: the tube moved back along its way in, 15 mm at a time, and measured against
+        // each.
         for ($back = 0.0; $back <= 900; $back += 15) {
             $moved = shifted($byId[$step->tube], $step->direction, -$back);
             foreach ($there as $other) {
@@ -127,8 +128,8 @@ it('needs no order for tubes that stand apart', function () {
 });
 
 it('tips a tube out where it does not come straight, and says about what', function () {
-    // A long tube in a trough. Its near end lies under a lip, its far end behind a low wall, 15 mm off: straight up the lip is in
-    // the way, straight along the wall is. Raised by 8° about the near end it slides out over the wall.
+    // A long tube in a trough. Its near end lies under a lip, its far end behind a low wall, 15 mm off: straight up the
+    // lip is in the way, straight along the wall is. Raised by 8° about the near end it slides out over the wall.
     $tube = SomeWays::through('long', [[0, 0, 0], [0, 300, 0], [0, 600, 3]]);
     $axes = [new Vector(1, 0, 0), new Vector(0, 1, 0), new Vector(0, 0, 1)];
     $solids = [

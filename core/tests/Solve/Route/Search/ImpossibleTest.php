@@ -52,7 +52,8 @@ it('proves that a half turn does not come from one bend of 135°', function () {
 
 it('names the box before a port, and no less than it has to move', function (float $atMm) {
     $document = oneTube();
-    // A wall of 400 × 400 mm square to the port’s axis, its face 20 mm thick in front of the port; the first straight is 25.4 mm.
+    // A wall of 400 × 400 mm square to the port’s axis, its face 20 mm thick in front of the port; the first straight
+    // is 25.4 mm.
     $document['keepouts'] = [
         ['id' => 'wall', 'type' => 'box', 'centre' => [0, $atMm + 10, 0], 'size' => [400, 20, 400]],
     ];

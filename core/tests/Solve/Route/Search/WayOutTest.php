@@ -10,7 +10,10 @@ use UpsweptBead\Core\Solve\Route\Search\Span;
 use UpsweptBead\Core\Solve\Route\Search\WayOut;
 use UpsweptBead\Core\Tests\Support\SomeSets;
 
-/** From the datum along x, far to an inlet off to the side. Tube of 41.275 mm, bends from 50.8 mm, 25.4 mm of straight first. */
+/**
+ * From the datum along x, far to an inlet off to the side. Tube of 41.275 mm, bends from 50.8 mm, 25.4 mm of straight
+ * first.
+ */
 function alongX(): Span
 {
     $document = SomeSets::document('01-two-bends');
@@ -48,7 +51,8 @@ it('finds a port open that has room ahead', function () {
 });
 
 it('finds a port closed by a wall nearer than the tightest turn, and by how much', function () {
-    // A right angle takes 25.4 + 50.8 mm on the axis, half a tube and the clearance stand before the wall: 108.8 mm in all.
+    // A right angle takes 25.4 + 50.8 mm on the axis, half a tube and the clearance stand before the wall: 108.8 mm in
+    // all.
     $need = 25.4 + 50.8 + 41.275 / 2 + 12;
     expect(closed([slab('wall', $need + 1, -400, 400)]))->toBeNull();
     [$id, $by] = closed([slab('wall', $need - 20, -400, 400)]);

@@ -110,7 +110,9 @@ it('finds the shortest plane path of Dubins where that theorem applies', functio
     expect($shortest)->toBeClose(dubinsBendStraightBendMm($x, $y, deg2rad($headingDeg), 76.2), 2e-4);
 })->with([[400, 150, 60], [500, -200, -45], [450, 200, 0], [380, 260, 80], [600, 90, -30]]);
 
-/** Shortest of LSL, RSR, LSR, RSL by the closed forms of Shkel & Lumelsky (2001), for a start at the origin heading x. */
+/**
+ * Shortest of LSL, RSR, LSR, RSL by the closed forms of Shkel & Lumelsky (2001), for a start at the origin heading x.
+ */
 function dubinsBendStraightBendMm(float $x, float $y, float $heading, float $radius): float
 {
     $best = INF;
@@ -278,7 +280,8 @@ it('says what an answer gives up against the best of the others', function () {
 });
 
 it('prefers what is on the shelf where all else is equal, then the wider radius', function () {
-    // The same offset with either radius: two bends of 45° in a plane, lengths within a millimetre by the straights between.
+    // The same offset with either radius: two bends of 45° in a plane, lengths within a millimetre by the straights
+    // between.
     $bend = static fn (float $clrMm): TubeRun => new TubeRun(
         facing([0, 0, 0], [1, 0, 0]),
         [new Bend(50, 0, 45, $clrMm)],

@@ -125,7 +125,9 @@ final class LeastCost
         return $donor->arcToMm - $donor->arcFromMm + ($donor->isRing ? 0.0 : $this->rules->kerfMm);
     }
 
-    /** The runs without a bend: their joints and, where there is no other stock than straight, what they take of that. */
+    /**
+     * The runs without a bend: their joints and, where there is no other stock than straight, what they take of that.
+     */
     private function withoutBends(): float
     {
         $joints = $pieces = 0;

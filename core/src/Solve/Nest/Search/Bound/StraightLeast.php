@@ -48,7 +48,8 @@ final class StraightLeast
      * @param  float|null  $beforeMm  the leg behind the bend before it; null if that piece ends at its tangent
      * @param  float|null  $afterMm  the leg in front of the bend after it, likewise
      * @return array{float, float} the cost; and what more joints, or stock opened for it, cost besides, where a piece is
-     *                             longer than what comes for nothing: once for the whole job, as all may share the stock
+     *                             longer than what comes for nothing: once for the whole job, as all may share the
+     *                             stock
      */
     public function cost(RunShape $shape, int $k, ?float $beforeMm, ?float $afterMm): array
     {

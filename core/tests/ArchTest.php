@@ -48,6 +48,12 @@ it('is built in layers, each knowing only those before it', function () {
         ->and(Layers::upwards($folder, 'UpsweptBead\Core', LAYERS))->toBe([]);
 });
 
+it('asks what a torch gets to before it orders the build, and not the other way round', function () {
+    $folder = dirname(__DIR__).'/src/Stage/Fit';
+    expect(Layers::upwards($folder, 'UpsweptBead\Core\Stage\Fit', ['Access', 'Order']))->toBe([])
+        ->and(Layers::upwards($folder, 'UpsweptBead\Core\Stage\Fit', ['Order', 'Access']))->not->toBe([]);
+});
+
 it('reaches into no Internal folder from outside of the one it lies in', function () {
     expect(Layers::reachedInto(dirname(__DIR__).'/src', 'UpsweptBead\Core'))->toBe([]);
 });

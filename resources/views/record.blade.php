@@ -36,6 +36,7 @@
     .plate td { border: 0.4pt solid #8796a1; padding: 1mm 1.6mm; }
     .plate .l { display: block; color: #4c5963; font-size: 6.8pt; }
     .q { color: #4c5963; }
+    .w { white-space: nowrap; }
     .signed { margin-top: 12mm; page-break-inside: avoid; }
     .signed td { width: 33%; border: 0; border-top: .3mm solid #4c5963; padding-top: 1mm; }
 </style>
@@ -135,7 +136,7 @@
 <table>
     <tr><th>When ({{ $time->zone() }})</th><th>Step</th><th>What</th><th>By</th><th>Note</th></tr>
     @foreach($bench['log'] as $line)
-    <tr><td class="n">{{ $time->show($line['at']) }}</td><td>{{ $titles[$line['step']] ?? $line['words'] }}</td><td>{{ \UpsweptBead\Core\Stage\Bench\EntryKind::from($line['kind'])->label() }}</td><td>{{ $line['by'] }}</td><td>{{ implode(' ', array_filter([$line['found'], $line['note'], $line['why']])) }}</td></tr>
+    <tr><td class="n w">{{ $time->show($line['at']) }}</td><td>{{ $titles[$line['step']] ?? $line['words'] }}</td><td>{{ \UpsweptBead\Core\Stage\Bench\EntryKind::from($line['kind'])->label() }}</td><td class="w">{{ $line['by'] }}</td><td>{{ implode(' ', array_filter([$line['found'], $line['note'], $line['why']])) }}</td></tr>
     @endforeach
 </table>
 @endif

@@ -1,4 +1,4 @@
-// Cuts that take fewer joints or less stock: looked for by the core, taken over only when a person says so.
+// Cuts that take fewer joints or cost less: looked for by the core, taken over only when a person says so.
 import type { LessStock } from './answers';
 import { said } from './http';
 import { sendInTurn } from './in-turn';

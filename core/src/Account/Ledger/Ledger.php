@@ -9,8 +9,6 @@ use UpsweptBead\Core\Account\Stores\Needs;
 use UpsweptBead\Core\Shop\Practice\Rates;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Stage\Bench\BenchStep;
-use UpsweptBead\Core\Stage\Cut\OpenedStock;
-use UpsweptBead\Core\Stage\Cut\Piece;
 use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Weld\JointSheet;
 
@@ -35,7 +33,7 @@ final readonly class Ledger
 
     public static function of(Plan $plan, Shop $shop): self
     {
-        $cuts = self::cuts($plan, $shop);
+        $cuts = $plan->cut->cuts($shop->rules);
 
         return new self(Needs::of($plan, $shop), self::used($plan, $shop, $cuts), StepTimes::of($plan, $shop), $cuts);
     }
@@ -53,19 +51,6 @@ final readonly class Ledger
         }
 
         return array_filter($minutes, static fn (float $one): bool => $one > 0.0);
-    }
-
-    private static function cuts(Plan $plan, Shop $shop): int
-    {
-        $pies = array_filter(
-            $plan->cut->allPieces(),
-            static fn (Piece $one): bool => $one->pie !== null,
-        );
-
-        return array_sum(array_map(
-            static fn (OpenedStock $one): int => $one->cuts(),
-            $plan->cut->opened($shop->rules),
-        )) + array_sum(array_map(static fn (Piece $one): int => $one->pie->welds ?? 0, $pies));
     }
 
     /** @return list<Used> what there is none of is left out */

@@ -53,7 +53,7 @@ final readonly class StageWriter
             'bends' => $cut->bends(),
             'bars' => $cut->bars(),
             'toBuy' => $cut->toBuy(),
-            'cost' => round(Estimate::ofCuts($cut->stock, $cut->joints(), $shop), 2),
+            'cost' => round(Estimate::of($cut, $shop), 2),
         ];
     }
 

@@ -272,6 +272,13 @@ final readonly class CutPlan
         ));
     }
 
+    /** How often it is sawn, with the wedges of bends that are made here. */
+    public function cuts(ShopRules $rules): int
+    {
+        return array_sum(array_map(static fn (OpenedStock $one): int => $one->cuts(), $this->opened($rules)))
+            + array_sum(array_map(static fn (Piece $one): int => $one->pie->welds ?? 0, $this->allPieces()));
+    }
+
     public function toBuy(): int
     {
         return array_sum(array_map(static fn (StockNeed $need): int => $need->toBuy(), $this->stock));

@@ -7,17 +7,18 @@ namespace UpsweptBead\Core\Stage\Cut;
 use UpsweptBead\Core\Shop\Practice\Rates;
 use UpsweptBead\Core\Shop\Practice\Shop;
 
-/** What cuts cost by the shop's own rates: their stock, and the joints between their pieces. */
+/** What cuts cost by the shop's own rates: their stock, the pieces and cuts, and the joints between them; not the welds. */
 final readonly class Estimate
 {
-    /** @param  list<StockNeed>  $stock */
-    public static function ofCuts(array $stock, int $joints, Shop $shop): float
+    /** Every joint is fitted and looked at, every piece prepared, every cut sawn and dressed. */
+    public static function of(CutPlan $cut, Shop $shop): float
     {
-        // Every joint is fitted and looked at, and stands for one more piece to cut.
         $rates = Rates::of($shop);
-        $minutes = $rates->jointMinutes() + $rates->pieceMinutes();
+        $minutes = $cut->joints() * $rates->jointMinutes() + count($cut->allPieces()) * $rates->pieceMinutes();
 
-        return self::material($stock, $shop) + $joints * ($minutes * $rates->perMinute() + $rates->cut());
+        return self::material($cut->stock, $shop)
+            + $minutes * $rates->perMinute()
+            + $cut->cuts($shop->rules) * $rates->cut();
     }
 
     /** @param  list<StockNeed>  $stock */
@@ -27,7 +28,12 @@ final readonly class Estimate
         $cost = 0.0;
         foreach ($stock as $need) {
             $bend = $shop->catalogue->bend($need->stockId);
-            $cost += $need->needed * ($bend !== null ? $shop->rules->priceOf($bend) : $perBar);
+            // What is left of other jobs was paid with them.
+            $cost += $need->needed * match (true) {
+                $bend !== null => $shop->rules->priceOf($bend),
+                isset($shop->catalogue->tubes[$need->stockId]) => $perBar,
+                default => 0.0,
+            };
         }
 
         return $cost;

@@ -83,7 +83,7 @@ final readonly class FitPlan
             $layout->placement->collectors->all,
             static fn (BuiltCollector $one): bool => $joints->ofRun($one->build->letter) !== [],
         ));
-        $letters = BuildOrder::letters($layout, $joints, $insertion);
+        $letters = $joints->asTheyGoIn($layout, $insertion);
         $build = BuildOrder::of(
             $joints,
             $collectors,

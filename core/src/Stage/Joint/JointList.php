@@ -7,8 +7,11 @@ namespace UpsweptBead\Core\Stage\Joint;
 use UpsweptBead\Core\Base\Reason\Notice;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Solve\Route\Insertion\Insertion;
+use UpsweptBead\Core\Solve\Route\Insertion\Step;
 use UpsweptBead\Core\Stage\Cut\CutPlan;
 use UpsweptBead\Core\Stage\Layout\Layout;
+use UpsweptBead\Core\Stage\Layout\RoutedRun;
 
 /**
  * The third stage: every joint of a job, run by run in the order of flow, those of its collectors behind them, and
@@ -81,5 +84,22 @@ final readonly class JointList
     public function welds(): array
     {
         return array_values(array_filter($this->joints, static fn (Joint $joint): bool => $joint->type->isWelded()));
+    }
+
+    /**
+     * The runs that are built, as they go in; those that no order gets in come last. Where no order is known, as in the
+     * survey.
+     *
+     * @return list<string> letters
+     */
+    public function asTheyGoIn(Layout $layout, ?Insertion $insertion): array
+    {
+        $built = array_filter(
+            array_map(static fn (RoutedRun $one): string => $one->spec->letter, $layout->runs),
+            fn (string $letter): bool => $this->ofRun($letter) !== [],
+        );
+        $order = array_map(static fn (Step $step): string => $step->tube, $insertion->order ?? []);
+
+        return array_values(array_unique([...array_intersect($order, $built), ...$built]));
     }
 }

@@ -8,9 +8,10 @@ use Closure;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Stage\Cut\CutPlan;
+use UpsweptBead\Core\Stage\Cut\Estimate;
 use UpsweptBead\Core\Stage\Cut\LeastStock;
 
-/** The cuts of a job as they are, and others that take fewer joints or less stock, where some were found. */
+/** The cuts of a job as they are, and others that take fewer joints or cost less, where some were found. */
 final readonly class StockOffer
 {
     /** @param  Job|null  $job  with the other cuts; null if none are better */
@@ -27,14 +28,14 @@ final readonly class StockOffer
         $found = $other === null ? null : Planner::sketch($other, $shop)->cut;
         $isBetter = $found !== null
             && count($found->notices) <= count($sketch->cut->notices)
-            && self::worth($found) < self::worth($sketch->cut);
+            && self::worth($found, $shop) < self::worth($sketch->cut, $shop);
 
         return $isBetter ? new self($sketch->cut, $other, $found) : new self($sketch->cut, null, null);
     }
 
-    /** @return list<int> compared in this order: joints, what has to be bought, bends, bars */
-    private static function worth(CutPlan $cut): array
+    /** @return array{int, float} compared in this order: joints, then what all of it costs, to the cent */
+    private static function worth(CutPlan $cut, Shop $shop): array
     {
-        return [$cut->joints(), $cut->toBuy(), $cut->bends(), $cut->bars()];
+        return [$cut->joints(), round(Estimate::of($cut, $shop), 2)];
     }
 }

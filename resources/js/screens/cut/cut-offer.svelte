@@ -13,7 +13,7 @@
         toBuy: 'To buy',
         bends: 'Bends opened',
         bars: 'Bars opened',
-        cost: 'Stock and fitting',
+        cost: 'Stock, cuts and fitting',
     };
     const rows = $derived(
         Object.entries(NAMES).map(([key, name]) => ({

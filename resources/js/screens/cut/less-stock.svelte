@@ -1,5 +1,5 @@
 <script lang="ts">
-    // Looks for cuts of the whole job with fewer joints or less to buy, and puts them beside those there are.
+    // Looks for cuts of the whole job with fewer joints or at less cost, and puts them beside those there are.
     import Button from '@/kit/button.svelte';
     import type { LessStock } from '@/lib/answers';
     import type { JobDesk } from '@/lib/job-desk.svelte';
@@ -33,7 +33,7 @@
             {#if isLooking}
                 Looking at all runs together, for three seconds …
             {:else if offer && !offer.found}
-                ● Nothing with fewer joints or less stock was found.
+                ● Nothing with fewer joints or at less cost was found.
             {:else if hasChosenCuts(desk)}
                 Cuts were chosen for this job; they stay until its routes change.
             {:else}

@@ -10,7 +10,6 @@ use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Solve\Reach\Place;
 use UpsweptBead\Core\Solve\Route\Insertion\Insertion;
 use UpsweptBead\Core\Solve\Route\Insertion\Stuck;
-use UpsweptBead\Core\Stage\Fit\Order\BuildOrder;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Joint\JointList;
 use UpsweptBead\Core\Stage\Layout\Layout;
@@ -65,7 +64,7 @@ final readonly class Access
         $shapes = new SeamShapes($layout, $joints);
         $cups = new Cups($shop);
         $vehicle = Solids::ofVehicle(Surroundings::goingIn($job, $shop));
-        $goingIn = BuildOrder::letters($layout, $joints, $insertion);
+        $goingIn = $joints->asTheyGoIn($layout, $insertion);
         $scenes = [];
         foreach ($joints->welds() as $joint) {
             $shape = $shapes->of($joint);
@@ -130,7 +129,7 @@ final readonly class Access
 
         return 'access-'.hash('xxh128', serialize([
             self::tools($job, $shop),
-            BuildOrder::letters($layout, $joints, $insertion),
+            $joints->asTheyGoIn($layout, $insertion),
             $insertion !== null,
             array_map($lies, $layout->runs),
             $job->set->parts,

@@ -7,14 +7,12 @@ namespace UpsweptBead\Core\Stage\Fit\Order;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Solve\Route\Insertion\Insertion;
-use UpsweptBead\Core\Solve\Route\Insertion\Step;
 use UpsweptBead\Core\Stage\Fit\Access\Access;
 use UpsweptBead\Core\Stage\Fit\Twins;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Joint\JointList;
 use UpsweptBead\Core\Stage\Joint\JointType;
 use UpsweptBead\Core\Stage\Layout\Layout;
-use UpsweptBead\Core\Stage\Layout\RoutedRun;
 use UpsweptBead\Core\Stage\Merge\BuiltCollector;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
@@ -58,18 +56,6 @@ final readonly class BuildOrder
         }
 
         return Sequence::of($graph, $job->overrides);
-    }
-
-    /** @return list<string> of the runs that are built, as they go in; those that no order gets in come last, where it is not known as in the survey */
-    public static function letters(Layout $layout, JointList $joints, ?Insertion $insertion): array
-    {
-        $built = array_filter(
-            array_map(static fn (RoutedRun $one): string => $one->spec->letter, $layout->runs),
-            static fn (string $letter): bool => $joints->ofRun($letter) !== [],
-        );
-        $order = array_map(static fn (Step $step): string => $step->tube, $insertion->order ?? []);
-
-        return array_values(array_unique([...array_intersect($order, $built), ...$built]));
     }
 
     /** @return list<string> letters of the runs that begin with a stub, where there was room for one */

@@ -89,7 +89,7 @@ final readonly class QuoteView
     private static function quantity(QuoteLine $line, UnitSystem $units): string
     {
         return match ($line->unit) {
-            '' => $line->group === LineGroup::Consumables ? sprintf('%.2g', $line->quantity) : '',
+            '' => $line->group === LineGroup::Consumables ? (string) round($line->quantity, $line->quantity < 1.0 ? 2 : 1) : '',
             'min' => Quantity::Duration->read(60 * round($line->quantity), $units),
             'kg' => Quantity::Mass->show($line->quantity, $units),
             'm³' => Quantity::Volume->read(1000 * $line->quantity, $units),

@@ -8,8 +8,7 @@ namespace UpsweptBead\Core\Account\Quote;
 final readonly class Forecast
 {
     /**
-     * What nothing was counted of costs what was quoted; as long as the job is not finished, that is the least of every
-     * line.
+     * A line that nothing was counted of costs what was quoted. Until the job is finished, no line costs less than that.
      *
      * @param  list<QuoteLine>  $lines  of the quote, and what was taken besides
      * @param  array<string, float>  $spent  by the line's key

@@ -34,9 +34,11 @@ final readonly class StageWriter
     /** @return array<string, mixed> */
     public function cut(CutPlan $cut): array
     {
+        $tape = $cut->onTape($this->figures->units);
+
         return [
             'nestings' => array_map(
-                fn (Nesting $one): array => $this->nesting($one, $cut->onTape($this->figures->units)),
+                fn (Nesting $one): array => $this->nesting($one, $tape),
                 $cut->nestings,
             ),
             'stock' => array_map(self::need(...), $cut->stock),

@@ -232,8 +232,8 @@ final readonly class BenchSteps
     }
 
     /**
-     * What of a group still cools when all of it is welded, and hands go there before the next weld: it is measured
-     * before anybody goes on.
+     * Joints of a group that are still hot when all of it is welded, where hands go there before the next weld. They are
+     * measured before anybody goes on.
      *
      * @return array<string, float> seconds by joint
      */

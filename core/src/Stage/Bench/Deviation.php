@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Bench;
 
 /**
- * What was logged otherwise than planned, in words for the record; `by` is who went on all the same, if that is what it
- * is.
+ * Something that was logged otherwise than planned, in words for the record. Where a step was skipped, `by` is who did so.
  */
 final readonly class Deviation
 {

@@ -13,6 +13,7 @@ use UpsweptBead\Core\Stage\Bench\Inspection\Rework;
 use UpsweptBead\Core\Stage\Cut\CutMark;
 use UpsweptBead\Core\Stage\Cut\CutPlan;
 use UpsweptBead\Core\Stage\Cut\MarkKind;
+use UpsweptBead\Core\Stage\Cut\OnTape;
 use UpsweptBead\Core\Stage\Cut\Piece;
 use UpsweptBead\Core\Stage\Fit\FitPlan;
 use UpsweptBead\Core\Stage\Fit\Order\Task;
@@ -33,6 +34,8 @@ final readonly class FitSteps
     /** Nobody turns a piece by less. */
     private const NO_TURN_DEG = 0.5;
 
+    private OnTape $tape;
+
     public function __construct(
         private CutPlan $cut,
         private JointList $joints,
@@ -40,7 +43,9 @@ final readonly class FitSteps
         private WeldPlan $weld,
         private Job $job,
         private ShopRules $rules,
-    ) {}
+    ) {
+        $this->tape = $cut->onTape($job->units);
+    }
 
     public function prepare(Piece $piece): BenchStep
     {
@@ -94,7 +99,7 @@ final readonly class FitSteps
     /** As it is read off a tape; the pieces of a run together come out as planned. */
     private function cutMm(Piece $piece): float
     {
-        return $this->cut->onTape($this->job->units)->mm[$piece->mark] ?? $piece->cutLengthMm();
+        return $this->tape->mm[$piece->mark] ?? $piece->cutLengthMm();
     }
 
     /** Where outer, centre and inner edge are the same length it is said once. */

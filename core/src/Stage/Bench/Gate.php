@@ -10,8 +10,8 @@ use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
 
 /**
- * What stands in the way of going on from a step: a reading that was not taken, one above its limit, a point that was
- * not confirmed. Whoever goes on all the same says why; that is kept in the record.
+ * The reasons not to go on from a step: a reading was not taken or lies above its limit, a point was not confirmed. Whoever
+ * goes on all the same says why, and the record keeps it.
  */
 final readonly class Gate
 {

@@ -26,6 +26,7 @@ it('shows a value as it is read', function (Quantity $quantity, float $value, Un
     'hours' => [Quantity::Duration, 5000.0, UnitSystem::Metric, '1 h 25 min'],
     'a whole hour' => [Quantity::Duration, 10790.0, UnitSystem::Metric, '3 h'],
     'a hot seam' => [Quantity::Temperature, 176.4, UnitSystem::Metric, '175 °C'],
+    'and never higher than it is' => [Quantity::Temperature, 179.0, UnitSystem::Metric, '175 °C'],
     'in Fahrenheit' => [Quantity::Temperature, 250.0, UnitSystem::Inch, '480 °F'],
     'where a hand rests every degree counts' => [Quantity::Temperature, 45.0, UnitSystem::Inch, '113 °F'],
     'a bottle' => [Quantity::Volume, 4421.3, UnitSystem::Inch, '156 ft³'],

@@ -40,17 +40,21 @@ it('says where every mark of a piece lies, and how both ends are dressed', funct
 });
 
 it('tacks for the trial fit on one side only, by the clock', function () {
+    $seen = 0;
     foreach (Some::plan()->joints->ofRun('A') as $joint) {
         $step = stepsOfDownpipe()["tack.$joint->id"] ?? null;
         $tacks = Some::plan()->weld->sheets[$joint->id]->tacks->trialDeg;
         if ($step !== null && $joint->type->isButt()) {
             expect(implode("\n", $step->do))->toContain('at '.OClock::list($tacks))
                 ->and($tacks)->toHaveCount(2);
+            $seen++;
         }
     }
+    expect($seen)->toBeGreaterThan(0);
 });
 
 it('turns each bend from the throat before it, and only where there is something to turn', function () {
+    $seen = 0;
     foreach (Some::plan()->cut->piecesOf('A') as $piece) {
         $tack = array_values(array_filter(
             Some::plan()->fit->build->tasks,
@@ -60,6 +64,7 @@ it('turns each bend from the throat before it, and only where there is something
             continue;
         }
         $said = implode("\n", stepsOfDownpipe()[$tack->id]->do);
+        $seen++;
         $isTurned = abs($piece->clocking->turnDeg) >= 0.5;
         expect(str_contains($said, "Turn $piece->mark by "))->toBe($isTurned)
             ->and(str_contains($said, "Do not turn $piece->mark"))->toBe(! $isTurned);
@@ -67,6 +72,7 @@ it('turns each bend from the throat before it, and only where there is something
             expect($said)->toContain($piece->clocking->turnDeg < 0 ? 'anticlockwise' : ' clockwise');
         }
     }
+    expect($seen)->toBeGreaterThan(0);
 });
 
 it('asks at a trial fit for the gap and the angle at the far end, and no one goes on past 2 of either in silence', function () {
@@ -77,12 +83,15 @@ it('asks at a trial fit for the gap and the angle at the far end, and no one goe
 });
 
 it('asks for the gap and the mismatch of what is welded, at the joint itself', function () {
+    $seen = 0;
     foreach (Some::plan()->joints->welds() as $joint) {
         $step = stepsOfDownpipe()["tack.$joint->id"] ?? null;
         if ($step !== null && $joint->type->isButt()) {
             expect(array_column($step->measures, 'name'))->toContain('gap')->toContain('mismatch');
+            $seen++;
         }
     }
+    expect($seen)->toBeGreaterThan(0);
 });
 
 it('leak-tests with no more than 10 psi, when every joint was looked at', function () {

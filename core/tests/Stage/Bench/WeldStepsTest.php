@@ -62,6 +62,7 @@ it('measures twice where the next seam is begun below the code limit: once for t
     $shop = new Shop('S', Some::shop()->rules, Some::shop()->catalogue, Some::shop()->shelf, [], schools: new Schools(cool: CoolSchool::Code));
     $plan = Planner::plan(Some::routedJob(), $shop);
     $limit = $shop->rules->value('cool.code');
+    expect(stepsOfKind($plan, StepKind::Warm))->not->toBe([]);
     foreach (stepsOfKind($plan, StepKind::Warm) as $step) {
         expect($step->measures[0]->most)->toBe($limit)
             ->and(implode("\n", $step->do))->toContain('no hand on it')

@@ -70,7 +70,10 @@ final readonly class AsRead
 
     private static function degrees(float $celsius, bool $isInch): float
     {
-        return $isInch ? (5.0 * round(($celsius * 1.8 + 32) / 5.0) - 32) / 1.8 : 5.0 * round($celsius / 5.0);
+        // Down: a limit never reads higher than it is.
+        $down = static fn (float $degrees): float => 5.0 * floor($degrees / 5.0 + 1e-9);
+
+        return $isInch ? ($down($celsius * 1.8 + 32) - 32) / 1.8 : $down($celsius);
     }
 
     private static function volume(float $litres, float $unitL): float

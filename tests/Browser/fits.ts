@@ -1,7 +1,5 @@
 // Whether what is on the screen fits, and can be pressed.
-import { expect, type Page } from '@playwright/test';
-
-export type Size = { width: number; height: number };
+import { expect, type CDPSession, type Page } from '@playwright/test';
 
 /** What is wider than the screen, or can only be read by scrolling sideways. */
 function tooWide(page: Page): Promise<string[]> {
@@ -43,14 +41,55 @@ function tooSmall(page: Page, least: number): Promise<string[]> {
     }, least);
 }
 
-/** Looks at what is open now in several sizes. */
-export async function looksWhole(page: Page, sizes: Size[], least: number, what: string): Promise<void> {
-    for (const size of sizes) {
-        await page.setViewportSize(size);
-        await page.evaluate(
-            () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
-        );
-        expect.soft(await tooWide(page), `${what} at ${size.width}`).toEqual([]);
-        expect.soft(await tooSmall(page, least), `${what} at ${size.width}`).toEqual([]);
-    }
+const SIZES = {
+    desk: [
+        [1280, 800],
+        [1024, 768],
+    ],
+    touch: [
+        [1280, 800],
+        [768, 1024],
+        [390, 844],
+    ],
+} as const;
+/** How small something may be that a mouse or a finger has to find, pixels. */
+const LEAST_PX = { desk: 24, touch: 44 };
+
+/** Looks at what is open now in every size at the desk and in the hand, and leaves it as it was. */
+export async function looksWhole(page: Page, what: string): Promise<void> {
+    for (const [where, sizes] of [
+        ['desk', SIZES.desk],
+        ['touch', SIZES.touch],
+    ] as const)
+        for (const [width, height] of sizes) {
+            await sized(page, width, height, where === 'touch');
+            const name = `${what} at ${width}, ${where}`;
+            expect.soft(await tooWide(page), name).toEqual([]);
+            expect.soft(await tooSmall(page, LEAST_PX[where]), name).toEqual([]);
+        }
+    await sized(page, ...SIZES.desk[0], false);
+}
+
+const sessions = new WeakMap<Page, CDPSession>();
+
+/** A page in another size, and on a screen that is touched where it says so, without loading it anew. */
+async function sized(page: Page, width: number, height: number, isTouched: boolean): Promise<void> {
+    const session = sessions.get(page) ?? (await page.context().newCDPSession(page));
+    sessions.set(page, session);
+    await session.send('Emulation.setTouchEmulationEnabled', { enabled: isTouched });
+    await session.send('Emulation.setDeviceMetricsOverride', {
+        width,
+        height,
+        mobile: isTouched,
+        deviceScaleFactor: 1,
+    });
+    const isSet = await page.evaluate(
+        () =>
+            new Promise<[number, boolean]>((done) =>
+                requestAnimationFrame(() =>
+                    requestAnimationFrame(() => done([innerWidth, matchMedia('(pointer: coarse)').matches])),
+                ),
+            ),
+    );
+    expect(isSet).toEqual([width, isTouched]);
 }

@@ -98,6 +98,7 @@
                         style:width="{place.width}%"
                         title={long}
                         aria-label={long}
+                        aria-pressed={isOn('bend', String(segment.bend))}
                         onclick={() => onselect?.({ kind: 'bend', id: String(segment.bend) })}>{text}</button
                     >
                 {/if}

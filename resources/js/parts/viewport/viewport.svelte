@@ -108,8 +108,7 @@
                         ondrag?.(key, at, isDone);
                     },
                 });
-                scene.show(scenery);
-                scene.open(opening);
+                // What it shows follows by the effects below, before the next frame.
                 requestAnimationFrame(() => scene?.look('corner'));
             } catch {
                 failure = 'This browser draws no 3D. The table and the ribbon say the same.';

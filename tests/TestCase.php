@@ -42,6 +42,14 @@ abstract class TestCase extends BaseTestCase
         return $user;
     }
 
+    /** @return array<string, mixed> what a screen gets, as its browser reads it */
+    public function shownAt(string $url): array
+    {
+        $page = $this->get($url)->assertOk()->viewData('page');
+
+        return json_decode((string) json_encode($page), true)['props'];
+    }
+
     /** As if another request had come: what was kept for the last one is gone. */
     public function anotherRequest(): void
     {

@@ -20,7 +20,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $version
  * @property array<string, mixed> $document
  * @property array<string, mixed>|null $shelf what lay on it when this was released
- * @property array<string, mixed>|null $shop its rules and schools when this was released
+ * @property array<string, mixed>|null $shop its rules and practices when this was released
  * @property CarbonImmutable|null $released_at
  */
 final class Revision extends Model

@@ -10,6 +10,7 @@ use App\Models\StoreItem;
 use App\Workshop\JobLog;
 use App\Workshop\KnownCut;
 use App\Workshop\KnownPlans;
+use App\Workshop\WithoutMoney;
 use App\Workshop\Workshop;
 use UpsweptBead\Core\Account\Stores\ShoppingRow;
 use UpsweptBead\Core\Base\Units\Quantity;
@@ -47,6 +48,10 @@ final readonly class CuttingView
             ],
             'opened' => $this->opened($job, $cut),
             ...$cut->written,
+            'saws' => array_map(
+                static fn (array $saw): array => WithoutMoney::of($saw, ['cost']),
+                $cut->saws,
+            ),
             'cut' => (object) ($progress === null ? [] : $this->done($cut, $progress)),
             'wrong' => $progress === null ? [] : $this->wrong($cut, $progress),
         ];

@@ -138,7 +138,7 @@ final readonly class Bottles
             if ($messages !== []) {
                 throw ValidationException::withMessages($messages);
             }
-            // The version is of rules and schools: whoever changes those is not in the way of a gauge.
+            // The version is of rules and practices: whoever changes those is not in the way of a gauge.
             $shop->fill(['document' => $document])->save();
         });
         $this->workshop->shopChanged();

@@ -47,7 +47,7 @@ final readonly class JobView
             'revision' => self::revision($revision),
             'releasedNumber' => $job->released()?->number,
             'document' => $revision->document,
-            'plan' => $plan->screens,
+            'plan' => WithoutMoney::plan($plan->screens),
             'units' => $plan->units->value,
             'next' => self::next($progress === null ? $plan->planning : $this->summaries->making($job, $plan, $progress)),
             'bench' => $log === null ? $this->benchBeside($job) : $this->bench($revision, $plan, $log),

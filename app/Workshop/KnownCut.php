@@ -29,7 +29,8 @@ final readonly class KnownCut
      * @param  list<Need>  $needs
      * @param  list<OpenedStock>  $opened
      * @param  array<string, RoutedRun>  $runs  by letter
-     * @param  array<string, mixed>  $written  set-ups and saws as the screen gets them
+     * @param  array<string, mixed>  $written  set-ups as the screen gets them
+     * @param  list<array<string, mixed>>  $saws  what the cuts take on each kind of saw, as the screen gets it
      * @param  array<string, StepTime>  $times  as planned, by step
      * @param  string  $assembly  drawn, as SVG
      * @param  array<string, string>  $ribbons  runs unrolled, as SVG, by letter
@@ -40,6 +41,7 @@ final readonly class KnownCut
         public array $opened,
         public array $runs,
         public array $written,
+        public array $saws,
         public Quote $quote,
         public string $assembly,
         public array $ribbons,
@@ -66,14 +68,13 @@ final readonly class KnownCut
 
         return new self($ledger->goods, $plan->cut->opened($shop->rules), $runs, [
             'setUps' => $writer->setUps($plan->cut),
-            'saws' => array_map(static fn (SawAccount $one): array => [
-                'name' => $one->saw->label(),
-                'cuts' => $one->cuts,
-                'time' => Quantity::Duration->read(60 * $one->minutes, $plan->job->units),
-                'blades' => round($one->blades, 2),
-                'cost' => round($one->cost, 2),
-            ], SawAccount::all($ledger->cuts, $shop)),
-        ], Quote::of($plan, $ledger, $shop), AssemblySvg::of($plan), $ribbons, RecordJoints::of($plan), $plan->job->units, $ledger->times, $plan->cut->onTape($plan->job->units));
+        ], array_map(static fn (SawAccount $one): array => [
+            'name' => $one->saw->label(),
+            'cuts' => $one->cuts,
+            'time' => Quantity::Duration->read(60 * $one->minutes, $plan->job->units),
+            'blades' => round($one->blades, 2),
+            'cost' => round($one->cost, 2),
+        ], SawAccount::all($ledger->cuts, $shop)), Quote::of($plan, $ledger, $shop), AssemblySvg::of($plan), $ribbons, RecordJoints::of($plan), $plan->job->units, $ledger->times, $plan->cut->onTape($plan->job->units));
     }
 
     public function piece(string $mark): ?Piece

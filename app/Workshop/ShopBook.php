@@ -24,21 +24,21 @@ final readonly class ShopBook
     ];
 
     /**
-     * @param  array<string, string>  $schools
+     * @param  array<string, string>  $practices
      * @param  array<string, string>  $rules  by key; '' takes the shop's own value back
      * @param  string|null  $currency  null leaves it as it is
      * @return int|null the new version; null where it is no longer the one it was made on
      *
      * @throws ValidationException
      */
-    public function change(int $version, array $schools, array $rules, ?string $currency = null): ?int
+    public function change(int $version, array $practices, array $rules, ?string $currency = null): ?int
     {
-        return DB::transaction(function () use ($version, $schools, $rules, $currency): ?int {
+        return DB::transaction(function () use ($version, $practices, $rules, $currency): ?int {
             $shop = ShopModel::query()->lockForUpdate()->first() ?? new ShopModel(self::BARE);
             if ($shop->version !== $version) {
                 return null;
             }
-            $document = self::changed($shop->document, $schools, $rules);
+            $document = self::changed($shop->document, $practices, $rules);
             if ($currency !== null) {
                 $document['currency'] = $currency;
             }
@@ -58,11 +58,11 @@ final readonly class ShopBook
 
     /**
      * @param  array<string, mixed>  $document
-     * @param  array<string, string>  $schools
+     * @param  array<string, string>  $practices
      * @param  array<string, string>  $rules
      * @return array<string, mixed>
      */
-    private static function changed(array $document, array $schools, array $rules): array
+    private static function changed(array $document, array $practices, array $rules): array
     {
         $own = is_array($document['rules'] ?? null) ? $document['rules'] : [];
         foreach ($rules as $key => $text) {
@@ -79,7 +79,7 @@ final readonly class ShopBook
         return [
             ...$document,
             ...$own === [] ? [] : ['rules' => $own],
-            ...[...$known, ...$schools] === [] ? [] : ['schools' => [...$known, ...$schools]],
+            ...[...$known, ...$practices] === [] ? [] : ['schools' => [...$known, ...$practices]],
         ];
     }
 

@@ -9,14 +9,14 @@ use UpsweptBead\Core\Account\Learning\Evidence;
 use UpsweptBead\Core\Base\Reason\Source;
 use UpsweptBead\Core\Base\Reason\SourceKind;
 use UpsweptBead\Core\Base\Units\UnitSystem;
-use UpsweptBead\Core\Shop\Practice\CoolSchool;
-use UpsweptBead\Core\Shop\Practice\RootSchool;
+use UpsweptBead\Core\Shop\Practice\CoolPractice;
+use UpsweptBead\Core\Shop\Practice\RootPractice;
 use UpsweptBead\Core\Shop\Practice\Rule;
 use UpsweptBead\Core\Shop\Practice\Saw;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
 
-/** What the shop works by, as its screen shows it: schools with their reasons, every rule beside common practice. */
+/** What the shop works by, as its screen shows it: practices with their reasons, every rule beside common practice. */
 final readonly class ShopView
 {
     /** What rules are about, by how their keys begin. */
@@ -62,9 +62,9 @@ final readonly class ShopView
 
         return [
             'schools' => [
-                self::school('root', 'What shields a root', $shop->schools->root, RootSchool::cases()),
-                self::school('cool', 'When the next seam is welded beside the last', $shop->schools->cool, CoolSchool::cases()),
-                self::school('saw', 'What tube is cut with', $shop->schools->saw, Saw::cases()),
+                self::practice('root', 'What shields a root', $shop->practices->root, RootPractice::cases()),
+                self::practice('cool', 'When the next seam is welded beside the last', $shop->practices->cool, CoolPractice::cases()),
+                self::practice('saw', 'What tube is cut with', $shop->practices->saw, Saw::cases()),
             ],
             'groups' => $groups,
         ];
@@ -94,20 +94,20 @@ final readonly class ShopView
     }
 
     /**
-     * @param  list<RootSchool|CoolSchool|Saw>  $cases
+     * @param  list<RootPractice|CoolPractice|Saw>  $cases
      * @return array<string, mixed>
      */
-    private static function school(string $key, string $label, BackedEnum $chosen, array $cases): array
+    private static function practice(string $key, string $label, BackedEnum $chosen, array $cases): array
     {
         return [
             'key' => $key,
             'label' => $label,
             'value' => $chosen->value,
-            'options' => array_map(static fn (RootSchool|CoolSchool|Saw $one): array => [
+            'options' => array_map(static fn (RootPractice|CoolPractice|Saw $one): array => [
                 'value' => $one->value,
                 'label' => $one->label(),
                 'why' => $one->why(),
-                'isUsual' => in_array($one, [RootSchool::Argon, CoolSchool::Touch, Saw::Band], true),
+                'isUsual' => in_array($one, [RootPractice::Argon, CoolPractice::Touch, Saw::Band], true),
             ], $cases),
         ];
     }

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** A release goes by the shop's rules and schools as they were then, whatever the shop does later. */
+/** A release goes by the shop's rules and practices as they were then, whatever the shop does later. */
 return new class extends Migration
 {
     public function up(): void

@@ -132,6 +132,6 @@ test('a bought part as it came changes the cut, and says where it lies against t
     await parts.getByLabel('Wall').press('Tab');
     await page.goto(`/jobs/${job}/cut`);
     await expect(
-        page.getByRole('button', { name: /Goes in by: 1 1\/2 in|Goes in by: 1.5 in/ }).first(),
+        page.getByRole('button', { name: /Slip depth: 1 1\/2 in|Slip depth: 1.5 in/ }).first(),
     ).toBeVisible();
 });

@@ -5,20 +5,8 @@ declare(strict_types=1);
 use App\Models\Job;
 use App\Models\Role;
 use App\Models\Shop;
-use Inertia\Testing\AssertableInertia as Page;
 use Tests\TestCase;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
-
-/** @return array<string, mixed> what a page is told */
-function shownAt(TestCase $test, string $url): array
-{
-    $props = [];
-    $test->get($url)->assertOk()->assertInertia(function (Page $page) use (&$props): void {
-        $props = $page->toArray()['props'];
-    });
-
-    return $props;
-}
 
 /** The flow that the first joint of a job is filled at, in L/min. */
 function fillFlow(TestCase $test, Job $job): float
@@ -29,9 +17,9 @@ function fillFlow(TestCase $test, Job $job): float
     return shownAt($test, "/jobs/$job->id/weld")['job']['plan']['weld']['sheets'][0]['purge']['flow']['value'];
 }
 
-it('shows every rule once, with its common practice, and each school with its reason', function () {
+it('shows every rule once, with its common practice, and each practice with its reason', function () {
     $this->signIn(Role::Fabricator);
-    $props = shownAt($this, '/shop');
+    $props = $this->shownAt('/shop');
     $keys = array_merge(...array_map(static fn (array $group): array => array_column($group['rules'], 'key'), $props['groups']));
     expect($keys)->toEqualCanonicalizing(array_keys(ShopRules::shipped()->rules))
         ->and(array_unique($keys))->toHaveCount(count($keys))
@@ -45,21 +33,21 @@ it('keeps a rule of the shop’s own and takes it back, and every plan goes by i
     $before = fillFlow($this, $job);
     $this->putJson('/shop', ['version' => 1, 'rules' => ['purge.flow' => '20 cfh']])->assertOk()->assertJson(['version' => 2]);
     expect(fillFlow($this, $job))->toBeGreaterThan($before);
-    $rules = array_column(array_merge(...array_column(shownAt($this, '/shop')['groups'], 'rules')), null, 'key');
+    $rules = array_column(array_merge(...array_column($this->shownAt('/shop')['groups'], 'rules')), null, 'key');
     expect($rules['purge.flow']['isOwn'])->toBeTrue()->and($rules['purge.hold_flow']['isOwn'])->toBeFalse();
     $this->putJson('/shop', ['version' => 2, 'rules' => ['purge.flow' => '']])->assertOk();
     expect(fillFlow($this, $job))->toBe($before);
 });
 
-it('works by another school once it is said', function () {
+it('works by another practice once it is said', function () {
     $this->signIn(Role::Owner);
     $this->putJson('/shop', ['version' => 1, 'schools' => ['root' => 'flux']])->assertOk();
     $this->anotherRequest();
     $job = $this->downpipe();
-    expect(shownAt($this, "/jobs/$job->id/weld")['job']['plan']['weld']['schools']['root']['text'])->toBe('Flux paste');
+    expect($this->shownAt("/jobs/$job->id/weld")['job']['plan']['weld']['schools']['root']['text'])->toBe('Flux paste');
 });
 
-it('refuses what is no value, no rule and no school, and keeps nothing of it', function (array $change, string $field) {
+it('refuses what is no value, no rule and no practice, and keeps nothing of it', function (array $change, string $field) {
     $this->signIn(Role::Owner);
     $this->putJson('/shop', ['version' => 1, 'schools' => ['cool' => 'code']])->assertOk();
     $before = Shop::query()->firstOrFail()->document;

@@ -158,12 +158,24 @@ it('counts a table of thousands without a lock for every line, and never takes i
 
 it('shows prices, rates and margins to whoever quotes, and to nobody else', function (Role $role, bool $isShown) {
     StoreItem::query()->insert(['key' => 'part-1', 'kind' => 'bung', 'name' => 'Part', 'cost' => 12.34]);
+    $job = $this->downpipe();
+    $document = $this->document($job);
+    $document['runs'][0]['route']['bends'][0]['pie'] = 5;
+    $this->putJson("/jobs/$job->id/draft", ['version' => 1, 'document' => $document])->assertOk();
     $this->signIn($role);
     $csv = $this->get('/stores/stores.csv')->assertOk()->streamedContent();
     $shop = (string) json_encode($this->get('/shop')->assertOk()->viewData('page'));
     expect(str_contains($csv, '12.34'))->toBe($isShown)
         ->and(str_contains($shop, 'cost.margin'))->toBe($isShown)
         ->and(str_contains($shop, 'cost.fit_minutes'))->toBeTrue();
+    $least = $this->postJson("/jobs/$job->id/cuts/least", ['document' => $document])->assertOk();
+    $cutting = $this->getJson("/jobs/$job->id/cutting")->assertOk();
+    $screen = $this->shownAt("/jobs/$job->id/route")['job']['plan'];
+    $wedges = array_column(array_filter(array_column($screen['runs'][0]['pieces'], 'pie')), 'sum');
+    expect($wedges)->not->toBe([])->and($cutting->json('saws'))->not->toBe([]);
+    foreach ([$least->json('now.cost'), ...array_column($cutting->json('saws'), 'cost'), ...array_column($wedges, 'making'), ...array_column($wedges, 'set')] as $sum) {
+        expect($sum !== null)->toBe($isShown);
+    }
 })->with([[Role::Owner, true], [Role::Fabricator, true], [Role::Helper, false], [Role::Viewer, false]]);
 
 it('tells how long to wait after too many guesses, and keeps nobody else out', function () {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\ChangeRequest;
+use App\Workshop\WithoutMoney;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
@@ -13,6 +14,7 @@ use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Exchange\Screens\StageWriter;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Stage\Cut\CutPlan;
 use UpsweptBead\Core\Stage\Plan\JointOffer;
 use UpsweptBead\Core\Stage\Plan\JointWish;
@@ -58,10 +60,18 @@ final readonly class CutController
 
     private function offered(CutPlan $now, ?CutPlan $found, ?Job $job): JsonResponse
     {
+        $shop = $this->workshop->shop();
+
         return new JsonResponse([
-            'now' => StageWriter::totals($now, $this->workshop->shop()),
-            'found' => $found === null ? null : StageWriter::totals($found, $this->workshop->shop()),
+            'now' => self::totals($now, $shop),
+            'found' => $found === null ? null : self::totals($found, $shop),
             'document' => $job === null ? null : JobWriter::toArray($job),
         ]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function totals(CutPlan $cut, Shop $shop): array
+    {
+        return WithoutMoney::of(StageWriter::totals($cut, $shop), ['cost']);
     }
 }

@@ -18,7 +18,7 @@ use Inertia\Inertia;
 use Inertia\Response;
 use UpsweptBead\Core\Base\Units\UnitSystem;
 
-/** What the shop works by: its schools and rules. */
+/** What the shop works by: its practices and rules. */
 final readonly class ShopController
 {
     public function __construct(private Workshop $workshop, private ShopBook $book, private Causes $causes, private Learned $learned) {}
@@ -39,7 +39,7 @@ final readonly class ShopController
 
     public function update(ShopRequest $request): JsonResponse
     {
-        $version = $this->book->change($request->version(), $request->schools(), $request->changedRules(), $request->currency());
+        $version = $this->book->change($request->version(), $request->practices(), $request->changedRules(), $request->currency());
 
         return $version === null
             ? new JsonResponse(['message' => 'The shop was changed elsewhere meanwhile; look again.'], 409)

@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use Illuminate\Foundation\Http\FormRequest;
 use UpsweptBead\Core\Base\Units\Money;
 
-/** A change of what the shop works by: schools by their name, rules by their key, an empty text for common practice. */
+/** A change of what the shop works by: practices by their name, rules by their key, an empty text for common practice. */
 final class ShopRequest extends FormRequest
 {
     private const MOST_RULES = 200;
@@ -31,7 +31,7 @@ final class ShopRequest extends FormRequest
     }
 
     /** @return array<string, string> */
-    public function schools(): array
+    public function practices(): array
     {
         return $this->texts('schools');
     }

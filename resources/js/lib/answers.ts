@@ -918,8 +918,8 @@ export interface Pie {
     sum: {
         minutes: Shown;
         blades: number;
-        making: number;
-        set: number;
+        making: number | null;
+        set: number | null;
         isBought: boolean;
     };
 }
@@ -2228,7 +2228,7 @@ export interface CutTotals {
     joints: number;
     bends: number;
     bars: number;
-    cost: number;
+    cost: number | null;
     toBuy: number;
 }
 export interface StoresScreen {
@@ -2452,7 +2452,7 @@ export interface SawAccount {
     cuts: number;
     time: string;
     blades: number;
-    cost: number;
+    cost: number | null;
 }
 export interface WrongLength {
     mark: string;

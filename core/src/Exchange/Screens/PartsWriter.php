@@ -78,7 +78,7 @@ final readonly class PartsWriter
             'longEnd' => $this->figures->length($piece->allowances->endMm()),
             'clocking' => $piece->clocking === null ? null : $this->clocking($piece->clocking),
             'pie' => $piece->pie === null ? null : $this->pie($piece->pie, $piece->span->bendIndex ?? 0),
-            'turnedFrom' => $piece->isFirstBend() ? 'the index mark of the start' : 'the throat line before it',
+            'turnedFrom' => $piece->isFirstBend() ? 'the index mark of the start' : 'the inside of the bend before it',
         ];
     }
 

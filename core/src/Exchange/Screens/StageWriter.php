@@ -91,7 +91,7 @@ final readonly class StageWriter
             ),
             'poses' => $poses,
             'argon' => $this->argon($weld->argon),
-            'schools' => $this->figures->each($weld->schools),
+            'schools' => $this->figures->each($weld->practices),
         ];
     }
 

@@ -11,7 +11,7 @@ final readonly class Rates
 
     public static function of(Shop $shop): self
     {
-        return new self($shop->rules, $shop->schools->saw);
+        return new self($shop->rules, $shop->practices->saw);
     }
 
     /** The same shop on another saw. */

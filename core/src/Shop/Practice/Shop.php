@@ -27,7 +27,7 @@ final readonly class Shop
         public MeshStore $meshes = new NoMeshes,
         public Memo $memo = new NoMemo,
         public array $offcuts = [],
-        public Schools $schools = new Schools,
+        public Practices $practices = new Practices,
         public Money $money = new Money,
     ) {}
 
@@ -49,7 +49,7 @@ final readonly class Shop
             $meshes,
             $this->memo,
             $this->offcuts,
-            $this->schools,
+            $this->practices,
             $this->money,
         );
     }
@@ -66,7 +66,7 @@ final readonly class Shop
             $this->meshes,
             $memo,
             $this->offcuts,
-            $this->schools,
+            $this->practices,
             $this->money,
         );
     }
@@ -83,7 +83,7 @@ final readonly class Shop
             $this->meshes,
             $this->memo,
             $this->offcuts,
-            $this->schools,
+            $this->practices,
             $this->money,
         );
     }
@@ -105,7 +105,7 @@ final readonly class Shop
             $this->meshes,
             $this->memo,
             $offcuts,
-            $this->schools,
+            $this->practices,
             $this->money,
         );
     }

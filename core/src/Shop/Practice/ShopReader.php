@@ -57,21 +57,21 @@ final readonly class ShopReader
             $root->at('bottles')->isMissing() ? [] : $root->at('bottles')->items(20),
         );
 
-        $schools = $root->at('schools')->isMissing()
-            ? new Schools
-            : self::schools($root->at('schools')->only(['root', 'cool', 'saw']));
+        $practices = $root->at('schools')->isMissing()
+            ? new Practices
+            : self::practices($root->at('schools')->only(['root', 'cool', 'saw']));
 
         return new Shop(
-            $root->at('name')->required(), $rules, $catalogue, $shelf, $bottles, schools: $schools,
+            $root->at('name')->required(), $rules, $catalogue, $shelf, $bottles, practices: $practices,
             money: new Money($root->at('currency')->text('', Money::LONGEST)),
         );
     }
 
-    private static function schools(Node $node): Schools
+    private static function practices(Node $node): Practices
     {
-        return new Schools(
-            $node->at('root')->choice(RootSchool::class, RootSchool::Argon),
-            $node->at('cool')->choice(CoolSchool::class, CoolSchool::Touch),
+        return new Practices(
+            $node->at('root')->choice(RootPractice::class, RootPractice::Argon),
+            $node->at('cool')->choice(CoolPractice::class, CoolPractice::Touch),
             $node->at('saw')->choice(Saw::class, Saw::Band),
         );
     }

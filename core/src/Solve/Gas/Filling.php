@@ -22,7 +22,7 @@ final readonly class Filling
     /** Below this share of oxygen in the air a room is unsafe (% by volume). */
     public const SAFE_PERCENT = 19.5;
 
-    /** Volume changes until well-mixed air is down to a target: ln(209 500/target). */
+    /** Air changes until well-mixed air is down to a target: ln(209 500/target). */
     public static function changes(float $targetPpm): float
     {
         return log(self::AIR_PPM / $targetPpm);
@@ -34,7 +34,7 @@ final readonly class Filling
         return self::AIR_PPM * exp(-$changes);
     }
 
-    /** Seconds to pass a number of volume changes through a volume (L) at a flow (L/min). */
+    /** Seconds to pass a number of air changes through a volume (L) at a flow (L/min). */
     public static function fillSeconds(float $volumeL, float $changes, float $flowLMin): float
     {
         return (60 * $changes * $volumeL) / $flowLMin;

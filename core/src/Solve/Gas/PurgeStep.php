@@ -25,7 +25,7 @@ final readonly class PurgeStep
         return ($this->arcS + $this->starts * max(5.0, $this->amps / 10)) / 60;
     }
 
-    /** Volume changes of a well-mixed inside down to a target. */
+    /** Air changes of a well-mixed inside down to a target. */
     public function changes(float $targetPpm): float
     {
         return max(0.0, log($this->startPpm / $targetPpm));

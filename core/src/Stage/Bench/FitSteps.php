@@ -7,7 +7,7 @@ namespace UpsweptBead\Core\Stage\Bench;
 use UpsweptBead\Core\Base\Units\OClock;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Shop\Practice\RootSchool;
+use UpsweptBead\Core\Shop\Practice\RootPractice;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
 use UpsweptBead\Core\Stage\Bench\Inspection\Rework;
 use UpsweptBead\Core\Stage\Cut\CutMark;
@@ -154,7 +154,7 @@ final readonly class FitSteps
                 [new Measure('depth', 'Depth it goes in', Quantity::Length, $this->slipMm($step))],
             );
         }
-        if (($this->weld->sheets[$joint->id]->root->school ?? null) === RootSchool::Flux) {
+        if (($this->weld->sheets[$joint->id]->root->practice ?? null) === RootPractice::Flux) {
             $do[] = 'Brush flux paste, mixed with alcohol, on the last 20–25 mm inside both edges, and let it dry. '.JointSheet::FLUX;
         }
         $tacks = $this->tacks($joint);
@@ -328,7 +328,7 @@ final readonly class FitSteps
                 return sprintf(
                     'Do not turn %s: its marks stand in line with %s.',
                     $piece->mark,
-                    $piece->isFirstBend() ? 'the index mark of the start' : 'the throat line before it',
+                    $piece->isFirstBend() ? 'the index mark of the start' : 'the inside of the bend before it',
                 );
             }
             if ($piece->mark === $step->brings && $piece->clocking !== null) {
@@ -338,7 +338,7 @@ final readonly class FitSteps
                     Quantity::Angle->read(abs($piece->clocking->turnDeg), $this->job->units),
                     $piece->clocking->turnDeg < 0 ? 'anticlockwise' : 'clockwise',
                     $this->length(abs($piece->clocking->aroundMm)),
-                    $piece->isFirstBend() ? 'the index mark of the start' : 'the throat line before it',
+                    $piece->isFirstBend() ? 'the index mark of the start' : 'the inside of the bend before it',
                 );
             }
         }

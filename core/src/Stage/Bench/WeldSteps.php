@@ -6,8 +6,8 @@ namespace UpsweptBead\Core\Stage\Bench;
 
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Shop\Practice\CoolSchool;
-use UpsweptBead\Core\Shop\Practice\RootSchool;
+use UpsweptBead\Core\Shop\Practice\CoolPractice;
+use UpsweptBead\Core\Shop\Practice\RootPractice;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
 use UpsweptBead\Core\Solve\Reach\Arcs;
 use UpsweptBead\Core\Stage\Bench\Inspection\Inspection;
@@ -106,7 +106,7 @@ final readonly class WeldSteps
                 $sheet->times->weldS,
                 [
                     new Measure('amps', 'Amps used', Quantity::Current, $set['amps']->value),
-                    new Measure('flow', 'Torch argon used', Quantity::Flow, $set['flow']->value),
+                    new Measure('flow', 'Torch gas used', Quantity::Flow, $set['flow']->value),
                     new Measure(
                         'seconds',
                         'Time at the joint',
@@ -224,7 +224,7 @@ final readonly class WeldSteps
             $set['arc']->value * Arcs::sum($arcs) / 360,
             [
                 new Measure('amps', 'Amps used', Quantity::Current, $set['amps']->value),
-                new Measure('flow', 'Torch argon used', Quantity::Flow, $set['flow']->value),
+                new Measure('flow', 'Torch gas used', Quantity::Flow, $set['flow']->value),
             ],
         );
     }
@@ -237,7 +237,7 @@ final readonly class WeldSteps
 
         return match (true) {
             ! $sheet->joint->isPurged() => [],
-            $root->school === RootSchool::Flux => [
+            $root->practice === RootPractice::Flux => [
                 'No argon inside: the flux on the root shields it.',
                 JointSheet::FLUX,
             ],
@@ -248,11 +248,11 @@ final readonly class WeldSteps
     /** Down to one temperature after the other, as the plan has it. */
     private function cooling(JointTimes $times): Rig
     {
-        $school = $this->weld->cool;
+        $practice = $this->weld->cool;
 
         return Rig::cooling([
             [$times->keepS, $this->rules->value('purge.keep_until')],
-            ...$school === CoolSchool::Touch ? [] : [[$times->coolS, $this->rules->value($school->rule())]],
+            ...$practice === CoolPractice::Touch ? [] : [[$times->coolS, $this->rules->value($practice->rule())]],
             [$times->touchS, $this->rules->value('cool.touch')],
         ], $this->rules->value('cool.ambient'));
     }
@@ -268,7 +268,7 @@ final readonly class WeldSteps
     {
         $limit = $this->rules->value($isHandled ? 'cool.touch' : $this->weld->cool->rule());
         // Below the code limit a joint is measured once more before a hand goes there.
-        $isForHand = $isHandled || $this->weld->cool === CoolSchool::Touch;
+        $isForHand = $isHandled || $this->weld->cool === CoolPractice::Touch;
         $kind = $isForHand ? StepKind::Cool : StepKind::Warm;
 
         return array_map(
@@ -330,7 +330,7 @@ final readonly class WeldSteps
             if ($placed->jointId === $joint->id) {
                 return [
                     sprintf(
-                        'Mark %s: %s from its upstream end, %s %s from the throat line (%s round the outside).',
+                        'Mark %s: %s from its upstream end, %s %s from the inside of the bend (%s round the outside).',
                         $placed->pieceMark,
                         $this->show(Quantity::Length, $placed->fromPieceStartMm),
                         $this->show(Quantity::Angle, abs($placed->fromThroat->turnDeg)),

@@ -96,7 +96,7 @@ final readonly class CollectorPieces
         );
 
         return new Allowances(
-            $this->figure($mark, 'trim', 'Cut long by', $longMm, new Reason(
+            $this->figure($mark, 'trim', 'Left long', $longMm, new Reason(
                 $isQuarters
                     ? 'A blank of an even length; both lengthwise cuts are made in it.'
                     : 'Nothing is left long: it is sawn rough beside the scored line and ground to it.',
@@ -105,7 +105,7 @@ final readonly class CollectorPieces
                 'A straight end on the piece, if your saw needs one.',
             )),
             $none('shrink', 'Weld shrink allowance', 'What welding pulls the inlets in by is in the line of the cut already.'),
-            $none('slip', 'Goes in by', 'Tubes go into it, not it into a part.'),
+            $none('slip', 'Slip depth', 'Tubes go into it, not it into a part.'),
             0.0,
         );
     }

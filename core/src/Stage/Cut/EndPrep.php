@@ -33,7 +33,7 @@ enum EndPrep: string
             self::Square => 'Square',
             self::Template => 'To its template, light bevel',
             self::Saddle => 'To the saddle template',
-            self::Slant => 'Slanted, to its template',
+            self::Slant => 'At an angle, to its template',
         };
     }
 

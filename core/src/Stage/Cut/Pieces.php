@@ -235,7 +235,7 @@ final readonly class Pieces
         return $this->job->overrides->on(
             Figure::of(
                 "cut.$mark.slip",
-                'Goes in by',
+                'Slip depth',
                 Quantity::Length,
                 $last ? self::slipMm($this->job, $spec, $this->shop->rules) : 0.0,
                 new Reason(
@@ -261,7 +261,7 @@ final readonly class Pieces
         return $this->job->overrides->on(
             Figure::of(
                 "cut.$mark.trim",
-                'Cut long by',
+                'Left long',
                 Quantity::Length,
                 $hasStraight ? min($rule->value, $mostMm) : 0.0,
                 new Reason(

@@ -160,7 +160,7 @@ final readonly class CollectorSizes
     {
         $rule = $this->rules->get('merge.pull_in');
 
-        return $this->figure('pullIn', 'Pulled in by welding', Quantity::Length, $rule->value, new Reason(
+        return $this->figure('pullIn', 'Drawn in by welding', Quantity::Length, $rule->value, new Reason(
             'Welding pulls the inlets together. So the cut is set for more than half the gap, .100 in a side for a gap of ⅛, and a shim keeps them apart while they are tacked.',
             [$rule->asInput()],
             $rule->source,

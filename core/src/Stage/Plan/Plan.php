@@ -97,7 +97,7 @@ final readonly class Plan
             }
         }
         yield $this->fit->growth->temperature;
-        yield from $this->weld->schools;
+        yield from $this->weld->practices;
         foreach ($this->weld->sheets as $sheet) {
             yield from $sheet->choices;
             yield from $sheet->settings;

@@ -87,8 +87,8 @@ final readonly class JointPurge
         }
         $changes = Filling::changes($target->value);
 
-        return $this->figure('changes', 'Volume changes', Quantity::Ratio, $changes, new Reason(
-            'Well mixed, oxygen falls as 209 500·e^(−n) ppm after n volume changes, so n = ln(209 500/target). Filling from below does better; dead ends do worse.',
+        return $this->figure('changes', 'Air changes', Quantity::Ratio, $changes, new Reason(
+            'Well mixed, oxygen falls as 209 500·e^(−n) ppm after n air changes, so n = ln(209 500/target). Filling from below does better; dead ends do worse.',
             [Input::of('Oxygen at most', Quantity::Oxygen, $target->value)],
             Source::published('ideal mixing'),
         ));
@@ -100,7 +100,7 @@ final readonly class JointPurge
         $stop = $this->rules->get('purge.stop');
         $changes = max(0.0, log($stop->value / $target->value));
 
-        return $this->figure('changes', 'Volume changes', Quantity::Ratio, $changes, new Reason(
+        return $this->figure('changes', 'Air changes', Quantity::Ratio, $changes, new Reason(
             "It has stayed closed and filled since $this->since: only what crept in is rinsed out, n = ln(what crept in/target).",
             [Input::of('Oxygen at most', Quantity::Oxygen, $target->value), $stop->asInput()],
             Source::trade(),
@@ -134,9 +134,9 @@ final readonly class JointPurge
         $seconds = Filling::fillSeconds($this->volumeL, $changes->value, $flow->value);
 
         return $this->figure('fill', 'Purge for', Quantity::Duration, $seconds, new Reason(
-            'Volume changes × enclosed volume ÷ flow. Only a hint without an oxygen meter: wait for the reading.',
+            'Air changes × enclosed volume ÷ flow. Only a hint without an oxygen meter: wait for the reading.',
             [
-                Input::of('Volume changes', Quantity::Ratio, $changes->value),
+                Input::of('Air changes', Quantity::Ratio, $changes->value),
                 Input::of('Enclosed', Quantity::Volume, $this->volumeL),
                 Input::of('Fill flow', Quantity::Flow, $flow->value),
             ],
@@ -149,7 +149,7 @@ final readonly class JointPurge
     {
         $rule = $this->rules->get('purge.hold_flow');
 
-        return $this->figure('hold', 'Hold flow', Quantity::Flow, $rule->value, new Reason(
+        return $this->figure('hold', 'Flow while welding', Quantity::Flow, $rule->value, new Reason(
             'Turned down before the arc, and before the last tie-in above all, so that pressure does not blow the puddle out.',
             [$rule->asInput()],
             $rule->source,
@@ -160,7 +160,7 @@ final readonly class JointPurge
     {
         $rule = $this->rules->get('purge.keep_until');
 
-        return $this->figure('keep', 'Kept on after', Quantity::Duration, $this->keepSeconds, new Reason(
+        return $this->figure('keep', 'Post-purge', Quantity::Duration, $this->keepSeconds, new Reason(
             'Until the root has cooled so far that air does not colour it any more; never shorter than the torch’s post-flow.',
             [$rule->asInput()],
             $rule->source,
@@ -173,7 +173,7 @@ final readonly class JointPurge
         $pressurePa = $this->rules->value('purge.vent_pressure');
         $vent = Filling::ventMm($flow->value, $pressurePa);
 
-        return $this->figure('vent', 'Vent at least', Quantity::Length, $vent, new Reason(
+        return $this->figure('vent', 'Vent hole, at least', Quantity::Length, $vent, new Reason(
             "Wide enough that the flow holds back no more than $pressurePa Pa: Δp = ½ρ(Q/(0.61·A))².",
             [Input::of('Fill flow', Quantity::Flow, $flow->value)],
             Source::published('orifice equation, discharge coefficient 0.61'),
@@ -188,7 +188,7 @@ final readonly class JointPurge
             * ($flow->value * $fill->value + $hold->value * ($this->weldSeconds + $this->keepSeconds)) / 60;
 
         return $this->figure('argon', 'Purge argon', Quantity::Volume, $litres, new Reason(
-            'Fill flow for the purge, then hold flow while welding and until the root has cooled.',
+            'Fill flow for the purge, then the flow while welding until the root has cooled.',
             [
                 Input::of('Fill', Quantity::Duration, $fill->value),
                 Input::of('Hold', Quantity::Duration, $this->weldSeconds + $this->keepSeconds),

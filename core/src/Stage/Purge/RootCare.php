@@ -10,12 +10,12 @@ use UpsweptBead\Core\Base\Reason\Option;
 use UpsweptBead\Core\Base\Reason\Overrides;
 use UpsweptBead\Core\Base\Reason\Reason;
 use UpsweptBead\Core\Base\Reason\Source;
-use UpsweptBead\Core\Shop\Practice\RootSchool;
+use UpsweptBead\Core\Shop\Practice\RootPractice;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Joint\JointType;
 
 /**
- * By which school the root of a joint is shielded: the shop's, the job's, or its own, as far as where it lies permits.
+ * By which practice the root of a joint is shielded: the shop's, the job's, or its own, as far as where it lies permits.
  */
 final readonly class RootCare
 {
@@ -27,12 +27,12 @@ final readonly class RootCare
     private const LABEL = 'Root shielded by';
 
     /** @param  string  $lack  why what was wished for is not done; '' where it is */
-    private function __construct(public Choice $choice, public RootSchool $school, public string $lack) {}
+    private function __construct(public Choice $choice, public RootPractice $practice, public string $lack) {}
 
     /** What all joints of a job are proposed. */
-    public static function ofJob(RootSchool $ofShop, PurgeCare $care, Overrides $overrides): self
+    public static function ofJob(RootPractice $ofShop, PurgeCare $care, Overrides $overrides): self
     {
-        $proposed = self::refused($ofShop, $care) === '' ? $ofShop : RootSchool::Argon;
+        $proposed = self::refused($ofShop, $care) === '' ? $ofShop : RootPractice::Argon;
 
         return self::chosen(Choice::of(
             self::OF_JOB,
@@ -42,7 +42,7 @@ final readonly class RootCare
                 $proposed->why(),
                 [Input::word('The shop works by', $ofShop->label()), Input::word('Where it lies', $care->label())],
                 Source::trade(),
-                'The shop’s own school, or what the customer asks for.',
+                'The shop’s own practice, or what the customer asks for.',
             ),
             self::options($care),
         ), $proposed, $care, $overrides, false);
@@ -57,14 +57,14 @@ final readonly class RootCare
                 : 'Not meant to penetrate: its root stays in the wall it stands on.';
 
             return new self(
-                Choice::of($key, self::LABEL, RootSchool::None->label(), new Reason($why, [], Source::trade())),
-                RootSchool::None,
+                Choice::of($key, self::LABEL, RootPractice::None->label(), new Reason($why, [], Source::trade())),
+                RootPractice::None,
                 '',
             );
         }
 
-        $refused = self::refused($ofJob->school, $care);
-        $proposed = $refused === '' ? $ofJob->school : RootSchool::Argon;
+        $refused = self::refused($ofJob->practice, $care);
+        $proposed = $refused === '' ? $ofJob->practice : RootPractice::Argon;
 
         return self::chosen(Choice::of(
             $key,
@@ -73,7 +73,7 @@ final readonly class RootCare
             new Reason(
                 $refused === '' ? $proposed->why() : $refused,
                 [
-                    Input::word('The job is done by', $ofJob->school->label()),
+                    Input::word('The job is done by', $ofJob->practice->label()),
                     Input::word('Where it lies', $care->label()),
                     ...in_array('409', [$joint->between->metal, $joint->and->metal], true)
                         ? [Input::word('409', 'asks for it less than 304 does')]
@@ -93,7 +93,7 @@ final readonly class RootCare
      */
     private static function chosen(
         Choice $choice,
-        RootSchool $proposed,
+        RootPractice $proposed,
         PurgeCare $care,
         Overrides $overrides,
         bool $isOfJoint,
@@ -102,28 +102,28 @@ final readonly class RootCare
         if ($override === null) {
             return new self($choice, $proposed, '');
         }
-        $school = RootSchool::read($override->value);
+        $practice = RootPractice::read($override->value);
         $lack = match (true) {
-            $school === null => sprintf(
+            $practice === null => sprintf(
                 '"%s" is no way to shield a root: argon, flux paste or none.',
                 mb_substr($override->value, 0, 40),
             ),
-            self::refused($school, $care) !== '' => self::refused($school, $care),
-            $school === RootSchool::None && trim($override->why) === '' => self::WHY,
+            self::refused($practice, $care) !== '' => self::refused($practice, $care),
+            $practice === RootPractice::None && trim($override->why) === '' => self::WHY,
             default => '',
         };
-        if ($school === null || $lack !== '') {
+        if ($practice === null || $lack !== '') {
             return new self($choice, $proposed, $lack);
         }
 
-        return new self($choice->with($school->label(), $override), $school, '');
+        return new self($choice->with($practice->label(), $override), $practice, '');
     }
 
     /** Why nothing is filled; '' where it is. */
     public function why(): string
     {
         return match (true) {
-            $this->school === RootSchool::Argon => '',
+            $this->practice === RootPractice::Argon => '',
             $this->choice->override !== null && $this->choice->override->why !== '' => $this->choice->override->why,
             default => $this->choice->reason->rule,
         };
@@ -133,19 +133,19 @@ final readonly class RootCare
     private static function options(PurgeCare $care): array
     {
         return array_map(
-            static fn (RootSchool $one): Option => new Option($one->label(), self::refused($one, $care)),
-            RootSchool::cases(),
+            static fn (RootPractice $one): Option => new Option($one->label(), self::refused($one, $care)),
+            RootPractice::cases(),
         );
     }
 
-    /** Why a school is not for where a joint lies; '' where it may be. */
-    private static function refused(RootSchool $school, PurgeCare $care): string
+    /** Why a practice is not for where a joint lies; '' where it may be. */
+    private static function refused(RootPractice $practice, PurgeCare $care): string
     {
         return match (true) {
-            $school === RootSchool::Argon, $care === PurgeCare::Downstream => '',
+            $practice === RootPractice::Argon, $care === PurgeCare::Downstream => '',
             $care === PurgeCare::Unknown => 'A repair may lie upstream of a turbine: argon only.',
             $care === PurgeCare::Unsaid => 'A turbine may follow it: argon only, until it is said that none does.',
-            $school === RootSchool::Flux => 'Never upstream of a turbine: its glass comes loose.',
+            $practice === RootPractice::Flux => 'Never upstream of a turbine: its glass comes loose.',
             default => 'Never upstream of a turbine: a crumb of burnt root would be swallowed.',
         };
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Weld;
 
-use UpsweptBead\Core\Shop\Practice\CoolSchool;
+use UpsweptBead\Core\Shop\Practice\CoolPractice;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\Metal;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
@@ -35,7 +35,7 @@ final readonly class JointCooling
         Layout $layout,
         private Shop $shop,
         private Curves $curves,
-        private CoolSchool $school,
+        private CoolPractice $practice,
     ) {
         $this->surroundings = new Surroundings($layout, $shop);
     }
@@ -57,7 +57,7 @@ final readonly class JointCooling
     ): CoolTimes {
         $rules = $this->shop->rules;
         $airC = $rules->value('cool.ambient');
-        $limitC = max($airC + 1.0, $rules->value($this->school->rule()));
+        $limitC = max($airC + 1.0, $rules->value($this->practice->rule()));
         $touchC = max($airC + 1.0, $rules->value('cool.touch'));
         $keepC = max($airC + 1.0, $rules->value('purge.keep_until'));
         $fan = $rules->value('cool.fan');

@@ -7,7 +7,7 @@ namespace UpsweptBead\Core\Stage\Weld;
 use UpsweptBead\Core\Base\Reason\Choice;
 use UpsweptBead\Core\Base\Reason\Figure;
 use UpsweptBead\Core\Base\Units\Quantity;
-use UpsweptBead\Core\Shop\Practice\RootSchool;
+use UpsweptBead\Core\Shop\Practice\RootPractice;
 use UpsweptBead\Core\Shop\Stock\GasCup;
 use UpsweptBead\Core\Stage\Fit\TackPattern;
 use UpsweptBead\Core\Stage\Joint\Joint;
@@ -50,7 +50,7 @@ final readonly class JointSheet
     /** Whether its inside is filled with argon. */
     public function isFilled(): bool
     {
-        return $this->root->school === RootSchool::Argon;
+        return $this->root->practice === RootPractice::Argon;
     }
 
     /** Why it is not to be welded, so that none of its settings is for anybody; '' where it is. */
@@ -72,7 +72,7 @@ final readonly class JointSheet
             ...Preheat::lines($this->joint),
             ...$this->settings['passes']->value > 1.0 ? [self::PASSES] : [],
             ...$this->root->lack === '' ? [] : [$this->root->lack],
-            ...$this->root->school === RootSchool::Flux ? [self::FLUX] : [],
+            ...$this->root->practice === RootPractice::Flux ? [self::FLUX] : [],
             ...Torch::warnings(
                 $this->gasCup,
                 $this->settings['flow'],

@@ -12,8 +12,8 @@ use UpsweptBead\Core\Base\Reason\Reason;
 use UpsweptBead\Core\Base\Reason\Source;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Shop\Practice\CoolSchool;
-use UpsweptBead\Core\Shop\Practice\RootSchool;
+use UpsweptBead\Core\Shop\Practice\CoolPractice;
+use UpsweptBead\Core\Shop\Practice\RootPractice;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\Metal;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
@@ -38,7 +38,7 @@ final readonly class Sheets
         private FitPlan $fit,
         private JointCooling $cooling,
         private RootCare $root,
-        private CoolSchool $school,
+        private CoolPractice $practice,
         private Ahead $ahead,
     ) {
         $this->metal = $shop->catalogue->metal($job->metal);
@@ -49,7 +49,7 @@ final readonly class Sheets
     {
         $care = $this->ahead->careAt($joint->run);
 
-        return RootCare::ofJoint($joint, $this->root, $care, $this->overrides)->school === RootSchool::Argon;
+        return RootCare::ofJoint($joint, $this->root, $care, $this->overrides)->practice === RootPractice::Argon;
     }
 
     /**
@@ -88,7 +88,7 @@ final readonly class Sheets
         $filler = $overrides->onChoice(Filler::alloy($joint, $this->shop->catalogue));
         $care = $this->ahead->careAt($joint->run);
         $shield = RootCare::ofJoint($joint, $this->root, $care, $overrides);
-        $isFilled = $shield->school === RootSchool::Argon;
+        $isFilled = $shield->practice === RootPractice::Argon;
         $purge = $isFilled
             ? $this->purge($joint, [$pose->volumeL, $weldS, $keepS], $pose, $since)
             : $this->purge($joint, [0.0, 0.0, 0.0], $pose, '');
@@ -125,7 +125,7 @@ final readonly class Sheets
             $purge,
             new JointTimes(
                 $purge->value('fill'), $weldS, $keepS, $cool->value,
-                $this->school === CoolSchool::Touch ? $cool->value : max($cool->value, $cooling->touchS),
+                $this->practice === CoolPractice::Touch ? $cool->value : max($cool->value, $cooling->touchS),
                 $cooling->apartMm,
                 $cooling->warmth,
             ),
@@ -242,7 +242,7 @@ final readonly class Sheets
 
     private function cool(string $id, CoolTimes $times, float $heatJ, TubeSize $tube): Figure
     {
-        $limit = $this->shop->rules->get($this->school->rule());
+        $limit = $this->shop->rules->get($this->practice->rule());
 
         return Figure::of(
             "weld.$id.cool",
@@ -269,13 +269,13 @@ final readonly class Sheets
     {
         return Figure::of(
             "weld.$id.torchArgon",
-            'Torch argon',
+            'Torch gas',
             Quantity::Volume,
             $this->shop->rules->value('purge.used') * $flow->value / 60 * ($arc->value + $stops * $postflow->value),
             new Reason(
                 'Torch flow for the arc time, and for the post-flow after every short run.',
                 [
-                    Input::of('Torch argon', Quantity::Flow, $flow->value),
+                    Input::of('Torch gas', Quantity::Flow, $flow->value),
                     Input::of('Arc time', Quantity::Duration, $arc->value),
                     Input::of('Stops', Quantity::Count, $stops),
                     Input::of('Post-flow', Quantity::Duration, $postflow->value),

@@ -102,7 +102,7 @@ final readonly class Torch
 
         return Figure::of(
             "weld.$jointId.flow",
-            'Torch argon',
+            'Torch gas',
             Quantity::Flow,
             $flow,
             new Reason(

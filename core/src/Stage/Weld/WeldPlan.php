@@ -7,7 +7,7 @@ namespace UpsweptBead\Core\Stage\Weld;
 use UpsweptBead\Core\Base\Reason\Choice;
 use UpsweptBead\Core\Base\Reason\Notice;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Shop\Practice\CoolSchool;
+use UpsweptBead\Core\Shop\Practice\CoolPractice;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Solve\Gas\Filling;
 use UpsweptBead\Core\Solve\Gas\Hold;
@@ -29,14 +29,14 @@ final readonly class WeldPlan
 {
     /**
      * @param  array<string, JointSheet>  $sheets  by joint, run by run in the order of flow
-     * @param  array<string, Choice>  $schools  by which the job is done: root and cool, and what lies ahead
+     * @param  array<string, Choice>  $practices  by which the job is done: root and cool, and what lies ahead
      * @param  list<Notice>  $notices
      */
     private function __construct(
         public array $sheets,
         public ArgonAccount $argon,
-        public array $schools,
-        public CoolSchool $cool,
+        public array $practices,
+        public CoolPractice $cool,
         public array $notices,
     ) {}
 
@@ -56,10 +56,10 @@ final readonly class WeldPlan
             static fn (int|string $letter): PurgeCare => $ahead->careAt("$letter"),
             array_keys(self::paths($layout)),
         );
-        $root = RootCare::ofJob($shop->schools->root, PurgeCare::easiest($cares), $job->overrides);
+        $root = RootCare::ofJob($shop->practices->root, PurgeCare::easiest($cares), $job->overrides);
         $cool = CoolCare::of($shop, $job->overrides);
-        $cooling = new JointCooling($layout, $shop, new Curves($shop->memo), $cool->school);
-        $sheets = new Sheets($job, $procedures->overrides(), $shop, $fit, $cooling, $root, $cool->school, $ahead);
+        $cooling = new JointCooling($layout, $shop, new Curves($shop->memo), $cool->practice);
+        $sheets = new Sheets($job, $procedures->overrides(), $shop, $fit, $cooling, $root, $cool->practice, $ahead);
         foreach ([$root->lack, $cool->lack, $ahead->lack] as $lack) {
             if ($lack !== '') {
                 $notices[] = Notice::problem('overrides', $lack);
@@ -99,9 +99,9 @@ final readonly class WeldPlan
             );
         }
 
-        $schools = ['root' => $root->choice, 'cool' => $cool->choice, 'ahead' => $ahead->choice];
+        $practices = ['root' => $root->choice, 'cool' => $cool->choice, 'ahead' => $ahead->choice];
 
-        return new self($made, $argon, $schools, $cool->school, $notices);
+        return new self($made, $argon, $practices, $cool->practice, $notices);
     }
 
     /** @return array<array-key, string> places in the job document, by the letter of each run and collector */

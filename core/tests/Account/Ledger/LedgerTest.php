@@ -8,8 +8,8 @@ use UpsweptBead\Core\Account\Ledger\StepTimes;
 use UpsweptBead\Core\Account\Quote\Quote;
 use UpsweptBead\Core\Account\Stores\ItemKind;
 use UpsweptBead\Core\Account\Stores\Need;
+use UpsweptBead\Core\Shop\Practice\Practices;
 use UpsweptBead\Core\Shop\Practice\Saw;
-use UpsweptBead\Core\Shop\Practice\Schools;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Stage\Bench\BenchStep;
 use UpsweptBead\Core\Stage\Plan\Plan;
@@ -85,7 +85,7 @@ it('presses, expands and trues a collector on somebody’s time', function () {
 
 it('puts the minutes of the shop’s own saw on its pieces, a cut between two of them once', function () {
     $with = static fn (Saw $saw): Shop => new Shop(
-        'S', Some::shop()->rules, Some::shop()->catalogue, Some::shop()->shelf, [], schools: new Schools(saw: $saw),
+        'S', Some::shop()->rules, Some::shop()->catalogue, Some::shop()->shelf, [], practices: new Practices(saw: $saw),
     );
     $prepared = static fn (Saw $saw): float => Ledger::of(Some::plan(), $with($saw))
         ->minutes(Some::plan()->steps)[Labour::Prepare->value];

@@ -5,8 +5,8 @@ declare(strict_types=1);
 use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
-use UpsweptBead\Core\Shop\Practice\CoolSchool;
-use UpsweptBead\Core\Shop\Practice\Schools;
+use UpsweptBead\Core\Shop\Practice\CoolPractice;
+use UpsweptBead\Core\Shop\Practice\Practices;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Stage\Bench\BenchStep;
 use UpsweptBead\Core\Stage\Bench\WeldSteps;
@@ -59,7 +59,7 @@ it('lets a joint cool until a hand may rest on it before hands go there: 45 °C 
 });
 
 it('measures twice where the next seam is begun below the code limit: once for the torch, once for a hand', function () {
-    $shop = new Shop('S', Some::shop()->rules, Some::shop()->catalogue, Some::shop()->shelf, [], schools: new Schools(cool: CoolSchool::Code));
+    $shop = new Shop('S', Some::shop()->rules, Some::shop()->catalogue, Some::shop()->shelf, [], practices: new Practices(cool: CoolPractice::Code));
     $plan = Planner::plan(Some::routedJob(), $shop);
     $limit = $shop->rules->value('cool.code');
     expect(stepsOfKind($plan, StepKind::Warm))->not->toBe([]);

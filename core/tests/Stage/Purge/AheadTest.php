@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
-use UpsweptBead\Core\Shop\Practice\RootSchool;
+use UpsweptBead\Core\Shop\Practice\RootPractice;
 use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\Some;
@@ -36,7 +36,7 @@ $turbine = ['name' => 'Turbine', 'kind' => 'turbine', 'inlet' => 'A'];
 // Common practice: root flux leaves glass, which a turbine swallows; 50 ppm there, 200 elsewhere.
 it('lets no flux in where a turbine stands at the end of the run, whatever the job is for', function (string $purpose) use ($turbine) {
     $plan = leading($purpose, [$turbine], [['purge.school', 'flux paste']]);
-    expect($plan->weld->sheets['AJ2']->root->school)->toBe(RootSchool::Argon)
+    expect($plan->weld->sheets['AJ2']->root->practice)->toBe(RootPractice::Argon)
         ->and($plan->weld->sheets['AJ2']->purge->value('target'))->toBe(50.0)
         ->and($plan->problems())->not->toBe([]);
 })->with(['header', 'system', 'collector', 'turbo-downpipe']);
@@ -46,8 +46,8 @@ it('asks of a collector what is asked elsewhere, and lets flux in once no turbin
     $none = leading('collector', [], [['purge.school', 'flux paste'], ['purge.ahead', 'no turbine']]);
     $ahead = leading('collector', [], [['purge.ahead', 'a turbine']]);
     expect($unsaid->weld->sheets['AJ2']->purge->value('target'))->toBe(200.0)
-        ->and($unsaid->weld->sheets['AJ2']->root->school)->toBe(RootSchool::Argon)
-        ->and($none->weld->sheets['AJ2']->root->school)->toBe(RootSchool::Flux)
+        ->and($unsaid->weld->sheets['AJ2']->root->practice)->toBe(RootPractice::Argon)
+        ->and($none->weld->sheets['AJ2']->root->practice)->toBe(RootPractice::Flux)
         ->and($ahead->weld->sheets['AJ2']->purge->value('target'))->toBe(50.0);
 });
 

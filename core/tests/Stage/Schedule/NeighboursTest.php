@@ -12,7 +12,7 @@ use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
 
 /** A 3 in × .065 tube with a bend of wedges, five welds about 31 mm apart. */
-function wedged(string $school): Plan
+function wedged(string $practice): Plan
 {
     $document = JobWriter::toArray(SomeCollectors::branched());
     $document['runs'] = [[
@@ -23,7 +23,7 @@ function wedged(string $school): Plan
         ],
         'fittings' => [],
     ]];
-    $document['overrides'] = [['figure' => 'cool.school', 'value' => $school, 'why' => 'practice']];
+    $document['overrides'] = [['figure' => 'cool.school', 'value' => $practice, 'why' => 'practice']];
 
     return Planner::plan(JobReader::fromDecoded($document)->job ?? throw new LogicException('unread'), Some::shop());
 }

@@ -16,12 +16,15 @@
         cost: 'Stock, cuts and fitting',
     };
     const rows = $derived(
-        Object.entries(NAMES).map(([key, name]) => ({
-            key,
-            name,
-            now: offer.now[key as keyof typeof NAMES],
-            found: offer.found?.[key as keyof typeof NAMES] ?? 0,
-        })),
+        Object.entries(NAMES)
+            // Whoever does not quote gets no sums of money.
+            .filter(([key]) => offer.now[key as keyof typeof NAMES] !== null)
+            .map(([key, name]) => ({
+                key,
+                name,
+                now: offer.now[key as keyof typeof NAMES] ?? 0,
+                found: offer.found?.[key as keyof typeof NAMES] ?? 0,
+            })),
     );
     const said = (key: string, value: number) => (key === 'cost' ? money(value) : String(value));
 

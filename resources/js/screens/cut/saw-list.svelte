@@ -54,9 +54,9 @@
         <td class="figure num" data-label="Bend"
             >{piece.isBend ? piece.angle.text : piece.pie ? `${piece.angle.text} of wedges` : '–'}</td
         >
-        <td class="num" data-label="Long by"><FigureCell figure={piece.trim} {desk} /></td>
+        <td class="num" data-label="Left long"><FigureCell figure={piece.trim} {desk} /></td>
         <td class="num" data-label="Shrink"><FigureCell figure={piece.shrink} {desk} /></td>
-        {#if slips}<td class="num" data-label="Goes in"
+        {#if slips}<td class="num" data-label="Slip depth"
                 >{#if piece.slip.value || piece.slip.override}<FigureCell
                         figure={piece.slip}
                         {desk}
@@ -85,7 +85,8 @@
             <tr
                 ><th>Piece</th><th>From</th><th class="num">Cut length</th><th class="num">Finished</th><th
                     class="num">Bend</th
-                ><th class="num">Long by</th><th class="num">Shrink</th>{#if slips}<th class="num">Goes in</th
+                ><th class="num">Left long</th><th class="num">Shrink</th>{#if slips}<th class="num"
+                        >Slip depth</th
                     >{/if}<th class="num">Mass</th></tr
             >
         </thead>

@@ -5,6 +5,9 @@
 
     type Props = { saws: SawAccount[] };
     let { saws }: Props = $props();
+
+    // Whoever does not quote gets no sums of money.
+    const withCost = $derived(saws.some((one) => one.cost !== null));
 </script>
 
 {#if saws[0]}
@@ -16,8 +19,9 @@
         <table class="table-plain mt-1">
             <thead
                 ><tr
-                    ><th>Saw</th><th class="num">Time</th><th class="num">Blades</th><th class="num">Cost</th
-                    ></tr
+                    ><th>Saw</th><th class="num">Time</th><th class="num">Blades</th>{#if withCost}<th
+                            class="num">Cost</th
+                        >{/if}</tr
                 ></thead
             >
             <tbody>
@@ -26,7 +30,7 @@
                         <td class={i === 0 ? 'font-medium' : ''}>{i === 0 ? '▾ ' : ''}{saw.name}</td>
                         <td class="figure num">{saw.time}</td>
                         <td class="figure num">{saw.blades.toFixed(2)}</td>
-                        <td class="figure num">{money(saw.cost)}</td>
+                        {#if withCost}<td class="figure num">{money(saw.cost)}</td>{/if}
                     </tr>
                 {/each}
             </tbody>

@@ -76,7 +76,8 @@
         </div>
         <p class="label text-center">
             {#if where === 'inTurn'}<strong class="text-action">Outer arc: welded now.</strong>{/if}
-            looking with the flow, {joint.between} → {joint.and} · strokes: index mark, on the throat line before
+            looking with the flow, {joint.between} → {joint.and} · strokes: index mark, on the inside of the bend
+            before
         </p>
     {:else}
         <p class="mt-1">
@@ -109,12 +110,12 @@
         {#if bung}
             {@render row(`On ${bung.piece}, from its upstream end`, bung.fromPieceStart.text)}
             {@render row(
-                'Round from the throat line',
+                'Round from the inside of the bend',
                 `${bung.fromThroat.turn.text} = ${bung.fromThroat.around.text} ${bung.fromThroat.way}`,
             )}
         {/if}
         {#if joint.type.startsWith('slip') && last}
-            {@render row(`${last.mark} goes in by`, last.slip.text)}
+            {@render row(`Slip depth of ${last.mark}`, last.slip.text)}
         {/if}
         {#if sheet && joint.round}
             {@render row(

@@ -111,7 +111,7 @@
                                 class="num">Amps used</th
                             ><th class="num">Oxygen</th><th class="num">Time</th><th class="num"
                                 >Resumed at</th
-                            ><th>Looked at</th></tr
+                            ><th>Inspected</th></tr
                         >
                     </thead>
                     <tbody>
@@ -139,7 +139,7 @@
                                 <td class="figure num" data-label="Resumed at"
                                     >{used(slot.joint, 'temperature')}</td
                                 >
-                                <td data-label="Looked at">{used(slot.joint, 'found')}</td>
+                                <td data-label="Inspected">{used(slot.joint, 'found')}</td>
                             </tr>
                         {/each}
                     </tbody>

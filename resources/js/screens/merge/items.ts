@@ -44,7 +44,7 @@ export function itemsOf(merge: MergePlan): Item[] {
             one,
             path: one.path,
             mark: one.letter,
-            text: 'slanted',
+            text: 'cut at an angle',
             isBroken: false,
         })),
         ...merge.flanges.map((one): Item => ({

@@ -86,7 +86,7 @@
             <Button look="quiet" onclick={() => (adding = true)}>Add a branch</Button>
         {/if}
         {#each openEnds(desk.document) as letter (letter)}
-            <Button look="quiet" onclick={() => slant(letter)}>Slant the end of {letter}</Button>
+            <Button look="quiet" onclick={() => slant(letter)}>Cut the end of {letter} at an angle</Button>
         {/each}
     {/if}
 </div>

@@ -4,6 +4,7 @@
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
     import type { RowDocument, RunPlan } from '@/lib/answers';
+    import { money } from '@/lib/money';
 
     type Props = { desk: JobDesk; run: RunPlan; bend: number };
     let { desk, run, bend }: Props = $props();
@@ -15,6 +16,30 @@
     const isUnstocked = $derived(
         desk.plan.notices.some((notice) => [`${place}.clr`, `${place}.angle`].includes(notice.path)),
     );
+
+    const rows = $derived.by((): [string, string][] => {
+        if (!pie) return [];
+        const { sum } = pie;
+        // Whoever does not quote gets no sums of money.
+        const made = [
+            ...(sum.making === null ? [] : [money(sum.making)]),
+            sum.minutes.text,
+            `${sum.blades} of a blade`,
+        ];
+        return [
+            ['Each cut to the square one', pie.mitre.text],
+            [
+                `${pie.welds - 1} wedges, long and short side`,
+                `${pie.wedge.outer.text} / ${pie.wedge.inner.text}`,
+            ],
+            ['Two ends from the tangent', `${pie.end.outer.text} / ${pie.end.inner.text}`],
+            ['Of that, for what each weld draws together', pie.shrink.text],
+            ['Of the stick', pie.stick.text],
+            ['One weld', pie.seam.text],
+            ['Sawn here', made.join(', ')],
+            ...(sum.set === null ? [] : [['A set cut ready', money(sum.set)] as [string, string]]),
+        ];
+    });
 
     function change(with_: (row: RowDocument) => void): void {
         void desk.editRun((one) => {
@@ -46,7 +71,7 @@
         </div>
         {#if pie}
             <dl class="mt-1">
-                {#each [['Each cut to the square one', pie.mitre.text], [`${pie.welds - 1} wedges, long and short side`, `${pie.wedge.outer.text} / ${pie.wedge.inner.text}`], ['Two ends from the tangent', `${pie.end.outer.text} / ${pie.end.inner.text}`], ['Of that, for what each weld draws together', pie.shrink.text], ['Of the stick', pie.stick.text], ['One weld', pie.seam.text], ['Sawn here', `${pie.sum.making.toFixed(0)}, ${pie.sum.minutes.text}, ${pie.sum.blades} of a blade`], ['A set cut ready', pie.sum.set.toFixed(0)]] as [name, value] (name)}
+                {#each rows as [name, value] (name)}
                     <div class="border-line flex justify-between gap-3 border-b py-0.5">
                         <dt class="text-quiet">{name}</dt>
                         <dd class="figure">{value}</dd>

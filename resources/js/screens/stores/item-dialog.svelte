@@ -96,7 +96,7 @@
     {#if current}
         <dl class="flex flex-wrap gap-x-8 gap-y-1">
             <div>
-                <dt class="label">There</dt>
+                <dt class="label">On hand</dt>
                 <dd class="figure text-xl">{much(current.onHand)}{kg}</dd>
             </div>
             <div>

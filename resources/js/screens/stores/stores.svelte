@@ -102,7 +102,7 @@
             <table class="table-plain table-stack">
                 <thead
                     ><tr
-                        ><th>Item</th><th>Place</th><th class="num">There</th><th class="num">Promised</th><th
+                        ><th>Item</th><th>Place</th><th class="num">On hand</th><th class="num">Promised</th><th
                             class="num">Free</th
                         ><th class="num">Price</th></tr
                     ></thead
@@ -119,7 +119,7 @@
                                 <span class="figure text-quiet block text-[0.8rem]">{item.key}</span></td
                             >
                             <td data-label="Place">{item.location || '–'}</td>
-                            <td class="figure num" data-label="There">{much(item.onHand)}</td>
+                            <td class="figure num" data-label="On hand">{much(item.onHand)}</td>
                             <td class="figure num text-quiet" data-label="Promised"
                                 >{item.promised > 0 ? much(item.promised) : '–'}</td
                             >

@@ -22,12 +22,12 @@
         ['amps', 'Amps'],
         ['tungsten', 'Tungsten'],
         ['cup', 'Gas lens cup'],
-        ['flow', 'Torch argon'],
+        ['flow', 'Torch gas'],
         ['postflow', 'Post-flow'],
         ['travel', 'Travel'],
         ['oxygen', 'Oxygen at most'],
         ['fillFlow', 'Fill flow'],
-        ['holdFlow', 'Hold flow'],
+        ['holdFlow', 'Flow while welding'],
     ] as const;
 
     const procedures = $derived(desk.document.procedures ?? []);

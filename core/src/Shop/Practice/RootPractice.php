@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Shop\Practice;
 
 /** How the root of a seam is kept from burning: three ways that shops work by. */
-enum RootSchool: string
+enum RootPractice: string
 {
     case Argon = 'argon';
     case Flux = 'flux';

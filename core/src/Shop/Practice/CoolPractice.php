@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Shop\Practice;
 
 /** How cool a seam has to be before the next is welded beside it: two ways that shops work by. */
-enum CoolSchool: string
+enum CoolPractice: string
 {
     case Touch = 'touch';
     case Code = 'code';

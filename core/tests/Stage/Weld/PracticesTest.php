@@ -6,8 +6,8 @@ use UpsweptBead\Core\Base\Document\Faults;
 use UpsweptBead\Core\Base\Reason\Notice;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
-use UpsweptBead\Core\Shop\Practice\CoolSchool;
-use UpsweptBead\Core\Shop\Practice\RootSchool;
+use UpsweptBead\Core\Shop\Practice\CoolPractice;
+use UpsweptBead\Core\Shop\Practice\RootPractice;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Practice\ShopReader;
 use UpsweptBead\Core\Stage\Bench\BenchStep;
@@ -21,7 +21,7 @@ use UpsweptBead\Core\Tests\Support\Some;
  *
  * @param  list<array{string, string, string}>  $overrides  figure, value, why
  */
-function schooled(array $overrides, string $purpose = 'turbo-downpipe', ?Shop $shop = null): Plan
+function practised(array $overrides, string $purpose = 'turbo-downpipe', ?Shop $shop = null): Plan
 {
     $document = JobWriter::toArray(Some::routedJob());
     $document['job']['purpose'] = $purpose;
@@ -49,44 +49,44 @@ function problemsOf(Plan $plan): array
 }
 
 it('works by argon and waits for touch-cool unless the shop says otherwise, and says why', function () {
-    $plan = schooled([]);
-    expect($plan->weld->schools['root']->value)->toBe('Argon')
-        ->and($plan->weld->schools['cool']->value)->toBe('Touch-cool')
-        ->and($plan->weld->schools['root']->reason->rule)->toContain('turbine')
+    $plan = practised([]);
+    expect($plan->weld->practices['root']->value)->toBe('Argon')
+        ->and($plan->weld->practices['cool']->value)->toBe('Touch-cool')
+        ->and($plan->weld->practices['root']->reason->rule)->toContain('turbine')
         ->and($plan->weld->sheets['AJ2']->isFilled())->toBeTrue();
 });
 
-it('takes the shop’s own school where it may be', function () {
+it('takes the shop’s own practice where it may be', function () {
     $read = ShopReader::read([
         'format' => 'upswept-bead/shop', 'version' => 1, 'name' => 'A shop',
         'schools' => ['root' => 'flux', 'cool' => 'code'], 'rules' => [], 'shelf' => [], 'bottles' => [],
     ], new Faults);
-    expect($read->schools->root)->toBe(RootSchool::Flux)->and($read->schools->cool)->toBe(CoolSchool::Code);
-    $system = schooled([], 'system', $read);
-    expect($system->weld->sheets['AJ2']->root->school)->toBe(RootSchool::Flux)
-        ->and($system->weld->cool)->toBe(CoolSchool::Code);
+    expect($read->practices->root)->toBe(RootPractice::Flux)->and($read->practices->cool)->toBe(CoolPractice::Code);
+    $system = practised([], 'system', $read);
+    expect($system->weld->sheets['AJ2']->root->practice)->toBe(RootPractice::Flux)
+        ->and($system->weld->cool)->toBe(CoolPractice::Code);
     // A manifold stays argon, whatever the shop does elsewhere.
-    expect(schooled([], 'turbo-manifold', $read)->weld->sheets['AJ2']->root->school)->toBe(RootSchool::Argon);
+    expect(practised([], 'turbo-manifold', $read)->weld->sheets['AJ2']->root->practice)->toBe(RootPractice::Argon);
 });
 
 it('never lets flux or a bare root upstream of a turbine, nor where nobody says', function (string $purpose, string $value) {
-    $plan = schooled([['purge.AJ2.school', $value, 'saves gas']], $purpose);
-    expect($plan->weld->sheets['AJ2']->root->school)->toBe(RootSchool::Argon)
+    $plan = practised([['purge.AJ2.school', $value, 'saves gas']], $purpose);
+    expect($plan->weld->sheets['AJ2']->root->practice)->toBe(RootPractice::Argon)
         ->and(implode(' ', problemsOf($plan)))->toContain('Joint AJ2')
         ->and($plan->problems())->not->toBe([]);
 })->with(['turbo-manifold', 'repair'])->with(['Flux paste', 'none']);
 
 it('asks for a reason where a root is left without any shield', function () {
-    $plan = schooled([['purge.AJ2.school', 'None', '']]);
+    $plan = practised([['purge.AJ2.school', 'None', '']]);
     expect($plan->weld->sheets['AJ2']->isFilled())->toBeTrue()->and(implode(' ', problemsOf($plan)))->toContain('say why');
-    $said = schooled([['purge.AJ2.school', 'None', 'street muffler system']]);
-    expect($said->weld->sheets['AJ2']->root->school)->toBe(RootSchool::None)
+    $said = practised([['purge.AJ2.school', 'None', 'street muffler system']]);
+    expect($said->weld->sheets['AJ2']->root->practice)->toBe(RootPractice::None)
         ->and(problemsOf($said))->toBe([])
         ->and(implode(' ', $said->step('weld.AJ2')->do ?? []))->toContain('street muffler system');
 });
 
 it('needs no gas, no filling and no purge step where flux shields the root, and warns of it at the step', function () {
-    [$argon, $flux] = [schooled([]), schooled([['purge.school', 'flux paste', 'whole system']])];
+    [$argon, $flux] = [practised([]), practised([['purge.school', 'flux paste', 'whole system']])];
     expect(idsOf($argon, StepKind::Purge))->not->toBe([])
         ->and(idsOf($flux, StepKind::Purge))->toBe([])
         ->and($flux->weld->argon->purgeL)->toBe(0.0)
@@ -97,20 +97,20 @@ it('needs no gas, no filling and no purge step where flux shields the root, and 
 });
 
 it('lets one joint do otherwise than its job', function () {
-    $plan = schooled([['purge.school', 'flux paste', ''], ['purge.AJ2.school', 'argon', 'beside the sensor']]);
+    $plan = practised([['purge.school', 'flux paste', ''], ['purge.AJ2.school', 'argon', 'beside the sensor']]);
     expect($plan->weld->sheets['AJ2']->isFilled())->toBeTrue()
         ->and($plan->weld->sheets['AJ3']->isFilled())->toBeFalse();
 });
 
-it('refuses what is no school', function () {
-    $plan = schooled([['purge.school', 'nitrogen', ''], ['cool.school', 'when it suits', '']]);
+it('refuses what is no practice', function () {
+    $plan = practised([['purge.school', 'nitrogen', ''], ['cool.school', 'when it suits', '']]);
     expect(problemsOf($plan))->toHaveCount(2)
         ->and(problemsOf($plan)[0])->toContain('"nitrogen"')->toContain('argon, flux paste or none')
-        ->and($plan->weld->cool)->toBe(CoolSchool::Touch);
+        ->and($plan->weld->cool)->toBe(CoolPractice::Touch);
 });
 
 it('waits less for the next seam below the code limit, but hands wait for touch-cool all the same', function () {
-    [$touch, $code] = [schooled([]), schooled([['cool.school', 'below the code limit', 'quick job']])];
+    [$touch, $code] = [practised([]), practised([['cool.school', 'below the code limit', 'quick job']])];
     $sheets = [$touch->weld->sheets['AJ2'], $code->weld->sheets['AJ2']];
     expect($sheets[1]->times->coolS)->toBeLessThan(0.5 * $sheets[0]->times->coolS)
         ->and($sheets[1]->times->touchS)->toBeClose($sheets[0]->times->touchS)
@@ -118,7 +118,7 @@ it('waits less for the next seam below the code limit, but hands wait for touch-
 });
 
 it('asks for touch-cool of what hands go to next, and for the code limit of a neighbour that is welded beside', function () {
-    $plan = schooled([['cool.school', 'below the code limit', '']]);
+    $plan = practised([['cool.school', 'below the code limit', '']]);
     foreach ($plan->steps as $step) {
         if ($step->kind === StepKind::Cool) {
             // 45 °C and 175 °C, from the shop's rules.
@@ -129,5 +129,5 @@ it('asks for touch-cool of what hands go to next, and for the code limit of a ne
     $last = array_map(static fn (string $id): string => "cool.$id", array_keys($plan->schedule->last));
     expect(array_diff($last, $ids))->toBe([])->and(array_unique($ids))->toBe($ids);
     expect($last)->not->toBe([])
-        ->and($plan->schedule->oneByOneS)->toBeLessThan(0.7 * schooled([])->schedule->oneByOneS);
+        ->and($plan->schedule->oneByOneS)->toBeLessThan(0.7 * practised([])->schedule->oneByOneS);
 });

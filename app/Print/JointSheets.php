@@ -80,7 +80,7 @@ final readonly class JointSheets
             'warnings' => $sheet->warnings(),
             'dial' => $joint->type->isRound() ? Pdf::picture($this->dial($joint, $sheet)) : null,
             'held' => $isFilled
-                ? Pdf::picture(HeldSvg::of($this->plan, $sheet->purge->pose, $joint->id))
+                ? Pdf::picture(HeldSvg::of($this->plan, $sheet->purge->pose, $joint->id, $taped))
                 : null,
         ];
     }

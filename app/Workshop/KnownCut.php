@@ -20,6 +20,7 @@ use UpsweptBead\Core\Stage\Cut\OnTape;
 use UpsweptBead\Core\Stage\Cut\OpenedStock;
 use UpsweptBead\Core\Stage\Cut\Piece;
 use UpsweptBead\Core\Stage\Layout\RoutedRun;
+use UpsweptBead\Core\Stage\Plan\Overruled;
 use UpsweptBead\Core\Stage\Plan\Plan;
 
 /** What saw, stores, quote and record want of a plan, kept beside what the other screens do. */
@@ -35,6 +36,7 @@ final readonly class KnownCut
      * @param  string  $assembly  drawn, as SVG
      * @param  array<string, string>  $ribbons  runs unrolled, as SVG, by letter
      * @param  list<array{id: string, between: string, and: string, type: string, station: float, planned: array<string, mixed>}>  $joints
+     * @param  list<array{name: string, proposed: string, value: string, why: string}>  $overruled  in words
      */
     private function __construct(
         public array $needs,
@@ -49,6 +51,7 @@ final readonly class KnownCut
         public UnitSystem $units,
         public array $times,
         public OnTape $tape,
+        public array $overruled,
     ) {}
 
     public static function of(Plan $plan, Shop $shop): self
@@ -74,7 +77,12 @@ final readonly class KnownCut
             'time' => Quantity::Duration->read(60 * $one->minutes, $plan->job->units),
             'blades' => round($one->blades, 2),
             'cost' => round($one->cost, 2),
-        ], SawAccount::all($ledger->cuts, $shop)), Quote::of($plan, $ledger, $shop), AssemblySvg::of($plan), $ribbons, RecordJoints::of($plan), $plan->job->units, $ledger->times, $plan->cut->onTape($plan->job->units));
+        ], SawAccount::all($ledger->cuts, $shop)), Quote::of($plan, $ledger, $shop), AssemblySvg::of($plan), $ribbons, RecordJoints::of($plan), $plan->job->units, $ledger->times, $plan->cut->onTape($plan->job->units), array_map(static fn (Overruled $one): array => [
+            'name' => $one->name(),
+            'proposed' => $one->proposed($plan->job->units),
+            'value' => $one->value($plan->job->units),
+            'why' => implode('; ', array_filter([$one->by->procedure, $one->by->why], static fn (string $told): bool => $told !== '')),
+        ], $plan->overruled()));
     }
 
     public function piece(string $mark): ?Piece

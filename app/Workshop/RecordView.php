@@ -33,6 +33,7 @@ final readonly class RecordView
 
         return [
             'job' => $view,
+            'overruled' => $cut->overruled,
             'assembly' => Pdf::picture($cut->assembly),
             'ribbons' => array_map(Pdf::picture(...), $cut->ribbons),
             'materials' => array_map(static fn (Need $need): string => sprintf(

@@ -122,10 +122,10 @@
 @empty
 <p class="q">{{ $bench['stepsDone'] > 0 ? 'Every reading lies within what was planned.' : 'Nothing has been logged yet.' }}</p>
 @endforelse
-@if(! $isForCustomer && array_filter($job['document']['overrides']) !== [])
+@if(! $isForCustomer && $overruled !== [])
 <h2>Overruled</h2>
-@foreach($job['document']['overrides'] as $override)
-<p><span class="n">{{ $override['figure'] }}</span> set to <span class="n">{{ $override['value'] }}</span>@if($override['why'] !== ''): {{ $override['why'] }}@endif</p>
+@foreach($overruled as $one)
+<p>{{ $one['name'] }}: <span class="n">{{ $one['value'] }}</span> in place of <span class="n">{{ $one['proposed'] }}</span>@if($one['why'] !== ''), {{ $one['why'] }}@endif</p>
 @endforeach
 @endif
 @if(! $isForCustomer)

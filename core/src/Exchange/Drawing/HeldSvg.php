@@ -30,12 +30,14 @@ final readonly class HeldSvg
 
     private function __construct(private Corner $corner, private PurgePose $pose) {}
 
-    public static function of(Plan $plan, PurgePose $pose, string $joint): string
+    /** @param  list<string>  $taped  joints of it that are closed with tape */
+    public static function of(Plan $plan, PurgePose $pose, string $joint, array $taped = []): string
     {
-        return (new self(Corner::above($pose->up), $pose))->svg($plan, $joint);
+        return (new self(Corner::above($pose->up), $pose))->svg($plan, $joint, $taped);
     }
 
-    private function svg(Plan $plan, string $joint): string
+    /** @param  list<string>  $taped */
+    private function svg(Plan $plan, string $joint, array $taped): string
     {
         $lines = $this->lines($plan->layout, $plan);
         $all = array_merge(...array_column($lines, 0));
@@ -45,6 +47,13 @@ final readonly class HeldSvg
         [$scale, $x0, $y0] = Corner::fit($all, self::WIDE, self::HIGH, self::MARGIN);
         $on = static fn (float $x, float $y): array => [$x0 + $scale * $x, $y0 - $scale * $y];
         $parts = Svg::tubes($lines, $on, $scale);
+        foreach ($taped as $other) {
+            $gap = $this->seam($plan, $other);
+            if ($gap !== null) {
+                [$x, $y] = $on(...$this->corner->flat($gap));
+                $parts[] = sprintf('<rect x="%.1f" y="%.1f" width="8" height="8" fill="#13181c"/>', $x - 4, $y - 4);
+            }
+        }
         $seam = $this->seam($plan, $joint);
         if ($seam !== null) {
             [$x, $y] = $on(...$this->corner->flat($seam));

@@ -48,10 +48,12 @@ final readonly class FlangePlan
 
     /**
      * @param  string  $id  run letter and end, as in A.start
+     * @param  string  $name  in words
      * @param  list<Figure>  $figures  that it follows from; none where it was drawn
      */
     private function __construct(
         public string $id,
+        public string $name,
         public RunEnd $end,
         public string $path,
         public TubeSize $tube,
@@ -68,7 +70,8 @@ final readonly class FlangePlan
             foreach (['start' => $run->start, 'end' => $run->end] as $side => $end) {
                 $tube = $shop->catalogue->tubes[$run->tubeId] ?? null;
                 if (in_array($end->kind, [EndKind::Flange, EndKind::VBand], true) && $tube !== null) {
-                    $plans[] = self::of("$run->letter.$side", $end, "runs[$i].$side", $tube, $job, $shop);
+                    $name = "The flange at the $side of run $run->letter";
+                    $plans[] = self::of("$run->letter.$side", $name, $end, "runs[$i].$side", $tube, $job, $shop);
                 }
             }
         }
@@ -76,8 +79,15 @@ final readonly class FlangePlan
         return $plans;
     }
 
-    private static function of(string $id, RunEnd $end, string $path, TubeSize $tube, Job $job, Shop $shop): self
-    {
+    private static function of(
+        string $id,
+        string $name,
+        RunEnd $end,
+        string $path,
+        TubeSize $tube,
+        Job $job,
+        Shop $shop,
+    ): self {
         $on = static fn (Figure $figure): Figure => $job->overrides->on($figure);
         $fit = $job->overrides->onChoice(self::fit($id, $end));
         $figures = $end->kind === EndKind::VBand ? array_map($on, self::ofBand($id, $shop)) : [
@@ -103,7 +113,9 @@ final readonly class FlangePlan
             ? self::laidOut($end, $tube, $fit, $figures, $shop)
             : self::drawn($end->plate, $figures['thickness']->value ?? $end->wall->mm);
 
-        return new self($id, $end, $path, $tube, $flange, $fit, $end->plate === null ? array_values($figures) : []);
+        $laidOut = $end->plate === null ? array_values($figures) : [];
+
+        return new self($id, $name, $end, $path, $tube, $flange, $fit, $laidOut);
     }
 
     /** Whether it is a blank that is turned to a clamp, not a plate that is bolted on. */

@@ -77,31 +77,55 @@ final readonly class Plan
         return null;
     }
 
-    /** @return iterable<Figure|Choice> */
+    /** @return list<Overruled> what a person or a procedure put in place of a proposal, in the order of the stages */
+    public function overruled(): array
+    {
+        $overruled = [];
+        foreach ($this->figures() as $of => $figure) {
+            if ($figure->override !== null) {
+                $overruled[] = new Overruled($of, $figure, $figure->override);
+            }
+        }
+
+        return $overruled;
+    }
+
+    /** @return iterable<string, Figure|Choice> by what they are of: a run, a piece, a joint, a part; '' for the job */
     private function figures(): iterable
     {
-        yield from $this->survey->tuning;
+        foreach ($this->survey->tuning as $figure) {
+            yield '' => $figure;
+        }
         foreach ($this->job->runs as $spec) {
-            yield from BoreFit::figures($spec, $this->layout->tubes[$spec->letter] ?? null);
+            foreach (BoreFit::figures($spec, $this->layout->tubes[$spec->letter] ?? null) as $figure) {
+                yield $spec->letter => $figure;
+            }
         }
         foreach ($this->layout->placement->collectors->all as $collector) {
-            yield from $collector->sizes->figures();
+            foreach ($collector->sizes->figures() as $figure) {
+                yield $collector->build->letter => $figure;
+            }
         }
         foreach ($this->layout->placement->flanges as $flange) {
-            yield $flange->fit;
-            yield from $flange->figures;
+            foreach ([$flange->fit, ...$flange->figures] as $figure) {
+                yield $flange->name => $figure;
+            }
         }
         foreach ([...$this->cut->pieces, ...$this->cut->ofCollectors] as $pieces) {
             foreach ($pieces as $piece) {
-                yield from [$piece->allowances->trim, $piece->allowances->shrink, $piece->allowances->slip];
+                foreach ([$piece->allowances->trim, $piece->allowances->shrink, $piece->allowances->slip] as $figure) {
+                    yield $piece->mark => $figure;
+                }
             }
         }
-        yield $this->fit->growth->temperature;
-        yield from $this->weld->practices;
+        yield '' => $this->fit->growth->temperature;
+        foreach ($this->weld->practices as $choice) {
+            yield '' => $choice;
+        }
         foreach ($this->weld->sheets as $sheet) {
-            yield from $sheet->choices;
-            yield from $sheet->settings;
-            yield from $sheet->purge->figures;
+            foreach ([...$sheet->choices, ...$sheet->settings, ...$sheet->purge->figures] as $figure) {
+                yield $sheet->joint->id => $figure;
+            }
         }
     }
 

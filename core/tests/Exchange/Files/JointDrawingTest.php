@@ -11,6 +11,7 @@ use UpsweptBead\Core\Stage\Device\Trace;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Joint\JointFace;
 use UpsweptBead\Core\Stage\Plan\Planner;
+use UpsweptBead\Core\Stage\Schedule\Slot;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
@@ -60,7 +61,11 @@ it('dashes where no torch gets to, and nothing where it gets all round', functio
 it('draws what lies on the bench as it is held, all of it on the paper', function (string $joint) {
     $plan = Planner::planInFull(SomeRoutedSets::joined(), Some::shop());
     $pose = $plan->weld->sheets[$joint]->purge->pose;
-    $svg = svgOf(HeldSvg::of($plan, $pose, $joint));
+    $slots = array_column($plan->schedule->slots, null, 'order');
+    $slot = array_values(array_filter($slots, static fn (Slot $one): bool => $one->joint->id === $joint))[0];
+    $taped = $plan->schedule->taped($slot, $plan->weld);
+    $svg = svgOf(HeldSvg::of($plan, $pose, $joint, $taped));
+    expect($svg->rect)->toHaveCount(count($taped));
     expect(wordsIn($svg))->toContain('Feed')->toContain('Vent')->toContain($joint)
         ->and(array_count_values(wordsIn($svg))['dam'] ?? 0)->toBe(count($pose->dams));
     $letters = array_filter($pose->standing, static fn (string $one): bool => $one !== 'K');

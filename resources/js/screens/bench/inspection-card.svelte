@@ -44,15 +44,20 @@
                 {#each looks.oxides as oxide (oxide.key)}
                     <button
                         type="button"
-                        class="min-h-15 border-2 {found[side.key] === oxide.key
+                        class="flex min-h-15 flex-col border-2 {found[side.key] === oxide.key
                             ? 'border-ink outline-ink outline-2'
-                            : 'border-sheet'}"
-                        style:background={OXIDE_TINTS[oxide.key]}
+                            : 'border-line'}"
                         aria-pressed={found[side.key] === oxide.key}
                         aria-label="{side.label} {oxide.label}"
-                        title={oxide.label}
                         onclick={() => set({ [side.key]: oxide.key })}
-                    ></button>
+                        ><span
+                            class="border-strong min-h-9 w-full grow border-b"
+                            style:background={OXIDE_TINTS[oxide.key]}
+                        ></span><span
+                            class="font-label w-full py-0.5 text-center text-[0.85rem] leading-tight"
+                            >{oxide.label}</span
+                        ></button
+                    >
                 {/each}
                 {#if side.key === 'inside'}
                     <button

@@ -16,7 +16,7 @@ use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Exchange\Screens\FigureWriter;
 use UpsweptBead\Core\Exchange\Screens\RouteWriter;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Solve\Route\RefusalText;

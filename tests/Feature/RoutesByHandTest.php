@@ -101,7 +101,7 @@ it('compares whole designs, and puts one in place with its ends', function () {
                 'letter' => 'A',
                 'at' => $document['runs'][0]['end']['at'],
                 'direction' => $document['runs'][0]['end']['direction'],
-                'route' => UpsweptBead\Core\Job\JobWriter::route(UpsweptBead\Core\Job\RouteChoice::of($other->run)),
+                'route' => UpsweptBead\Core\Job\JobWriter::route(UpsweptBead\Core\Job\Run\RouteChoice::of($other->run)),
             ],
         ],
     ];

@@ -17,12 +17,12 @@ use UpsweptBead\Core\Base\Document\Faults;
 use UpsweptBead\Core\Base\Document\Node;
 use UpsweptBead\Core\Exchange\Screens\FigureWriter;
 use UpsweptBead\Core\Exchange\Screens\SetPlanWriter;
-use UpsweptBead\Core\Job\Designs;
-use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
-use UpsweptBead\Core\Job\RunSpec;
-use UpsweptBead\Core\Job\SetReader;
+use UpsweptBead\Core\Job\Run\RunSpec;
+use UpsweptBead\Core\Job\Set\Designs;
+use UpsweptBead\Core\Job\Set\DesignSpec;
+use UpsweptBead\Core\Job\Set\SetReader;
 
 /** Whole designs side by side, and one of them put in place. Nothing is saved here. */
 final readonly class DesignController

@@ -24,10 +24,10 @@ use UpsweptBead\Core\Exchange\Files\RouteProblemWriter;
 use UpsweptBead\Core\Exchange\Files\RouteSolutionReader;
 use UpsweptBead\Core\Exchange\Files\RunTables;
 use UpsweptBead\Core\Exchange\Files\RunTablesReader;
-use UpsweptBead\Core\Job\DesignRun;
-use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job as CoreJob;
-use UpsweptBead\Core\Job\SetWriter;
+use UpsweptBead\Core\Job\Set\DesignRun;
+use UpsweptBead\Core\Job\Set\DesignSpec;
+use UpsweptBead\Core\Job\Set\SetWriter;
 use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Stage\Layout\SetProblem;
 

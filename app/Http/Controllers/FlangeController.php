@@ -13,7 +13,7 @@ use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Exchange\Files\Flange\FlangeDxf;
 use UpsweptBead\Core\Job\JobWriter;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\RunSpec;
 
 /** Flanges as drawings: written to be cut, and read as they were measured. */
 final readonly class FlangeController

@@ -13,7 +13,7 @@ use UpsweptBead\Core\Base\Document\Faults;
 use UpsweptBead\Core\Base\Document\Node;
 use UpsweptBead\Core\Exchange\Screens\PlanWriter;
 use UpsweptBead\Core\Job\JobWriter;
-use UpsweptBead\Core\Job\RouteChoice;
+use UpsweptBead\Core\Job\Run\RouteChoice;
 use UpsweptBead\Core\Stage\Layout\ByHand;
 
 /**

@@ -25,7 +25,7 @@ use UpsweptBead\Core\Exchange\Files\RouteProblemJob;
 use UpsweptBead\Core\Exchange\Files\RouteProblemReader;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
-use UpsweptBead\Core\Job\KeepOutKind;
+use UpsweptBead\Core\Job\KeepOut\KeepOutKind;
 use UpsweptBead\Core\Job\Purpose;
 use UpsweptBead\Core\Shop\Stock\Metal;
 use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;

@@ -6,6 +6,12 @@ namespace UpsweptBead\Core\Job;
 
 use UpsweptBead\Core\Base\Reason\Overrides;
 use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Job\Collector\CollectorSpec;
+use UpsweptBead\Core\Job\Procedure\OutsideWork;
+use UpsweptBead\Core\Job\Procedure\WeldProcedure;
+use UpsweptBead\Core\Job\Run\RouteChoice;
+use UpsweptBead\Core\Job\Run\RunSpec;
+use UpsweptBead\Core\Job\Set\SetSpec;
 
 /** A whole job as people entered it: survey, choices and overrules. Immutable; everything else is computed from it. */
 final readonly class Job

@@ -12,6 +12,14 @@ use UpsweptBead\Core\Base\Reason\Overrides;
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Job\Procedure\OutsideWork;
+use UpsweptBead\Core\Job\Procedure\ProcedureReader;
+use UpsweptBead\Core\Job\Run\EndReader;
+use UpsweptBead\Core\Job\Run\Fitting;
+use UpsweptBead\Core\Job\Run\FittingKind;
+use UpsweptBead\Core\Job\Run\RouteReader;
+use UpsweptBead\Core\Job\Run\RunSpec;
+use UpsweptBead\Core\Job\Set\SetReader;
 
 /** Reads the open job format (docs/job-file.md). Hostile or broken input never gets further than a list of faults. */
 final readonly class JobReader

@@ -6,6 +6,18 @@ namespace UpsweptBead\Core\Job;
 
 use UpsweptBead\Core\Base\Reason\Override;
 use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Job\Collector\SaddleSpec;
+use UpsweptBead\Core\Job\Procedure\OutsideWork;
+use UpsweptBead\Core\Job\Procedure\WeldProcedure;
+use UpsweptBead\Core\Job\Run\Bore;
+use UpsweptBead\Core\Job\Run\BoreShape;
+use UpsweptBead\Core\Job\Run\Fitting;
+use UpsweptBead\Core\Job\Run\PlateSpec;
+use UpsweptBead\Core\Job\Run\RouteChoice;
+use UpsweptBead\Core\Job\Run\RouteRow;
+use UpsweptBead\Core\Job\Run\RunEnd;
+use UpsweptBead\Core\Job\Run\RunSpec;
+use UpsweptBead\Core\Job\Set\SetWriter;
 use UpsweptBead\Core\Solve\Merge\Flange\Path;
 
 /** Writes a job in the open format; what a person wrote stays as they wrote it. */

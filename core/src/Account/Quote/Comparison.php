@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Account\Quote;
 
 use UpsweptBead\Core\Account\Ledger\Ledger;
-use UpsweptBead\Core\Job\Designs;
-use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Job\Set\Designs;
+use UpsweptBead\Core\Job\Set\DesignSpec;
 use UpsweptBead\Core\Shop\Practice\RoutingLimits;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Solve\Run\Bend;

@@ -9,7 +9,7 @@ use UpsweptBead\Core\Account\Ledger\Ledger;
 use UpsweptBead\Core\Account\Ledger\Used;
 use UpsweptBead\Core\Account\Stores\ItemKind;
 use UpsweptBead\Core\Account\Stores\Need;
-use UpsweptBead\Core\Job\OutsideWork;
+use UpsweptBead\Core\Job\Procedure\OutsideWork;
 use UpsweptBead\Core\Shop\Practice\Rates;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Stage\Plan\Plan;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Account\Stores;
 
 use UpsweptBead\Core\Base\Units\Quantity;
-use UpsweptBead\Core\Job\EndKind;
-use UpsweptBead\Core\Job\FittingKind;
+use UpsweptBead\Core\Job\Run\EndKind;
+use UpsweptBead\Core\Job\Run\FittingKind;
 use UpsweptBead\Core\Shop\Practice\Bottle;
 use UpsweptBead\Core\Shop\Practice\BottleUse;
 use UpsweptBead\Core\Shop\Practice\Shop;

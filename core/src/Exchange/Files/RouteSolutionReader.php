@@ -9,10 +9,10 @@ use UpsweptBead\Core\Base\Document\Faults;
 use UpsweptBead\Core\Base\Document\Node;
 use UpsweptBead\Core\Base\Document\UnusableDocument;
 use UpsweptBead\Core\Base\Geometry\Vector;
-use UpsweptBead\Core\Job\DesignRun;
-use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\RouteChoice;
+use UpsweptBead\Core\Job\Run\RouteChoice;
+use UpsweptBead\Core\Job\Set\DesignRun;
+use UpsweptBead\Core\Job\Set\DesignSpec;
 use UpsweptBead\Core\Solve\Run\TubeRun;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Files;
 
-use UpsweptBead\Core\Job\RouteChoice;
+use UpsweptBead\Core\Job\Run\RouteChoice;
 
 /** Routes that came in from elsewhere, and the lines that gave none. */
 final readonly class RoutesRead

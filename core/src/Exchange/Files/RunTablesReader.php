@@ -10,8 +10,8 @@ use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\RouteChoice;
-use UpsweptBead\Core\Job\RouteRow;
+use UpsweptBead\Core\Job\Run\RouteChoice;
+use UpsweptBead\Core\Job\Run\RouteRow;
 use UpsweptBead\Core\Solve\Run\TubeRun;
 
 /**

@@ -8,7 +8,7 @@ use UpsweptBead\Core\Base\Geometry\Frame;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Job\JobWriter;
-use UpsweptBead\Core\Job\RouteChoice;
+use UpsweptBead\Core\Job\Run\RouteChoice;
 use UpsweptBead\Core\Solve\Route\Blocked;
 use UpsweptBead\Core\Solve\Route\RefusalText;
 use UpsweptBead\Core\Solve\Route\RouteAnswer;

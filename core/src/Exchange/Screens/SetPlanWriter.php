@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Exchange\Screens;
 
 use UpsweptBead\Core\Base\Units\Quantity;
-use UpsweptBead\Core\Job\DesignSpec;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobWriter;
-use UpsweptBead\Core\Job\KeepOutSpec;
-use UpsweptBead\Core\Job\RouteChoice;
-use UpsweptBead\Core\Job\SetWriter;
+use UpsweptBead\Core\Job\KeepOut\KeepOutSpec;
+use UpsweptBead\Core\Job\Run\RouteChoice;
+use UpsweptBead\Core\Job\Set\DesignSpec;
+use UpsweptBead\Core\Job\Set\SetWriter;
 use UpsweptBead\Core\Solve\Route\Insertion\Insertion;
 use UpsweptBead\Core\Solve\Route\Insertion\Step;
 use UpsweptBead\Core\Solve\Route\Insertion\Stuck;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Job\Small;
 
-use UpsweptBead\Core\Job\FittingKind;
+use UpsweptBead\Core\Job\Run\FittingKind;
 
 /** Small work on a tube that is there already. */
 enum SmallKind: string

@@ -8,14 +8,14 @@ use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Reason\Overrides;
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Base\Units\UnitSystem;
-use UpsweptBead\Core\Job\CutChoice;
-use UpsweptBead\Core\Job\EndKind;
-use UpsweptBead\Core\Job\Fitting;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\Points;
-use UpsweptBead\Core\Job\RouteChoice;
-use UpsweptBead\Core\Job\RunEnd;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\CutChoice;
+use UpsweptBead\Core\Job\Run\EndKind;
+use UpsweptBead\Core\Job\Run\Fitting;
+use UpsweptBead\Core\Job\Run\RouteChoice;
+use UpsweptBead\Core\Job\Run\RunEnd;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 
 /**

@@ -6,7 +6,7 @@ namespace UpsweptBead\Core\Stage\Bench;
 
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\PartSpec;
+use UpsweptBead\Core\Job\Part\PartSpec;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
 use UpsweptBead\Core\Stage\Fit\IncomingCheck;
 use UpsweptBead\Core\Stage\Fit\Order\Phase;

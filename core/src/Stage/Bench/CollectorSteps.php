@@ -6,7 +6,7 @@ namespace UpsweptBead\Core\Stage\Bench;
 
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
-use UpsweptBead\Core\Job\CollectorMake;
+use UpsweptBead\Core\Job\Collector\CollectorMake;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
 use UpsweptBead\Core\Stage\Fit\Order\Task;
 use UpsweptBead\Core\Stage\Joint\Joint;

@@ -8,7 +8,7 @@ use UpsweptBead\Core\Base\Flatness\Face;
 use UpsweptBead\Core\Base\Flatness\FacePoint;
 use UpsweptBead\Core\Base\Flatness\Land;
 use UpsweptBead\Core\Base\Units\Quantity;
-use UpsweptBead\Core\Job\CollectorEntry;
+use UpsweptBead\Core\Job\Collector\CollectorEntry;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
 use UpsweptBead\Core\Stage\Fit\Order\Task;

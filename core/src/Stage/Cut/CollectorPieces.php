@@ -9,7 +9,7 @@ use UpsweptBead\Core\Base\Reason\Input;
 use UpsweptBead\Core\Base\Reason\Reason;
 use UpsweptBead\Core\Base\Reason\Source;
 use UpsweptBead\Core\Base\Units\Quantity;
-use UpsweptBead\Core\Job\CollectorMake;
+use UpsweptBead\Core\Job\Collector\CollectorMake;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Solve\Run\PieceSpan;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Cut;
 
-use UpsweptBead\Core\Job\FittingKind;
+use UpsweptBead\Core\Job\Run\FittingKind;
 use UpsweptBead\Core\Stage\Layout\RoutedRun;
 
 /** Where along a run no joint may lie: round the fittings on its side. Stations in mm. */

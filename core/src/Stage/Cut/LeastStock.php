@@ -6,8 +6,8 @@ namespace UpsweptBead\Core\Stage\Cut;
 
 use Closure;
 use UpsweptBead\Core\Base\Units\Length;
-use UpsweptBead\Core\Job\CutChoice;
 use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Job\Run\CutChoice;
 use UpsweptBead\Core\Shop\Practice\Rates;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\BendStock;

@@ -6,10 +6,10 @@ namespace UpsweptBead\Core\Stage\Fit;
 
 use UpsweptBead\Core\Base\Reason\Notice;
 use UpsweptBead\Core\Base\Units\Quantity;
-use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\PartKind;
-use UpsweptBead\Core\Job\PartSpec;
+use UpsweptBead\Core\Job\Part\PartKind;
+use UpsweptBead\Core\Job\Part\PartSpec;
+use UpsweptBead\Core\Job\Run\EndKind;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 use UpsweptBead\Core\Stage\Layout\Layout;

@@ -8,8 +8,8 @@ use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Reason\Notice;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\PartKind;
-use UpsweptBead\Core\Job\PartSpec;
+use UpsweptBead\Core\Job\Part\PartKind;
+use UpsweptBead\Core\Job\Part\PartSpec;
 use UpsweptBead\Core\Stage\Layout\Layout;
 use UpsweptBead\Core\Stage\Layout\PlacedPart;
 

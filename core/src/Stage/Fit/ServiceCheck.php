@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Fit;
 
-use UpsweptBead\Core\Job\CollectorEntry;
-use UpsweptBead\Core\Job\EndKind;
+use UpsweptBead\Core\Job\Collector\CollectorEntry;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\EndKind;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Solve\Route\Insertion\Stuck;
 use UpsweptBead\Core\Stage\Fit\Access\Access;
 use UpsweptBead\Core\Stage\Layout\Layout;

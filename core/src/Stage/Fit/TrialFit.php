@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Fit;
 
 use UpsweptBead\Core\Base\Units\Quantity;
-use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\KeepOutKind;
-use UpsweptBead\Core\Job\RunEnd;
+use UpsweptBead\Core\Job\KeepOut\KeepOutKind;
+use UpsweptBead\Core\Job\Run\EndKind;
+use UpsweptBead\Core\Job\Run\RunEnd;
 use UpsweptBead\Core\Stage\Joint\PlacedFitting;
 use UpsweptBead\Core\Stage\Layout\Gap;
 use UpsweptBead\Core\Stage\Layout\Layout;

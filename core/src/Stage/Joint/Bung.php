@@ -6,9 +6,9 @@ namespace UpsweptBead\Core\Stage\Joint;
 
 use UpsweptBead\Core\Base\Reason\Notice;
 use UpsweptBead\Core\Base\Units\Quantity;
-use UpsweptBead\Core\Job\Fitting;
-use UpsweptBead\Core\Job\FittingKind;
 use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Job\Run\Fitting;
+use UpsweptBead\Core\Job\Run\FittingKind;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
 use UpsweptBead\Core\Stage\Cut\KeepAway;
 use UpsweptBead\Core\Stage\Cut\Piece;

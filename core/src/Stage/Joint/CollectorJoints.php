@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Joint;
 
-use UpsweptBead\Core\Job\EndKind;
+use UpsweptBead\Core\Job\Collector\OutletPart;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\OutletPart;
+use UpsweptBead\Core\Job\Run\EndKind;
 use UpsweptBead\Core\Stage\Merge\BuiltCollector;
 
 /** Names the joints of a collector in the order they are welded: its seams, then what is welded to its outlet. */

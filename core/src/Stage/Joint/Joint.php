@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Joint;
 
-use UpsweptBead\Core\Job\FittingKind;
+use UpsweptBead\Core\Job\Run\FittingKind;
 
 /** One joint of a job: of which run it is, what kind, which two parts meet there, with the flow, and where. */
 final readonly class Joint

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Joint;
 
-use UpsweptBead\Core\Job\SeamKind;
+use UpsweptBead\Core\Job\Collector\SeamKind;
 use UpsweptBead\Core\Stage\Cut\ButtKind;
 
 /** What kind of joint it is; each has its own amperage rule and its own way of being purged. */

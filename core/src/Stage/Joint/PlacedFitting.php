@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Joint;
 
-use UpsweptBead\Core\Job\Fitting;
+use UpsweptBead\Core\Job\Run\Fitting;
 use UpsweptBead\Core\Solve\Run\Clocking;
 
 /**

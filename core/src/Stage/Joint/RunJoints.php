@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Joint;
 
 use UpsweptBead\Core\Base\Geometry\Frame;
-use UpsweptBead\Core\Job\CollectorEntry;
-use UpsweptBead\Core\Job\EndKind;
-use UpsweptBead\Core\Job\Fitting;
+use UpsweptBead\Core\Job\Collector\CollectorEntry;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\RunEnd;
+use UpsweptBead\Core\Job\Run\EndKind;
+use UpsweptBead\Core\Job\Run\Fitting;
+use UpsweptBead\Core\Job\Run\RunEnd;
 use UpsweptBead\Core\Solve\Run\Clocking;
 use UpsweptBead\Core\Stage\Cut\Piece;
 use UpsweptBead\Core\Stage\Layout\RoutedRun;

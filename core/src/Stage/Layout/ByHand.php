@@ -7,7 +7,7 @@ namespace UpsweptBead\Core\Stage\Layout;
 use UpsweptBead\Core\Base\Geometry\Frame;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\RouteChoice;
+use UpsweptBead\Core\Job\Run\RouteChoice;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Solve\Route\Hand\Bounds;
 use UpsweptBead\Core\Solve\Route\Hand\Closing;

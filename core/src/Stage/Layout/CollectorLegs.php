@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Layout;
 
 use UpsweptBead\Core\Base\Units\Length;
-use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\KeepOutKind;
+use UpsweptBead\Core\Job\KeepOut\KeepOutKind;
 use UpsweptBead\Core\Job\Points;
-use UpsweptBead\Core\Job\RunEnd;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\EndKind;
+use UpsweptBead\Core\Job\Run\RunEnd;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Solve\Run\Bend;
 use UpsweptBead\Core\Solve\Run\FarEnd;
 use UpsweptBead\Core\Solve\Run\TubeRun;

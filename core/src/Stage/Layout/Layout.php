@@ -9,7 +9,7 @@ use UpsweptBead\Core\Base\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Base\Reason\Notice;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Shop\Stock\TubeSize;

@@ -9,7 +9,7 @@ use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Reason\Notice;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\RunEnd;
+use UpsweptBead\Core\Job\Run\RunEnd;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
 use UpsweptBead\Core\Stage\Survey\NutRoom;
 

@@ -6,7 +6,7 @@ namespace UpsweptBead\Core\Stage\Layout;
 
 use UpsweptBead\Core\Base\Geometry\Frame;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\PartSpec;
+use UpsweptBead\Core\Job\Part\PartSpec;
 
 /** A bought part where it stands behind its run: a round body along the run's end, as long as it was measured. */
 final readonly class PlacedPart

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Layout;
 
 use UpsweptBead\Core\Base\Geometry\Clearance\Chords;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 use UpsweptBead\Core\Solve\Route\Insertion\WholeTube;
 use UpsweptBead\Core\Solve\Run\Centreline;

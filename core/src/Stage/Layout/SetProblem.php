@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Layout;
 
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\LengthSpec;
-use UpsweptBead\Core\Job\RunEnd;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\LengthSpec;
+use UpsweptBead\Core\Job\Run\RunEnd;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\BendStock;
 use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;

@@ -6,12 +6,12 @@ namespace UpsweptBead\Core\Stage\Merge;
 
 use UpsweptBead\Core\Base\Geometry\Frame;
 use UpsweptBead\Core\Base\Geometry\Vector;
-use UpsweptBead\Core\Job\CollectorBuild;
-use UpsweptBead\Core\Job\CollectorMake;
-use UpsweptBead\Core\Job\CollectorSpec;
-use UpsweptBead\Core\Job\InletPose;
+use UpsweptBead\Core\Job\Collector\CollectorBuild;
+use UpsweptBead\Core\Job\Collector\CollectorMake;
+use UpsweptBead\Core\Job\Collector\CollectorSpec;
+use UpsweptBead\Core\Job\Collector\InletPose;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\BendStock;
 use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;

@@ -7,7 +7,7 @@ namespace UpsweptBead\Core\Stage\Merge;
 use UpsweptBead\Core\Base\Document\Refusal;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
-use UpsweptBead\Core\Job\CollectorMake;
+use UpsweptBead\Core\Job\Collector\CollectorMake;
 use UpsweptBead\Core\Solve\Merge\Collector\BentCollector;
 use UpsweptBead\Core\Solve\Merge\Collector\Collector;
 use UpsweptBead\Core\Solve\Merge\Collector\LeaningTube;

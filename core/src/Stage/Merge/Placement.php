@@ -8,9 +8,9 @@ use UpsweptBead\Core\Base\Geometry\Frame;
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\Points;
-use UpsweptBead\Core\Job\RouteChoice;
-use UpsweptBead\Core\Job\RunEnd;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\RouteChoice;
+use UpsweptBead\Core\Job\Run\RunEnd;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 

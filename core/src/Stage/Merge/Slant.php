@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Merge;
 
 use UpsweptBead\Core\Base\Geometry\Frame;
+use UpsweptBead\Core\Job\Collector\SlantSpec;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\RunSpec;
-use UpsweptBead\Core\Job\SlantSpec;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Solve\Merge\Mitre;
 use UpsweptBead\Core\Solve\Merge\RoundTube;

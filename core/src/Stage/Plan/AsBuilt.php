@@ -6,12 +6,12 @@ namespace UpsweptBead\Core\Stage\Plan;
 
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Units\Length;
-use UpsweptBead\Core\Job\CutChoice;
-use UpsweptBead\Core\Job\EndKind;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\RouteChoice;
-use UpsweptBead\Core\Job\RouteRow;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\CutChoice;
+use UpsweptBead\Core\Job\Run\EndKind;
+use UpsweptBead\Core\Job\Run\RouteChoice;
+use UpsweptBead\Core\Job\Run\RouteRow;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Solve\Route\Hand\AsMeasured;
 use UpsweptBead\Core\Solve\Route\Hand\Bounds;

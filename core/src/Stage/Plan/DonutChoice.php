@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Plan;
 
-use UpsweptBead\Core\Job\CutChoice;
+use UpsweptBead\Core\Job\Run\CutChoice;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\BendStock;
 use UpsweptBead\Core\Solve\Nest\Problem\Link;

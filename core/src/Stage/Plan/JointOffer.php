@@ -6,8 +6,8 @@ namespace UpsweptBead\Core\Stage\Plan;
 
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Base\Units\Quantity;
-use UpsweptBead\Core\Job\CutChoice;
 use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Job\Run\CutChoice;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Solve\Run\Jointing;
 use UpsweptBead\Core\Stage\Cut\CutPlan;

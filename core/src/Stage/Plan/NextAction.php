@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Plan;
 
 use UpsweptBead\Core\Base\Reason\Notice;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Stage\Bench\Progress;
 use UpsweptBead\Core\Stage\Layout\RoutedRun;
 use UpsweptBead\Core\Stage\Step\Work;

@@ -9,12 +9,12 @@ use UpsweptBead\Core\Base\Reason\Option;
 use UpsweptBead\Core\Base\Reason\Overrides;
 use UpsweptBead\Core\Base\Reason\Reason;
 use UpsweptBead\Core\Base\Reason\Source;
-use UpsweptBead\Core\Job\CollectorSpec;
+use UpsweptBead\Core\Job\Collector\CollectorSpec;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\PartKind;
-use UpsweptBead\Core\Job\PartSpec;
+use UpsweptBead\Core\Job\Part\PartKind;
+use UpsweptBead\Core\Job\Part\PartSpec;
 use UpsweptBead\Core\Job\Purpose;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\RunSpec;
 
 /**
  * Whether a turbine lies ahead of a seam: found by going on with the flow, through parts, collectors and branches.

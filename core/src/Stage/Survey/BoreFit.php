@@ -9,7 +9,7 @@ use UpsweptBead\Core\Base\Reason\Input;
 use UpsweptBead\Core\Base\Reason\Reason;
 use UpsweptBead\Core\Base\Reason\Source;
 use UpsweptBead\Core\Base\Units\Quantity;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 
 /** How a run's tube fits the opening of its port: the gas should meet no edge. */

@@ -7,12 +7,12 @@ namespace UpsweptBead\Core\Stage\Survey;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Reason\Notice;
 use UpsweptBead\Core\Base\Units\Quantity;
-use UpsweptBead\Core\Job\BoreShape;
-use UpsweptBead\Core\Job\CollectorSpec;
-use UpsweptBead\Core\Job\EndKind;
+use UpsweptBead\Core\Job\Collector\CollectorSpec;
+use UpsweptBead\Core\Job\Collector\OutletLimit;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\OutletLimit;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\BoreShape;
+use UpsweptBead\Core\Job\Run\EndKind;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
 

@@ -9,10 +9,10 @@ use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\KeepOutKind;
-use UpsweptBead\Core\Job\KeepOutShape;
-use UpsweptBead\Core\Job\KeepOutSpec;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\KeepOut\KeepOutKind;
+use UpsweptBead\Core\Job\KeepOut\KeepOutShape;
+use UpsweptBead\Core\Job\KeepOut\KeepOutSpec;
+use UpsweptBead\Core\Job\Run\RunSpec;
 
 /**
  * Ready shapes for the things that stand round an exhaust: from the few sizes a person measures on each kind to the

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Survey;
 
 use UpsweptBead\Core\Base\Geometry\Vector;
-use UpsweptBead\Core\Job\CollectorSpec;
+use UpsweptBead\Core\Job\Collector\CollectorSpec;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
 
 /** Where runs meet as it stands now: what is proposed when a collector is set down as one thing. */

@@ -6,7 +6,7 @@ namespace UpsweptBead\Core\Stage\Survey;
 
 use UpsweptBead\Core\Base\Geometry\Solid\Cylinder;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\RunEnd;
+use UpsweptBead\Core\Job\Run\RunEnd;
 use UpsweptBead\Core\Shop\Practice\Shop;
 
 /** Room for a socket on every nut of a flange: as wide as the nut across its corners, straight off the stud. */

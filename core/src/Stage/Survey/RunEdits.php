@@ -6,13 +6,13 @@ namespace UpsweptBead\Core\Stage\Survey;
 
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Units\Length;
-use UpsweptBead\Core\Job\CollectorSpec;
+use UpsweptBead\Core\Job\Collector\CollectorSpec;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\LengthSpec;
-use UpsweptBead\Core\Job\RouteChoice;
-use UpsweptBead\Core\Job\RouteRow;
-use UpsweptBead\Core\Job\RunEnd;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\LengthSpec;
+use UpsweptBead\Core\Job\Run\RouteChoice;
+use UpsweptBead\Core\Job\Run\RouteRow;
+use UpsweptBead\Core\Job\Run\RunEnd;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
 
 /**

@@ -6,7 +6,7 @@ namespace UpsweptBead\Core\Stage\Survey;
 
 use UpsweptBead\Core\Base\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\KeepOutSpec;
+use UpsweptBead\Core\Job\KeepOut\KeepOutSpec;
 use UpsweptBead\Core\Shop\Practice\Shop;
 
 /** What a survey found round the tubes, as solids. */

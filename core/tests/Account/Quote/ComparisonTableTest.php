@@ -6,11 +6,11 @@ use UpsweptBead\Core\Account\Quote\Comparison;
 use UpsweptBead\Core\Account\Quote\ComparisonTable;
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Base\Units\UnitSystem;
-use UpsweptBead\Core\Job\DesignRun;
-use UpsweptBead\Core\Job\Designs;
-use UpsweptBead\Core\Job\DesignSpec;
-use UpsweptBead\Core\Job\RouteChoice;
-use UpsweptBead\Core\Job\RouteRow;
+use UpsweptBead\Core\Job\Run\RouteChoice;
+use UpsweptBead\Core\Job\Run\RouteRow;
+use UpsweptBead\Core\Job\Set\DesignRun;
+use UpsweptBead\Core\Job\Set\Designs;
+use UpsweptBead\Core\Job\Set\DesignSpec;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Geometry\Vector;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Stage\Bench\BenchStep;
 use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Plan\Planner;

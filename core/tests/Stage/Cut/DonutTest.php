@@ -165,7 +165,7 @@ it('welds the seam inside each piece before anything closes it in', function () 
 
 it('takes a donut from the shelf, or buys one where the shop does, only where that saves something', function () {
     $job = fromDonuts('A', 'B');
-    $loose = $job->routed('A', $job->runs[0]->route->cutAs(new UpsweptBead\Core\Job\CutChoice(
+    $loose = $job->routed('A', $job->runs[0]->route->cutAs(new UpsweptBead\Core\Job\Run\CutChoice(
         $job->runs[0]->route->cuts->joints ?? [],
     )));
     expect(rings(Planner::sketch($loose, Some::shop()->withShelf([RING => 1], []))->cut))->not->toBe([]);

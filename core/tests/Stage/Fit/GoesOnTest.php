@@ -3,10 +3,10 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Account\Stores\Needs;
-use UpsweptBead\Core\Job\FittingKind;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Job\Run\FittingKind;
 use UpsweptBead\Core\Stage\Fit\Access\Solids;
 use UpsweptBead\Core\Stage\Fit\Order\Phase;
 use UpsweptBead\Core\Stage\Fit\Order\Task;

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Reason\Notice;
-use UpsweptBead\Core\Job\CollectorEntry;
+use UpsweptBead\Core\Job\Collector\CollectorEntry;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Stage\Joint\Joint;

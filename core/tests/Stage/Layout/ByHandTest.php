@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
-use UpsweptBead\Core\Job\RouteChoice;
+use UpsweptBead\Core\Job\Run\RouteChoice;
 use UpsweptBead\Core\Solve\Run\FarEnd;
 use UpsweptBead\Core\Stage\Layout\ByHand;
 use UpsweptBead\Core\Tests\Support\Some;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use UpsweptBead\Core\Job\CollectorMake;
+use UpsweptBead\Core\Job\Collector\CollectorMake;
 use UpsweptBead\Core\Solve\Merge\LinePoint;
 use UpsweptBead\Core\Stage\Cut\CollectorPieces;
 use UpsweptBead\Core\Stage\Joint\CollectorJoints;

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Geometry\Vector;
-use UpsweptBead\Core\Job\RouteRow;
+use UpsweptBead\Core\Job\Run\RouteRow;
 use UpsweptBead\Core\Stage\Cut\Piece;
 use UpsweptBead\Core\Stage\Plan\AsBuilt;
 use UpsweptBead\Core\Stage\Plan\Planner;

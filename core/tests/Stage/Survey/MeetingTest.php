@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Units\Length;
-use UpsweptBead\Core\Job\CollectorSpec;
-use UpsweptBead\Core\Job\SetSpec;
+use UpsweptBead\Core\Job\Collector\CollectorSpec;
+use UpsweptBead\Core\Job\Set\SetSpec;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
 use UpsweptBead\Core\Stage\Survey\InletRing;
 use UpsweptBead\Core\Stage\Survey\Meeting;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Units\Length;
-use UpsweptBead\Core\Job\CollectorSpec;
+use UpsweptBead\Core\Job\Collector\CollectorSpec;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\RouteChoice;
-use UpsweptBead\Core\Job\RouteRow;
-use UpsweptBead\Core\Job\RunSpec;
+use UpsweptBead\Core\Job\Run\RouteChoice;
+use UpsweptBead\Core\Job\Run\RouteRow;
+use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
 use UpsweptBead\Core\Stage\Survey\InletRing;
 use UpsweptBead\Core\Stage\Survey\RunEdits;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Exchange\Files\Flange;
 
 use UpsweptBead\Core\Exchange\Drawing\Dxf;
-use UpsweptBead\Core\Job\PlateSpec;
+use UpsweptBead\Core\Job\Run\PlateSpec;
 use UpsweptBead\Core\Solve\Merge\Flange\Flange;
 use UpsweptBead\Core\Solve\Merge\Flange\Path;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Files\Flange;
 
-use UpsweptBead\Core\Job\PlateSpec;
+use UpsweptBead\Core\Job\Run\PlateSpec;
 use UpsweptBead\Core\Solve\Merge\Flange\Path;
 
 /** Closed lines sorted into an outline and its openings; none may cross itself or another. */

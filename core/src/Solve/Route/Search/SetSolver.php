@@ -16,49 +16,60 @@ use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
  */
 final class SetSolver
 {
-    /** An inlet choice is left out whose ways cannot cost this much less than what is there. */
+    // The bounds below only say where the search spends its time: whatever they are, an answer keeps every rule. They
+    // were chosen by trying them on the shipped problems. Costs are in the units of the objective, about one for each bend.
+
+    /** Sharings of the inlets are skipped where even their cheapest ways would not save this much. */
     private const WORTH_TRYING = 0.2;
 
-    /** What a missing mm counts when sets are ranked to be mended. */
+    /** What each mm missing to a gap counts when sets are ranked for mending. */
     private const MISSING_COST = 0.8;
 
-    /** A set must cost this much less than the one it is to replace; and this much to be told of. */
+    /** A change of a set is pursued only if it may save this much. */
     private const CHEAPER = 0.02;
 
+    /** A better answer is told only if it saves this much. */
     private const BETTER = 0.001;
 
-    /** Cost of each missing mm while choosing: low ones find cheap sets to be mended, high ones clean sets. */
+    /**
+     * What each missing mm costs while ways are chosen, one after another: low ones find cheap sets to be mended, high
+     * ones clean sets.
+     */
     private const WEIGHTS = [1.0, 3.0, 0.6, 6.0, 1.5, 2.0, 20.0];
 
-    /** After this many rounds without an answer other directions are drawn. */
+    /** Rounds without an answer after which other directions are drawn. */
     private const AFRESH = 7;
 
-    /** After this many rounds, tubes of any length for which nothing cheaper is left to try have their answer. */
+    /** Rounds after which tubes of any length are done once nothing cheaper is left to try. */
     private const ENOUGH = 8;
 
+    /** First rounds that look for any answer at all: few ways for each tube, few restarts. */
     private const LIGHT_ROUNDS = 3;
 
+    /** How often a choice of ways begins again from a random order of the tubes; in the first rounds, FEW_RESTARTS. */
     private const RESTARTS = 8;
 
     private const FEW_RESTARTS = 2;
 
-    /** So many more restarts at most, one for each time round the ladder. */
+    /** Restarts are added each time round the ladder of lengths, up to this many. */
     private const MORE_RESTARTS = 4;
 
-    /** Ways are pooled for lengths that are multiples of this, mm. */
+    /** Ways are pooled for lengths that are multiples of this (mm). */
     private const POOLED_MM = 8;
 
-    /** Less than this missing in all, a set is mended without a look at the others. */
+    /** A set that misses less than this in all (mm) is mended without a look at the others. */
     private const CLEAN = 3.0;
 
+    /** Sets mended in one round at most. */
     private const MENDED = 6;
 
+    /** Sets of a round that are still tried after time ran out, where there is no answer yet. */
     private const LATE = 6;
 
-    /** A set this much dearer than the best may still come out better. */
+    /** A set this much dearer than the best may still come out better once it is mended. */
     private const WORTH = 9.0;
 
-    /** Less than this many mm missing in all, a set is worth mending. */
+    /** A set that misses more than this in all (mm) is not worth mending. */
     private const MENDABLE = 80.0;
 
     private readonly Candidates $candidates;

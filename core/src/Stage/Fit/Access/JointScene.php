@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Fit\Access;
 
-use UpsweptBead\Core\Job\PartSpec;
+use UpsweptBead\Core\Job\Part\PartSpec;
 use UpsweptBead\Core\Solve\Reach\Obstacle\InTheWay;
 use UpsweptBead\Core\Solve\Reach\Place;
 use UpsweptBead\Core\Solve\Reach\RoundSeam;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Fit\Growth;
 
 use UpsweptBead\Core\Base\Geometry\Vector;
-use UpsweptBead\Core\Job\EndKind;
-use UpsweptBead\Core\Job\FittingKind;
-use UpsweptBead\Core\Job\HangerSpec;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\PartSpec;
+use UpsweptBead\Core\Job\Part\HangerSpec;
+use UpsweptBead\Core\Job\Part\PartSpec;
+use UpsweptBead\Core\Job\Run\EndKind;
+use UpsweptBead\Core\Job\Run\FittingKind;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
 use UpsweptBead\Core\Stage\Layout\Layout;
 use UpsweptBead\Core\Stage\Layout\RoutedRun;

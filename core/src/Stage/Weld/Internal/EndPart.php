@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Weld\Internal;
 
-use UpsweptBead\Core\Job\EndKind;
+use UpsweptBead\Core\Job\Run\EndKind;
 use UpsweptBead\Core\Shop\Practice\ShopRules;
 use UpsweptBead\Core\Stage\Merge\BuiltCollector;
 use UpsweptBead\Core\Stage\Merge\FlangePlan;

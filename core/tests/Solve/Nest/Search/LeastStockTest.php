@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Document\Faults;
 use UpsweptBead\Core\Base\Units\Length;
-use UpsweptBead\Core\Job\CutChoice;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Job\Run\CutChoice;
 use UpsweptBead\Core\Shop\Practice\ShopReader;
 use UpsweptBead\Core\Shop\Stock\Offcut;
 use UpsweptBead\Core\Solve\Nest\Problem\Impossible;

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Geometry\Vector;
-use UpsweptBead\Core\Job\BendPlane;
+use UpsweptBead\Core\Job\Run\BendPlane;
 use UpsweptBead\Core\Solve\Route\Looks\Row;
 use UpsweptBead\Core\Solve\Route\Problem\ObjectiveWeights;
 use UpsweptBead\Core\Solve\Route\Problem\Port;

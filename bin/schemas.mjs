@@ -122,8 +122,26 @@ export async function types() {
     return format(kept, { ...(await resolveConfig(TYPES)), parser: 'typescript' });
 }
 
-/** A module with one checking function an answer, compiled beforehand: nothing is evaluated in the browser. */
-export function checks() {
+/** Whether what a schema says of something reaches a whole job, through however many references. */
+function holdsJob(schema, part, seen = new Set()) {
+    if (Array.isArray(part)) return part.some((one) => holdsJob(schema, one, seen));
+    if (typeof part !== 'object' || part === null) return false;
+    const name = typeof part.$ref === 'string' ? part.$ref.replace('#/$defs/', '') : '';
+    if (name === 'JobDocument' || name === 'Plan') return true;
+    if (name !== '' && !seen.has(name)) {
+        seen.add(name);
+        if (holdsJob(schema, schema.$defs[name], seen)) return true;
+    }
+    return Object.values(part).some((one) => holdsJob(schema, one, seen));
+}
+
+const GROUPS = ['job', 'other'];
+
+/**
+ * The checks in two modules, as those of a whole job are some ten times as large as all others together. Compiled
+ * beforehand: nothing is evaluated in the browser.
+ */
+function checks() {
     const schema = open(joined());
     const ajv = new Ajv({
         code: { source: true, esm: true },
@@ -133,21 +151,37 @@ export function checks() {
         unicodeRegExp: false,
     });
     ajv.addSchema(schema, 'answers');
-    const names = Object.keys(schema.properties);
-    const code = standaloneCode(
-        ajv,
-        Object.fromEntries(names.map((name) => [name, `answers#/properties/${name}`])),
-    );
-    return `${code}\nexport default { ${names.join(', ')} };`;
+    const all = Object.keys(schema.properties);
+    const ofJob = all.filter((name) => holdsJob(schema, schema.properties[name]));
+    const names = { job: ofJob, other: all.filter((name) => !ofJob.includes(name)) };
+    return {
+        names,
+        code: (group) => {
+            const refs = names[group].map((name) => [name, `answers#/properties/${name}`]);
+            const code = standaloneCode(ajv, Object.fromEntries(refs));
+            return `${code}\nexport default { ${names[group].join(', ')} };`;
+        },
+    };
 }
 
-/** Lets the front end import the checks as `virtual:answer-checks`. */
+/** Lets the front end import `virtual:answer-checks`: how the check of each answer is loaded, by its name. */
 export function answerChecks() {
-    const name = '\0virtual:answer-checks';
+    const root = 'virtual:answer-checks';
+    const ids = [root, ...GROUPS.map((group) => `${root}/${group}`)];
+    let made = null;
     return {
         name: 'answer-checks',
-        resolveId: (id) => (`\0${id}` === name ? name : undefined),
-        load: (id) => (id === name ? checks() : undefined),
+        resolveId: (id) => (ids.includes(id) ? `\0${id}` : undefined),
+        load: (id) => {
+            if (!ids.includes(id.slice(1))) return undefined;
+            made ??= checks();
+            const group = id.split('/')[1];
+            if (group) return made.code(group);
+            const loads = GROUPS.flatMap((one) =>
+                made.names[one].map((name) => `${name}: () => import('${root}/${one}')`),
+            );
+            return `export default { ${loads.join(', ')} };`;
+        },
     };
 }
 

@@ -43,12 +43,20 @@ for (const queue of [logQueue, photoQueue]) queue.onstranger(() => void session.
 watchLogQueue();
 for (const when of ['online', 'pageshow']) window.addEventListener(when, () => void photoQueue.flush());
 
+/** Holds a page to its schema beside its being drawn, and puts it away where it is something else. */
+async function isKnown(answer: keyof Answers, props: unknown): Promise<void> {
+    // Without a network the page is one that was kept, and was looked at then.
+    const wrong = await checked(answer, props).catch(() => null);
+    if (wrong === null) return;
+    console.error(wrong);
+    router.replace({ component: 'unreadable' });
+}
+
 void createInertiaApp({
     resolve: async (name, page) => {
         const answer = expected[name];
-        const wrong = answer && page ? checked(answer, page.props) : null;
-        if (wrong !== null) console.error(wrong);
-        const load = screens[`./screens/${wrong === null ? name : 'unreadable'}.svelte`];
+        if (answer && page) void isKnown(answer, page.props);
+        const load = screens[`./screens/${name}.svelte`];
         if (!load) throw new Error(`There is no screen ${name}.`);
         return load();
     },

@@ -14,6 +14,8 @@ const PARTS = [
     'resources/js/app.ts',
     'resources/js/screens/job/job.svelte',
     'resources/js/screens/bench/bench.svelte',
+    'virtual:answer-checks/job',
+    'virtual:answer-checks/other',
 ];
 
 type Manifest = Record<string, { file: string; css?: string[]; assets?: string[]; imports?: string[] }>;

@@ -14,7 +14,7 @@ function fillFlow(TestCase $test, Job $job): float
     // What a request keeps for itself another one does not find.
     $test->anotherRequest();
 
-    return shownAt($test, "/jobs/$job->id/weld")['job']['plan']['weld']['sheets'][0]['purge']['flow']['value'];
+    return $test->shownAt("/jobs/$job->id/weld")['job']['plan']['weld']['sheets'][0]['purge']['flow']['value'];
 }
 
 it('shows every rule once, with its common practice, and each practice with its reason', function () {

@@ -41,6 +41,7 @@ export async function sendOnce<K extends keyof Answers | null>(
     expects: K,
     body?: unknown,
 ): Promise<Reply<K extends keyof Answers ? Answers[K] : unknown>> {
+    const unreached = { ok: false, status: 0, message: 'The server cannot be reached.' } as const;
     let response: Response;
     try {
         response = await fetch(url, {
@@ -54,15 +55,22 @@ export async function sendOnce<K extends keyof Answers | null>(
             ...(body === undefined ? {} : { body: body instanceof FormData ? body : JSON.stringify(body) }),
         });
     } catch {
-        return { ok: false, status: 0, message: 'The server cannot be reached.' };
+        return unreached;
     }
     const data: unknown = await response.json().catch(() => null);
+    const expected = response.ok ? expects : 'Refusal';
+    let wrong: string | null;
+    try {
+        wrong = expected === null ? null : await checked(expected, data);
+    } catch {
+        // The answer came, but what it is held to did not.
+        return unreached;
+    }
     if (response.ok) {
-        const wrong = expects === null ? null : checked(expects, data);
         if (wrong === null) return { ok: true, data: data as never };
         return { ok: false, status: response.status, message: wrong, errors: {}, body: data };
     }
-    const known: Partial<Refusal> = checked('Refusal', data) === null ? (data as Refusal) : {};
+    const known: Partial<Refusal> = wrong === null ? (data as Refusal) : {};
     return {
         ok: false,
         status: response.status,

@@ -434,7 +434,7 @@ export class JobDesk {
             }
             return;
         }
-        if (reply.status === 409 && checked('Stale', reply.body) === null) {
+        if (reply.status === 409 && (await checked('Stale', reply.body)) === null) {
             this.conflict = reply.body as Stale;
         } else if (reply.status === 422) {
             this.errors = reply.errors;

@@ -5,7 +5,7 @@
     import type { Insertion, Triple, TubeRun } from '@/lib/answers';
     import { theme } from '@/lib/theme.svelte';
     import type { Grip } from './handles';
-    import LooksMenu from './looks-menu.svelte';
+    import type LooksMenu from './looks-menu.svelte';
     import type { Held, Looks, SeamShown, TubeScene, View } from './tube-scene';
 
     type Props = {
@@ -78,6 +78,7 @@
     let canvas: HTMLCanvasElement;
     let layer: HTMLElement;
     let scene = $state.raw<TubeScene | null>(null);
+    let Menu = $state.raw<typeof LooksMenu | null>(null);
     let failure = $state('');
     let looks = $state<Looks>({ glass: 0.34, spread: 0, section: null, snapMm: 5, isMeasuring: false });
     let measured = $state<number | null>(null);
@@ -94,7 +95,10 @@
         let gone = false;
         void (async () => {
             try {
-                const { TubeScene } = await import('./tube-scene');
+                const [{ TubeScene }, menu] = await Promise.all([
+                    import('./tube-scene'),
+                    import('./looks-menu.svelte'),
+                ]);
                 if (gone) return;
                 scene = new TubeScene(canvas, layer, {
                     onselect: (picked) => (desk.selection = picked),
@@ -110,6 +114,7 @@
                 });
                 // What it shows follows by the effects below, before the next frame.
                 requestAnimationFrame(() => scene?.look('corner'));
+                Menu = menu.default;
             } catch {
                 failure = 'This browser draws no 3D. The table and the ribbon say the same.';
             }
@@ -192,7 +197,9 @@
                 aria-pressed={looks.isMeasuring}
                 onclick={() => (looks.isMeasuring = !looks.isMeasuring)}>Measure</button
             >
-            <LooksMenu bind:looks reach={(axis) => scene?.reach(axis) ?? [0, 1]} units={desk.view.units} />
+            {#if Menu}
+                <Menu bind:looks reach={(axis) => scene?.reach(axis) ?? [0, 1]} units={desk.view.units} />
+            {/if}
         </div>
     {/if}
     <p class="label absolute bottom-2 left-2" aria-live="polite">

@@ -9,7 +9,7 @@
     import type { Catalogue, JobView, Person, Stage } from '@/lib/answers';
     import { toggleTheme } from '@/lib/theme.svelte';
     import DeleteJob from '@/parts/delete-job.svelte';
-    import FindDialog from '@/parts/find-dialog.svelte';
+    import type FindDialog from '@/parts/find-dialog.svelte';
     import { runAt, stageOf, STAGES } from '@/lib/places';
     import JobPlate from '@/parts/job-plate.svelte';
     import RunTabs from '@/parts/run-tabs.svelte';
@@ -33,6 +33,7 @@
     );
     let keysOpen = $state(false);
     let findOpen = $state(false);
+    let Find = $state.raw<typeof FindDialog | null>(null);
 
     // A fresh view arrives after a release, a revision or a change of units; edits in flight are never overwritten by an old one.
     $effect(() => {
@@ -47,6 +48,8 @@
 
     // Coming back through the browser's history brings the props of then.
     onMount(() => {
+        // Not a part of the first view, but there before a hand gets to its key.
+        void import('@/parts/find-dialog.svelte').then((found) => (Find = found.default));
         if (cameBack()) router.reload({ only: ['job'] });
         if (person.plans) desk.takeUpUnsaved();
         const online = () => {
@@ -182,5 +185,5 @@
 </div>
 
 <KeysDialog bind:open={keysOpen} />
-<FindDialog bind:open={findOpen} {desk} onstage={goTo} />
+{#if Find}<Find bind:open={findOpen} {desk} onstage={goTo} />{/if}
 <ConflictDialog {desk} />

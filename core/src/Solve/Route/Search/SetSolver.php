@@ -17,7 +17,7 @@ use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
 final class SetSolver
 {
     // The bounds below only say where the search spends its time: whatever they are, an answer keeps every rule. They
-    // were chosen by trying them on the shipped problems. Costs are in the units of the objective, about one for each bend.
+    // were chosen by trying them on the shipped problems. Costs are in units of the objective, about one a bend.
 
     /** Sharings of the inlets are skipped where even their cheapest ways would not save this much. */
     private const WORTH_TRYING = 0.2;

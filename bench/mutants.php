@@ -11,7 +11,7 @@ const FOLDERS = [
     'Solve/Run', 'Stage/Survey', 'Stage/Layout', 'Stage/Cut', 'Stage/Joint', 'Stage/Fit', 'Stage/Purge', 'Stage/Weld', 'Stage/Schedule',
     'Stage/Bench', 'Account/Ledger',
 ];
-const TESTS = ['ArchTest.php', 'Account', 'Job', 'Solve/Route/Hand', 'Solve/Run', 'Stage'];
+const TESTS = ['Account', 'Job', 'Solve/Route/Hand', 'Solve/Run', 'Stage'];
 const SWAPS = [
     '+' => '-', '-' => '+', '*' => '/', '/' => '*', '<' => '>=', '>' => '<=', '<=' => '>', '>=' => '<',
     '===' => '!==', '!==' => '===', '&&' => '||', '||' => '&&', '??' => '', 'max' => 'min', 'min' => 'max', 'true' => 'false', 'false' => 'true',
@@ -61,7 +61,7 @@ foreach (array_slice($dice->shuffleArray($places), 0, $count) as $i => [$file, $
     file_put_contents($file, substr_replace($source, $is, $offset, strlen($was)));
     $name = substr($file, strlen("$copy/core/src/")).":$line";
     // The tests of its own folder know it best; only what they let pass is put to all of them.
-    $own = 'tests/'.strtok($name, '/');
+    $own = 'tests/'.implode('/', array_slice(explode('/', $name), 0, 2));
     [$code, $seconds] = is_dir("$copy/core/$own") ? quickTests($copy, $own) : [0, 0.0];
     if ($code === 0) {
         [$code, $more] = quickTests($copy, $tests);
@@ -122,7 +122,7 @@ function meaning(array $tokens, int $from, int $step): ?PhpToken
 function quickTests(string $copy, string $tests): array
 {
     $began = microtime(true);
-    exec('cd '.escapeshellarg("$copy/core")." && timeout 120 php -d memory_limit=512M -d opcache.enable_cli=1 -d opcache.jit=off vendor/bin/pest --compact --bail $tests >/dev/null 2>&1", $output, $code);
+    exec('cd '.escapeshellarg("$copy/core")." && COLUMNS=120 timeout 300 php -d memory_limit=1G -d opcache.enable_cli=1 -d opcache.jit=1205 -d opcache.jit_buffer_size=128M vendor/bin/pest --compact --bail --exclude-group=slow $tests >/dev/null 2>&1", $output, $code);
 
     return [$code, microtime(true) - $began];
 }

@@ -17,6 +17,9 @@ use UpsweptBead\Core\Tests\Support\KeptMemo;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
 
+// Plans hundreds of times: not among the quick tests that bench/mutants.php runs.
+uses()->group('slow');
+
 /** @return list<Job> jobs that between them have butts, rings, flanges, bungs, wedges, a saddle and a made collector */
 function jobsForRules(): array
 {

@@ -13,8 +13,8 @@ use Illuminate\Foundation\Queue\Queueable;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Solve\Route\Search\FoundDesign;
-use UpsweptBead\Core\Solve\Route\Search\Refusal;
 use UpsweptBead\Core\Solve\Route\Search\SetAnswer;
+use UpsweptBead\Core\Solve\Route\Search\SetRefusal;
 use UpsweptBead\Core\Solve\Route\Search\SetSolver;
 use UpsweptBead\Core\Solve\Route\Search\SetStatus;
 use UpsweptBead\Core\Stage\Layout\SetProblem;
@@ -106,7 +106,7 @@ final class SearchForRoutes implements ShouldQueue
         $search->update([
             'state' => $search->stop_asked ? SearchState::Stopped : SearchState::Done,
             'designs' => self::ranked($designs),
-            'refusal' => $designs === [] && $last !== null ? Refusal::of($last) : null,
+            'refusal' => $designs === [] && $last !== null ? SetRefusal::of($last) : null,
         ]);
     }
 

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use UpsweptBead\Core\Base\Document\Faults;
 use UpsweptBead\Core\Base\Document\Node;
 use UpsweptBead\Core\Solve\Route\Search\FoundDesign;
-use UpsweptBead\Core\Solve\Route\Search\Refusal;
+use UpsweptBead\Core\Solve\Route\Search\SetRefusal;
 
 /**
  * A search for ways for all runs of a job at once, done by a queue worker; what it has found so far stands in it.
@@ -20,7 +20,7 @@ use UpsweptBead\Core\Solve\Route\Search\Refusal;
  * @property array<string, mixed> $document the job as it stood when the search was asked for
  * @property float $seconds
  * @property list<FoundDesign> $designs the best first
- * @property ?Refusal $refusal why there is none, once that is known
+ * @property ?SetRefusal $refusal why there is none, once that is known
  * @property bool $stop_asked
  * @property int $at_seed the seed that is or was last tried
  * @property int $attempt which worker has it: one more with each that took it over
@@ -85,12 +85,12 @@ final class RouteSearch extends Model
         );
     }
 
-    /** @return Attribute<?Refusal, ?Refusal> */
+    /** @return Attribute<?SetRefusal, ?SetRefusal> */
     protected function refusal(): Attribute
     {
         return Attribute::make(
-            get: static fn (mixed $json): ?Refusal => is_string($json) ? Refusal::read(self::opened($json)) : null,
-            set: static fn (mixed $one): ?string => $one instanceof Refusal ? self::written($one->toArray()) : null,
+            get: static fn (mixed $json): ?SetRefusal => is_string($json) ? SetRefusal::read(self::opened($json)) : null,
+            set: static fn (mixed $one): ?string => $one instanceof SetRefusal ? self::written($one->toArray()) : null,
         );
     }
 

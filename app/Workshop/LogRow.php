@@ -8,7 +8,7 @@ use DateTimeImmutable;
 use UpsweptBead\Core\Base\Document\Faults;
 use UpsweptBead\Core\Base\Document\Node;
 use UpsweptBead\Core\Stage\Bench\EntryKind;
-use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Stage\Bench\Inspection\InspectedJoint;
 use UpsweptBead\Core\Stage\Bench\LogEntry as CoreEntry;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
@@ -33,7 +33,7 @@ final readonly class LogRow
         public int $tillHere,
         public string $why,
         public array $points,
-        public ?Inspected $inspected,
+        public ?InspectedJoint $inspected,
     ) {}
 
     public static function of(object $row): self
@@ -57,7 +57,7 @@ final readonly class LogRow
             $row->till_here ?? 0,
             $row->why,
             $points,
-            $row->inspected === null ? null : Inspected::read(Node::of(json_decode($row->inspected, true), new Faults)),
+            $row->inspected === null ? null : InspectedJoint::read(Node::of(json_decode($row->inspected, true), new Faults)),
         );
     }
 

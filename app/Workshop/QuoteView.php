@@ -10,7 +10,7 @@ use App\Models\Revision;
 use App\Models\StoreItem;
 use Illuminate\Support\Facades\DB;
 use UpsweptBead\Core\Account\Ledger\Labour;
-use UpsweptBead\Core\Account\Ledger\Worked;
+use UpsweptBead\Core\Account\Ledger\LoggedMinutes;
 use UpsweptBead\Core\Account\Quote\Forecast;
 use UpsweptBead\Core\Account\Quote\LineGroup;
 use UpsweptBead\Core\Account\Quote\Quote;
@@ -113,7 +113,7 @@ final readonly class QuoteView
         if ($litres > 0.0) {
             $spent['argon-m3'] = $litres / 1000 * ($each['argon-m3'] ?? 0.0);
         }
-        $minutes = Worked::minutes(self::entries($job), $progress);
+        $minutes = LoggedMinutes::minutes(self::entries($job), $progress);
         foreach ($minutes as $kind => $count) {
             $spent[Labour::from($kind)->key()] = $count * $this->perMinute();
         }

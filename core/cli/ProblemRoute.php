@@ -12,8 +12,8 @@ use UpsweptBead\Core\Exchange\Files\RouteProblemReader;
 use UpsweptBead\Core\Exchange\Files\RouteSolutionWriter;
 use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Solve\Route\RefusalText;
-use UpsweptBead\Core\Solve\Route\Search\Refusal;
 use UpsweptBead\Core\Solve\Route\Search\SetAnswer;
+use UpsweptBead\Core\Solve\Route\Search\SetRefusal;
 use UpsweptBead\Core\Solve\Route\Search\SetStatus;
 
 /** `bead route --problem FILE`: answers a route problem in the open format. */
@@ -78,7 +78,7 @@ final readonly class ProblemRoute
 
             return;
         }
-        $refusal = Refusal::of($answer);
+        $refusal = SetRefusal::of($answer);
         if ($refusal !== null) {
             $output->writeln(
                 (new RefusalText(UnitSystem::Metric))->refusal($refusal),

@@ -17,7 +17,7 @@ use Random\Randomizer;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Stage\Bench\BenchStep;
 use UpsweptBead\Core\Stage\Bench\EntryKind;
-use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Stage\Bench\Inspection\InspectedJoint;
 use UpsweptBead\Core\Stage\Bench\Inspection\Outcome;
 use UpsweptBead\Core\Stage\Bench\Inspection\Oxide;
 use UpsweptBead\Core\Stage\Device\Device;
@@ -102,12 +102,12 @@ final class DemoLog
         ), $devices);
     }
 
-    private function fine(): Inspected
+    private function fine(): InspectedJoint
     {
         $outside = [Oxide::Silver, Oxide::PaleStraw, Oxide::Straw, Oxide::Gold][$this->dice->getInt(0, 3)];
         $inside = [Oxide::Silver, Oxide::PaleStraw, Oxide::Straw][$this->dice->getInt(0, 2)];
 
-        return new Inspected($outside, $inside, [], null, Outcome::Accept);
+        return new InspectedJoint($outside, $inside, [], null, Outcome::Accept);
     }
 
     private function passes(int $seconds): void

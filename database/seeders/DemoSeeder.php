@@ -36,7 +36,7 @@ use UpsweptBead\Core\Stage\Bench\BenchStep;
 use UpsweptBead\Core\Stage\Bench\EntryKind;
 use UpsweptBead\Core\Stage\Bench\Inspection\Cause;
 use UpsweptBead\Core\Stage\Bench\Inspection\Flaw;
-use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Stage\Bench\Inspection\InspectedJoint;
 use UpsweptBead\Core\Stage\Bench\Inspection\Outcome;
 use UpsweptBead\Core\Stage\Bench\Inspection\Oxide;
 use UpsweptBead\Core\Stage\Bench\Inspection\Rework;
@@ -210,9 +210,9 @@ final class DemoSeeder extends Seeder
         $this->summaries->refresh($job);
     }
 
-    private static function sugared(): Inspected
+    private static function sugared(): InspectedJoint
     {
-        return new Inspected(Oxide::Gold, Oxide::Brown, [Flaw::Sugar], Cause::Purge, Outcome::Redo);
+        return new InspectedJoint(Oxide::Gold, Oxide::Brown, [Flaw::Sugar], Cause::Purge, Outcome::Redo);
     }
 
     /**

@@ -13,10 +13,10 @@ use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Exchange\Files\ReachAnswerWriter;
 use UpsweptBead\Core\Exchange\Files\ReachProblem;
 use UpsweptBead\Core\Exchange\Files\ReachProblemReader;
-use UpsweptBead\Core\Solve\Reach\Obstacle\Bar;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Block;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Drum;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Obstacle;
+use UpsweptBead\Core\Solve\Reach\Obstacle\RoundBar;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Wall;
 
 /** Seams with neighbours to try the core on, and its answers as plain arrays. */
@@ -78,7 +78,7 @@ final class SomeReach
         $at = self::vector($dice, 30.0);
 
         return match ($kind) {
-            0 => new Bar(new Capsule('bar', $at, $at->plus(self::vector($dice, 60.0)), Some::between($dice, 2.0, 20.0))),
+            0 => new RoundBar(new Capsule('bar', $at, $at->plus(self::vector($dice, 60.0)), Some::between($dice, 2.0, 20.0))),
             1 => new Block(new Box('block', $at, self::axes($dice), [Some::between($dice, 2.0, 20.0), Some::between($dice, 2.0, 30.0), Some::between($dice, 2.0, 40.0)])),
             2 => new Drum(new Cylinder('drum', $at, $at->plus(self::vector($dice, 40.0)), Some::between($dice, 5.0, 40.0))),
             default => new Wall(new HalfSpace('wall', $at, self::vector($dice, 1.0)->unit())),

@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Tests\Support;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Solve\Route\Insertion\WholeTube;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
-use UpsweptBead\Core\Solve\Route\Problem\Collector;
 use UpsweptBead\Core\Solve\Route\Problem\Inlet;
+use UpsweptBead\Core\Solve\Route\Problem\InletRing;
 use UpsweptBead\Core\Solve\Route\Problem\Port;
 use UpsweptBead\Core\Solve\Route\Problem\SetRules;
 use UpsweptBead\Core\Solve\Route\Problem\StockBend;
@@ -31,7 +31,7 @@ final class SomeWays
         $tube = new TubeStock('t', 40.0, [new StockBend(50.0, 135.0, 0.0)]);
         $port = new Port($id, $vectors[0], $vectors[1]->minus($vectors[0])->unit(), $tube);
         $inlet = new Inlet($id, $vectors[$last], $vectors[$last]->minus($vectors[$last - 1])->unit());
-        $collector = new Collector($id, [$inlet], AssignmentMode::Fixed, [$id], [0]);
+        $collector = new InletRing($id, [$inlet], AssignmentMode::Fixed, [$id], [0]);
         $inner = array_map(static fn (Vector $one): array => $one->toArray(), array_slice($vectors, 1, -1));
 
         return Way::of(

@@ -25,7 +25,7 @@ final readonly class Ledger
 
     /**
      * @param  list<Need>  $goods  tube, bends, parts, wire and bottles
-     * @param  list<Used>  $used
+     * @param  list<Consumable>  $used
      * @param  array<string, StepTime>  $times  by the step's id
      * @param  int  $cuts  at the saw, those of pie-cut bends too
      */
@@ -53,7 +53,7 @@ final readonly class Ledger
         return array_filter($minutes, static fn (float $one): bool => $one > 0.0);
     }
 
-    /** @return list<Used> what there is none of is left out */
+    /** @return list<Consumable> what there is none of is left out */
     private static function used(Plan $plan, Shop $shop, int $cuts): array
     {
         $rules = $shop->rules;
@@ -78,16 +78,16 @@ final readonly class Ledger
         $cut = $cuts === 1 ? 'cut' : 'cuts';
 
         return array_values(array_filter([
-            new Used(
+            new Consumable(
                 'argon-m3',
                 'Argon',
                 ($argon->torchL + $argon->purgeL) / self::L_PER_M3,
                 'm³',
                 $rules->value('cost.argon_m3'),
             ),
-            new Used('blades', 'Saw blades', $rates->blades($cuts), '', $rates->bladePrice(), "$cuts $cut"),
-            new Used('cuts', 'Discs and belts', (float) $cuts, $cut, $rules->value('cost.cut')),
-            new Used(
+            new Consumable('blades', 'Saw blades', $rates->blades($cuts), '', $rates->bladePrice(), "$cuts $cut"),
+            new Consumable('cuts', 'Discs and belts', (float) $cuts, $cut, $rules->value('cost.cut')),
+            new Consumable(
                 'tungsten',
                 'Tungsten',
                 $arcMin / ($rules->value('use.grind') * $rules->value('use.grinds')),
@@ -95,8 +95,8 @@ final readonly class Ledger
                 $rules->value('cost.tungsten'),
                 sprintf('%.0f min of arc', $arcMin),
             ),
-            new Used('tape', 'Purge tape', $tapeM, 'm', $rules->value('cost.tape_metre')),
-            new Used(
+            new Consumable('tape', 'Purge tape', $tapeM, 'm', $rules->value('cost.tape_metre')),
+            new Consumable(
                 'dams',
                 'Purge dams',
                 $dammed / $rules->value('use.dam'),
@@ -104,6 +104,6 @@ final readonly class Ledger
                 $rules->value('cost.dam'),
                 "$dammed put in",
             ),
-        ], static fn (Used $one): bool => $one->quantity > 0.0));
+        ], static fn (Consumable $one): bool => $one->quantity > 0.0));
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Account\Quote;
 
+use UpsweptBead\Core\Account\Ledger\Consumable;
 use UpsweptBead\Core\Account\Ledger\Labour;
 use UpsweptBead\Core\Account\Ledger\Ledger;
-use UpsweptBead\Core\Account\Ledger\Used;
 use UpsweptBead\Core\Account\Stores\ItemKind;
 use UpsweptBead\Core\Account\Stores\Need;
 use UpsweptBead\Core\Job\Procedure\OutsideWork;
@@ -108,7 +108,7 @@ final readonly class Quote
     /** @return list<QuoteLine> */
     private static function used(Ledger $ledger): array
     {
-        return array_map(static fn (Used $one): QuoteLine => new QuoteLine(
+        return array_map(static fn (Consumable $one): QuoteLine => new QuoteLine(
             $one->key,
             LineGroup::Consumables,
             $one->name,

@@ -6,10 +6,10 @@ namespace UpsweptBead\Core\Exchange\Files;
 
 use UpsweptBead\Core\Base\Document\Refusal;
 use UpsweptBead\Core\Solve\Merge\BendMarks;
-use UpsweptBead\Core\Solve\Merge\Collector\Collector;
+use UpsweptBead\Core\Solve\Merge\Collector\MergeCollector;
+use UpsweptBead\Core\Solve\Merge\Collector\MergeSeam;
 use UpsweptBead\Core\Solve\Merge\Collector\PlaneCut;
 use UpsweptBead\Core\Solve\Merge\Collector\Quarters;
-use UpsweptBead\Core\Solve\Merge\Collector\Seam;
 use UpsweptBead\Core\Solve\Merge\Mitre;
 use UpsweptBead\Core\Solve\Merge\PieCut;
 use UpsweptBead\Core\Solve\Merge\Saddle;
@@ -29,7 +29,7 @@ final readonly class MergeAnswerWriter
             'case' => $problem->name,
             'status' => 'solved',
             ...match (true) {
-                $problem->joint instanceof Collector => self::collector($problem->joint, $problem->psiDeg),
+                $problem->joint instanceof MergeCollector => self::collector($problem->joint, $problem->psiDeg),
                 $problem->joint instanceof Quarters => self::quarters($problem->joint, $problem->psiDeg),
                 $problem->joint instanceof Saddle => self::saddle($problem->joint, $problem->psiDeg),
                 $problem->joint instanceof Mitre => self::mitre($problem->joint, $problem->psiDeg),
@@ -58,7 +58,7 @@ final readonly class MergeAnswerWriter
      * @param  list<float>  $psiDeg
      * @return array<string, mixed>
      */
-    private static function collector(Collector $collector, array $psiDeg): array
+    private static function collector(MergeCollector $collector, array $psiDeg): array
     {
         $tubes = $lines = [];
         $ids = $collector->ids();
@@ -72,15 +72,15 @@ final readonly class MergeAnswerWriter
 
         return [
             'tubes' => $tubes,
-            'seams' => array_map(static fn (Seam $one): array => [
+            'seams' => array_map(static fn (MergeSeam $one): array => [
                 'between' => [$one->first, $one->second],
                 'length' => self::rounded($one->lengthMm),
-            ], Seam::of($ids, $lines)),
+            ], MergeSeam::of($ids, $lines)),
             'outlet' => [
                 'plane' => self::rounded($collector->planeMm()),
                 'diameter' => self::rounded($collector->diameterMm()),
             ],
-            'outlet_edge' => self::rounded(Seam::outletEdgeMm($lines)),
+            'outlet_edge' => self::rounded(MergeSeam::outletEdgeMm($lines)),
         ];
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Exchange\Files;
 
 use UpsweptBead\Core\Solve\Merge\BendMarks;
-use UpsweptBead\Core\Solve\Merge\Collector\Collector;
+use UpsweptBead\Core\Solve\Merge\Collector\MergeCollector;
 use UpsweptBead\Core\Solve\Merge\Collector\Quarters;
 use UpsweptBead\Core\Solve\Merge\Mitre;
 use UpsweptBead\Core\Solve\Merge\PieCut;
@@ -21,7 +21,7 @@ final readonly class MergeProblem
      */
     public function __construct(
         public string $name,
-        public Collector|Quarters|Saddle|Mitre|PieCut|BendMarks|Slip $joint,
+        public MergeCollector|Quarters|Saddle|Mitre|PieCut|BendMarks|Slip $joint,
         public array $psiDeg,
         public float $paperMm,
     ) {}

@@ -10,7 +10,7 @@ use UpsweptBead\Core\Base\Document\Node;
 use UpsweptBead\Core\Base\Document\Refusal;
 use UpsweptBead\Core\Base\Document\UnusableDocument;
 use UpsweptBead\Core\Solve\Merge\BendMarks;
-use UpsweptBead\Core\Solve\Merge\Collector\Collector;
+use UpsweptBead\Core\Solve\Merge\Collector\MergeCollector;
 use UpsweptBead\Core\Solve\Merge\Collector\Quarters;
 use UpsweptBead\Core\Solve\Merge\Mitre;
 use UpsweptBead\Core\Solve\Merge\PieCut;
@@ -62,12 +62,12 @@ final readonly class MergeProblemReader
         return new MergeProblem($root->at('case')->text('', 200), $joint, $psiDeg, $paperMm);
     }
 
-    /** @return Collector|Quarters|Saddle|Mitre|PieCut|BendMarks|Slip|Refusal|list<Refusal>|null null where the file is wrong */
+    /** @return MergeCollector|Quarters|Saddle|Mitre|PieCut|BendMarks|Slip|Refusal|list<Refusal>|null null where the file is wrong */
     private static function joint(
         Node $root,
         MergeKind $kind,
         Faults $faults,
-    ): Collector|Quarters|Saddle|Mitre|PieCut|BendMarks|Slip|Refusal|array|null {
+    ): MergeCollector|Quarters|Saddle|Mitre|PieCut|BendMarks|Slip|Refusal|array|null {
         return match ($kind) {
             MergeKind::CollectorStraight => MergeCollectors::straight($root, $faults),
             MergeKind::CollectorBent => MergeCollectors::bent($root, $faults),

@@ -6,8 +6,8 @@ namespace UpsweptBead\Core\Exchange\Files;
 
 use UpsweptBead\Core\Base\Document\Node;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
-use UpsweptBead\Core\Solve\Route\Problem\Collector;
 use UpsweptBead\Core\Solve\Route\Problem\Inlet;
+use UpsweptBead\Core\Solve\Route\Problem\InletRing;
 use UpsweptBead\Core\Solve\Route\Problem\Port;
 
 /** Reads the collectors of a route problem, and who may go where. */
@@ -17,7 +17,7 @@ final readonly class ProblemCollectors
 
     /**
      * @param  list<Port>  $ports
-     * @return list<Collector>
+     * @return list<InletRing>
      */
     public static function read(Node $list, array $ports): array
     {
@@ -56,7 +56,7 @@ final readonly class ProblemCollectors
                     ->complain('too-many', sprintf('has %d tubes for %d inlets', count($runners), count($inlets)));
             }
             $near = $node->at('near');
-            $collectors[] = new Collector(
+            $collectors[] = new InletRing(
                 $node->at('id')->required(40), $inlets, $mode, $runners, $fixed,
                 $near->isMissing() ? 0.0 : ProblemNumbers::notNegative($near->only(['length', 'gap'])->at('length')),
                 $near->isMissing() ? 0.0 : ProblemNumbers::notNegative($near->at('gap')),

@@ -6,9 +6,9 @@ namespace UpsweptBead\Core\Exchange\Files;
 
 use UpsweptBead\Core\Shop\Practice\Contents;
 use UpsweptBead\Core\Solve\Gas\Assembly;
+use UpsweptBead\Core\Solve\Gas\BottleDraw;
 use UpsweptBead\Core\Solve\Gas\DeadLeg;
 use UpsweptBead\Core\Solve\Gas\Draught;
-use UpsweptBead\Core\Solve\Gas\Drawn;
 use UpsweptBead\Core\Solve\Gas\FarLeg;
 use UpsweptBead\Core\Solve\Gas\Filling;
 use UpsweptBead\Core\Solve\Gas\GasJoint;
@@ -232,7 +232,7 @@ final readonly class PurgeAnswerWriter
      */
     private static function bottles(PurgeProblem $problem, array $phases): array
     {
-        $drawn = Drawn::of($problem->bottles, $problem->lines, $phases);
+        $drawn = BottleDraw::of($problem->bottles, $problem->lines, $phases);
 
         return [
             'bottles' => array_map(static fn (Contents $one): array => [

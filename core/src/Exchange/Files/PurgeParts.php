@@ -7,11 +7,11 @@ namespace UpsweptBead\Core\Exchange\Files;
 use UpsweptBead\Core\Base\Document\Node;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Solve\Gas\Assembly;
-use UpsweptBead\Core\Solve\Gas\Bore;
-use UpsweptBead\Core\Solve\Gas\Branch;
 use UpsweptBead\Core\Solve\Gas\GasJoint;
 use UpsweptBead\Core\Solve\Gas\Node as Meeting;
 use UpsweptBead\Core\Solve\Gas\Opening;
+use UpsweptBead\Core\Solve\Gas\TubeBranch;
+use UpsweptBead\Core\Solve\Gas\TubeInside;
 
 /** Reads what a purge problem says of the assembly: its tubes, what joins them, its openings and joints. */
 final class PurgeParts
@@ -25,7 +25,7 @@ final class PurgeParts
     /** Places count as one within this (mm). */
     private const MEETS_MM = 0.5;
 
-    /** @var array<string, Bore> */
+    /** @var array<string, TubeInside> */
     private array $tubes = [];
 
     /** @var array<string, true> ends that serve already */
@@ -96,7 +96,7 @@ final class PurgeParts
         return $joints;
     }
 
-    private function tube(Node $node): Bore
+    private function tube(Node $node): TubeInside
     {
         $id = $node->at('id')->required(100);
         $boreMm = self::positive($node->at('bore'));
@@ -110,7 +110,7 @@ final class PurgeParts
         } elseif (count($radii) !== count($points) - 2) {
             $node->at('radii')->complain('not-one-each', 'must have one for each place between the ends');
         } else {
-            $bore = Bore::of($id, $boreMm, $points, $radii);
+            $bore = TubeInside::of($id, $boreMm, $points, $radii);
             if ($bore === null) {
                 $node->at('radii')->complain(
                     'does-not-fit',
@@ -119,7 +119,7 @@ final class PurgeParts
             }
         }
 
-        return $bore ?? Bore::straight($id, $boreMm);
+        return $bore ?? TubeInside::straight($id, $boreMm);
     }
 
     private function node(Node $node): Meeting
@@ -143,7 +143,7 @@ final class PurgeParts
         return new Meeting($node->at('id')->required(100), $at, $ends, $radius);
     }
 
-    private function branch(Node $node): ?Branch
+    private function branch(Node $node): ?TubeBranch
     {
         $on = $node->at('on')->required(100);
         [$tube, $isStart] = $this->end($node->at('end'));
@@ -165,7 +165,7 @@ final class PurgeParts
             $node->at('end')->complain('does-not-fit', 'must begin on the middle line of a tube that is as wide or wider');
         }
 
-        return new Branch($node->at('id')->required(100), $on, $station, $tube, $isStart);
+        return new TubeBranch($node->at('id')->required(100), $on, $station, $tube, $isStart);
     }
 
     /** @return array{string, bool} tube, and whether its start */

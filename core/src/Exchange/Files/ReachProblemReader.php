@@ -14,12 +14,12 @@ use UpsweptBead\Core\Base\Geometry\Solid\HalfSpace;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Solve\Reach\Cup;
 use UpsweptBead\Core\Solve\Reach\FillerRod;
-use UpsweptBead\Core\Solve\Reach\Obstacle\Bar;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Block;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Obstacle;
+use UpsweptBead\Core\Solve\Reach\Obstacle\RoundBar;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Wall;
-use UpsweptBead\Core\Solve\Reach\Place;
 use UpsweptBead\Core\Solve\Reach\RoundSeam;
+use UpsweptBead\Core\Solve\Reach\SeamPlace;
 use UpsweptBead\Core\Solve\Reach\Torch;
 
 /** Reads the open reach format, as a file from anywhere. Fields it does not know are passed over. */
@@ -73,7 +73,7 @@ final readonly class ReachProblemReader
         return new ReachProblem($name, $seam, $torch, $cups, $rod, $obstacles, $needPct / 100);
     }
 
-    /** @return RoundSeam|non-empty-list<Place>|null */
+    /** @return RoundSeam|non-empty-list<SeamPlace>|null */
     private static function seam(Node $node): RoundSeam|array|null
     {
         $kind = $node->at('kind')->text('', 40);
@@ -94,7 +94,7 @@ final readonly class ReachProblemReader
 
                 return null;
             }
-            $places[] = Place::of(ProblemNumbers::point($one->at('at')), $normal, $tangent);
+            $places[] = SeamPlace::of(ProblemNumbers::point($one->at('at')), $normal, $tangent);
         }
         if ($places === []) {
             $node->at('points')->complain('none', 'must have at least one place');
@@ -232,7 +232,7 @@ final readonly class ReachProblemReader
         return [];
     }
 
-    /** @return list<Bar> */
+    /** @return list<RoundBar> */
     private static function bars(Node $node, string $id): array
     {
         $radiusMm = ProblemNumbers::positive($node->at('radius'));
@@ -246,7 +246,7 @@ final readonly class ReachProblemReader
         $next = array_slice([...$points, $points[0]], 1, max(1, count($points) - 1));
 
         return array_map(
-            static fn (Vector $to, int $i): Bar => new Bar(new Capsule($id, $points[$i], $to, $radiusMm)),
+            static fn (Vector $to, int $i): RoundBar => new RoundBar(new Capsule($id, $points[$i], $to, $radiusMm)),
             $next,
             array_keys($next),
         );

@@ -28,8 +28,8 @@ use UpsweptBead\Core\Job\Set\SetSpec;
 use UpsweptBead\Core\Shop\Stock\Catalogue;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
-use UpsweptBead\Core\Solve\Route\Problem\Collector;
 use UpsweptBead\Core\Solve\Route\Problem\Inlet;
+use UpsweptBead\Core\Solve\Route\Problem\InletRing;
 use UpsweptBead\Core\Solve\Route\Problem\LengthGroup;
 use UpsweptBead\Core\Solve\Route\Problem\Port;
 use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
@@ -68,7 +68,7 @@ final readonly class RouteProblemJob
                 null, [],
             );
         }
-        $several = array_filter($problem->collectors, static fn (Collector $one): bool => count($one->runners) > 1);
+        $several = array_filter($problem->collectors, static fn (InletRing $one): bool => count($one->runners) > 1);
 
         return new Job(
             mb_substr($problem->name, 0, 40),
@@ -84,7 +84,7 @@ final readonly class RouteProblemJob
             new SetSpec(
                 array_values(
                     array_map(
-                        static fn (Collector $one): CollectorSpec => self::collector($one, $letters, $inlets),
+                        static fn (InletRing $one): CollectorSpec => self::collector($one, $letters, $inlets),
                         $several,
                     ),
                 ),
@@ -129,7 +129,7 @@ final readonly class RouteProblemJob
      * @param  array<array-key, string>  $letters  by port
      * @param  array<array-key, Inlet>  $inlets  by port
      */
-    private static function collector(Collector $one, array $letters, array $inlets): CollectorSpec
+    private static function collector(InletRing $one, array $letters, array $inlets): CollectorSpec
     {
         $ring = [];
         foreach ($one->inlets as $inlet) {

@@ -12,8 +12,8 @@ use UpsweptBead\Core\Base\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Base\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
-use UpsweptBead\Core\Solve\Route\Problem\Collector;
 use UpsweptBead\Core\Solve\Route\Problem\Inlet;
+use UpsweptBead\Core\Solve\Route\Problem\InletRing;
 use UpsweptBead\Core\Solve\Route\Problem\LengthGroup;
 use UpsweptBead\Core\Solve\Route\Problem\Port;
 use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
@@ -106,7 +106,7 @@ final readonly class RouteProblemWriter
     }
 
     /** @return array<string, mixed> */
-    private static function collector(Collector $one): array
+    private static function collector(InletRing $one): array
     {
         $ids = array_map(static fn (Inlet $inlet): string => $inlet->id, $one->inlets);
 

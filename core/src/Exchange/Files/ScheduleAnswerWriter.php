@@ -52,7 +52,7 @@ final readonly class ScheduleAnswerWriter
             'tasks' => array_map(static fn (TimedTask $one): array => [
                 'id' => $one->task->id,
                 'start_min' => round($one->startMin, 6),
-                ...($one->fillMin === null ? [] : ['fill_start_min' => round($one->fillMin, 6)]),
+                ...($one->fillFromMin === null ? [] : ['fill_start_min' => round($one->fillFromMin, 6)]),
                 'arc_start_min' => round($one->arcMin, 6),
                 'end_min' => round($one->endMin, 6),
             ], $table->tasks),

@@ -14,12 +14,12 @@ use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Merge\Branch;
 use UpsweptBead\Core\Stage\Merge\BuiltCollector;
 use UpsweptBead\Core\Stage\Merge\CollectorShape;
+use UpsweptBead\Core\Stage\Merge\CollectorSkin;
 use UpsweptBead\Core\Stage\Merge\FlangePlan;
 use UpsweptBead\Core\Stage\Merge\MergeSeam;
 use UpsweptBead\Core\Stage\Merge\OutletArea;
 use UpsweptBead\Core\Stage\Merge\Placement;
 use UpsweptBead\Core\Stage\Merge\Slant;
-use UpsweptBead\Core\Stage\Merge\TubeSkin;
 use UpsweptBead\Core\Stage\Plan\EndTemplates;
 use UpsweptBead\Core\Stage\Plan\Sketch;
 
@@ -98,7 +98,7 @@ final readonly class MergeWriter
     /** @return array<string, mixed> */
     private function shape(BuiltCollector $one): array
     {
-        $skin = $one->shape === null ? null : TubeSkin::of($one->shape, $one->tube()->wallMm);
+        $skin = $one->shape === null ? null : CollectorSkin::of($one->shape, $one->tube()->wallMm);
 
         return [
             'letter' => $one->build->letter,

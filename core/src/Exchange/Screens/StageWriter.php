@@ -15,8 +15,8 @@ use UpsweptBead\Core\Stage\Cut\OnTape;
 use UpsweptBead\Core\Stage\Cut\Piece;
 use UpsweptBead\Core\Stage\Cut\StockNeed;
 use UpsweptBead\Core\Stage\Fit\Order\Phase;
+use UpsweptBead\Core\Stage\Purge\JointPurge;
 use UpsweptBead\Core\Stage\Purge\Mouth;
-use UpsweptBead\Core\Stage\Purge\PurgePlan;
 use UpsweptBead\Core\Stage\Purge\PurgePose;
 use UpsweptBead\Core\Stage\Schedule\BottleChange;
 use UpsweptBead\Core\Stage\Schedule\Schedule;
@@ -219,7 +219,7 @@ final readonly class StageWriter
     }
 
     /** @return array<string, mixed> how it is held, where it is fed, vented and dammed, and the air that stays */
-    private function pose(PurgePlan $purge): array
+    private function pose(JointPurge $purge): array
     {
         $pose = $purge->pose;
         $length = fn (float $mm): string => $this->figures->length($mm)['text'];

@@ -8,9 +8,9 @@ namespace UpsweptBead\Core\Solve\Gas;
 final readonly class Assembly
 {
     /**
-     * @param  array<string, Bore>  $tubes
+     * @param  array<string, TubeInside>  $tubes
      * @param  list<Node>  $nodes
-     * @param  list<Branch>  $branches
+     * @param  list<TubeBranch>  $branches
      */
     public function __construct(public array $tubes, public array $nodes, public array $branches) {}
 
@@ -36,7 +36,7 @@ final readonly class Assembly
         return new self(
             array_intersect_key($this->tubes, $in),
             array_values(array_filter($this->nodes, static fn (Node $one): bool => isset($in[$one->ends[0][0] ?? '']))),
-            array_values(array_filter($this->branches, static fn (Branch $one): bool => isset($in[$one->on]))),
+            array_values(array_filter($this->branches, static fn (TubeBranch $one): bool => isset($in[$one->on]))),
         );
     }
 }

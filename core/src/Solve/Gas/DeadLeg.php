@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Solve\Gas;
 
-use UpsweptBead\Core\Solve\Gas\Internal\Lines;
+use UpsweptBead\Core\Solve\Gas\Internal\FlushedLines;
 
 /** A part of an assembly that no way from the feed to an outlet passes. */
 final readonly class DeadLeg
@@ -28,7 +28,7 @@ final readonly class DeadLeg
      */
     public static function all(Assembly $assembly, array $leaks, Held $held): array
     {
-        return (new Lines($assembly, $leaks))->dead($held);
+        return (new FlushedLines($assembly, $leaks))->dead($held);
     }
 
     public function holds(GasJoint $joint): bool

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Solve\Gas;
 
-use UpsweptBead\Core\Solve\Gas\Internal\Lines;
+use UpsweptBead\Core\Solve\Gas\Internal\FlushedLines;
 
 /**
  * What lies beyond a joint that is left open: argon goes out by the joint and on to the vents behind it by their areas,
@@ -31,11 +31,11 @@ final readonly class FarLeg
      */
     public static function all(Assembly $assembly, array $leaks, Held $held, Holes $holes, PurgeRules $rules): array
     {
-        $lines = new Lines($assembly, $leaks);
+        $lines = new FlushedLines($assembly, $leaks);
         $lines->dead($held);
         $areas = [];
         foreach ($held->vents as $i => $vent) {
-            $areas[Lines::end($vent->tube, $vent->isStart)] = M_PI / 4 * $holes->mm[$i] ** 2;
+            $areas[FlushedLines::end($vent->tube, $vent->isStart)] = M_PI / 4 * $holes->mm[$i] ** 2;
         }
         foreach ($leaks as $leak) {
             $areas["joint $leak->id"] = $leak->gapMm2;

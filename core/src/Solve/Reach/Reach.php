@@ -50,7 +50,7 @@ final readonly class Reach
             $arcs = fn (int $bit): array => Arcs::round(
                 self::open($states, $bit),
                 function (float $deg) use ($torch, $rod, $seam, $bit): bool {
-                    $stretch = Stretch::ofPlace($seam->at(deg2rad($deg)));
+                    $stretch = SeamArc::ofPlace($seam->at(deg2rad($deg)));
 
                     return ($this->states($torch, $rod, "at $deg", $stretch)[0] & $bit) !== 0;
                 },
@@ -63,7 +63,7 @@ final readonly class Reach
     }
 
     /**
-     * @param  non-empty-list<Place>  $places
+     * @param  non-empty-list<SeamPlace>  $places
      * @param  list<Cup>  $cups
      * @return list<CupReach>
      */
@@ -75,7 +75,7 @@ final readonly class Reach
             $torch = new TorchReach($this->torch, $cup, $this->obstacles);
             $states = [];
             foreach ($places as $i => $place) {
-                $states[] = $this->states($torch, $rod, "$i", Stretch::ofPlace($place))[0];
+                $states[] = $this->states($torch, $rod, "$i", SeamArc::ofPlace($place))[0];
             }
             $reached = self::open($states, self::TORCH);
             $fed = $rod === null ? null : self::open($states, self::ROD);
@@ -92,12 +92,12 @@ final readonly class Reach
     /**
      * A neighbour without which some cup gets to some place; where there is none, one that is in the way.
      *
-     * @param  RoundSeam|non-empty-list<Place>  $seam
+     * @param  RoundSeam|non-empty-list<SeamPlace>  $seam
      * @param  list<Cup>  $cups
      */
     public function blame(RoundSeam|array $seam, array $cups): ?string
     {
-        $stretches = is_array($seam) ? array_map(Stretch::ofPlace(...), $seam) : $this->stretches($seam);
+        $stretches = is_array($seam) ? array_map(SeamArc::ofPlace(...), $seam) : $this->stretches($seam);
         $ids = array_unique(array_map(static fn (Obstacle $one): string => $one->solid()->id, $this->obstacles));
         foreach ($ids as $id) {
             $isOther = static fn (Obstacle $one): bool => $one->solid()->id !== $id;
@@ -119,7 +119,7 @@ final readonly class Reach
      * @param  string  $name  of the stretch
      * @return list<int> for each place whether the torch gets there, and whether torch and rod do in one sense of travel
      */
-    private function states(TorchReach $torch, ?RodReach $rod, string $name, Stretch $stretch): array
+    private function states(TorchReach $torch, ?RodReach $rod, string $name, SeamArc $stretch): array
     {
         if ($rod === null) {
             return array_map(
@@ -149,13 +149,13 @@ final readonly class Reach
         return array_map(static fn (int $state): bool => ($state & $bit) !== 0, $states);
     }
 
-    /** @return list<Stretch> */
+    /** @return list<SeamArc> */
     private function stretches(RoundSeam $seam): array
     {
         $rad = array_map(fn (int $i): float => 2 * M_PI * $i / $this->places, range(0, $this->places - 1));
 
         return array_map(
-            static fn (array $some): Stretch => Stretch::ofSeam($seam, $some),
+            static fn (array $some): SeamArc => SeamArc::ofSeam($seam, $some),
             array_chunk($rad, self::STRETCH),
         );
     }

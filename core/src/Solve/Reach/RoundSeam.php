@@ -29,11 +29,11 @@ final readonly class RoundSeam
         $this->quarter = $axis->cross($this->zero);
     }
 
-    public function at(float $rad): Place
+    public function at(float $rad): SeamPlace
     {
         $out = $this->zero->times(cos($rad))->plus($this->quarter->times(sin($rad)));
 
-        return Place::of(
+        return SeamPlace::of(
             $this->centre->plus($out->times($this->radiusMm)),
             $out->times(cos($this->leanRad))->plus($this->axis->times(sin($this->leanRad))),
             $this->axis->cross($out),

@@ -9,7 +9,7 @@ use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Solve\Route\Search\Hindrance;
 use UpsweptBead\Core\Solve\Route\Search\Lack;
 use UpsweptBead\Core\Solve\Route\Search\Miss;
-use UpsweptBead\Core\Solve\Route\Search\Refusal;
+use UpsweptBead\Core\Solve\Route\Search\SetRefusal;
 
 /** Puts into words why there is no way; the one place for it, whoever reads it. */
 final readonly class RefusalText
@@ -49,7 +49,7 @@ final readonly class RefusalText
     }
 
     /** Why a search for a whole set came to nothing. */
-    public function refusal(Refusal $refusal): string
+    public function refusal(SetRefusal $refusal): string
     {
         return $refusal->reasons === []
             ? $this->notFound($refusal->nearest)

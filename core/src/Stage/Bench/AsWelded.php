@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Bench;
 
-use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Stage\Bench\Inspection\InspectedJoint;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
 /**
@@ -24,7 +24,7 @@ final readonly class AsWelded
         public array $values,
         public array $measures,
         public int $rounds,
-        public ?Inspected $inspected,
+        public ?InspectedJoint $inspected,
     ) {}
 
     /** @return array<string, self> by joint, of those that something was read of or that were looked at */

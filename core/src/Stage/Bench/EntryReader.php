@@ -9,7 +9,7 @@ use UpsweptBead\Core\Base\Document\Faults;
 use UpsweptBead\Core\Base\Document\Node;
 use UpsweptBead\Core\Base\Units\Exception\UnreadableQuantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
-use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Stage\Bench\Inspection\InspectedJoint;
 use UpsweptBead\Core\Stage\Device\Trace;
 
 /** Reads one entry as the bench made it, against the steps of the plan it was made on. */
@@ -89,7 +89,7 @@ final readonly class EntryReader
         }
     }
 
-    private static function inspected(Node $node, ?BenchStep $step): ?Inspected
+    private static function inspected(Node $node, ?BenchStep $step): ?InspectedJoint
     {
         $isDone = $node->at('kind')->choice(EntryKind::class, EntryKind::Note) === EntryKind::Done;
         $found = $node->at('inspected');
@@ -106,7 +106,7 @@ final readonly class EntryReader
             return null;
         }
 
-        return Inspected::read($found);
+        return InspectedJoint::read($found);
     }
 
     /** @return list<int> */

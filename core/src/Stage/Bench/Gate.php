@@ -7,7 +7,7 @@ namespace UpsweptBead\Core\Stage\Bench;
 use UpsweptBead\Core\Base\Flatness\Flatness;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
-use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Stage\Bench\Inspection\InspectedJoint;
 
 /**
  * The reasons not to go on from a step: a reading was not taken or lies above its limit, a point was not confirmed. Whoever
@@ -64,7 +64,7 @@ final readonly class Gate
     }
 
     /** @return list<string> where less is done about a joint than what was found at it asks for */
-    public static function tooLittle(BenchStep $step, ?Inspected $found): array
+    public static function tooLittle(BenchStep $step, ?InspectedJoint $found): array
     {
         if ($step->inspection === null || $found === null) {
             return [];

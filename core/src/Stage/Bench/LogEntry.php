@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Bench;
 
-use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Stage\Bench\Inspection\InspectedJoint;
 use UpsweptBead\Core\Stage\Device\Trace;
 
 /** One entry of the log: at which step, what is said of it, the readings as written, by whom and when. */
@@ -26,7 +26,7 @@ final readonly class LogEntry
         public \DateTimeImmutable $at,
         public string $why = '',
         public array $points = [],
-        public ?Inspected $inspected = null,
+        public ?InspectedJoint $inspected = null,
         public array $traces = [],
     ) {}
 }

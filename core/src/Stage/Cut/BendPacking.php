@@ -184,7 +184,7 @@ final class BendPacking
         return null;
     }
 
-    /** @return array<string, Place> by the mark of the piece */
+    /** @return array<string, StockPlace> by the mark of the piece */
     public function places(): array
     {
         $places = $numbers = [];
@@ -192,7 +192,7 @@ final class BendPacking
             $donor = $copy->donor;
             $numbers[$donor->index] = ($numbers[$donor->index] ?? 0) + 1;
             foreach ($this->placed[$i] as $mark => [$part, $atMm, $isReversed]) {
-                $places[$mark] = new Place(
+                $places[$mark] = new StockPlace(
                     $this->bends->stock[$donor->index]->id,
                     $numbers[$donor->index],
                     $atMm,
@@ -221,7 +221,7 @@ final class BendPacking
             $on = $this->placed[$i];
             uasort($on, static fn (array $a, array $b): int => $a[1] <=> $b[1]);
             $ofStock = array_map(static fn (string $mark): Piece => $pieces[$mark], array_keys($on));
-            $places = array_values(array_filter(array_map(static fn (Piece $one): ?Place => $one->place, $ofStock)));
+            $places = array_values(array_filter(array_map(static fn (Piece $one): ?StockPlace => $one->place, $ofStock)));
             // What a saw leaves is shorter by its cuts than what was not taken.
             $left = Leftover::of($places, $stock->clrMm, $this->rules->kerfMm);
             $donors[] = new BentDonor(

@@ -25,7 +25,7 @@ final readonly class Leftover
     /**
      * What is left of one piece of stock between and beside the pieces cut from it.
      *
-     * @param  list<Place>  $places  all on the same piece of stock
+     * @param  list<StockPlace>  $places  all on the same piece of stock
      * @param  float  $clrMm  of its bend; 0 where it is straight
      * @param  float  $trimMm  squared off its first end before anything else, where its first piece begins behind that
      * @return list<self> in order along it
@@ -35,7 +35,7 @@ final readonly class Leftover
         if ($places === []) {
             return [];
         }
-        usort($places, static fn (Place $a, Place $b): int => $a->atMm <=> $b->atMm);
+        usort($places, static fn (StockPlace $a, StockPlace $b): int => $a->atMm <=> $b->atMm);
         $left = [];
         $from = $trimMm;
         foreach ($places as $place) {
@@ -61,7 +61,7 @@ final readonly class Leftover
             || $this->angleDeg >= $rules->value('cut.offcut_angle');
     }
 
-    private static function between(float $from, float $to, Place $on, float $clrMm): self
+    private static function between(float $from, float $to, StockPlace $on, float $clrMm): self
     {
         $share = static fn (float $a, float $b): float => max(0.0, min($to, $b) - max($from, $a));
 

@@ -10,10 +10,10 @@ final readonly class Marks
     /** An end this near to the stock's own, or to a tangent, is at it (mm). */
     private const AT_MM = 0.05;
 
-    private function __construct(private Piece $piece, private Place $place, private float $odMm) {}
+    private function __construct(private Piece $piece, private StockPlace $place, private float $odMm) {}
 
     /** @return list<CutMark> */
-    public static function of(Piece $piece, Place $place, float $odMm): array
+    public static function of(Piece $piece, StockPlace $place, float $odMm): array
     {
         $self = new self($piece, $place, $odMm);
         if (! $piece->isBend()) {

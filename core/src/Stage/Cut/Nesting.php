@@ -74,7 +74,7 @@ final readonly class Nesting
                 $until = $atMm + $piece->cutLengthMm();
                 $whole = $bar->lengthMm;
                 $places[$piece->mark] =
-                    new Place($bar->stockId, $number, $atMm, $until, false, $whole, $whole, $whole);
+                    new StockPlace($bar->stockId, $number, $atMm, $until, false, $whole, $whole, $whole);
                 $atMm = $until + $cutRules->kerfMm;
             }
         }
@@ -120,7 +120,7 @@ final readonly class Nesting
             $trimMm = $one instanceof Bar ? $one->trimMm : 0.0;
             $clrMm = $one instanceof BentDonor ? $one->stock->clrMm : 0.0;
             $places = array_values(array_filter(array_map(
-                static fn (Piece $piece): ?Place => $piece->place,
+                static fn (Piece $piece): ?StockPlace => $piece->place,
                 $one->pieces,
             )));
             $opened[] = new OpenedStock(

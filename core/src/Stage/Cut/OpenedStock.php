@@ -80,11 +80,11 @@ final readonly class OpenedStock
         return max(0.0, $isDown ? $end - $low : $high - $end);
     }
 
-    /** @return list<Place> in order along it */
+    /** @return list<StockPlace> in order along it */
     private function places(): array
     {
-        $places = array_values(array_filter(array_map(static fn (Piece $one): ?Place => $one->place, $this->pieces)));
-        usort($places, static fn (Place $a, Place $b): int => $a->atMm <=> $b->atMm);
+        $places = array_values(array_filter(array_map(static fn (Piece $one): ?StockPlace => $one->place, $this->pieces)));
+        usort($places, static fn (StockPlace $a, StockPlace $b): int => $a->atMm <=> $b->atMm);
 
         return $places;
     }

@@ -17,7 +17,7 @@ final readonly class Piece
      * @param  Clocking|null  $clocking  turn of this bend's throat line from the one before it, or from the start's
      *   index
      * @param  string  $wanted  the stock it was chosen to come from, with a number; '' if that is open
-     * @param  Place|null  $place  null if there is nothing it can be cut from
+     * @param  StockPlace|null  $place  null if there is nothing it can be cut from
      * @param  list<CutMark>  $marks
      * @param  PieCut|null  $pie  its wedges, where its bend is made here; then it is cut from a straight stick
      */
@@ -34,7 +34,7 @@ final readonly class Piece
         public float $massKg,
         public ?Clocking $clocking,
         public string $wanted = '',
-        public ?Place $place = null,
+        public ?StockPlace $place = null,
         public array $marks = [],
         public ?PieCut $pie = null,
     ) {}
@@ -58,7 +58,7 @@ final readonly class Piece
         );
     }
 
-    public function cutFrom(Place $place, float $odMm): self
+    public function cutFrom(StockPlace $place, float $odMm): self
     {
         return new self(
             $this->mark,

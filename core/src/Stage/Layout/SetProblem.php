@@ -12,8 +12,8 @@ use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\BendStock;
 use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
-use UpsweptBead\Core\Solve\Route\Problem\Collector;
 use UpsweptBead\Core\Solve\Route\Problem\Inlet;
+use UpsweptBead\Core\Solve\Route\Problem\InletRing;
 use UpsweptBead\Core\Solve\Route\Problem\LengthGroup;
 use UpsweptBead\Core\Solve\Route\Problem\Port;
 use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
@@ -106,7 +106,7 @@ final readonly class SetProblem
         );
     }
 
-    /** @return list<Collector> the surveyed ones, and one for each run that ends alone */
+    /** @return list<InletRing> the surveyed ones, and one for each run that ends alone */
     private static function collectors(Job $job, Shop $shop): array
     {
         $collectors = $placed = [];
@@ -122,7 +122,7 @@ final readonly class SetProblem
             }
             if ($inlets !== []) {
                 $runners = $one->mode === AssignmentMode::Cyclic ? $one->firing : $one->runs;
-                $collectors[] = new Collector(
+                $collectors[] = new InletRing(
                     $one->name,
                     $inlets,
                     $one->mode,
@@ -134,7 +134,7 @@ final readonly class SetProblem
         }
         foreach ($job->runs as $run) {
             if (! in_array($run->letter, $placed, true)) {
-                $collectors[] = new Collector(
+                $collectors[] = new InletRing(
                     "end of $run->letter",
                     [self::inlet($run->letter, $run->end)],
                     AssignmentMode::Fixed,

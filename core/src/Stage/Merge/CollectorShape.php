@@ -9,9 +9,9 @@ use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\Collector\CollectorMake;
 use UpsweptBead\Core\Solve\Merge\Collector\BentCollector;
-use UpsweptBead\Core\Solve\Merge\Collector\Collector;
 use UpsweptBead\Core\Solve\Merge\Collector\LeaningTube;
 use UpsweptBead\Core\Solve\Merge\Collector\MergeBend;
+use UpsweptBead\Core\Solve\Merge\Collector\MergeCollector;
 use UpsweptBead\Core\Solve\Merge\Collector\Outlet;
 use UpsweptBead\Core\Solve\Merge\Collector\Quarters;
 use UpsweptBead\Core\Solve\Merge\Collector\StraightCollector;
@@ -54,8 +54,8 @@ final readonly class CollectorShape
      * @param  float  $boreMl  inside of all tubes together, from their mouths to the outlet
      */
     private function __construct(
-        public Collector $finished,
-        public Collector $cut,
+        public MergeCollector $finished,
+        public MergeCollector $cut,
         public ?Quarters $quarters,
         public ?MergeBend $bend,
         public float $widestMm,
@@ -140,7 +140,7 @@ final readonly class CollectorShape
         return $furthestMm - ($this->cut->row(0, $psi)['s'] ?? $furthestMm);
     }
 
-    private static function quarters(CollectorSizes $sizes, Collector $cut, float $longestMm): ?Quarters
+    private static function quarters(CollectorSizes $sizes, MergeCollector $cut, float $longestMm): ?Quarters
     {
         if ($sizes->build->make !== CollectorMake::Quarters || ! $cut instanceof StraightCollector) {
             return null;
@@ -187,7 +187,7 @@ final readonly class CollectorShape
         float $planeMm,
         ?bool $mayBeOpen = null,
         ?RoundTube $tube = null,
-    ): Collector|Refusal {
+    ): MergeCollector|Refusal {
         $tube ??= $sizes->round;
         $count = $sizes->build->inlets;
         $mayBeOpen ??= $count > 2;

@@ -14,7 +14,7 @@ use UpsweptBead\Core\Stage\Layout\RoutedRun;
 use UpsweptBead\Core\Stage\Merge\Branch;
 use UpsweptBead\Core\Stage\Merge\BuiltCollector;
 use UpsweptBead\Core\Stage\Purge\Internal\Joined;
-use UpsweptBead\Core\Stage\Purge\Internal\LaidOut;
+use UpsweptBead\Core\Stage\Purge\Internal\KnownLayouts;
 use UpsweptBead\Core\Stage\Purge\Internal\Pipework;
 use UpsweptBead\Core\Stage\Purge\Internal\Ways;
 use UpsweptBead\Core\Stage\Step\StepKind;
@@ -28,11 +28,11 @@ final readonly class Enclosures
     /** A joint this near (mm) to the end of a stretch is of it. */
     private const NEAR_MM = 1.0;
 
-    private LaidOut $laid;
+    private KnownLayouts $laid;
 
     public function __construct(private Layout $layout, private CutPlan $cut, private FitPlan $fit)
     {
-        $this->laid = new LaidOut;
+        $this->laid = new KnownLayouts;
     }
 
     /** The same for joints that have the same enclosure, without working it out. */

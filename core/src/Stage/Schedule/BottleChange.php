@@ -7,7 +7,7 @@ namespace UpsweptBead\Core\Stage\Schedule;
 use UpsweptBead\Core\Shop\Practice\Bottle;
 use UpsweptBead\Core\Shop\Practice\BottleUse;
 use UpsweptBead\Core\Shop\Practice\Contents;
-use UpsweptBead\Core\Solve\Gas\Drawn;
+use UpsweptBead\Core\Solve\Gas\BottleDraw;
 use UpsweptBead\Core\Stage\Weld\WeldPlan;
 
 /** A bottle that runs out while a job is welded in its order: at which weld, while what is done, what is behind it. */
@@ -45,7 +45,7 @@ final readonly class BottleChange
             ));
         }
         $contents = array_map(static fn (Bottle $one): Contents => $one->contents(), $bottles);
-        $drawn = Drawn::of($contents, $lines, self::phases($schedule, $weld));
+        $drawn = BottleDraw::of($contents, $lines, self::phases($schedule, $weld));
         $slots = [];
         foreach ($schedule->slots as $slot) {
             $slots[$slot->joint->id] = $slot;

@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Stage\Schedule;
 use UpsweptBead\Core\Shop\Practice\Bottle;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Stage\Fit\FitPlan;
+use UpsweptBead\Core\Stage\Schedule\Internal\SessionTimes;
 use UpsweptBead\Core\Stage\Schedule\Internal\Stretches;
-use UpsweptBead\Core\Stage\Schedule\Internal\Timed;
 use UpsweptBead\Core\Stage\Schedule\Internal\Turns;
 use UpsweptBead\Core\Stage\Schedule\Internal\WaitedFor;
 use UpsweptBead\Core\Stage\Weld\WeldPlan;
@@ -56,9 +56,9 @@ final readonly class Schedule
     {
         $stretches = Stretches::of($fit, $weld);
         $lines = max(1, (int) $shop->rules->value('schedule.lines'));
-        $soonest = static function (int $lines) use ($stretches, $weld, $shop): Timed {
-            $found = Timed::of($stretches, $weld, $shop->rules, new Turns($shop->memo), $lines);
-            $listed = Timed::of($stretches, $weld, $shop->rules, null, $lines);
+        $soonest = static function (int $lines) use ($stretches, $weld, $shop): SessionTimes {
+            $found = SessionTimes::of($stretches, $weld, $shop->rules, new Turns($shop->memo), $lines);
+            $listed = SessionTimes::of($stretches, $weld, $shop->rules, null, $lines);
 
             // What is soonest for a stretch may leave more to cool behind it.
             return $listed->totalS < $found->totalS - 1e-6 ? $listed : $found;

@@ -16,7 +16,7 @@ use UpsweptBead\Core\Solve\Cool\Property;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Layout\Layout;
 use UpsweptBead\Core\Stage\Weld\Internal\Curves;
-use UpsweptBead\Core\Stage\Weld\Internal\Surroundings;
+use UpsweptBead\Core\Stage\Weld\Internal\SeamNeighbours;
 
 /**
  * How a joint cools where it is welded: in the middle of its tube, or beside what stands there; until its root may see
@@ -29,7 +29,7 @@ final readonly class JointCooling
     /** The hottest place is found within a few hundredths; the purge is kept on for so much longer. */
     private const ROUGHLY = 1.05;
 
-    private Surroundings $surroundings;
+    private SeamNeighbours $surroundings;
 
     public function __construct(
         Layout $layout,
@@ -37,7 +37,7 @@ final readonly class JointCooling
         private Curves $curves,
         private CoolPractice $practice,
     ) {
-        $this->surroundings = new Surroundings($layout, $shop);
+        $this->surroundings = new SeamNeighbours($layout, $shop);
     }
 
     /**

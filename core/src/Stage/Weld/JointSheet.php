@@ -11,7 +11,7 @@ use UpsweptBead\Core\Shop\Practice\RootPractice;
 use UpsweptBead\Core\Shop\Stock\GasCup;
 use UpsweptBead\Core\Stage\Fit\TackPattern;
 use UpsweptBead\Core\Stage\Joint\Joint;
-use UpsweptBead\Core\Stage\Purge\PurgePlan;
+use UpsweptBead\Core\Stage\Purge\JointPurge;
 use UpsweptBead\Core\Stage\Purge\RootCare;
 
 /** Everything to set and watch at one joint. */
@@ -34,7 +34,7 @@ final readonly class JointSheet
         public array $choices,
         public array $settings,
         public array $ranges,
-        public PurgePlan $purge,
+        public JointPurge $purge,
         public JointTimes $times,
         public RootCare $root,
         private GasCup $gasCup,
@@ -73,7 +73,7 @@ final readonly class JointSheet
             ...$this->settings['passes']->value > 1.0 ? [self::PASSES] : [],
             ...$this->root->lack === '' ? [] : [$this->root->lack],
             ...$this->root->practice === RootPractice::Flux ? [self::FLUX] : [],
-            ...Torch::warnings(
+            ...TorchSettings::warnings(
                 $this->gasCup,
                 $this->settings['flow'],
                 $this->settings['pedal'],

@@ -33,7 +33,7 @@ final readonly class Ranges
     public static function of(Joint $joint, Figure $amps, GasCup $cup, UnitSystem $units): array
     {
         [$leastA, $mostA] = Amperage::working($amps);
-        $litres = static fn (float $cfh): float => $cfh * Torch::L_MIN_PER_CFH;
+        $litres = static fn (float $cfh): float => $cfh * TorchSettings::L_MIN_PER_CFH;
         [$slow, $fast] = self::TRAVEL;
 
         return [

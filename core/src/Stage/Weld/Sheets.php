@@ -22,7 +22,7 @@ use UpsweptBead\Core\Stage\Fit\TackPattern;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Purge\Ahead;
 use UpsweptBead\Core\Stage\Purge\JointPurge;
-use UpsweptBead\Core\Stage\Purge\PurgePlan;
+use UpsweptBead\Core\Stage\Purge\PurgePlanner;
 use UpsweptBead\Core\Stage\Purge\PurgePose;
 use UpsweptBead\Core\Stage\Purge\RootCare;
 
@@ -67,10 +67,10 @@ final readonly class Sheets
         $root = $isOnce ? null : $overrides->on(Amperage::figure($joint, $rules, Pass::Root));
         $pedal = $overrides->on(Amperage::pedal($amps, $id));
         $fit = $this->fit->cupFor($joint);
-        $cup = $overrides->on(Torch::cup($rules, $id, $fit));
+        $cup = $overrides->on(TorchSettings::cup($rules, $id, $fit));
         $gasCup = $this->shop->catalogue->cup($cup->value);
-        $flow = $overrides->on(Torch::flow($gasCup, $id, $fit));
-        $postflow = $overrides->on(Torch::postflow($amps, $rules, $id));
+        $flow = $overrides->on(TorchSettings::flow($gasCup, $id, $fit));
+        $postflow = $overrides->on(TorchSettings::postflow($amps, $rules, $id));
         $travel = $overrides->on($this->travel($id));
         $arc = $this->arc($joint, $travel, $passes);
         $stops = (int) ($passes->value * ceil($joint->seam->lengthMm / $rules->value('weld.run_length')));
@@ -98,7 +98,7 @@ final readonly class Sheets
             $this->fit->tacks[$joint->id] ?? TackPattern::of($joint),
             [
                 'filler' => $filler,
-                'tungsten' => $overrides->onChoice(Torch::tungsten($pedal, $id)),
+                'tungsten' => $overrides->onChoice(TorchSettings::tungsten($pedal, $id)),
                 'root' => $shield->choice,
                 'held' => $held,
                 ...$backing === null ? [] : ['backing' => $backing[0]],
@@ -109,7 +109,7 @@ final readonly class Sheets
                 'pedal' => $pedal,
                 ...in_array($filler->value, [Filler::NONE, Filler::REFUSED], true) ? [] : $this->wire($joint),
                 'cup' => $cup,
-                'stickOut' => $overrides->on(Torch::stickOut($gasCup, $id, $fit)),
+                'stickOut' => $overrides->on(TorchSettings::stickOut($gasCup, $id, $fit)),
                 'flow' => $flow,
                 'preflow' => $overrides->on($this->preflow($id)),
                 'postflow' => $postflow,
@@ -140,12 +140,12 @@ final readonly class Sheets
      *
      * @param  array{float, float, float}  $takes  L enclosed, and s of welding and of keeping it on
      */
-    private function purge(Joint $joint, array $takes, PurgePose $pose, string $since): PurgePlan
+    private function purge(Joint $joint, array $takes, PurgePose $pose, string $since): JointPurge
     {
         $care = $this->ahead->careAt($joint->run);
 
         [$volumeL, $weldS, $keepS] = $takes;
-        $purge = new JointPurge(
+        $purge = new PurgePlanner(
             $joint->id, $volumeL, $weldS, $keepS, $care, $this->shop->rules, $this->overrides, $since,
         );
 

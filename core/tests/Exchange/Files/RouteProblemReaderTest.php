@@ -12,8 +12,8 @@ use UpsweptBead\Core\Exchange\Files\ProblemNumbers;
 use UpsweptBead\Core\Exchange\Files\RouteProblemReader;
 use UpsweptBead\Core\Exchange\Files\RouteProblemWriter;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
-use UpsweptBead\Core\Solve\Route\Problem\Collector;
 use UpsweptBead\Core\Solve\Route\Problem\Inlet;
+use UpsweptBead\Core\Solve\Route\Problem\InletRing;
 use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
 use UpsweptBead\Core\Tests\Support\SomeSets;
 
@@ -145,7 +145,7 @@ it('refuses what is no problem file', function (string $json) {
 
 it('knows every permitted way into a collector', function (AssignmentMode $mode, int $runners, int $inlets, int $ways) {
     $make = static fn (int $i): Inlet => new Inlet("i$i", new Vector($i, 0, 0), new Vector(1, 0, 0));
-    $collector = new Collector(
+    $collector = new InletRing(
         'C',
         array_map($make, range(1, $inlets)),
         $mode,

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Solve\Cool\ArcHeat;
 use UpsweptBead\Core\Solve\Cool\Film;
-use UpsweptBead\Core\Solve\Cool\Internal\Chain;
 use UpsweptBead\Core\Solve\Cool\Internal\Course;
 use UpsweptBead\Core\Solve\Cool\Internal\Gauges;
 use UpsweptBead\Core\Solve\Cool\Internal\Grid;
+use UpsweptBead\Core\Solve\Cool\Internal\HeatChain;
 use UpsweptBead\Core\Solve\Cool\Internal\Waves;
 use UpsweptBead\Core\Solve\Cool\Property;
 use UpsweptBead\Core\Solve\Cool\SeamCooling;
@@ -15,7 +15,7 @@ use UpsweptBead\Core\Solve\Cool\TubeEnd;
 use UpsweptBead\Core\Solve\Cool\TubeSide;
 use UpsweptBead\Core\Tests\Support\SomeCooling;
 
-covers(Grid::class, Chain::class, Course::class, Gauges::class, Waves::class);
+covers(Grid::class, HeatChain::class, Course::class, Gauges::class, Waves::class);
 
 // An independent solver: the method of lines on a finer grid by SciPy's BDF (core/tests/reference/cool.py made the
 // answers).

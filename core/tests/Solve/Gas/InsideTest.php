@@ -10,15 +10,13 @@ use UpsweptBead\Core\Exchange\Files\PurgeProblem;
 use UpsweptBead\Core\Exchange\Files\PurgeProblemReader;
 use UpsweptBead\Core\Shop\Practice\Contents;
 use UpsweptBead\Core\Solve\Gas\Assembly;
-use UpsweptBead\Core\Solve\Gas\Bore;
-use UpsweptBead\Core\Solve\Gas\Branch;
-use UpsweptBead\Core\Solve\Gas\Drawn;
+use UpsweptBead\Core\Solve\Gas\BottleDraw;
 use UpsweptBead\Core\Solve\Gas\FarLeg;
 use UpsweptBead\Core\Solve\Gas\Filling;
 use UpsweptBead\Core\Solve\Gas\GasJoint;
 use UpsweptBead\Core\Solve\Gas\Holes;
 use UpsweptBead\Core\Solve\Gas\Inside;
-use UpsweptBead\Core\Solve\Gas\Internal\Lines;
+use UpsweptBead\Core\Solve\Gas\Internal\FlushedLines;
 use UpsweptBead\Core\Solve\Gas\Internal\Roofs;
 use UpsweptBead\Core\Solve\Gas\Internal\Slices;
 use UpsweptBead\Core\Solve\Gas\Node;
@@ -26,21 +24,23 @@ use UpsweptBead\Core\Solve\Gas\Opening;
 use UpsweptBead\Core\Solve\Gas\Pose;
 use UpsweptBead\Core\Solve\Gas\PurgeRules;
 use UpsweptBead\Core\Solve\Gas\PurgeStep;
+use UpsweptBead\Core\Solve\Gas\TubeBranch;
+use UpsweptBead\Core\Solve\Gas\TubeInside;
 use UpsweptBead\Core\Tests\Support\Mutations;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomePurges;
 
-covers(PurgeParts::class, FarLeg::class, Slices::class, Roofs::class, Lines::class);
+covers(PurgeParts::class, FarLeg::class, Slices::class, Roofs::class, FlushedLines::class);
 
 /** @param  list<array{float, float, float}>  $points */
-function purgedTube(string $id, float $mm, array $points, float $radius = 60.0): Bore
+function purgedTube(string $id, float $mm, array $points, float $radius = 60.0): TubeInside
 {
     $places = array_map(static fn (array $one): Vector => new Vector(...$one), $points);
     if ($places === []) {
         throw new LogicException('no points');
     }
 
-    return Bore::of($id, $mm, $places, array_fill(0, max(0, count($points) - 2), $radius)) ?? throw new LogicException('does not fit');
+    return TubeInside::of($id, $mm, $places, array_fill(0, max(0, count($points) - 2), $radius)) ?? throw new LogicException('does not fit');
 }
 
 /** @return list<Opening> either end of a tube, one to feed and one to vent */
@@ -154,7 +154,7 @@ it('finds the air that stays as flooded voxels do', function (int $seed) {
     [$foot] = $main->at($station);
     $tip = $foot->plus(new Vector(Some::between($dice, -20.0, 20.0), Some::between($dice, 30.0, 60.0), Some::between($dice, 30.0, 70.0)));
     $branch = purgedTube('B', 30.0, [$foot->toArray(), $tip->toArray()]);
-    $assembly = new Assembly(['A' => $main, 'B' => $branch], [], [new Branch('b', 'A', $station, 'B', true)]);
+    $assembly = new Assembly(['A' => $main, 'B' => $branch], [], [new TubeBranch('b', 'A', $station, 'B', true)]);
     $inside = new Inside($assembly, bothEnds('A'), []);
     $held = $inside->best([new Pose($up)], 1);
     [$end, $way] = $main->at($main->lengthMm);
@@ -223,7 +223,7 @@ it('draws a shared bottle down by both lines, then each from its own next one', 
     $bottle = static fn (string $id, float $litres): Contents => new Contents($id, 1000.0, 10000.0 - 101.325, 100.0 + $litres * 10, 100.0);
     $bottles = [$bottle('a', 10.0), $bottle('b', 5.0)];
     expect($bottles[0]->usableL())->toBeClose(10.0);
-    $drawn = Drawn::of($bottles, ['purge' => ['a', 'b'], 'torch' => ['a']], [['j', 'weld', 4.0, ['purge' => 3.0, 'torch' => 2.0]]]);
+    $drawn = BottleDraw::of($bottles, ['purge' => ['a', 'b'], 'torch' => ['a']], [['j', 'weld', 4.0, ['purge' => 3.0, 'torch' => 2.0]]]);
     // Five a minute: a is empty after 2; then 3 a minute from b, which is empty after 1.67 more; the torch goes short
     // for 2.
     expect($drawn->runsOut['a'][2])->toBeClose(2.0)
@@ -252,9 +252,9 @@ it('answers or refuses, whatever was done to a file, and what it says can be sen
 
 it('takes a tube back whose bends do not fit', function () {
     $points = [new Vector(0, 0, 0), new Vector(50, 0, 0), new Vector(50, 40, 0)];
-    expect(Bore::of('A', 38.0, $points, [60.0]))->toBeNull()
-        ->and(Bore::of('A', 38.0, $points, [10.0]))->toBeNull()
-        ->and(Bore::of('A', 38.0, $points, [30.0])?->lengthMm)->toBeClose(20 + M_PI / 2 * 30 + 10);
+    expect(TubeInside::of('A', 38.0, $points, [60.0]))->toBeNull()
+        ->and(TubeInside::of('A', 38.0, $points, [10.0]))->toBeNull()
+        ->and(TubeInside::of('A', 38.0, $points, [30.0])?->lengthMm)->toBeClose(20 + M_PI / 2 * 30 + 10);
 });
 
 it('never vents and feeds by one opening, and says what cannot be', function (array $change, string $what, string $field) {

@@ -7,10 +7,10 @@ use UpsweptBead\Core\Base\Geometry\Solid\Capsule;
 use UpsweptBead\Core\Base\Geometry\Solid\HalfSpace;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Solve\Reach\Barrel;
-use UpsweptBead\Core\Solve\Reach\Obstacle\Bar;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Block;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Obstacle;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Parting;
+use UpsweptBead\Core\Solve\Reach\Obstacle\RoundBar;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Wall;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeReach;
@@ -93,7 +93,7 @@ it('measures the flat front of a cup, not a round one', function () {
     expect($plate->clears(new Barrel(0, 0, 0, $up, 0, $up, 10, 30, 8), 1.41))->toBeTrue()
         ->and($plate->clears(new Barrel(0, 0, 0, $up, 0, $up, 10, 30, 8), 1.42))->toBeFalse();
     // A bar square across the front of the cup, 5 before it.
-    $bar = new Bar(new Capsule('bar', new Vector(-50, 0, 0), new Vector(50, 0, 0), 3));
+    $bar = new RoundBar(new Capsule('bar', new Vector(-50, 0, 0), new Vector(50, 0, 0), 3));
     expect($bar->clears(new Barrel(0, 0, 0, 0, 0, 1, 8, 30, 8), 4.99))->toBeTrue()
         ->and($bar->clears(new Barrel(0, 0, 0, 0, 0, 1, 8, 30, 8), 5.01))->toBeFalse();
 });

@@ -8,9 +8,9 @@ use UpsweptBead\Core\Solve\Reach\Arcs;
 use UpsweptBead\Core\Solve\Reach\Barrel;
 use UpsweptBead\Core\Solve\Reach\Cup;
 use UpsweptBead\Core\Solve\Reach\FillerRod;
-use UpsweptBead\Core\Solve\Reach\Place;
 use UpsweptBead\Core\Solve\Reach\Reach;
 use UpsweptBead\Core\Solve\Reach\RoundSeam;
+use UpsweptBead\Core\Solve\Reach\SeamPlace;
 use UpsweptBead\Core\Solve\Reach\Search\RodPoses;
 use UpsweptBead\Core\Solve\Reach\Search\TorchPoses;
 use UpsweptBead\Core\Solve\Reach\Search\TorchReach;
@@ -20,7 +20,7 @@ use UpsweptBead\Core\Tests\Support\SomeReach;
 covers(Arcs::class, TorchReach::class, RodPoses::class, TorchPoses::class);
 
 /** @return array{float, float, float} so much along each of a place's own directions */
-function along(Place $at, float $onN, float $onB, float $onT): array
+function along(SeamPlace $at, float $onN, float $onB, float $onT): array
 {
     return [
         $onN * $at->nx + $onB * $at->bx + $onT * $at->tx,
@@ -34,7 +34,7 @@ function along(Place $at, float $onN, float $onB, float $onT): array
  *
  * @param  array{float, float, float}  $way
  */
-function isHit(KeepOut $solid, Place $at, array $way, FillerRod $rod): bool
+function isHit(KeepOut $solid, SeamPlace $at, array $way, FillerRod $rod): bool
 {
     for ($t = $rod->startMm; $t <= $rod->startMm + $rod->lengthMm; $t++) {
         if ($solid->distance($at->px + $t * $way[0], $at->py + $t * $way[1], $at->pz + $t * $way[2]) < $rod->radiusMm + $rod->gapMm) {
@@ -45,7 +45,7 @@ function isHit(KeepOut $solid, Place $at, array $way, FillerRod $rod): bool
     return false;
 }
 
-function rodIsFree(ReachProblem $problem, FillerRod $rod, Place $at, int $sense): bool
+function rodIsFree(ReachProblem $problem, FillerRod $rod, SeamPlace $at, int $sense): bool
 {
     foreach ($rod->riseRad as $e) {
         foreach ($rod->sideRad as $z) {
@@ -60,7 +60,7 @@ function rodIsFree(ReachProblem $problem, FillerRod $rod, Place $at, int $sense)
     return false;
 }
 
-function torchIsFree(ReachProblem $problem, Cup $cup, Place $at, int $sense): bool
+function torchIsFree(ReachProblem $problem, Cup $cup, SeamPlace $at, int $sense): bool
 {
     [$torch, $end] = [$problem->torch, $cup->endMm()];
     foreach ($torch->workRad as $w) {
@@ -78,7 +78,7 @@ function torchIsFree(ReachProblem $problem, Cup $cup, Place $at, int $sense): bo
 }
 
 /** Every pose tried, one after the other, against everything that stands there. */
-function anyPoseIsFree(ReachProblem $problem, Cup $cup, Place $at, bool $isFed): bool
+function anyPoseIsFree(ReachProblem $problem, Cup $cup, SeamPlace $at, bool $isFed): bool
 {
     foreach ($problem->torch->senses as $sense) {
         if (torchIsFree($problem, $cup, $at, $sense) && (! $isFed || $problem->rod === null || rodIsFree($problem, $problem->rod, $at, $sense))) {

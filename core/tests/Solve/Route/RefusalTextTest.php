@@ -9,7 +9,7 @@ use UpsweptBead\Core\Solve\Route\RefusalText;
 use UpsweptBead\Core\Solve\Route\Search\Hindrance;
 use UpsweptBead\Core\Solve\Route\Search\Lack;
 use UpsweptBead\Core\Solve\Route\Search\Miss;
-use UpsweptBead\Core\Solve\Route\Search\Refusal;
+use UpsweptBead\Core\Solve\Route\Search\SetRefusal;
 
 it('says of one run what would have to give, in the units of the job', function (
     Constraint $constraint,
@@ -62,7 +62,7 @@ it('names the run, what stands in its way, by how much, and what would open it',
 ]);
 
 it('does not call impossible what was only not found', function (?Miss $nearest, string $said) {
-    expect((new RefusalText(UnitSystem::Metric))->refusal(new Refusal([], $nearest)))->toBe(
+    expect((new RefusalText(UnitSystem::Metric))->refusal(new SetRefusal([], $nearest)))->toBe(
         "Nothing was found, which proves nothing. $said",
     );
 })->with([
@@ -77,7 +77,7 @@ it('does not call impossible what was only not found', function (?Miss $nearest,
 ]);
 
 it('gives every reason of a proof, one after the other', function () {
-    $refusal = new Refusal(
+    $refusal = new SetRefusal(
         [
             new Hindrance('A', 'wall', Lack::Clearance, 3.0, 'moving wall away'),
             new Hindrance('B', null, Lack::Turn, 10.0, 'more bends'),

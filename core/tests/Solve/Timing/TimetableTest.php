@@ -64,11 +64,11 @@ function brokenRules(BenchWork $work, Timetable $table): array
                     $free = max($free, $earlier->endMin);
                 }
             }
-            if ($one->fillMin === null || $one->fillMin < $free - 0.01 || $one->arcMin < $one->fillMin + $task->fillMin - 0.01) {
+            if ($one->fillFromMin === null || $one->fillFromMin < $free - 0.01 || $one->arcMin < $one->fillFromMin + $task->fillMin - 0.01) {
                 $broken[] = "$id is filled too early";
             }
             // A line is taken from the moment the argon is on until the root may see air.
-            $taken = array_filter($purged, static fn (float $until): bool => $until > ($one->fillMin ?? INF) + 0.01);
+            $taken = array_filter($purged, static fn (float $until): bool => $until > ($one->fillFromMin ?? INF) + 0.01);
             if (count($taken) >= $work->lines) {
                 $broken[] = "$id has no line";
             }

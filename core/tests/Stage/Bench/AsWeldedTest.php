@@ -5,7 +5,7 @@ declare(strict_types=1);
 use UpsweptBead\Core\Stage\Bench\AsWelded;
 use UpsweptBead\Core\Stage\Bench\EntryKind;
 use UpsweptBead\Core\Stage\Bench\Inspection\Cause;
-use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Stage\Bench\Inspection\InspectedJoint;
 use UpsweptBead\Core\Stage\Bench\Inspection\Outcome;
 use UpsweptBead\Core\Stage\Bench\Inspection\Oxide;
 use UpsweptBead\Core\Stage\Bench\LogEntry;
@@ -15,7 +15,7 @@ use UpsweptBead\Core\Tests\Support\Some;
 /** @param  array<string, float>  $values */
 function doneAt(string $step, array $values = [], ?Outcome $outcome = null): LogEntry
 {
-    $found = $outcome === null ? null : new Inspected(
+    $found = $outcome === null ? null : new InspectedJoint(
         Oxide::Straw, Oxide::Straw, [], $outcome === Outcome::Accept ? null : Cause::Purge, $outcome,
     );
 

@@ -8,15 +8,15 @@ use UpsweptBead\Core\Stage\Cut\Bends;
 use UpsweptBead\Core\Stage\Cut\CutPlan;
 use UpsweptBead\Core\Stage\Cut\Leftover;
 use UpsweptBead\Core\Stage\Cut\OpenedStock;
-use UpsweptBead\Core\Stage\Cut\Place;
+use UpsweptBead\Core\Stage\Cut\StockPlace;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
 /** A place on a bend of 100 mm legs with an arc of 200 mm between. */
-function on(float $atMm, float $untilMm): Place
+function on(float $atMm, float $untilMm): StockPlace
 {
-    return new Place('B', 1, $atMm, $untilMm, false, 100.0, 300.0, 400.0);
+    return new StockPlace('B', 1, $atMm, $untilMm, false, 100.0, 300.0, 400.0);
 }
 
 /** @param  list<Offcut>  $offcuts */

@@ -7,8 +7,8 @@ use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Reason\Source;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 use UpsweptBead\Core\Solve\Gas\Assembly;
-use UpsweptBead\Core\Solve\Gas\Bore;
 use UpsweptBead\Core\Solve\Gas\Hold;
+use UpsweptBead\Core\Solve\Gas\TubeInside;
 use UpsweptBead\Core\Solve\Run\Bend;
 use UpsweptBead\Core\Solve\Run\Centreline;
 use UpsweptBead\Core\Solve\Run\Segment;
@@ -36,7 +36,7 @@ function poseOf(TubeRun $run, float $boreMm): PurgePose
     $mouth = static fn (bool $isStart, Frame $at): Mouth => new Mouth(
         $isStart ? 'A.start' : 'A.end', '', 'A', $isStart, $at->at, $at->forward, $boreMm,
     );
-    $bore = Bore::ofParts('A', $boreMm, array_map(static fn (Segment $one): array => [
+    $bore = TubeInside::ofParts('A', $boreMm, array_map(static fn (Segment $one): array => [
         $one->lengthMm,
         $one->start->at,
         $one->start->forward,

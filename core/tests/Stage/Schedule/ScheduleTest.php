@@ -13,13 +13,13 @@ use UpsweptBead\Core\Stage\Joint\JointType;
 use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Stage\Schedule\BottleChange;
-use UpsweptBead\Core\Stage\Schedule\Internal\Stretch;
+use UpsweptBead\Core\Stage\Schedule\Internal\WeldSession;
 use UpsweptBead\Core\Stage\Schedule\Slot;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeCollectors;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
-covers(BottleChange::class, Stretch::class);
+covers(BottleChange::class, WeldSession::class);
 
 /** The example downpipe with a sensor on it. */
 function withBung(): Plan

@@ -8,7 +8,7 @@ use UpsweptBead\Core\Stage\Weld\Backing;
 use UpsweptBead\Core\Stage\Weld\Heat;
 use UpsweptBead\Core\Stage\Weld\JointSheet;
 use UpsweptBead\Core\Stage\Weld\Machine;
-use UpsweptBead\Core\Stage\Weld\Torch;
+use UpsweptBead\Core\Stage\Weld\TorchSettings;
 use UpsweptBead\Core\Stage\Weld\WeldPlan;
 use UpsweptBead\Core\Tests\Support\Some;
 
@@ -28,7 +28,7 @@ it('computes arc volts and heat input by the published conventions', function ()
 
 // Observed: 5 s at 50 A, 6 s at 75 A, 9–12 s at 130 A; common practice.
 it('holds the post-flow about as long as good benches do', function (float $amps, float $least, float $most) {
-    $figure = Torch::postflow(
+    $figure = TorchSettings::postflow(
         UpsweptBead\Core\Base\Reason\Figure::of(
             'x',
             'x',
@@ -53,7 +53,7 @@ it('sets a 12 cup within its flow range, laminar, and a sixteenth tungsten for t
 
 // From memory: about 26 CFH through a 10 mm cup reaches Re 2000.
 it('knows where gas through a cup becomes turbulent', function () {
-    expect(Torch::reynolds((26 * 28.316846592) / 60, 10))->toBeClose(2000.0, 0.02);
+    expect(TorchSettings::reynolds((26 * 28.316846592) / 60, 10))->toBeClose(2000.0, 0.02);
 });
 
 it('sets more on the ring and the flange than on the tube’s own butts', function () {

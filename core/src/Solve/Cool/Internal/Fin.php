@@ -32,7 +32,7 @@ final class Fin
 
     public readonly Grid $grid;
 
-    public readonly Chain $chain;
+    public readonly HeatChain $chain;
 
     /** Nodes in a row; a plate that warms is beside it. */
     private readonly int $count;
@@ -67,7 +67,7 @@ final class Fin
     public function __construct(private readonly HotTube $tube, ArcHeat $heat, bool $isRough = false)
     {
         $this->grid = Grid::of($tube->sides, $heat->beadMm, $isRough);
-        $this->chain = $chain = new Chain($tube, $this->grid);
+        $this->chain = $chain = new HeatChain($tube, $this->grid);
         $plates = array_map(static fn ($side): float => $side->end->plateC ?? $tube->airC, $tube->sides);
         $this->firstC = min($tube->airC, $tube->startC, ...$plates) - self::BELOW_K;
         // k in W/mK times an area over a length in mm, both in mm: W/K.

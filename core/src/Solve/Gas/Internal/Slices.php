@@ -6,7 +6,7 @@ namespace UpsweptBead\Core\Solve\Gas\Internal;
 
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Solve\Gas\Assembly;
-use UpsweptBead\Core\Solve\Gas\Bore;
+use UpsweptBead\Core\Solve\Gas\TubeInside;
 
 /**
  * The inside of an assembly in slices along its tubes, and the balls of its nodes. A section is convex, so that from
@@ -108,7 +108,7 @@ final class Slices
         return $this->first[$tube] + (int) round(max(0.0, min(1.0, $share)) * $this->steps[$tube]);
     }
 
-    private function cut(Bore $tube): void
+    private function cut(TubeInside $tube): void
     {
         $steps = max(2, (int) min(self::MOST_STEPS, ceil($tube->lengthMm / $this->stepMm)));
         $this->first[$tube->id] = count($this->slices);

@@ -14,7 +14,7 @@ use UpsweptBead\Core\Solve\Merge\RoundTube;
  * Equal tubes with inlets along the axis that bend towards it. They meet on planes through the axis halfway between
  * neighbours; the cut may run on into the legs behind the bends. Psi is 0 on the outer side of the bend.
  */
-final readonly class BentCollector implements Collector
+final readonly class BentCollector implements MergeCollector
 {
     /** @param  list<string>  $ids */
     private function __construct(

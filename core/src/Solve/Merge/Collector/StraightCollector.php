@@ -15,7 +15,7 @@ use UpsweptBead\Core\Solve\Merge\LinePoint;
  *
  * The closed form holds before the centrelines cross the axis, and only with a closed middle: both are checked.
  */
-final readonly class StraightCollector implements Collector
+final readonly class StraightCollector implements MergeCollector
 {
     /** How finely generators are asked whether they come out of another tube again. */
     private const LOOK_DEG = 1.0;

@@ -154,7 +154,7 @@ final readonly class Impossible
     {
         $found = [];
         $stock = $this->problem->stockOf($run->tube);
-        foreach (Stretch::all($run, $this->problem->rules) as $stretch) {
+        foreach (NoJointZone::all($run, $this->problem->rules) as $stretch) {
             $by = count($stretch->bends) > 1 ? 0.0 : $stretch->lackingMm($stock);
             if ($by <= self::WITHIN_MM || is_infinite($by)) {
                 continue;

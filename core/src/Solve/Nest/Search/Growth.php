@@ -8,7 +8,7 @@ namespace UpsweptBead\Core\Solve\Nest\Search;
 final readonly class Growth
 {
     public function __construct(
-        public Branch $from,
+        public PartialCut $from,
         public Part $part,
         public int $key,
         public OpenCopy $copy,
@@ -18,7 +18,7 @@ final readonly class Growth
         public float $score,
     ) {}
 
-    public function branch(): Branch
+    public function branch(): PartialCut
     {
         $from = $this->from;
         $opened = $from->opened;
@@ -28,7 +28,7 @@ final readonly class Growth
         $copies = $from->copies;
         $copies[$this->key] = $this->copy;
 
-        return new Branch(
+        return new PartialCut(
             $from,
             $this->part,
             $this->key,

@@ -31,12 +31,12 @@ final class Pool
         }
     }
 
-    /** @return list<Branch> */
+    /** @return list<PartialCut> */
     public function branches(): array
     {
         $this->sift();
 
-        return array_map(static fn (array $one): Branch => $one[1]->branch(), $this->found);
+        return array_map(static fn (array $one): PartialCut => $one[1]->branch(), $this->found);
     }
 
     private function sift(): void

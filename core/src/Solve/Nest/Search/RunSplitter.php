@@ -25,11 +25,11 @@ final class RunSplitter
     }
 
     /**
-     * @param  Branch  $root  where it begins, with the stock as it is opened already
+     * @param  PartialCut  $root  where it begins, with the stock as it is opened already
      * @param  float  $endMm  the station at which it ends: the run's end, or a joint
-     * @return Branch|null the best of the branches that reach the end, by their weighed cost
+     * @return PartialCut|null the best of the branches that reach the end, by their weighed cost
      */
-    public function split(RunShape $shape, Branch $root, float $endMm, Weights $weights): ?Branch
+    public function split(RunShape $shape, PartialCut $root, float $endMm, Weights $weights): ?PartialCut
     {
         $best = null;
         $level = [$root];
@@ -58,7 +58,7 @@ final class RunSplitter
 
     /** Adds a piece with the next bend in it. */
     private function bent(
-        Branch $branch,
+        PartialCut $branch,
         RunShape $shape,
         float $endMm,
         Weights $weights,
@@ -97,7 +97,7 @@ final class RunSplitter
 
     /** Adds a straight piece before the next bend. */
     private function straight(
-        Branch $branch,
+        PartialCut $branch,
         RunShape $shape,
         float $endMm,
         Weights $weights,
@@ -135,7 +135,7 @@ final class RunSplitter
     }
 
     /** @return array{list<float>, list<float>} what the open copies have left for straight pieces, and in legs */
-    private function rooms(Branch $branch): array
+    private function rooms(PartialCut $branch): array
     {
         $straights = $legs = [];
         foreach ($branch->copies as $copy) {
@@ -181,7 +181,7 @@ final class RunSplitter
 
     /** Offers the pool, or the best if it reaches the end, every place the part can be cut from. */
     private function place(
-        Branch $branch,
+        PartialCut $branch,
         Part $part,
         RunShape $shape,
         float $endMm,

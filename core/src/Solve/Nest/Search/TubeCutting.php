@@ -8,7 +8,7 @@ namespace UpsweptBead\Core\Solve\Nest\Search;
 final readonly class TubeCutting
 {
     /**
-     * @param  array<int, list<Placed>>  $placed  by run
+     * @param  array<int, list<PlacedSpan>>  $placed  by run
      * @param  array<int, OpenCopy>  $copies
      * @param  float  $cost  of those runs that are in
      */

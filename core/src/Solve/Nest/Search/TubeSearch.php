@@ -194,12 +194,12 @@ final class TubeSearch
         float $toMm,
         int $bend,
         Weights $weights,
-    ): ?Branch {
+    ): ?PartialCut {
         $opened = [];
         foreach ($cutting->copies as $copy) {
             $opened[$copy->donor->index] = ($opened[$copy->donor->index] ?? 0) + 1;
         }
-        $root = new Branch(null, null, 0, 0.0, false, $cutting->copies, $opened, 0.0, 0.0, $fromMm, $bend);
+        $root = new PartialCut(null, null, 0, 0.0, false, $cutting->copies, $opened, 0.0, 0.0, $fromMm, $bend);
 
         return $this->splitter->split($this->shapes[$run], $root, $toMm, $weights);
     }
@@ -294,7 +294,7 @@ final class TubeSearch
         foreach ($this->chance->shuffled($windows) as $window) {
             $parts = $out[$window->run];
             $before = array_slice($cutting->placed[$window->run], 0, $window->first);
-            $bend = count(array_filter($before, static fn (Placed $one): bool => $one->part->bend !== null));
+            $bend = count(array_filter($before, static fn (PlacedSpan $one): bool => $one->part->bend !== null));
             [$from, $to] = [$parts[0]->part->fromMm, $parts[count($parts) - 1]->part->toMm];
             $branch = $this->split($cutting, $window->run, $from, $to, $bend, $weights);
             if ($branch === null || $cutting->cost + $branch->cost > $mostCost + 1e-9) {
@@ -311,7 +311,7 @@ final class TubeSearch
     /**
      * Without the stock, cuts and joints of some pieces; they are still in the list of their run.
      *
-     * @param  array<int, list<Placed>>  $out  by run
+     * @param  array<int, list<PlacedSpan>>  $out  by run
      */
     private function without(TubeCutting $cutting, array $out): TubeCutting
     {

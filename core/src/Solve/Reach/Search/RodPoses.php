@@ -6,7 +6,7 @@ namespace UpsweptBead\Core\Solve\Reach\Search;
 
 use UpsweptBead\Core\Solve\Reach\FillerRod;
 use UpsweptBead\Core\Solve\Reach\Obstacle\InTheWay;
-use UpsweptBead\Core\Solve\Reach\Place;
+use UpsweptBead\Core\Solve\Reach\SeamPlace;
 
 /** Tries the ways a rod can be held at a place, one after the other; the one that was free last comes first. */
 final class RodPoses
@@ -31,7 +31,7 @@ final class RodPoses
      * @param  array<int, InTheWay>  $obstacles
      * @return ?int the number of a pose that is free
      */
-    public function find(Place $place, int $sense, array $obstacles): ?int
+    public function find(SeamPlace $place, int $sense, array $obstacles): ?int
     {
         if ($this->isFree($place, $sense, $this->last, $obstacles)) {
             return $this->last;
@@ -46,7 +46,7 @@ final class RodPoses
     }
 
     /** @param  array<int, InTheWay>  $obstacles  what is in the way comes first for the next pose */
-    public function isFree(Place $place, int $sense, int $pose, array &$obstacles): bool
+    public function isFree(SeamPlace $place, int $sense, int $pose, array &$obstacles): bool
     {
         $rod = $this->rod;
         [$onT, $onB, $onN] = $this->poses[$pose];

@@ -6,7 +6,7 @@ namespace UpsweptBead\Core\Solve\Reach\Search;
 
 use UpsweptBead\Core\Solve\Reach\FillerRod;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Obstacle;
-use UpsweptBead\Core\Solve\Reach\Place;
+use UpsweptBead\Core\Solve\Reach\SeamPlace;
 
 /** Finds whether the rod can be held at a place; the same for every cup, so that it is worked out once. */
 final class RodReach
@@ -23,7 +23,7 @@ final class RodReach
     }
 
     /** @param  string  $name  of the place, the same only where the place is */
-    public function isFree(string $name, Place $place, int $sense): bool
+    public function isFree(string $name, SeamPlace $place, int $sense): bool
     {
         return $this->known["$name $sense"] ??= $this->poses->find($place, $sense, $this->obstacles) !== null;
     }

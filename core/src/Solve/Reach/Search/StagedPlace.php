@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Reach\Search;
 
 use UpsweptBead\Core\Solve\Reach\Obstacle\InTheWay;
-use UpsweptBead\Core\Solve\Reach\Place;
+use UpsweptBead\Core\Solve\Reach\SeamPlace;
 
 /**
  * One place of a seam that more and more is put up round. What was closed stays closed; a pose that was free is only
@@ -31,7 +31,7 @@ final class StagedPlace
      */
     public function __construct(
         private readonly Tools $tools,
-        private readonly Place $place,
+        private readonly SeamPlace $place,
         array $groups,
         private readonly array $stages,
     ) {

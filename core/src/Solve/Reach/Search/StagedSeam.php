@@ -6,8 +6,8 @@ namespace UpsweptBead\Core\Solve\Reach\Search;
 
 use UpsweptBead\Core\Solve\Reach\Arcs;
 use UpsweptBead\Core\Solve\Reach\Obstacle\InTheWay;
-use UpsweptBead\Core\Solve\Reach\Place;
 use UpsweptBead\Core\Solve\Reach\RoundSeam;
+use UpsweptBead\Core\Solve\Reach\SeamPlace;
 
 /**
  * Where round a seam a torch and a rod get to, stage by stage, as ever more stands there: alone on the bench, with its
@@ -22,7 +22,7 @@ final class StagedSeam
     private array $between = [];
 
     /**
-     * @param  RoundSeam|non-empty-list<Place>  $seam
+     * @param  RoundSeam|non-empty-list<SeamPlace>  $seam
      * @param  array<string, list<InTheWay>>  $groups  what stands there, by name
      * @param  list<list<string>>  $stages  names of the groups that come new with each
      * @param  int  $count  of places looked at round a round seam
@@ -36,7 +36,7 @@ final class StagedSeam
     ) {
         $places = is_array($seam)
             ? $seam
-            : array_map(static fn (int $i): Place => $seam->at(2 * M_PI * $i / $count), range(0, $count - 1));
+            : array_map(static fn (int $i): SeamPlace => $seam->at(2 * M_PI * $i / $count), range(0, $count - 1));
         foreach ($places as $place) {
             $this->places[] = $this->staged($place);
         }
@@ -71,7 +71,7 @@ final class StagedSeam
         return false;
     }
 
-    private function staged(Place $place): StagedPlace
+    private function staged(SeamPlace $place): StagedPlace
     {
         return new StagedPlace($this->tools, $place, $this->groups, $this->stages);
     }

@@ -7,7 +7,7 @@ namespace UpsweptBead\Core\Solve\Reach\Search;
 use UpsweptBead\Core\Solve\Reach\Cup;
 use UpsweptBead\Core\Solve\Reach\FillerRod;
 use UpsweptBead\Core\Solve\Reach\Obstacle\InTheWay;
-use UpsweptBead\Core\Solve\Reach\Place;
+use UpsweptBead\Core\Solve\Reach\SeamPlace;
 use UpsweptBead\Core\Solve\Reach\Torch;
 
 /** A torch with some cups, and a rod, as they are tried on many seams one after the other. */
@@ -47,7 +47,7 @@ final readonly class Tools
      * @param  array<string, list<InTheWay>>  $groups
      * @return array<string, list<InTheWay>> what a torch at a place may meet, without groups of which it meets nothing
      */
-    public function besideTorch(Place $place, array $groups): array
+    public function besideTorch(SeamPlace $place, array $groups): array
     {
         return self::within(
             $place->px + $this->middleMm * $place->nx,
@@ -62,7 +62,7 @@ final readonly class Tools
      * @param  array<string, list<InTheWay>>  $groups
      * @return array<string, list<InTheWay>> the same of the rod
      */
-    public function besideRod(Place $place, array $groups): array
+    public function besideRod(SeamPlace $place, array $groups): array
     {
         return self::within($place->px, $place->py, $place->pz, $this->rodMm, $groups);
     }

@@ -7,7 +7,7 @@ namespace UpsweptBead\Core\Solve\Reach\Search;
 use UpsweptBead\Core\Solve\Reach\Barrel;
 use UpsweptBead\Core\Solve\Reach\Cup;
 use UpsweptBead\Core\Solve\Reach\Obstacle\InTheWay;
-use UpsweptBead\Core\Solve\Reach\Place;
+use UpsweptBead\Core\Solve\Reach\SeamPlace;
 use UpsweptBead\Core\Solve\Reach\Torch;
 
 /**
@@ -53,7 +53,7 @@ final class TorchPoses
      *   common
      * @return ?int the number of a pose that is free
      */
-    public function find(Place $place, int $sense, array $obstacles, bool $isOtherClosed): ?int
+    public function find(SeamPlace $place, int $sense, array $obstacles, bool $isOtherClosed): ?int
     {
         $last = $this->last[$sense];
         if ($this->isFree($place, $sense, $last, $obstacles)) {
@@ -70,7 +70,7 @@ final class TorchPoses
     }
 
     /** @param  array<int, InTheWay>  $obstacles  what is in the way comes first for the next pose */
-    public function isFree(Place $place, int $sense, int $pose, array &$obstacles): bool
+    public function isFree(SeamPlace $place, int $sense, int $pose, array &$obstacles): bool
     {
         [$onN, $onB, $onT] = $this->poses[$sense][$pose];
         $ax = $onN * $place->nx + $onB * $place->bx + $onT * $place->tx;

@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Solve\Reach\Search;
 use UpsweptBead\Core\Solve\Reach\Barrel;
 use UpsweptBead\Core\Solve\Reach\Cup;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Obstacle;
-use UpsweptBead\Core\Solve\Reach\Place;
-use UpsweptBead\Core\Solve\Reach\Stretch;
+use UpsweptBead\Core\Solve\Reach\SeamArc;
+use UpsweptBead\Core\Solve\Reach\SeamPlace;
 use UpsweptBead\Core\Solve\Reach\Torch;
 
 /**
@@ -23,7 +23,7 @@ final class TorchReach
     /** @var array<int, Obstacle> those in reach of the stretch, the last that was in the way first */
     private array $near = [];
 
-    private Stretch $stretch;
+    private SeamArc $stretch;
 
     /** @var array<int, bool> by the number of the place */
     private array $isFree = [];
@@ -56,7 +56,7 @@ final class TorchReach
      * @param  list<int>  $senses  1 and −1
      * @return list<bool> for each place whether a pose of any of the senses is free there
      */
-    public function of(Stretch $stretch, array $senses): array
+    public function of(SeamArc $stretch, array $senses): array
     {
         $this->stretch = $stretch;
         $count = count($stretch->places);
@@ -74,7 +74,7 @@ final class TorchReach
     }
 
     /** @return list<Obstacle> */
-    private function inReach(Stretch $stretch): array
+    private function inReach(SeamArc $stretch): array
     {
         $last = count($stretch->places) - 1;
         $middle = $stretch->middle(0, $last);
@@ -146,7 +146,7 @@ final class TorchReach
         }
     }
 
-    private function isFreeAt(Place $place, float $work, float $travel, int $sense): bool
+    private function isFreeAt(SeamPlace $place, float $work, float $travel, int $sense): bool
     {
         [$ax, $ay, $az] = self::axes($place, $work, $travel, $sense);
         [$px, $py, $pz, $gap] = [$place->px, $place->py, $place->pz, $this->torch->gapMm];
@@ -234,7 +234,7 @@ final class TorchReach
      * One of the eight corners of a part.
      *
      * @param  int  $corner  by its bits the second place, work angle, travel angle, or the first
-     * @return array{Place, array{float, float, float, float, float, float, float, float, float}}
+     * @return array{SeamPlace, array{float, float, float, float, float, float, float, float, float}}
      */
     private function corner(int $corner, int $i, int $j, int $w, int $x, int $v, int $y, int $sense): array
     {
@@ -258,7 +258,7 @@ final class TorchReach
      *
      * @return array{float, float, float, float, float, float, float, float, float}
      */
-    private static function axes(Place $place, float $work, float $travel, int $sense): array
+    private static function axes(SeamPlace $place, float $work, float $travel, int $sense): array
     {
         return self::turned($place, cos($work), sin($work), cos($travel), $sense * sin($travel), $sense);
     }
@@ -268,7 +268,7 @@ final class TorchReach
      *
      * @return array{float, float, float, float, float, float, float, float, float}
      */
-    private static function turned(Place $place, float $cw, float $sw, float $cv, float $sv, int $sense): array
+    private static function turned(SeamPlace $place, float $cw, float $sw, float $cv, float $sv, int $sense): array
     {
         $mx = $cw * $place->nx + $sw * $place->bx;
         $my = $cw * $place->ny + $sw * $place->by;

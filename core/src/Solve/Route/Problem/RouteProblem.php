@@ -11,7 +11,7 @@ final readonly class RouteProblem
 {
     /**
      * @param  non-empty-list<Port>  $ports
-     * @param  non-empty-list<Collector>  $collectors
+     * @param  non-empty-list<InletRing>  $collectors
      * @param  list<KeepOut>  $keepOuts
      * @param  list<LengthGroup>  $lengths
      */

@@ -24,7 +24,7 @@ final readonly class InletChoices
 
     public function __construct(
         private InletSharing $layout,
-        private Assembly $assembly,
+        private WayChooser $assembly,
         private Appraisal $appraisal,
         private Chance $chance,
     ) {}

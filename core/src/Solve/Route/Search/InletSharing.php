@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Route\Search;
 
 use UpsweptBead\Core\Solve\Route\Looks\Mirror;
-use UpsweptBead\Core\Solve\Route\Problem\Collector;
+use UpsweptBead\Core\Solve\Route\Problem\InletRing;
 use UpsweptBead\Core\Solve\Route\Problem\Port;
 use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
 
@@ -31,7 +31,7 @@ final readonly class InletSharing
         [$this->spans, $this->places] = self::lay($problem);
         $ids = array_map(static fn (Port $port): string => $port->id, $problem->ports);
         $this->groups = array_map(
-            static fn (Collector $one): array => array_keys(array_intersect($ids, $one->runners)),
+            static fn (InletRing $one): array => array_keys(array_intersect($ids, $one->runners)),
             $problem->collectors,
         );
     }
@@ -139,7 +139,7 @@ final readonly class InletSharing
     /** Says whether a collector may be entered in more ways than are known here. */
     public function isCutShort(int $collector): bool
     {
-        return count($this->places[$collector]) >= Collector::MOST;
+        return count($this->places[$collector]) >= InletRing::MOST;
     }
 
     /** @return array{list<array<int, Span>>, list<list<list<int>>>} */

@@ -34,7 +34,7 @@ final readonly class Moves
     private const LOOKED_AT = 24;
 
     /** @param  float  $step  of the grid of preferred angles, radians */
-    public function __construct(private Assembly $assembly, private Appraisal $appraisal, private float $step) {}
+    public function __construct(private WayChooser $assembly, private Appraisal $appraisal, private float $step) {}
 
     /**
      * @param  list<Way>  $set

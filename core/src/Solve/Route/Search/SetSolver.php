@@ -76,7 +76,7 @@ final class SetSolver
 
     private readonly Mending $mending;
 
-    private readonly Assembly $assembly;
+    private readonly WayChooser $assembly;
 
     private readonly Moves $moves;
 
@@ -128,7 +128,7 @@ final class SetSolver
         );
         $this->mending = new Mending($rough, $this->groups);
         $this->candidates = new Candidates($rough, new ThreeBends($this->chance), $this->chance, $this->mending);
-        $this->assembly = new Assembly($problem->rules->gapMm);
+        $this->assembly = new WayChooser($problem->rules->gapMm);
         $this->appraisal = new Appraisal($problem);
         $this->moves = new Moves($this->assembly, $this->appraisal, deg2rad($problem->rules->limits->grid->stepDeg));
         $this->layout = new InletSharing($problem);

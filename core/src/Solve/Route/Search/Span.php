@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Route\Search;
 
 use UpsweptBead\Core\Base\Geometry\Vector;
-use UpsweptBead\Core\Solve\Route\Problem\Collector;
 use UpsweptBead\Core\Solve\Route\Problem\Inlet;
+use UpsweptBead\Core\Solve\Route\Problem\InletRing;
 use UpsweptBead\Core\Solve\Route\Problem\Port;
 use UpsweptBead\Core\Solve\Route\Problem\SetRules;
 
@@ -46,7 +46,7 @@ final readonly class Span
         public int $id,
         public Port $port,
         public Inlet $inlet,
-        public Collector $collector,
+        public InletRing $collector,
         public SetRules $rules,
     ) {
         [$this->ax, $this->ay, $this->az] = $port->direction->toArray();

@@ -14,7 +14,7 @@ final readonly class Inspection
     public function __construct(public float $targetPpm, public float $stopPpm) {}
 
     /** The least that has to be done about what was found. */
-    public function least(Inspected $found): Outcome
+    public function least(InspectedJoint $found): Outcome
     {
         return Outcome::most(
             $found->inside?->inside($this->targetPpm, $this->stopPpm) ?? Outcome::Accept,

@@ -7,7 +7,6 @@ namespace UpsweptBead\Core\Stage\Fit\Access;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Shop\Practice\Rule;
 use UpsweptBead\Core\Shop\Practice\Shop;
-use UpsweptBead\Core\Solve\Reach\Place;
 use UpsweptBead\Core\Solve\Route\Insertion\Insertion;
 use UpsweptBead\Core\Solve\Route\Insertion\Stuck;
 use UpsweptBead\Core\Stage\Joint\Joint;

@@ -6,8 +6,8 @@ namespace UpsweptBead\Core\Stage\Fit\Access;
 
 use UpsweptBead\Core\Job\Part\PartSpec;
 use UpsweptBead\Core\Solve\Reach\Obstacle\InTheWay;
-use UpsweptBead\Core\Solve\Reach\Place;
 use UpsweptBead\Core\Solve\Reach\RoundSeam;
+use UpsweptBead\Core\Solve\Reach\SeamPlace;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Layout\Layout;
 use UpsweptBead\Core\Stage\Layout\RoutedRun;
@@ -153,7 +153,7 @@ final readonly class JointScene
     }
 
     /**
-     * @param  RoundSeam|non-empty-list<Place>  $seam
+     * @param  RoundSeam|non-empty-list<SeamPlace>  $seam
      * @param  list<InTheWay>  $some
      * @return list<InTheWay>
      */
@@ -165,7 +165,7 @@ final readonly class JointScene
         $y = ($first->py + $half->py) / 2;
         $z = ($first->pz + $half->pz) / 2;
         $wideMm = max(array_map(
-            static fn (Place $one): float => sqrt(($one->px - $x) ** 2 + ($one->py - $y) ** 2 + ($one->pz - $z) ** 2),
+            static fn (SeamPlace $one): float => sqrt(($one->px - $x) ** 2 + ($one->py - $y) ** 2 + ($one->pz - $z) ** 2),
             $places,
         ));
 

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Fit\Access;
 
-use UpsweptBead\Core\Solve\Reach\Place;
 use UpsweptBead\Core\Solve\Reach\RoundSeam;
+use UpsweptBead\Core\Solve\Reach\SeamPlace;
 
 /** A seam as it lies in space, and how its places stand on the dial of its joint. */
 final readonly class SeamShape
 {
     /**
-     * @param  RoundSeam|non-empty-list<Place>  $seam
+     * @param  RoundSeam|non-empty-list<SeamPlace>  $seam
      * @param  list<float>  $dialDeg  of each place, one step after the other either way round; empty for one with two
      *   ends
      */

@@ -7,8 +7,8 @@ namespace UpsweptBead\Core\Stage\Fit\Access;
 use UpsweptBead\Core\Base\Geometry\Frame;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Solve\Merge\LinePoint;
-use UpsweptBead\Core\Solve\Reach\Place;
 use UpsweptBead\Core\Solve\Reach\RoundSeam;
+use UpsweptBead\Core\Solve\Reach\SeamPlace;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Joint\JointList;
 use UpsweptBead\Core\Stage\Joint\JointType;
@@ -100,10 +100,10 @@ final readonly class SeamShapes
 
         $degrees = range(0, 360 - self::EVERY_DEG, self::EVERY_DEG);
 
-        return new SeamShape(array_map(static function (int $deg) use ($at, $side, $radiusMm, $long): Place {
+        return new SeamShape(array_map(static function (int $deg) use ($at, $side, $radiusMm, $long): SeamPlace {
             [$cos, $sin] = [cos(deg2rad($deg)), sin(deg2rad($deg))];
 
-            return Place::of(
+            return SeamPlace::of(
                 $at->at->plus($at->reference->times($radiusMm * $long * $cos))->plus($side->times($radiusMm * $sin)),
                 $at->reference->times($cos / $long)->plus($side->times($sin))->unit(),
                 $side->times($cos)->minus($at->reference->times($long * $sin))->unit(),
@@ -191,7 +191,7 @@ final readonly class SeamShapes
     /**
      * @param  list<Vector>  $points
      * @param  list<Vector>  $outs  which way a torch stands off it there, of any length
-     * @return non-empty-list<Place>|null
+     * @return non-empty-list<SeamPlace>|null
      */
     private static function along(array $points, array $outs, bool $isClosed): ?array
     {
@@ -204,7 +204,7 @@ final readonly class SeamShapes
             if ($tangent->length() > 1e-6) {
                 $normal = $outs[$i]->squareTo($tangent->unit());
                 if ($normal->length() > 1e-6) {
-                    $places[] = Place::of($at, $normal->unit(), $tangent->unit());
+                    $places[] = SeamPlace::of($at, $normal->unit(), $tangent->unit());
                 }
             }
         }

@@ -15,11 +15,11 @@ use UpsweptBead\Core\Base\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Job\Run\EndKind;
 use UpsweptBead\Core\Job\Run\RunEnd;
-use UpsweptBead\Core\Solve\Reach\Obstacle\Bar;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Block;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Drum;
 use UpsweptBead\Core\Solve\Reach\Obstacle\InTheWay;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Obstacle;
+use UpsweptBead\Core\Solve\Reach\Obstacle\RoundBar;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Scan;
 use UpsweptBead\Core\Solve\Reach\Obstacle\Wall;
 use UpsweptBead\Core\Stage\Layout\CollectorLegs;
@@ -87,7 +87,7 @@ final readonly class Solids
     {
         return array_values(array_filter(array_map(static fn (KeepOut $one): ?InTheWay => match (true) {
             $one instanceof Box => new Block($one),
-            $one instanceof Capsule => new Bar($one),
+            $one instanceof Capsule => new RoundBar($one),
             $one instanceof Cylinder => new Drum($one),
             $one instanceof HalfSpace => new Wall($one),
             $one instanceof MeshSolid => new Scan($one),
@@ -125,7 +125,7 @@ final readonly class Solids
         foreach (array_slice($marks, 1) as $i => [$x, $y, $z]) {
             [$from, $to] = [new Vector($marks[$i][0], $marks[$i][1], $marks[$i][2]), new Vector($x, $y, $z)];
             if ($from->distanceTo($to) > Chords::NOTHING) {
-                $bars[] = new Bar(new Capsule($id, $from, $to, $radiusMm));
+                $bars[] = new RoundBar(new Capsule($id, $from, $to, $radiusMm));
             }
         }
 

@@ -6,10 +6,10 @@ namespace UpsweptBead\Core\Stage\Purge\Internal;
 
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Solve\Gas\Assembly;
-use UpsweptBead\Core\Solve\Gas\Bore;
-use UpsweptBead\Core\Solve\Gas\Branch;
 use UpsweptBead\Core\Solve\Gas\Inside;
 use UpsweptBead\Core\Solve\Gas\Node;
+use UpsweptBead\Core\Solve\Gas\TubeBranch;
+use UpsweptBead\Core\Solve\Gas\TubeInside;
 use UpsweptBead\Core\Stage\Layout\RoutedRun;
 use UpsweptBead\Core\Stage\Merge\Branch as Saddled;
 use UpsweptBead\Core\Stage\Merge\BuiltCollector;
@@ -25,7 +25,7 @@ final class Pipework
     /** An end of a stretch this near (mm) to the end of its run is that. */
     private const NEAR_MM = 0.5;
 
-    /** @var array<string, Bore> */
+    /** @var array<string, TubeInside> */
     private array $tubes = [];
 
     /** @var array<string, list<string>> what stands there, by tube */
@@ -37,7 +37,7 @@ final class Pipework
     /** @var list<Node> */
     private array $nodes = [];
 
-    /** @var list<Branch> */
+    /** @var list<TubeBranch> */
     private array $branches = [];
 
     /** @var array<string, Joined> by the tube it was asked for by */
@@ -89,7 +89,7 @@ final class Pipework
         $isLast = $toMm > $routed->line->lengthMm - self::NEAR_MM;
         [$start, $end] = [$routed->line->frameAt($fromMm), $routed->line->frameAt($toMm)];
         $boreMm = $routed->tube->idMm();
-        $this->add($name, $marks, Bore::ofParts($name, $boreMm, [...$parts, ...$behind]), [
+        $this->add($name, $marks, TubeInside::ofParts($name, $boreMm, [...$parts, ...$behind]), [
             $isFirst ? "the start of $name ({$spec->start->name})" : "the upstream end of $name",
             $start->at, $start->forward,
             $isLast ? "the far end of $name ({$spec->end->name})" : "the downstream end of $name",
@@ -112,13 +112,13 @@ final class Pipework
             $inlet = $one->inlet($i);
             $way = $hub->minus($inlet->at);
             $id = "$letter ".($i + 1);
-            $bore = Bore::ofParts($id, $one->tube()->idMm(), [[$way->length(), $inlet->at, $way->unit(), null]]);
+            $bore = TubeInside::ofParts($id, $one->tube()->idMm(), [[$way->length(), $inlet->at, $way->unit(), null]]);
             $this->add($id, [$letter], $bore, [
                 'mouth '.$one->mark($i), $inlet->at, $inlet->forward, '', $hub, $way->unit(),
             ]);
             $meet[] = [$id, false];
         }
-        $out = Bore::ofParts("$letter out", $outMm, [[$outMm / 2, $hub, $outlet->forward, null]]);
+        $out = TubeInside::ofParts("$letter out", $outMm, [[$outMm / 2, $hub, $outlet->forward, null]]);
         $this->add("$letter out", [$letter], $out, [
             '', $hub, $outlet->forward, "the outlet of $letter", $outlet->at, $outlet->forward,
         ]);
@@ -191,7 +191,7 @@ final class Pipework
      * @param  list<string>  $marks
      * @param  array{string, Vector, Vector, string, Vector, Vector}  $ends  name, place and flow of both
      */
-    private function add(string $id, array $marks, Bore $bore, array $ends): void
+    private function add(string $id, array $marks, TubeInside $bore, array $ends): void
     {
         [$startName, $startAt, $startFlow, $endName, $endAt, $endFlow] = $ends;
         $wide = 2 * $bore->radiusMm;
@@ -215,7 +215,7 @@ final class Pipework
     {
         $on = $branch->spec->on;
         if (isset($this->tubes[$branch->letter], $this->tubes[$on])) {
-            $this->branches[] = new Branch(
+            $this->branches[] = new TubeBranch(
                 $branch->letter, $on, $branch->spec->station->mm, $branch->letter, $branch->isStart,
             );
         }

@@ -46,7 +46,7 @@ final class OneBench
      * @param  array<int, Weld>  $before  what the job has been welded so far, by task
      * @return array<int, Weld> its own
      */
-    private function add(JobAtBench $job, Stretch $stretch, array $before): array
+    private function add(JobAtBench $job, WeldSession $stretch, array $before): array
     {
         $work = $stretch->work($this->rules, 1);
         [$task0, $piece0] = [count($this->tasks), count($this->pieces)];
@@ -72,7 +72,7 @@ final class OneBench
             }
             foreach ($before as $from => $earlier) {
                 $times = $job->weld->sheets[$earlier->joint->id]->times;
-                $warm = new Warm($earlier, $times);
+                $warm = new WarmJoint($earlier, $times);
                 if ($warm->isHandledBefore($weld)) {
                     $this->waits[$task0 + $i][$from] = $times->touchS / 60;
                 } elseif ($warm->delays($weld)) {

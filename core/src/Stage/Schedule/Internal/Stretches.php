@@ -12,7 +12,7 @@ use UpsweptBead\Core\Stage\Weld\WeldPlan;
 /** The welds of a job, cut where hands go to some of them in between. */
 final readonly class Stretches
 {
-    /** @return list<Stretch> */
+    /** @return list<WeldSession> */
     public static function of(FitPlan $fit, WeldPlan $weld): array
     {
         $stretches = [];
@@ -23,20 +23,20 @@ final readonly class Stretches
                 continue;
             }
             if (self::isHandled($now, $one, $weld)) {
-                $stretches[] = new Stretch($now, $fit, $weld);
+                $stretches[] = new WeldSession($now, $fit, $weld);
                 $now = [];
             }
             $now[] = $one;
         }
 
-        return $now === [] ? $stretches : [...$stretches, new Stretch($now, $fit, $weld)];
+        return $now === [] ? $stretches : [...$stretches, new WeldSession($now, $fit, $weld)];
     }
 
     /** @param  list<Weld>  $now */
     private static function isHandled(array $now, Weld $later, WeldPlan $weld): bool
     {
         foreach ($now as $earlier) {
-            if ((new Warm($earlier, $weld->sheets[$earlier->joint->id]->times))->isHandledBefore($later)) {
+            if ((new WarmJoint($earlier, $weld->sheets[$earlier->joint->id]->times))->isHandledBefore($later)) {
                 return true;
             }
         }

@@ -16,11 +16,11 @@ final readonly class WaitedFor
     /** @param  list<array{string, float, float}>  $welds  joint, begun and done, in s */
     private function __construct(public array $welds, public float $totalS) {}
 
-    /** @param  list<Stretch>  $stretches */
+    /** @param  list<WeldSession>  $stretches */
     public static function of(array $stretches, WeldPlan $weld, ShopRules $rules): self
     {
         $nowS = $touchS = 0.0;
-        $hot = new Hot($weld, $rules);
+        $hot = new WarmJoints($weld, $rules);
         $welds = [];
         foreach ($stretches as $stretch) {
             $work = $stretch->work($rules, 1);
@@ -32,7 +32,7 @@ final readonly class WaitedFor
                 $startS = $nowS + array_sum($hot->handled($one, $nowS));
                 $endS = $startS + $times->fillS + $times->weldS;
                 $welds[] = [$one->joint->id, $startS, $endS];
-                $hot->add($one->joint, new Warm($one, $times), $endS, $times);
+                $hot->add($one->joint, new WarmJoint($one, $times), $endS, $times);
                 $nowS = $endS + max($times->keepS, $times->coolS);
                 $touchS = max($touchS, $endS + $times->touchS);
                 $piece = $work->tasks[$i]->piece;

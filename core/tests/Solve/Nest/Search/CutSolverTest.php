@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Solve\Nest\Problem\NoJointZone;
 use UpsweptBead\Core\Solve\Nest\Problem\Shelf;
-use UpsweptBead\Core\Solve\Nest\Problem\Stretch;
 use UpsweptBead\Core\Solve\Nest\Search\CutPiece;
 use UpsweptBead\Core\Solve\Nest\Search\CutStatus;
 use UpsweptBead\Core\Solve\Nest\Search\RunSplitter;
 use UpsweptBead\Core\Solve\Nest\Search\TubeSearch;
 use UpsweptBead\Core\Tests\Support\SomeCuts;
 
-covers(Stretch::class, Shelf::class, TubeSearch::class, RunSplitter::class);
+covers(NoJointZone::class, Shelf::class, TubeSearch::class, RunSplitter::class);
 
 // The costs are the least that are known for these problems, most of them proven by an integer programme.
 it('finds the best known plan, and proves it where that is quick', function (string $name, float $cost, ?float $bound) {

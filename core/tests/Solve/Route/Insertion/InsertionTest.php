@@ -11,8 +11,8 @@ use UpsweptBead\Core\Solve\Route\Insertion\Step;
 use UpsweptBead\Core\Solve\Route\Insertion\Stuck;
 use UpsweptBead\Core\Solve\Route\Insertion\WholeTube;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
-use UpsweptBead\Core\Solve\Route\Problem\Collector;
 use UpsweptBead\Core\Solve\Route\Problem\Inlet;
+use UpsweptBead\Core\Solve\Route\Problem\InletRing;
 use UpsweptBead\Core\Solve\Route\Problem\Port;
 use UpsweptBead\Core\Solve\Route\Search\Span;
 use UpsweptBead\Core\Solve\Route\Search\Way;
@@ -98,7 +98,7 @@ function shifted(Way $way, array $direction, float $mm): Way
     $port = $way->span->port;
     $inlet = $way->span->inlet;
     // Far from its inlet nothing is near it any more, so the whole gap counts.
-    $collector = new Collector("$port->id moved", [$inlet], AssignmentMode::Fixed, [$port->id], [0]);
+    $collector = new InletRing("$port->id moved", [$inlet], AssignmentMode::Fixed, [$port->id], [0]);
     $span = new Span(
         0,
         new Port($port->id, $port->at->plus($by), $port->direction, $port->tube),

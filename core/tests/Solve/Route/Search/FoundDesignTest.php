@@ -9,8 +9,8 @@ use UpsweptBead\Core\Solve\Route\Search\FoundRun;
 use UpsweptBead\Core\Solve\Route\Search\Hindrance;
 use UpsweptBead\Core\Solve\Route\Search\Lack;
 use UpsweptBead\Core\Solve\Route\Search\Miss;
-use UpsweptBead\Core\Solve\Route\Search\Refusal;
 use UpsweptBead\Core\Solve\Route\Search\SetAnswer;
+use UpsweptBead\Core\Solve\Route\Search\SetRefusal;
 use UpsweptBead\Core\Solve\Route\Search\SetStatus;
 use UpsweptBead\Core\Tests\Support\SomeWays;
 
@@ -58,22 +58,22 @@ it('makes no design of an answer that has none', function () {
 it('keeps why nothing was found through being stored', function () {
     foreach (
         [
-            new Refusal(
+            new SetRefusal(
                 [
                     new Hindrance('A', 'wall', Lack::Clearance, 3.25, 'moving it'),
                     new Hindrance('B', null, Lack::Turn, 9.0, 'more bends'),
                 ],
                 null,
             ),
-            new Refusal([], new Miss('A', '', Lack::Bend, 0.75)),
-            new Refusal([], null),
+            new SetRefusal([], new Miss('A', '', Lack::Bend, 0.75)),
+            new SetRefusal([], null),
         ] as $refusal
     ) {
-        expect(Refusal::read(stored($refusal->toArray())))->toEqual($refusal);
+        expect(SetRefusal::read(stored($refusal->toArray())))->toEqual($refusal);
     }
     expect(
-        Refusal::of(new SetAnswer(SetStatus::NotFound, nearest: new Miss('A', 'B', Lack::Gap, 1.0)))?->nearest?->other,
+        SetRefusal::of(new SetAnswer(SetStatus::NotFound, nearest: new Miss('A', 'B', Lack::Gap, 1.0)))?->nearest?->other,
     )
         ->toBe('B')
-        ->and(Refusal::of(new SetAnswer(SetStatus::Solved)))->toBeNull();
+        ->and(SetRefusal::of(new SetAnswer(SetStatus::Solved)))->toBeNull();
 });

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Solve\Route\Search\Appraisal;
-use UpsweptBead\Core\Solve\Route\Search\Assembly;
 use UpsweptBead\Core\Solve\Route\Search\Moves;
 use UpsweptBead\Core\Solve\Route\Search\Span;
 use UpsweptBead\Core\Solve\Route\Search\Way;
+use UpsweptBead\Core\Solve\Route\Search\WayChooser;
 use UpsweptBead\Core\Tests\Support\SomeSets;
 
 /** @return list<Way> ways with two bends for a tube of the inline four, the cheapest first */
@@ -43,7 +43,7 @@ function between(Span $span, float $firstMm, float $lastMm): Way
 
 function moves(): Moves
 {
-    return new Moves(new Assembly(6.0), new Appraisal(SomeSets::problem('08-inline-four')), deg2rad(15.0));
+    return new Moves(new WayChooser(6.0), new Appraisal(SomeSets::problem('08-inline-four')), deg2rad(15.0));
 }
 
 /**

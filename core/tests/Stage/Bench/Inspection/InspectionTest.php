@@ -7,15 +7,15 @@ use UpsweptBead\Core\Base\Document\Faults;
 use UpsweptBead\Core\Base\Document\Node;
 use UpsweptBead\Core\Stage\Bench\Inspection\Cause;
 use UpsweptBead\Core\Stage\Bench\Inspection\Flaw;
-use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Stage\Bench\Inspection\InspectedJoint;
 use UpsweptBead\Core\Stage\Bench\Inspection\Inspection;
 use UpsweptBead\Core\Stage\Bench\Inspection\Outcome;
 use UpsweptBead\Core\Stage\Bench\Inspection\Oxide;
 
 /** @param  list<Flaw>  $flaws */
-function found(Oxide $inside, array $flaws = [], Oxide $outside = Oxide::Straw): Inspected
+function found(Oxide $inside, array $flaws = [], Oxide $outside = Oxide::Straw): InspectedJoint
 {
-    return new Inspected($outside, $inside, $flaws, null, Outcome::Accept);
+    return new InspectedJoint($outside, $inside, $flaws, null, Outcome::Accept);
 }
 
 // AWS D18.2, values from memory: handbook §11.5.
@@ -54,13 +54,13 @@ it('goes by the worst of all that was found', function () {
     expect($inspection->least(found(Oxide::Purple, [Flaw::Undercut, Flaw::Crack])))->toBe(Outcome::Redo)
         ->and($inspection->least(found(Oxide::Purple, [Flaw::Undercut])))->toBe(Outcome::Add)
         ->and($inspection->least(found(Oxide::Silver, [], Oxide::Blue)))->toBe(Outcome::Dress)
-        ->and($inspection->least(new Inspected(Oxide::Gold, null, [], null, Outcome::Accept)))->toBe(Outcome::Accept);
+        ->and($inspection->least(new InspectedJoint(Oxide::Gold, null, [], null, Outcome::Accept)))->toBe(Outcome::Accept);
 });
 
 it('reads what was found and gives it back as it was', function () {
     $written = ['outside' => 'straw', 'inside' => null, 'flaws' => ['undercut'], 'cause' => 'heat', 'outcome' => 'add'];
     $faults = new Faults;
-    $found = Inspected::read(Node::of($written, $faults));
+    $found = InspectedJoint::read(Node::of($written, $faults));
     expect($faults->all())->toBe([])->and($found->toArray())->toBe($written)
         ->and($found->cause)->toBe(Cause::Heat)
         ->and($found->text())->toBe('outside straw, inside not seen, undercut: a pass to be added; cause: too hot');
@@ -69,7 +69,7 @@ it('reads what was found and gives it back as it was', function () {
 it('names what is wrong with it', function (array $change, string $field) {
     $faults = new Faults;
     $whole = ['outside' => 'straw', 'inside' => 'straw', 'flaws' => [], 'cause' => null, 'outcome' => 'accept'];
-    Inspected::read(Node::of([...$whole, ...$change], $faults));
+    InspectedJoint::read(Node::of([...$whole, ...$change], $faults));
     expect(array_map(static fn (Fault $one): string => $one->path, $faults->all()))->toContain($field);
 })->with([
     [['outside' => 'pink'], 'outside'],

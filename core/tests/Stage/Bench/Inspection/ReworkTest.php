@@ -10,7 +10,7 @@ use UpsweptBead\Core\Stage\Bench\EntryKind;
 use UpsweptBead\Core\Stage\Bench\EntryReader;
 use UpsweptBead\Core\Stage\Bench\Inspection\Cause;
 use UpsweptBead\Core\Stage\Bench\Inspection\Flaw;
-use UpsweptBead\Core\Stage\Bench\Inspection\Inspected;
+use UpsweptBead\Core\Stage\Bench\Inspection\InspectedJoint;
 use UpsweptBead\Core\Stage\Bench\Inspection\Outcome;
 use UpsweptBead\Core\Stage\Bench\Inspection\Oxide;
 use UpsweptBead\Core\Stage\Bench\JobRecord;
@@ -22,7 +22,7 @@ function inspectedAs(string $step, Outcome $outcome, string $why = ''): LogEntry
 {
     $flaws = $outcome === Outcome::Redo ? [Flaw::Sugar] : [];
     $cause = $outcome === Outcome::Accept ? null : Cause::Purge;
-    $found = new Inspected(Oxide::Straw, Oxide::Straw, $flaws, $cause, $outcome);
+    $found = new InspectedJoint(Oxide::Straw, Oxide::Straw, $flaws, $cause, $outcome);
 
     return new LogEntry($step, $step, EntryKind::Done, [], '', 'Pia', new DateTimeImmutable('2026-03-02'), $why, [], $found);
 }

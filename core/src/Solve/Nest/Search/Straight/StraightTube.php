@@ -9,7 +9,7 @@ use UpsweptBead\Core\Solve\Nest\Problem\CutRules;
 use UpsweptBead\Core\Solve\Nest\Search\Donor;
 use UpsweptBead\Core\Solve\Nest\Search\OpenCopy;
 use UpsweptBead\Core\Solve\Nest\Search\Part;
-use UpsweptBead\Core\Solve\Nest\Search\Placed;
+use UpsweptBead\Core\Solve\Nest\Search\PlacedSpan;
 use UpsweptBead\Core\Solve\Nest\Search\RunShape;
 use UpsweptBead\Core\Solve\Nest\Search\TubeCutting;
 use UpsweptBead\Core\Solve\Route\Search\Chance;
@@ -58,7 +58,7 @@ final readonly class StraightTube
             }
             $copies[$key] = $copy;
             foreach ($parts as $i => $part) {
-                $placed[$part->run] = [new Placed($part, $key, $copy->taken[$i][0], false)];
+                $placed[$part->run] = [new PlacedSpan($part, $key, $copy->taken[$i][0], false)];
             }
             $cost += $straights->cost($kind, count($pieces), $used);
         }

@@ -12,7 +12,7 @@ test('a 4-into-1 is designed, moved, routed to, and its templates are printed', 
     await expect(panel.getByRole('button', { name: /^Lean of its tubes: 8°/ })).toBeVisible();
 
     // Every size opens its working, and can be overruled; the rest follows.
-    const length = panel.getByText('Mouths to outlet').locator('xpath=..');
+    const length = panel.getByText('Inlets to outlet').locator('xpath=..');
     const before = await length.innerText();
     await panel.getByRole('button', { name: /^Lean of its tubes/ }).click();
     await expect(page.getByText(/the merge is not too long to clean inside/)).toBeVisible();

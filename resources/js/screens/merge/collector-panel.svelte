@@ -29,7 +29,7 @@
     {:else}
         <div class="border-line my-2 grid grid-cols-3 gap-3 border-y py-2">
             <p>
-                <span class="label block">Mouths to outlet</span>
+                <span class="label block">Inlets to outlet</span>
                 <span class="figure text-2xl font-medium max-sm:text-lg">{collector.length.text}</span>
             </p>
             <p>

@@ -42,7 +42,7 @@
         <img src="/mark.svg" alt="" width="26" height="26" class="rounded-[2px] bg-white p-0.5" />
         <span class="font-label text-quiet text-sm">Rack</span>
     </a>
-    <div class="border-line min-w-0 shrink px-3 py-1.5 max-sm:grow sm:border-r">
+    <div class="border-line min-w-0 px-3 py-1.5 max-sm:grow sm:min-w-28 sm:shrink-[20] sm:border-r">
         <p class="figure text-quiet text-[0.8rem] leading-tight">{head.number}</p>
         <h1 class="heading overflow-hidden leading-tight text-ellipsis whitespace-nowrap">{head.title}</h1>
     </div>

@@ -221,7 +221,8 @@ final class BendPacking
             $on = $this->placed[$i];
             uasort($on, static fn (array $a, array $b): int => $a[1] <=> $b[1]);
             $ofStock = array_map(static fn (string $mark): Piece => $pieces[$mark], array_keys($on));
-            $places = array_values(array_filter(array_map(static fn (Piece $one): ?StockPlace => $one->place, $ofStock)));
+            $all = array_map(static fn (Piece $one): ?StockPlace => $one->place, $ofStock);
+            $places = array_values(array_filter($all));
             // What a saw leaves is shorter by its cuts than what was not taken.
             $left = Leftover::of($places, $stock->clrMm, $this->rules->kerfMm);
             $donors[] = new BentDonor(

@@ -83,7 +83,8 @@ final readonly class OpenedStock
     /** @return list<StockPlace> in order along it */
     private function places(): array
     {
-        $places = array_values(array_filter(array_map(static fn (Piece $one): ?StockPlace => $one->place, $this->pieces)));
+        $all = array_map(static fn (Piece $one): ?StockPlace => $one->place, $this->pieces);
+        $places = array_values(array_filter($all));
         usort($places, static fn (StockPlace $a, StockPlace $b): int => $a->atMm <=> $b->atMm);
 
         return $places;

@@ -165,7 +165,9 @@ final readonly class JointScene
         $y = ($first->py + $half->py) / 2;
         $z = ($first->pz + $half->pz) / 2;
         $wideMm = max(array_map(
-            static fn (SeamPlace $one): float => sqrt(($one->px - $x) ** 2 + ($one->py - $y) ** 2 + ($one->pz - $z) ** 2),
+            static fn (SeamPlace $one): float => sqrt(
+                ($one->px - $x) ** 2 + ($one->py - $y) ** 2 + ($one->pz - $z) ** 2,
+            ),
             $places,
         ));
 

@@ -10,6 +10,7 @@ import { photoQueue } from './lib/photo-queue.svelte';
 import { session } from './lib/session.svelte';
 import { applyTheme } from './lib/theme.svelte';
 import SignInAgain from './parts/sign-in-again.svelte';
+import Unreadable from './screens/unreadable.svelte';
 
 applyTheme();
 
@@ -43,28 +44,40 @@ for (const queue of [logQueue, photoQueue]) queue.onstranger(() => void session.
 watchLogQueue();
 for (const when of ['online', 'pageshow']) window.addEventListener(when, () => void photoQueue.flush());
 
-/** Holds a page to its schema beside its being drawn, and puts it away where it is something else. */
-async function isKnown(answer: keyof Answers, props: unknown): Promise<void> {
-    // Without a network the page is one that was kept, and was looked at then.
-    const wrong = await checked(answer, props).catch(() => null);
-    if (wrong === null) return;
-    console.error(wrong);
-    router.replace({ component: 'unreadable' });
+/** What is wrong with a page's own data. Without a network it is one that was kept, and was looked at then. */
+async function wrongWith(name: string, props: unknown): Promise<string | null> {
+    const answer = expected[name];
+    const wrong = answer ? await checked(answer, props).catch(() => null) : null;
+    if (wrong !== null) console.error(wrong);
+    return wrong;
 }
+
+let isFirst = true;
 
 void createInertiaApp({
     resolve: async (name, page) => {
-        const answer = expected[name];
-        if (answer && page) void isKnown(answer, page.props);
-        const load = screens[`./screens/${name}.svelte`];
+        // The first page is drawn while what it is held to is still loaded.
+        const wrong = page && !isFirst ? await wrongWith(name, page.props) : null;
+        const load = screens[`./screens/${wrong === null ? name : 'unreadable'}.svelte`];
         if (!load) throw new Error(`There is no screen ${name}.`);
         return load();
     },
     setup({ el, App, props }) {
         if (!el) return;
-        isOpen(props.initialPage.props['person'] as Person | null | undefined);
-        mount(App, { target: el, props });
+        isFirst = false;
+        const { component, props: given } = props.initialPage;
+        isOpen(given['person'] as Person | null | undefined);
         mount(SignInAgain, { target: document.body });
+        void wrongWith(component, given).then((wrong) => {
+            if (wrong !== null) router.replace({ component: 'unreadable' });
+        });
+        try {
+            mount(App, { target: el, props });
+        } catch (error) {
+            el.replaceChildren();
+            mount(Unreadable, { target: el });
+            throw error;
+        }
     },
     progress: { delay: 300, color: 'var(--action)' },
 });

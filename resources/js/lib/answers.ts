@@ -1304,6 +1304,10 @@ export interface JointAccess {
      */
     sideFirst: [number, number][];
     inTwo: Shown;
+    /**
+     * Whether that is enough: a hand finds a way to the rest that was not tried.
+     */
+    isReachedInTwo: boolean;
     inPlace: CupFit;
     together: CupFit;
     /**

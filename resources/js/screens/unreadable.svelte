@@ -1,4 +1,7 @@
-<!-- Shown where a page says what these screens do not know: they are older or newer than the server. -->
+<script lang="ts">
+    // Shown where a page says what these screens do not know: they are older or newer than the server.
+</script>
+
 <svelte:head><title>Load again · Upswept Bead</title></svelte:head>
 
 <main class="mx-auto max-w-xl p-10">

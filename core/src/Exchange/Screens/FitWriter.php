@@ -161,6 +161,7 @@ final readonly class FitWriter
             'by' => $one->by,
             'sideFirst' => self::arcs($one->sideFirst()),
             'inTwo' => $this->share($one->shareInTwo()),
+            'isReachedInTwo' => $one->shareInTwo() >= JointAccess::ENOUGH,
             'advice' => $advice,
             'root' => [
                 'share' => $this->share($one->root->share),

@@ -8,9 +8,6 @@
     type Props = { desk: JobDesk; chosen: string | undefined; onchoose: (task: FitTask) => void };
     let { desk, chosen, onchoose }: Props = $props();
 
-    /** From so many hundredths on a hand finds a way that was not tried. */
-    const ENOUGH = 95;
-
     let setUp = $state('');
     let dragged = $state('');
     const ofRuns = $derived(
@@ -23,7 +20,7 @@
         const one = task.kind === 'weld' && task.joint ? access.get(task.joint) : undefined;
         if (!one) return '';
         if (task.phase === 'together' && one.sideFirst.length > 0)
-            return one.inTwo.value > ENOUGH ? '' : one.inTwo.text;
+            return one.isReachedInTwo ? '' : one.inTwo.text;
         const fit = task.phase === 'together' ? one.together : one.alone;
         return fit.isWhole ? '' : fit.share.text;
     };

@@ -1,0 +1,14 @@
+import { expect, test } from '@playwright/test';
+
+test('a page that says what these screens do not know is put away, and says so', async ({ page }) => {
+    await page.route('**/stores', async (route) => {
+        const answer = await route.fetch();
+        const body = (await answer.text()).replace(/"items":\s*\[/, '$&7,');
+        await route.fulfill({ response: answer, body });
+    });
+    await page.goto('/stores');
+    await expect(page.getByRole('heading', { name: 'The server is newer than this page' })).toBeVisible();
+    await page.unrouteAll();
+    await page.getByRole('button', { name: 'Load the page again' }).click();
+    await expect(page.getByRole('button', { name: 'Add an item' })).toBeVisible();
+});

@@ -149,7 +149,7 @@ final readonly class PurgePlanner
     {
         $rule = $this->rules->get('purge.hold_flow');
 
-        return $this->figure('hold', 'Flow while welding', Quantity::Flow, $rule->value, new Reason(
+        return $this->figure('hold', 'Weld purge flow', Quantity::Flow, $rule->value, new Reason(
             'Turned down before the arc, and before the last tie-in above all, so that pressure does not blow the puddle out.',
             [$rule->asInput()],
             $rule->source,
@@ -188,7 +188,7 @@ final readonly class PurgePlanner
             * ($flow->value * $fill->value + $hold->value * ($this->weldSeconds + $this->keepSeconds)) / 60;
 
         return $this->figure('argon', 'Purge argon', Quantity::Volume, $litres, new Reason(
-            'Fill flow for the purge, then the flow while welding until the root has cooled.',
+            'Fill flow for the purge, then the weld purge flow until the root has cooled.',
             [
                 Input::of('Fill', Quantity::Duration, $fill->value),
                 Input::of('Hold', Quantity::Duration, $this->weldSeconds + $this->keepSeconds),

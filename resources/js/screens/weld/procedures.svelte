@@ -27,7 +27,7 @@
         ['travel', 'Travel'],
         ['oxygen', 'Oxygen at most'],
         ['fillFlow', 'Fill flow'],
-        ['holdFlow', 'Flow while welding'],
+        ['holdFlow', 'Weld purge flow'],
     ] as const;
 
     const procedures = $derived(desk.document.procedures ?? []);

@@ -115,7 +115,7 @@
         <PieBend {desk} {run} bend={chosen} />
     {/if}
     <p class="text-quiet mt-2 text-sm">
-        Turns count from the inside of the bend before (its throat line), clockwise looking with the flow. Drag a chosen
-        bend by its arrows in the picture; what is locked stays when the far end is closed.
+        Turns count from the inside of the bend before (its throat line), clockwise looking with the flow.
+        Drag a chosen bend by its arrows in the picture; what is locked stays when the far end is closed.
     </p>
 </section>

@@ -102,9 +102,8 @@
             <table class="table-plain table-stack">
                 <thead
                     ><tr
-                        ><th>Item</th><th>Place</th><th class="num">On hand</th><th class="num">Promised</th><th
-                            class="num">Free</th
-                        ><th class="num">Price</th></tr
+                        ><th>Item</th><th>Place</th><th class="num">On hand</th><th class="num">Promised</th
+                        ><th class="num">Free</th><th class="num">Price</th></tr
                     ></thead
                 >
                 <tbody>

@@ -52,19 +52,21 @@ async function wrongWith(name: string, props: unknown): Promise<string | null> {
     return wrong;
 }
 
-let isFirst = true;
+/** Whether the server was asked for another page since this one was loaded. */
+let isAsked = false;
+router.on('start', () => (isAsked = true));
 
 void createInertiaApp({
     resolve: async (name, page) => {
-        // The first page is drawn while what it is held to is still loaded.
-        const wrong = page && !isFirst ? await wrongWith(name, page.props) : null;
+        // The first page is resolved twice, and is drawn while what it is held to is still loaded: a wait here would draw it
+        // anew under somebody's hands.
+        const wrong = page && isAsked ? await wrongWith(name, page.props) : null;
         const load = screens[`./screens/${wrong === null ? name : 'unreadable'}.svelte`];
         if (!load) throw new Error(`There is no screen ${name}.`);
         return load();
     },
     setup({ el, App, props }) {
         if (!el) return;
-        isFirst = false;
         const { component, props: given } = props.initialPage;
         isOpen(given['person'] as Person | null | undefined);
         mount(SignInAgain, { target: document.body });

@@ -91,6 +91,7 @@ final readonly class JobStores
         DB::transaction(function () use ($job, $cut, $progress, $by, $strictly): void {
             DB::select('select pg_advisory_xact_lock(3, ?)', [$job->id]);
             $done = $this->cutOf($cut, $progress);
+            $this->book->hold([...$this->items($cut->needs), ...array_values($this->book->issued($job))]);
             $this->giveBack($job, $cut, $done, $by);
             $issued = $this->book->issued($job);
             foreach ($cut->opened as $stock) {
@@ -103,7 +104,7 @@ final readonly class JobStores
                     $this->shelve($job, $stock, $cut, $by);
                 }
             }
-        });
+        }, StoresBook::TRIES);
         $this->workshop->lookAgain();
     }
 

@@ -20,6 +20,9 @@ use UpsweptBead\Core\Account\Stores\Need;
  */
 final readonly class StoresBook
 {
+    /** A transaction that waited for another in a ring all the same is ended by the database, and tried so often. */
+    public const TRIES = 3;
+
     /** Weights are kept to the gram. */
     private const SAME = 0.0005;
 
@@ -181,6 +184,16 @@ final readonly class StoresBook
             'note' => $note,
             'user_id' => $by->id,
         ]);
+    }
+
+    /**
+     * Holds items for a transaction that goes on to change them one by one, in whatever order its plan has them.
+     *
+     * @param  list<StoreItem>  $items
+     */
+    public function hold(array $items): void
+    {
+        $this->lock(array_values(array_unique(array_map(static fn (StoreItem $one): int => $one->id, $items))));
     }
 
     /**

@@ -9,6 +9,7 @@ use App\Models\Revision;
 use App\Models\RevisionStatus;
 use App\Models\User;
 use App\Stores\JobStores;
+use App\Stores\StoresBook;
 use Illuminate\Support\Facades\DB;
 use UpsweptBead\Core\Account\Ledger\Ledger;
 use UpsweptBead\Core\Job\Job as CoreJob;
@@ -116,7 +117,7 @@ final readonly class Drafts
             $this->stores->promise($job, Ledger::of($plan, $this->workshop->shop())->goods);
 
             return $draft;
-        });
+        }, StoresBook::TRIES);
         // What this job was promised, others can no longer have.
         $this->summaries->storesChanged();
         $this->summaries->refresh($job);

@@ -8,6 +8,7 @@ use App\Models\StoreEntry;
 use App\Models\StoreItem;
 use App\Stores\NoneLeft;
 use App\Stores\StoresBook;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -140,6 +141,25 @@ it('keeps a release to the shelf it was planned for, whatever is taken later', f
         ->and(array_unique(array_column($before, 'standing')))->toBe(['there'])
         ->and(array_unique(array_column($after['opened'], 'standing')))->toBe(['missing'])
         ->and($after['shopping']['stockToBuy'])->toBe(count($before));
+});
+
+it('holds all that a job may take before it takes any of it, so that two benches never wait for each other in a ring', function () {
+    $job = $this->downpipe();
+    stockUp($this, $job);
+    $this->postJson("/jobs/$job->id/release", ['version' => 1])->assertOk();
+    $marks = array_map(static fn (array $one): string => $one['marks'][0], $this->getJson("/jobs/$job->id/cutting")->json('opened'));
+    $held = [];
+    DB::listen(static function (QueryExecuted $query) use (&$held): void {
+        if (str_contains($query->sql, 'from "store_items"') && str_contains($query->sql, 'for update')) {
+            preg_match('/ in \\(([^)]*)\\)/', $query->toRawSql(), $found);
+            $held[] = explode(', ', $found[1] ?? '');
+        }
+    });
+    $this->log($job, ...array_map(fn (string $mark): array => $this->entry("prepare.$mark"), $marks))->assertOk();
+    expect(count($held))->toBeGreaterThan(2);
+    foreach (array_slice($held, 1) as $later) {
+        expect(array_diff($later, $held[0]))->toBe([]);
+    }
 });
 
 it('takes stock as its first piece is cut, and shelves what is left after the last', function () {

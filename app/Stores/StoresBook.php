@@ -20,7 +20,7 @@ use UpsweptBead\Core\Account\Stores\Need;
  */
 final readonly class StoresBook
 {
-    /** A transaction that waited for another in a ring all the same is ended by the database, and tried so often. */
+    /** How often a transaction is tried that the database ended because two waited for each other. */
     public const TRIES = 3;
 
     /** Weights are kept to the gram. */

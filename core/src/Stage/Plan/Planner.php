@@ -32,9 +32,8 @@ use UpsweptBead\Core\Stage\Weld\WeldPlan;
 final readonly class Planner
 {
     /**
-     * @param  ?Insertion  $insertion  the order in which the runs go in, which takes too long to be worked out with
-     *   every
-     *                                 edit; without it they are built in the order of the survey
+     * @param  ?Insertion  $insertion  the order in which the runs go in; null where it is not worked out yet, as
+     *                                 it takes too long for every edit: then the survey's order counts
      */
     public static function plan(Job $job, Shop $shop, ?Insertion $insertion = null): Plan
     {

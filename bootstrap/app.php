@@ -63,7 +63,11 @@ $app = Application::configure(basePath: dirname(__DIR__))
                 return $response;
             }
 
-            return Inertia::render('failure', ['status' => $status])->toResponse($request)->setStatusCode($status);
+            // Where it says when to ask again, the page does that by itself.
+            $again = $response->headers->get('Retry-After');
+            $props = ['status' => $status, 'againS' => is_numeric($again) ? (int) $again : null];
+
+            return Inertia::render('failure', $props)->toResponse($request)->setStatusCode($status);
         });
     })
     ->create();

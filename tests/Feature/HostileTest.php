@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
+use Inertia\Testing\AssertableInertia as Page;
 use Symfony\Component\ErrorHandler\Error\FatalError;
 
 beforeEach(fn () => $this->signIn());
@@ -92,6 +93,7 @@ it('says what is wrong with the database, and that it may be asked again', funct
         ->assertServiceUnavailable()
         ->assertHeader('Retry-After', '2')
         ->assertJsonPath('message', fn (string $said): bool => str_contains($said, $says));
+    $this->get('/away')->assertInertia(fn (Page $page) => $page->component('failure')->where('status', 503)->where('againS', 2));
 })->with([
     'ended' => ['SQLSTATE[57P01]: Admin shutdown: 7 FATAL: terminating connection', 'cannot reach its database'],
     'not there' => ['SQLSTATE[08006] [7] connection refused', 'cannot reach its database'],
@@ -105,6 +107,7 @@ it('says so when a request has used up its time', function () {
     $this->getJson('/long')
         ->assertServiceUnavailable()
         ->assertJsonPath('message', 'This takes longer than one request may. Try it with fewer runs or keep-outs.');
+    $this->get('/long')->assertInertia(fn (Page $page) => $page->where('againS', null));
 });
 
 it('does what takes seconds for a person one after the other', function () {

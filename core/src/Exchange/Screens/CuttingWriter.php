@@ -95,7 +95,7 @@ final readonly class CuttingWriter
                     $length($aside),
                 ),
             },
-            'rescues' => array_map(static fn (Rescue $one): string => $one->text($length($one->mm)), $wrong->rescues),
+            'rescues' => array_map(fn (Rescue $one): string => $one->text($this->figures->units), $wrong->rescues),
         ];
     }
 }

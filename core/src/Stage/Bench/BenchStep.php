@@ -68,6 +68,20 @@ final readonly class BenchStep
         );
     }
 
+    /**
+     * The same, with something to be told before all else.
+     *
+     * @param  list<string>  $lines
+     */
+    public function told(array $lines): self
+    {
+        return $lines === [] ? $this : new self(
+            $this->kind, $this->subject, $this->title, [...$lines, ...$this->do], $this->seconds, $this->measures,
+            $this->points, $this->coolsS, $this->inspection, $this->rig, $this->after, $this->group, $this->face,
+            $this->ready, $this->round, $this->of,
+        );
+    }
+
     /** The same once more, as a step of another round. */
     public function again(int $round, string $title, string $after, string $group): self
     {

@@ -15,6 +15,8 @@ final readonly class LogEntry
      * @param  string  $why  somebody went on although the step asked for more; '' where it did not
      * @param  list<int>  $points  of the step that were confirmed, counted from 0
      * @param  list<Trace>  $traces
+     * @param  string  $subject  the piece, joint, run or collector that the step is done to
+     * @param  int  $revision  of the plan that it was made by; 0 where nobody asks
      */
     public function __construct(
         public string $id,
@@ -28,5 +30,7 @@ final readonly class LogEntry
         public array $points = [],
         public ?InspectedJoint $inspected = null,
         public array $traces = [],
+        public string $subject = '',
+        public int $revision = 0,
     ) {}
 }

@@ -33,12 +33,13 @@ final readonly class WrongLength
     ) {}
 
     /**
+     * @param  ?RoutedRun  $run  null for a tube of a collector: nothing lies behind it
      * @param  float  $measuredMm  along the centreline, extra length and all
      * @param  list<OpenedStock>  $opened  all that the job opens
      * @param  list<string>  $done  marks of pieces that are cut already
      * @return self|null null where it is as long as planned
      */
-    public static function of(Piece $piece, RoutedRun $run, float $measuredMm, array $opened, array $done): ?self
+    public static function of(Piece $piece, ?RoutedRun $run, float $measuredMm, array $opened, array $done): ?self
     {
         $offMm = $measuredMm - $piece->cutLengthMm();
         if (abs($offMm) <= self::NEAR_MM) {
@@ -52,8 +53,8 @@ final readonly class WrongLength
             $offMm,
             max(0.0, $trimMm + min(0.0, $offMm)),
             $missingMm,
-            self::farEnd($piece, $run, $missingMm),
-            self::rescues($piece, $offMm, $missingMm, $opened, $done),
+            $run === null ? [$missingMm, 0.0] : self::farEnd($piece, $run, $missingMm),
+            self::rescues($piece, $run !== null, $offMm, $missingMm, $opened, $done),
         );
     }
 
@@ -72,8 +73,14 @@ final readonly class WrongLength
      * @param  list<string>  $done
      * @return list<Rescue>
      */
-    private static function rescues(Piece $piece, float $offMm, float $missingMm, array $opened, array $done): array
-    {
+    private static function rescues(
+        Piece $piece,
+        bool $isOfRun,
+        float $offMm,
+        float $missingMm,
+        array $opened,
+        array $done,
+    ): array {
         if ($offMm > 0.0) {
             return [new Rescue(RescueKind::SawOff, $piece->mark, $offMm)];
         }
@@ -81,7 +88,7 @@ final readonly class WrongLength
             return [new Rescue(RescueKind::GoOn, $piece->mark, 0.0)];
         }
         $opened = self::ofSameTube($piece, $opened);
-        $rescues = self::longerNeighbours($piece, $missingMm, $opened, $done);
+        $rescues = $isOfRun ? self::longerNeighbours($piece, $missingMm, $opened, $done) : [];
         $measuredMm = $piece->cutLengthMm() + $offMm;
         foreach ($opened as $stock) {
             foreach ($stock->pieces as $other) {

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Solve\Run\Centreline;
 use UpsweptBead\Core\Solve\Run\TubeRun;
 use UpsweptBead\Core\Stage\Cut\Piece;
@@ -69,7 +70,7 @@ it('has what is too long sawn off, and moves nothing', function () {
     expect(kinds($wrong))->toBe([RescueKind::SawOff])
         ->and($wrong?->missingMm)->toBe(0.0)
         ->and($wrong?->farEndMm)->toBe([0.0, 0.0])
-        ->and($wrong?->rescues[0]->mm)->toBeClose(6.0, 1e-9);
+        ->and($wrong?->rescues[0]->amount)->toBeClose(6.0, 1e-9);
 });
 
 it('lets a piece be short by as much as was left for the trial fit', function () {
@@ -126,7 +127,7 @@ it('always knows a way to go on, and offers no piece that is cut already', funct
             expect(kinds($open))->not->toBe([])
                 ->and(array_intersect(array_column(kinds($done), 'value'), ['longer-neighbour', 'use-as']))->toBe([]);
             foreach ($open->rescues ?? [] as $rescue) {
-                expect($rescue->mm)->toBeGreaterThanOrEqual(0.0)->and($rescue->text('5 mm'))->not->toBe('');
+                expect($rescue->amount)->toBeGreaterThanOrEqual(0.0)->and($rescue->text(UnitSystem::Metric))->not->toBe('');
             }
         }
     }
@@ -149,8 +150,8 @@ it('has a bent neighbour cut longer only along its leg, out of stock that nobody
                     $offered++;
                     $isBehind = $other->span->fromMm > $piece->span->fromMm;
                     $isDown = ($isBehind ? $place->startMm() : $place->endMm()) === $place->atMm;
-                    $from = $isDown ? $place->atMm - $rescue->mm : $place->untilMm;
-                    $until = $from + $rescue->mm;
+                    $from = $isDown ? $place->atMm - $rescue->amount : $place->untilMm;
+                    $until = $from + $rescue->amount;
                     expect($from)->toBeGreaterThanOrEqual($isDown ? 0.0 : $place->arcToMm)
                         ->and($until)->toBeLessThanOrEqual($isDown ? $place->arcFromMm : $place->lengthMm);
                     foreach ($stock->pieces as $third) {
@@ -172,7 +173,7 @@ it('lets a short straight become a shorter one of the same tube', function () {
     foreach ($wrong->rescues ?? [] as $rescue) {
         if ($rescue->kind === RescueKind::UseAs) {
             $other = somePiece(static fn (Piece $one): bool => $one->mark === $rescue->with);
-            expect($other->cutLengthMm() + $rescue->mm)->toBeClose($piece->cutLengthMm() - 30.0, 1e-6);
+            expect($other->cutLengthMm() + $rescue->amount)->toBeClose($piece->cutLengthMm() - 30.0, 1e-6);
         }
     }
 });

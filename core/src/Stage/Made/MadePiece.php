@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Stage\Made;
+
+use UpsweptBead\Core\Stage\Cut\Piece;
+use UpsweptBead\Core\Stage\Cut\WrongLength;
+
+/** A piece as it was made: as one plan had it, and by how much it was measured to be longer than that (mm). */
+final readonly class MadePiece
+{
+    public function __construct(public Piece $piece, public ?string $tubeId, public float $offMm) {}
+
+    public function lengthMm(): float
+    {
+        return $this->piece->cutLengthMm() + $this->offMm;
+    }
+
+    /** How it does as a piece of another plan, of that tube. */
+    public function as(Piece $now, ?string $tubeId): PieceFit
+    {
+        $then = $this->piece;
+        $overDeg = $then->angleDeg - $now->angleDeg;
+        [$shortMm, $overMm] = $this->besides($now);
+        $offMm = $shortMm < -WrongLength::NEAR_MM ? $shortMm : $overMm;
+        $isOff = abs($offMm) > WrongLength::NEAR_MM;
+        $isBentOtherwise = abs($overDeg) > JointOutline::NEAR_DEG;
+        $never = array_values(array_filter([
+            $this->tubeId === $tubeId ? null : new Difference(DifferenceKind::Tube),
+            abs($then->clrMm - $now->clrMm) <= WrongLength::NEAR_MM
+                ? null
+                : new Difference(DifferenceKind::Radius, $then->clrMm, $now->clrMm),
+            self::wedges($then) === self::wedges($now)
+                ? null
+                : new Difference(DifferenceKind::Wedges, self::wedges($then), self::wedges($now)),
+            ! $isBentOtherwise || self::canBeCutBack($now, $overDeg)
+                ? null
+                : new Difference(DifferenceKind::Bend, $then->angleDeg, $now->angleDeg),
+        ]));
+        $otherwise = array_values(array_filter([
+            $isBentOtherwise && self::canBeCutBack($now, $overDeg)
+                ? new Difference(DifferenceKind::Bend, $then->angleDeg, $now->angleDeg)
+                : null,
+            $isOff ? new Difference(DifferenceKind::Length, $this->lengthMm(), $now->cutLengthMm()) : null,
+            $then->startPrep === $now->startPrep && $then->endPrep === $now->endPrep
+                ? null
+                : new Difference(DifferenceKind::Ends),
+        ]));
+
+        return new PieceFit($never, $otherwise, $isOff ? $offMm : 0.0);
+    }
+
+    /**
+     * What it lacks and what it has too much, end by end where a bend fixes the ends, all in one on a straight.
+     *
+     * @return array{float, float} mm; the first at most 0, the second at least 0
+     */
+    private function besides(Piece $now): array
+    {
+        $then = $this->piece;
+        $off = [$this->lengthMm() - $now->cutLengthMm()];
+        if ($now->span->bendIndex !== null && $then->span->bendIndex !== null) {
+            $off = [
+                self::beforeMm($then) - self::beforeMm($now),
+                self::afterMm($then) - self::afterMm($now),
+                $this->offMm,
+            ];
+        }
+
+        return [
+            array_sum(array_filter($off, static fn (float $mm): bool => $mm < 0.0)),
+            array_sum(array_filter($off, static fn (float $mm): bool => $mm > 0.0)),
+        ];
+    }
+
+    private static function beforeMm(Piece $piece): float
+    {
+        return $piece->span->legBeforeMm + $piece->allowances->startMm;
+    }
+
+    private static function afterMm(Piece $piece): float
+    {
+        return $piece->span->legAfterMm + $piece->allowances->endMm();
+    }
+
+    private static function wedges(Piece $piece): float
+    {
+        return (float) ($piece->pie->welds ?? 0);
+    }
+
+    /** A bend is cut back from an end at which nothing straight is wanted behind it. */
+    private static function canBeCutBack(Piece $now, float $overDeg): bool
+    {
+        $isOpenAtAnEnd = min($now->span->legBeforeMm, $now->span->legAfterMm) <= WrongLength::NEAR_MM;
+
+        return $overDeg > 0.0 && $now->isBend() && $isOpenAtAnEnd;
+    }
+}

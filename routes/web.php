@@ -129,6 +129,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::get('/jobs/{job}/searches/{search}', [SearchController::class, 'show'])->can('view', 'job')->where('search', '[0-9]{1,18}');
     Route::post('/jobs/{job}/searches/{search}/stop', [SearchController::class, 'stop'])->can('update', 'job')->where('search', '[0-9]{1,18}');
     Route::post('/jobs/{job}/searches/{search}/put-away', [SearchController::class, 'putAway'])->can('update', 'job')->where('search', '[0-9]{1,18}');
+    Route::get('/jobs/{job}/look-over', [DraftController::class, 'lookOver'])->can('update', 'job')->middleware('plans');
     Route::post('/jobs/{job}/release', [DraftController::class, 'release'])->can('update', 'job')->middleware('plans');
     Route::post('/jobs/{job}/revise', [DraftController::class, 'revise'])->can('update', 'job')->middleware('plans');
     Route::post('/jobs/{job}/log', [LogController::class, 'store'])->can('log', 'job')->middleware('plans');

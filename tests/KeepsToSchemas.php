@@ -47,6 +47,7 @@ trait KeepsToSchemas
         'POST stores/counts' => 'Stocktaken',
         'POST jobs/{job}/designs/take' => 'Changed',
         'POST jobs/{job}/insertion' => 'GoesIn',
+        'GET jobs/{job}/look-over' => 'LookOver',
         'POST jobs/{job}/release' => 'Released',
         'POST jobs/{job}/revise' => 'Released',
         'POST jobs/{job}/log' => 'Logged',

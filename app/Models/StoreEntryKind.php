@@ -12,4 +12,6 @@ enum StoreEntryKind: string
     case Issued = 'issued';
     case PutBack = 'put back';
     case Returned = 'returned';
+    /** Taken for a job, and scrap by now; the quantity does not change. */
+    case WrittenOff = 'written off';
 }

@@ -7,7 +7,7 @@ namespace App\Stores;
 use App\Models\Job;
 use App\Models\Revision;
 use App\Models\StoreItem;
-use App\Workshop\JobLog;
+use App\Workshop\BenchStanding;
 use App\Workshop\KnownCut;
 use App\Workshop\KnownPlans;
 use App\Workshop\WithoutMoney;
@@ -25,7 +25,7 @@ final readonly class CuttingView
 {
     public function __construct(
         private KnownPlans $plans,
-        private JobLog $log,
+        private BenchStanding $standing,
         private JobStores $stores,
         private Workshop $workshop,
     ) {}
@@ -34,7 +34,7 @@ final readonly class CuttingView
     public function of(Job $job, Revision $revision): array
     {
         $cut = $this->plans->cut($revision);
-        $progress = $revision->isDraft() ? null : $this->log->now($job)->progress($this->plans->of($revision));
+        $progress = $revision->isDraft() ? null : $this->standing->progress($job, $revision);
         $list = $this->stores->list($job, $cut->needs);
 
         return [
@@ -52,7 +52,8 @@ final readonly class CuttingView
                 static fn (array $saw): array => WithoutMoney::of($saw, ['cost']),
                 $cut->saws,
             ),
-            'cut' => (object) ($progress === null ? [] : $this->done($cut, $progress)),
+            // A piece that the draft wants otherwise does not count as cut beside its new length.
+            'cut' => (object) ($progress === null ? [] : $this->done($cut, $this->standing->progress($job, $job->current()))),
             'wrong' => $progress === null ? [] : $this->wrong($cut, $progress),
         ];
     }

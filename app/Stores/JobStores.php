@@ -25,6 +25,8 @@ use UpsweptBead\Core\Stage\Cut\Leftover;
 use UpsweptBead\Core\Stage\Cut\OpenedStock;
 use UpsweptBead\Core\Stage\Cut\Piece;
 use UpsweptBead\Core\Stage\Cut\StockNeed;
+use UpsweptBead\Core\Stage\Made\MadeWork;
+use UpsweptBead\Core\Stage\Made\PieceStanding;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** What a job has from the stores and still wants of them; keeps the stores in step with what was cut. */
@@ -82,15 +84,16 @@ final readonly class JobStores
      * Brings the stores in step with what is logged as cut: stock of which a piece was cut is taken, what is left of it
      * goes on the shelf once all its pieces are cut, and what was taken without being cut goes back.
      *
+     * @param  MadeWork  $made  pieces that are cut and are to be worked over are out of their stock all the same
      * @param  string|null  $strictly  a piece whose stock must be there; of others a wrong count is only left open
      *
      * @throws NoneLeft if others have the stock of that piece
      */
-    public function follow(Job $job, KnownCut $cut, Progress $progress, User $by, ?string $strictly = null): void
+    public function follow(Job $job, KnownCut $cut, Progress $progress, User $by, MadeWork $made, ?string $strictly = null): void
     {
-        DB::transaction(function () use ($job, $cut, $progress, $by, $strictly): void {
+        DB::transaction(function () use ($job, $cut, $progress, $by, $made, $strictly): void {
             DB::select('select pg_advisory_xact_lock(3, ?)', [$job->id]);
-            $done = $this->cutOf($cut, $progress);
+            $done = $this->cutOf($cut, $progress, $made);
             $this->book->hold([...$this->items($cut->needs), ...array_values($this->book->issued($job))]);
             $this->giveBack($job, $cut, $done, $by);
             $issued = $this->book->issued($job);
@@ -106,6 +109,31 @@ final readonly class JobStores
             }
         }, StoresBook::TRIES);
         $this->workshop->lookAgain();
+    }
+
+    /**
+     * Books what a revision makes scrap: stock out of which only lost pieces were cut is used up, and stands for no
+     * stock of the new plan.
+     *
+     * @param  array<int, KnownCut>  $earlier  by revision
+     */
+    public function writeOff(Job $job, MadeWork $made, array $earlier, Progress $progress, User $by): void
+    {
+        $lost = array_filter($made->pieces, static fn (PieceStanding $one): bool => $one->isLost);
+        $marks = array_map(static fn (PieceStanding $one): string => $one->mark, $lost);
+        $issued = $this->book->issued($job);
+        foreach ($lost as $piece) {
+            $stock = ($earlier[$piece->revision] ?? null)?->stockOf($piece->mark);
+            if ($stock === null || ! isset($issued[$stock->key()])) {
+                continue;
+            }
+            $isStanding = static fn (Piece $one): bool => ! in_array($one->mark, $marks, true)
+                && $progress->isDone(StepKind::Prepare->key($one->mark));
+            if (array_filter($stock->pieces, $isStanding) === []) {
+                $this->book->writeOff($job, $stock->key(), $by, "$piece->mark does not fit any more");
+                unset($issued[$stock->key()]);
+            }
+        }
     }
 
     /** @return array<string, string> where each piece of stock stands: 'taken', 'there' or 'missing' */
@@ -132,11 +160,13 @@ final readonly class JobStores
     }
 
     /** @return array<string, int> how many pieces of each piece of stock are cut */
-    private function cutOf(KnownCut $cut, Progress $progress): array
+    private function cutOf(KnownCut $cut, Progress $progress, MadeWork $made): array
     {
         $done = [];
+        $kept = $made->kept();
         foreach ($cut->opened as $stock) {
-            $isCut = static fn (Piece $one): bool => $progress->isDone(StepKind::Prepare->key($one->mark));
+            $isCut = static fn (Piece $one): bool => in_array($one->mark, $kept, true)
+                || $progress->isDone(StepKind::Prepare->key($one->mark));
             $done[$stock->key()] = count(array_filter($stock->pieces, $isCut));
         }
 
@@ -269,16 +299,17 @@ final readonly class JobStores
         return $keys === [] ? [] : array_values(StoreItem::query()->whereIn('key', $keys)->get()->all());
     }
 
-    /** @return array<string, float> what was taken for the job and not put back, by key */
+    /** @return array<string, float> what was taken for the job, not put back and not made scrap since, by key */
     private function taken(Job $job): array
     {
         $taken = [];
         $entries = StoreEntry::query()->with('item')
             ->where('job_id', $job->id)
-            ->whereIn('kind', [StoreEntryKind::Issued, StoreEntryKind::PutBack])
+            ->whereIn('kind', [StoreEntryKind::Issued, StoreEntryKind::PutBack, StoreEntryKind::WrittenOff])
             ->get();
         foreach ($entries as $entry) {
-            $taken[$entry->item->key] = ($taken[$entry->item->key] ?? 0.0) - $entry->quantity;
+            $had = $entry->kind === StoreEntryKind::WrittenOff ? -1.0 : -$entry->quantity;
+            $taken[$entry->item->key] = ($taken[$entry->item->key] ?? 0.0) + $had;
         }
 
         return $taken;

@@ -93,14 +93,23 @@ final readonly class StoresBook
         });
     }
 
-    /** @return array<string, StoreItem> what each piece of stock of a job's plan was taken from, unless it was put back since */
+    /** Says of stock that was taken that it is scrap: it stays out of the stores, and stands for nothing in the job. */
+    public function writeOff(Job $job, string $opened, User $by, string $why): void
+    {
+        $item = $this->issued($job)[$opened] ?? null;
+        if ($item !== null) {
+            $this->enter(Str::uuid()->toString(), $item, StoreEntryKind::WrittenOff, 0.0, $by, $why, $job, $opened);
+        }
+    }
+
+    /** @return array<string, StoreItem> what each piece of stock of a job's plan was taken from, unless it was put back or written off since */
     public function issued(Job $job): array
     {
         $issued = [];
         $entries = StoreEntry::query()->with('item')
             ->where('job_id', $job->id)
             ->whereNotNull('opened')
-            ->whereIn('kind', [StoreEntryKind::Issued, StoreEntryKind::PutBack])
+            ->whereIn('kind', [StoreEntryKind::Issued, StoreEntryKind::PutBack, StoreEntryKind::WrittenOff])
             ->orderBy('position')
             ->get();
         foreach ($entries as $entry) {

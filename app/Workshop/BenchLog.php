@@ -49,7 +49,7 @@ final class BenchLog
     /** @var array<int, list<BenchStep>> by the id of a release */
     private array $steps = [];
 
-    public function __construct(private readonly KnownPlans $plans, private readonly JobLog $log) {}
+    public function __construct(private readonly KnownPlans $plans, private readonly BenchStanding $standing) {}
 
     /**
      * @param  list<mixed>  $entries  decoded, as they came
@@ -174,7 +174,7 @@ final class BenchLog
                 ? 'Nothing of this job is released yet; there is nothing to log against.'
                 : 'This revision of the job is not released.');
         }
-        $this->steps[$released->id] ??= $this->log->now($job)->progress($this->plans->of($released))->steps;
+        $this->steps[$released->id] ??= $this->standing->progress($job, $released)->steps;
         $read = EntryReader::read($entry, $this->steps[$released->id], $by->name, $now);
 
         if ($read instanceof Fault) {

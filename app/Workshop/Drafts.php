@@ -14,12 +14,21 @@ use Illuminate\Support\Facades\DB;
 use UpsweptBead\Core\Account\Ledger\Ledger;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Stage\Made\Outline;
 use UpsweptBead\Core\Stage\Merge\Placement;
+use UpsweptBead\Core\Stage\Plan\Plan;
 
 /** Saves, releases and begins drafts. Every change says which version it was made on. */
 final readonly class Drafts
 {
-    public function __construct(private Workshop $workshop, private Summaries $summaries, private JobStores $stores) {}
+    public function __construct(
+        private Workshop $workshop,
+        private Summaries $summaries,
+        private JobStores $stores,
+        private KnownPlans $plans,
+        private JobLog $log,
+        private BenchStanding $standing,
+    ) {}
 
     /** Stores a new job with its first draft. */
     public function begin(CoreJob $document): Job
@@ -114,6 +123,7 @@ final readonly class Drafts
                     'shop' => $this->workshop->worksBy(),
                 ])
                 ->save();
+            $this->scrap($job->load('revisions'), $draft, $plan, $by);
             $this->stores->promise($job, Ledger::of($plan, $this->workshop->shop())->goods);
 
             return $draft;
@@ -123,6 +133,25 @@ final readonly class Drafts
         $this->summaries->refresh($job);
 
         return $released;
+    }
+
+    /** What was made by earlier revisions and is lost now is out of the stores for good. */
+    private function scrap(Job $job, Revision $released, Plan $plan, User $by): void
+    {
+        $shop = $this->workshop->shop();
+        $outline = static fn (): Outline => Outline::of($plan->layout, $plan->cut, $plan->joints, $shop->rules);
+        $log = $this->log->now($job);
+        $made = $this->standing->heldAgainst($job, $released->number, $outline, $log);
+        if ($made->pieces === []) {
+            return;
+        }
+        $earlier = [];
+        foreach ($job->revisions as $one) {
+            if (in_array($one->number, $made->keys, true)) {
+                $earlier[$one->number] = $this->plans->cut($one);
+            }
+        }
+        $this->stores->writeOff($job, $made, $earlier, $log->progress(KnownPlan::of($plan), $made), $by);
     }
 
     /** Begins the next draft from the latest release, or gives the draft there already is. */

@@ -16,7 +16,7 @@ final readonly class JobLog
     public const PAGE = 40;
 
     /** All but the traces of devices, which are long and read by themselves. */
-    private const COLUMNS = 'l.position, l.id, l.step, l.step_kind, l.step_subject, l.step_round, l.kind, l.readings, l.note, l.made_at, l.why, l.points, l.inspected, u.name as by';
+    private const COLUMNS = 'l.position, l.id, l.step, l.step_kind, l.step_subject, l.step_round, l.kind, l.readings, l.note, l.made_at, l.why, l.points, l.inspected, u.name as by, r.number as revision';
 
     /** What is remembered of the log beyond this is read anew, not added line by line. */
     private const MOST_TO_ADD = 500;
@@ -44,7 +44,7 @@ final readonly class JobLog
     {
         $last = $known->last();
         $rows = $this->rows(
-            'select '.self::COLUMNS.' from log_entries l join users u on u.id = l.user_id
+            'select '.self::COLUMNS.' from log_entries l join users u on u.id = l.user_id join revisions r on r.id = l.revision_id
                 where l.job_id = :job and l.position >= :from order by l.position limit '.self::MOST_TO_ADD,
             ['job' => $job->id, 'from' => $last->position ?? 0],
         );
@@ -81,7 +81,7 @@ final readonly class JobLog
                 (select max(position) from log_entries, jsonb_object_keys(readings) as read where job_id = :reading and position <= :read and readings <> \'{}\'::jsonb group by step, read)
             ) d
             cross join lateral (select * from log_entries one where one.job_id = :job and one.position = d.position limit 1) l
-            join users u on u.id = l.user_id order by l.position',
+            join users u on u.id = l.user_id join revisions r on r.id = l.revision_id order by l.position',
             ['closing' => $job->id, 'close' => $last, 'reading' => $job->id, 'read' => $last, 'job' => $job->id],
         );
     }
@@ -103,7 +103,7 @@ final readonly class JobLog
     {
         $rows = $this->rows(
             'select '.self::COLUMNS.', (select count(*) from log_entries where job_id = :of and position < :to) as till_here
-                from log_entries l join users u on u.id = l.user_id
+                from log_entries l join users u on u.id = l.user_id join revisions r on r.id = l.revision_id
                 where l.job_id = :job and l.position < :before order by l.position desc limit '.self::PAGE,
             ['job' => $job->id, 'before' => $before, 'of' => $job->id, 'to' => $before],
         );
@@ -117,7 +117,7 @@ final readonly class JobLog
         for ($after = 0; ; $after = $last) {
             $last = $after;
             foreach ($this->rows(
-                'select '.self::COLUMNS.' from log_entries l join users u on u.id = l.user_id
+                'select '.self::COLUMNS.' from log_entries l join users u on u.id = l.user_id join revisions r on r.id = l.revision_id
                     where l.job_id = :job and l.position > :after order by l.position limit 1000',
                 ['job' => $job->id, 'after' => $after],
             ) as $row) {

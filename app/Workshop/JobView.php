@@ -16,6 +16,7 @@ use UpsweptBead\Core\Stage\Bench\AsWelded;
 use UpsweptBead\Core\Stage\Bench\Deviation;
 use UpsweptBead\Core\Stage\Bench\JobRecord;
 use UpsweptBead\Core\Stage\Bench\Progress;
+use UpsweptBead\Core\Stage\Made\MadeWork;
 use UpsweptBead\Core\Stage\Plan\NextAction;
 use UpsweptBead\Core\Stage\Step\Clock;
 use UpsweptBead\Core\Stage\Step\StepKind;
@@ -27,6 +28,8 @@ final readonly class JobView
         private Workshop $workshop,
         private KnownPlans $plans,
         private JobLog $log,
+        private BenchStanding $standing,
+        private MadeView $made,
         private Summaries $summaries,
         private Bottles $bottles,
     ) {}
@@ -40,7 +43,8 @@ final readonly class JobView
         $revision ??= $job->current();
         $plan = $this->plans->of($revision, $revision->isDraft() ? null : $shownIn);
         $log = $revision->isDraft() ? null : $this->log->now($job);
-        $progress = $log?->progress($plan);
+        $made = $this->standing->made($job, $revision);
+        $progress = $log?->progress($plan, $made);
 
         return [
             'id' => $job->id,
@@ -50,7 +54,8 @@ final readonly class JobView
             'plan' => WithoutMoney::plan($plan->screens),
             'units' => $plan->units->value,
             'next' => self::next($progress === null ? $plan->planning : $this->summaries->making($job, $plan, $progress)),
-            'bench' => $log === null ? $this->benchBeside($job) : $this->bench($revision, $plan, $log),
+            'bench' => $log === null || $progress === null ? $this->benchBeside($job) : $this->bench($job, $revision, $plan, $log, $progress, $made),
+            'made' => $this->made->of($job, $made, $plan->units),
             'search' => RouteSearch::query()->where('job_id', $job->id)->where('put_away', false)->max('id'),
         ];
     }
@@ -73,18 +78,20 @@ final readonly class JobView
             return null;
         }
         $plan = $this->plans->of($released);
+        $log = $this->log->now($job);
+        $made = $this->standing->made($job, $released, $log);
 
-        return $this->bench($released, $plan, $this->log->now($job));
+        return $this->bench($job, $released, $plan, $log, $log->progress($plan, $made), $made);
     }
 
     /** @return array<string, mixed> */
-    private function bench(Revision $released, KnownPlan $plan, KnownLog $log): array
+    private function bench(Job $job, Revision $released, KnownPlan $plan, KnownLog $log, Progress $progress, MadeWork $made): array
     {
         return [
             'revision' => $released->number,
             'looks' => LooksWriter::all(),
-            'steps' => PlanWriter::steps($plan->steps, $plan->units),
-            ...$this->progress($plan, $log->progress($plan), $log->page()),
+            'steps' => PlanWriter::steps($made->telling($plan->steps, $plan->units), $plan->units),
+            ...$this->progress($job, $plan, $progress, $made, $log->page()),
         ];
     }
 
@@ -92,7 +99,7 @@ final readonly class JobView
      * @param  array{lines: list<array<string, mixed>>, earlier: int}  $page  the newest lines of the log
      * @return array<string, mixed>
      */
-    public function progress(KnownPlan $plan, Progress $progress, array $page): array
+    public function progress(Job $job, KnownPlan $plan, Progress $progress, MadeWork $made, array $page): array
     {
         $record = JobRecord::of($progress, $this->workshop->shop()->rules, $plan->units);
 
@@ -119,6 +126,7 @@ final readonly class JobView
                 'planned' => Quantity::Duration->read($record->plannedS, $plan->units),
                 'logged' => Quantity::Duration->read($record->loggedS, $plan->units),
             ],
+            'made' => $this->made->of($job, $made, $plan->units),
             'log' => $page['lines'],
             'earlier' => $page['earlier'],
         ];

@@ -7,6 +7,7 @@ namespace App\Workshop;
 use UpsweptBead\Core\Stage\Bench\EntryKind;
 use UpsweptBead\Core\Stage\Bench\LogEntry as CoreEntry;
 use UpsweptBead\Core\Stage\Bench\Progress;
+use UpsweptBead\Core\Stage\Made\MadeWork;
 
 /**
  * What a job's log says up to a place in it: where the job stands and its newest lines. What was logged after that
@@ -42,13 +43,16 @@ final readonly class KnownLog
         );
     }
 
-    /** Where the job stands, by the steps of a plan of it. */
-    public function progress(KnownPlan $plan): Progress
+    /** @return list<CoreEntry> those that decide where the job stands, in the order they arrived */
+    public function entries(): array
     {
-        return Progress::of($plan->steps, array_map(
-            static fn (LogRow $row): CoreEntry => $row->entry(),
-            $this->deciding,
-        ));
+        return array_map(static fn (LogRow $row): CoreEntry => $row->entry(), $this->deciding);
+    }
+
+    /** Where the job stands, by the steps of a plan of it and what earlier ones made of it. */
+    public function progress(KnownPlan $plan, MadeWork $made): Progress
+    {
+        return Progress::of($made->telling($plan->steps, $plan->units), $made->counting($this->entries()));
     }
 
     /** @return array{lines: list<array<string, mixed>>, earlier: int} the newest lines and how many there are before them */

@@ -8,6 +8,7 @@ use App\Models\Revision;
 use Illuminate\Contracts\Cache\Repository;
 use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\Job as CoreJob;
+use UpsweptBead\Core\Stage\Made\Outline;
 
 /**
  * Plans kept by what they are made from: the document (of a release, which is frozen, its id), the shop, the units, and
@@ -53,6 +54,22 @@ final class KnownPlans
         return $known instanceof KnownCut ? $known : $this->make($key, $revision, $job, null)[1];
     }
 
+    /** What work done by other revisions is held against. */
+    public function outline(Revision $revision): Outline
+    {
+        $job = $revision->isDraft() ? $this->workshop->read($revision) : null;
+        $key = $this->key($revision, $job, null);
+        $known = $this->cache->get("$key-outline");
+
+        return $known instanceof Outline ? $known : $this->make($key, $revision, $job, null)[2];
+    }
+
+    /** What its plan is kept by: another one as soon as anything of it may be another. */
+    public function keyOf(Revision $revision): string
+    {
+        return $this->key($revision, $revision->isDraft() ? $this->workshop->read($revision) : null, null);
+    }
+
     private function key(Revision $revision, ?CoreJob $job, ?UnitSystem $shownIn): string
     {
         // A release is frozen, with the shelf it was planned for: which one it is stands for what it says.
@@ -82,7 +99,7 @@ final class KnownPlans
         return $this->make($key, $revision, $job, $shownIn)[0];
     }
 
-    /** @return array{KnownPlan, KnownCut} */
+    /** @return array{KnownPlan, KnownCut, Outline} */
     private function make(string $key, Revision $revision, ?CoreJob $job, ?UnitSystem $shownIn): array
     {
         if (! array_key_exists('document', $revision->getAttributes())) {
@@ -93,10 +110,12 @@ final class KnownPlans
         $plan = $isInFull
             ? $this->workshop->planInFull($job, $shownIn, $revision->isDraft() ? null : $revision)
             : $this->workshop->plan($job, $shownIn);
-        $made = [KnownPlan::of($plan), KnownCut::of($plan, $this->workshop->shop())];
+        $shop = $this->workshop->shop();
+        $made = [KnownPlan::of($plan), KnownCut::of($plan, $shop), Outline::of($plan->layout, $plan->cut, $plan->joints, $shop->rules)];
         $until = now()->addDays(self::KEEP_DAYS);
         $this->cache->put($key, $made[0], $until);
         $this->cache->put("$key-cut", $made[1], $until);
+        $this->cache->put("$key-outline", $made[2], $until);
 
         return $made;
     }

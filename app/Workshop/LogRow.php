@@ -34,11 +34,13 @@ final readonly class LogRow
         public string $why,
         public array $points,
         public ?InspectedJoint $inspected,
+        public string $subject,
+        public int $revision,
     ) {}
 
     public static function of(object $row): self
     {
-        /** @var object{position: int, id: string, step: string, step_kind: string, step_subject: string, step_round: int, kind: string, readings: string, note: string, by: string, made_at: string, why: string, points: string, inspected: ?string, till_here?: int} $row */
+        /** @var object{position: int, id: string, step: string, step_kind: string, step_subject: string, step_round: int, kind: string, readings: string, note: string, by: string, made_at: string, why: string, points: string, inspected: ?string, revision: int, till_here?: int} $row */
         /** @var array<string, int|float> $readings */
         $readings = (array) json_decode($row->readings, true);
         /** @var list<int> $points */
@@ -58,6 +60,8 @@ final readonly class LogRow
             $row->why,
             $points,
             $row->inspected === null ? null : InspectedJoint::read(Node::of(json_decode($row->inspected, true), new Faults)),
+            $row->step_subject,
+            $row->revision,
         );
     }
 
@@ -65,6 +69,7 @@ final readonly class LogRow
     {
         return new CoreEntry(
             $this->id, $this->step, $this->kind, $this->readings, $this->note, $this->by, $this->at, $this->why, $this->points, $this->inspected,
+            subject: $this->subject, revision: $this->revision,
         );
     }
 

@@ -26,14 +26,14 @@ final readonly class QuoteView
 {
     private const MOST_ENTRIES = 20_000;
 
-    public function __construct(private KnownPlans $plans, private JobLog $log, private Workshop $workshop) {}
+    public function __construct(private KnownPlans $plans, private BenchStanding $standing, private Workshop $workshop) {}
 
     /** @return array<string, mixed> */
     public function of(Job $job, Revision $revision): array
     {
         $quote = $this->quote($revision);
         $units = $this->plans->cut($revision)->units;
-        $progress = $revision->isDraft() ? null : $this->log->now($job)->progress($this->plans->of($revision));
+        $progress = $revision->isDraft() ? null : $this->standing->progress($job, $revision);
         $besides = $progress === null ? [] : $this->besides($job, $quote);
         $spent = $progress === null ? [] : $this->spent($job, $progress, [...$quote->lines, ...$besides]);
         $isFinished = $progress?->next() === null;

@@ -18,7 +18,7 @@ final readonly class RecordFile
 
     public const VERSION = 1;
 
-    public function __construct(private JobView $view, private KnownPlans $plans, private JobLog $log, private Workshop $workshop) {}
+    public function __construct(private JobView $view, private KnownPlans $plans, private BenchStanding $standing, private Workshop $workshop) {}
 
     /** @return array<string, mixed> */
     public function of(Job $job, Revision $revision): array
@@ -50,7 +50,7 @@ final readonly class RecordFile
     {
         $welded = $revision->isDraft()
             ? []
-            : AsWelded::all($this->log->now($job)->progress($this->plans->of($revision)));
+            : AsWelded::all($this->standing->progress($job, $revision));
 
         return array_map(static function (array $joint) use ($welded): array {
             $one = $welded[$joint['id']] ?? null;

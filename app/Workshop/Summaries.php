@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\Log;
 use Throwable;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Stage\Bench\Progress;
+use UpsweptBead\Core\Stage\Made\MadeWork;
 use UpsweptBead\Core\Stage\Plan\NextAction;
 use UpsweptBead\Core\Stage\Plan\NextGroup;
 
@@ -32,7 +33,7 @@ final readonly class Summaries
     /** A job that changes again and again while it is worked out is seen to by whoever changes it. */
     private const TIMES = 3;
 
-    public function __construct(private Workshop $workshop, private KnownPlans $plans, private JobLog $log, private JobStores $stores) {}
+    public function __construct(private Workshop $workshop, private KnownPlans $plans, private JobLog $log, private BenchStanding $standing, private JobStores $stores) {}
 
     /** Works out one job again. One that cannot be read is kept as such, and takes nothing else down. */
     public function refresh(Job $job): void
@@ -51,7 +52,8 @@ final readonly class Summaries
     {
         try {
             $plan = $this->plans->of($revision);
-            $this->keep($job, $revision, $this->workshop->read($revision), $plan);
+            $made = $this->standing->made($job, $revision);
+            $this->keep($job, $revision, $this->workshop->read($revision), $plan, $made);
         } catch (Throwable $error) {
             Log::warning("Job $job->number cannot be read: {$error->getMessage()}");
             $this->mark($job, 'cannot be read', 'Look at its file', 'What is stored of this job cannot be read; nothing of it was changed.');
@@ -106,12 +108,12 @@ final readonly class Summaries
     }
 
     /** The same where the current revision's plan is at hand. */
-    public function keep(Job $job, Revision $revision, CoreJob $document, KnownPlan $plan): void
+    public function keep(Job $job, Revision $revision, CoreJob $document, KnownPlan $plan, MadeWork $made): void
     {
         // Nothing is logged before the first release.
         $isLogged = ! $revision->isDraft() || $revision->number > 1;
         $log = $isLogged ? $this->log->now($job) : null;
-        $progress = $log?->progress($plan) ?? Progress::of($plan->steps, []);
+        $progress = $log?->progress($plan, $made) ?? Progress::of($plan->steps, []);
         $next = $revision->isDraft() ? $plan->planning : $this->making($job, $plan, $progress);
         $this->write($job, $revision, $log?->position() ?? 0, [
             'place' => $next->place(),

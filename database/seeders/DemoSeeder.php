@@ -13,9 +13,9 @@ use App\Models\User;
 use App\Stores\JobStores;
 use App\Stores\Stocktaking;
 use App\Stores\StoresBook;
+use App\Workshop\BenchStanding;
 use App\Workshop\Bottles;
 use App\Workshop\Drafts;
-use App\Workshop\JobLog;
 use App\Workshop\KnownPlans;
 use App\Workshop\Summaries;
 use App\Workshop\Workshop;
@@ -41,6 +41,7 @@ use UpsweptBead\Core\Stage\Bench\Inspection\Outcome;
 use UpsweptBead\Core\Stage\Bench\Inspection\Oxide;
 use UpsweptBead\Core\Stage\Bench\Inspection\Rework;
 use UpsweptBead\Core\Stage\Bench\LogEntry as CoreEntry;
+use UpsweptBead\Core\Stage\Made\MadeWork;
 use UpsweptBead\Core\Stage\Plan\Planner;
 
 /** The made-up shop 'Tidewater Tube & Bead': its people, stores and jobs. Nobody and nothing in it is real. */
@@ -54,7 +55,7 @@ final class DemoSeeder extends Seeder
         private readonly JobStores $stores,
         private readonly StoresBook $book,
         private readonly KnownPlans $plans,
-        private readonly JobLog $log,
+        private readonly BenchStanding $standing,
         private readonly Bottles $bottles,
     ) {}
 
@@ -151,7 +152,7 @@ final class DemoSeeder extends Seeder
     private function fromStores(Job $job, Revision $revision, User $by): void
     {
         $cut = $this->plans->cut($revision);
-        $this->stores->follow($job, $cut, $this->log->now($job)->progress($this->plans->of($revision)), $by);
+        $this->stores->follow($job, $cut, $this->standing->progress($job, $revision), $by, MadeWork::none());
         foreach ($cut->needs as $need) {
             $item = $need->kind->isStock() ? null : StoreItem::query()->where('key', $need->key)->first();
             if ($item !== null) {

@@ -100,6 +100,7 @@ const ACCESS = [
     'GET jobs/{job}/searches/{search}' => EVERYBODY,
     'POST jobs/{job}/searches/{search}/stop' => PLANNERS,
     'POST jobs/{job}/searches/{search}/put-away' => PLANNERS,
+    'GET jobs/{job}/look-over' => PLANNERS,
     'POST jobs/{job}/release' => PLANNERS,
     'POST jobs/{job}/revise' => PLANNERS,
     'POST jobs/{job}/log' => LOGGERS,

@@ -5,8 +5,7 @@ declare(strict_types=1);
 use App\Models\Job;
 use App\Models\LogEntry;
 use App\Models\User;
-use App\Workshop\JobLog;
-use App\Workshop\KnownPlans;
+use App\Workshop\BenchStanding;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -56,8 +55,8 @@ it('reads the log of before: every step of it is one of today’s plan, and says
     // The bench goes on where it was: of all that was logged then, nothing is still to be done.
     foreach (['TB-0418', 'TB-0398'] as $number) {
         $job = Job::query()->where('number', $number)->firstOrFail();
-        $plan = app(KnownPlans::class)->of($job->released() ?? throw new LogicException('Not released.'));
-        $progress = app(JobLog::class)->now($job)->progress($plan);
+        $released = $job->released() ?? throw new LogicException('Not released.');
+        $progress = app(BenchStanding::class)->progress($job, $released);
         $logged = $entries->where('job_id', $job->id)->where('step_round', 1)->whereNotIn('step', ['check.part.1', 'trial.set', 'leak-test.C']);
         foreach ($logged as $one) {
             expect($progress->isDone($one->step))->toBeTrue()

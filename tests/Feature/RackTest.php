@@ -10,6 +10,7 @@ use App\Workshop\KnownPlans;
 use App\Workshop\Summaries;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia as Page;
+use UpsweptBead\Core\Stage\Made\MadeWork;
 
 /** @return array<string, mixed> what the rack shows */
 function rack(object $test, string $query = ''): array
@@ -60,7 +61,7 @@ it('keeps the newer of two states when two people log at once', function () {
     $plan = app(KnownPlans::class)->of($job->refresh()->load('revisions')->current());
     $old = app(JobLog::class)->now($job);
     $this->log($job, $this->entry('prepare.A2'))->assertOk();
-    app(Summaries::class)->logged($job, $plan, $old->progress($plan), $old->position());
+    app(Summaries::class)->logged($job, $plan, $old->progress($plan, MadeWork::none()), $old->position());
     expect(Summary::query()->findOrFail($job->id)->facts['stepsDone'])->toBe(2)
         ->and(rack($this)['rack']['jobs'][0]['stepsDone'])->toBe(2);
 });

@@ -87,6 +87,7 @@ export function someView(change: Partial<JobView> = {}): JobView {
         plan: somePlan(),
         units: 'metric',
         next: { stage: 'route', group: '', text: '' },
+        made: null,
         bench: null,
         search: null,
         ...change,

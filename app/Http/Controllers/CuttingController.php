@@ -16,7 +16,7 @@ use App\Stores\CuttingView;
 use App\Stores\JobStores;
 use App\Stores\NoneLeft;
 use App\Workshop\BenchLog;
-use App\Workshop\JobLog;
+use App\Workshop\BenchStanding;
 use App\Workshop\KnownPlans;
 use App\Workshop\Summaries;
 use App\Workshop\Workshop;
@@ -37,7 +37,7 @@ final readonly class CuttingController
 
     public function __construct(
         private KnownPlans $plans,
-        private JobLog $log,
+        private BenchStanding $standing,
         private JobStores $stores,
         private CuttingView $view,
         private Summaries $summaries,
@@ -62,9 +62,8 @@ final readonly class CuttingController
                     $field = $taken->fault->path === 'readings.length' ? 'length' : $taken->fault->path;
                     throw ValidationException::withMessages([$field => $taken->fault->message]);
                 }
-                $progress = $this->log->now($job)->progress($this->plans->of($revision));
                 $strictly = $request->isUndo() ? null : $request->mark();
-                $this->stores->follow($job, $this->plans->cut($revision), $progress, $user, $strictly);
+                $this->stores->follow($job, $this->plans->cut($revision), $this->standing->progress($job, $revision), $user, $this->standing->made($job, $revision), $strictly);
             });
         } catch (NoneLeft $none) {
             return new JsonResponse(['message' => $none->getMessage(), 'errors' => ['mark' => [$none->getMessage()]]], 409);

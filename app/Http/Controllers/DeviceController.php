@@ -8,9 +8,8 @@ use App\Http\Csv;
 use App\Http\Requests\DeviceRequest;
 use App\Models\Job;
 use App\Models\LogEntry;
+use App\Workshop\BenchStanding;
 use App\Workshop\Bottles;
-use App\Workshop\JobLog;
-use App\Workshop\KnownPlans;
 use Generator;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
@@ -20,15 +19,14 @@ use UpsweptBead\Core\Stage\Device\Device;
 /** What the instruments at a step read: stand-ins live, and what was recorded of them. */
 final readonly class DeviceController
 {
-    public function __construct(private KnownPlans $plans, private JobLog $log, private Bottles $bottles) {}
+    public function __construct(private BenchStanding $standing, private Bottles $bottles) {}
 
     /** The readings of the stand-ins at some seconds since what they watch was begun. */
     public function live(DeviceRequest $request, Job $job): JsonResponse
     {
         $job->load('revisions');
         $released = $job->released();
-        $plan = $released === null ? null : $this->plans->of($released);
-        $steps = $plan === null ? [] : array_column($this->log->now($job)->progress($plan)->steps, null, 'id');
+        $steps = $released === null ? [] : array_column($this->standing->progress($job, $released)->steps, null, 'id');
         $rig = ($steps[$request->step()] ?? null)?->rig;
         abort_if($rig === null, 404, 'No instrument watches that step.');
         $units = $request->units();

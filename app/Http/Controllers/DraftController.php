@@ -8,9 +8,13 @@ use App\Http\Requests\ChangeRequest;
 use App\Http\Requests\SaveDraftRequest;
 use App\Models\Job;
 use App\Models\User;
+use App\Workshop\BenchStanding;
 use App\Workshop\Drafts;
+use App\Workshop\JobLog;
 use App\Workshop\JobView;
 use App\Workshop\KnownPlan;
+use App\Workshop\LookOver;
+use App\Workshop\MadeView;
 use App\Workshop\NotReleasable;
 use App\Workshop\StaleDraft;
 use App\Workshop\Summaries;
@@ -24,12 +28,21 @@ use UpsweptBead\Core\Exchange\Screens\FigureWriter;
 use UpsweptBead\Core\Exchange\Screens\PlanWriter;
 use UpsweptBead\Core\Exchange\Screens\RouteWriter;
 use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
+use UpsweptBead\Core\Stage\Made\MadeWork;
+use UpsweptBead\Core\Stage\Made\Outline;
 use UpsweptBead\Core\Stage\Plan\Planner;
 
 /** Live editing: a document goes in, the plan comes out; saved only through `update`. */
 final readonly class DraftController
 {
-    public function __construct(private Workshop $workshop, private Drafts $drafts, private Summaries $summaries) {}
+    public function __construct(
+        private Workshop $workshop,
+        private Drafts $drafts,
+        private Summaries $summaries,
+        private JobLog $log,
+        private BenchStanding $standing,
+        private MadeView $made,
+    ) {}
 
     public function update(SaveDraftRequest $request, Job $job): JsonResponse
     {
@@ -44,8 +57,15 @@ final readonly class DraftController
             ]);
         }
 
-        $plan = KnownPlan::of($this->workshop->plan($document));
-        $this->summaries->keep($job, $revision, $document, $plan);
+        $worked = $this->workshop->plan($document);
+        $plan = KnownPlan::of($worked);
+        $rules = $this->workshop->shop()->rules;
+        $outline = static fn (): Outline => Outline::of($worked->layout, $worked->cut, $worked->joints, $rules);
+        // Nothing is logged before the first release.
+        $made = $revision->number === 1
+            ? MadeWork::none()
+            : $this->standing->heldAgainst($job, $revision->number, $outline, $this->log->now($job));
+        $this->summaries->keep($job, $revision, $document, $plan, $made);
 
         return new JsonResponse([
             'revision' => JobView::revision($revision),
@@ -53,6 +73,7 @@ final readonly class DraftController
             'plan' => $plan->screens,
             'units' => $document->units->value,
             'next' => JobView::next($plan->planning),
+            'made' => $this->made->of($job, $made, $document->units),
         ]);
     }
 
@@ -89,6 +110,12 @@ final readonly class DraftController
         }
 
         return new JsonResponse((new RouteWriter(new FigureWriter($document->units)))->answers($answers));
+    }
+
+    /** What releasing the draft would do, before anybody says yes. */
+    public function lookOver(Job $job, LookOver $lookOver): JsonResponse
+    {
+        return new JsonResponse($lookOver->of($job->load('revisions')));
     }
 
     public function release(Request $request, Job $job): JsonResponse

@@ -33,7 +33,7 @@ use UpsweptBead\Core\Stage\Survey\TubeChoice;
 
 final readonly class JobController
 {
-    public const STAGES = ['survey', 'route', 'merge', 'cut', 'fit', 'weld', 'bench', 'handover'];
+    public const STAGES = ['survey', 'route', 'merge', 'cut', 'fit', 'weld', 'bench', 'handover', 'release'];
 
     public function __construct(private JobView $view, private Workshop $workshop) {}
 

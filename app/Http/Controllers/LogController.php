@@ -12,6 +12,7 @@ use App\Models\Revision;
 use App\Models\User;
 use App\Stores\JobStores;
 use App\Workshop\BenchLog;
+use App\Workshop\BenchStanding;
 use App\Workshop\JobLog;
 use App\Workshop\JobView;
 use App\Workshop\KnownPlans;
@@ -29,6 +30,7 @@ final readonly class LogController
     public function __construct(
         private BenchLog $bench,
         private JobLog $log,
+        private BenchStanding $standing,
         private KnownPlans $plans,
         private Summaries $summaries,
         private JobView $view,
@@ -49,15 +51,17 @@ final readonly class LogController
         assert($user instanceof User);
         $job->load(['revisions' => static fn (HasMany $all) => $all->brief()]);
         $taken = $this->bench->take($job, $user, $request->entries(), now());
-        $plan = $this->plans->of($job->released() ?? Revision::query()->findOrFail($job->current()->id));
+        $revision = $job->released() ?? Revision::query()->findOrFail($job->current()->id);
+        $plan = $this->plans->of($revision);
         $this->follow($request, $job, $taken, $user);
         $log = $this->log->now($job);
-        $progress = $log->progress($plan);
+        $made = $this->standing->made($job, $revision, $log);
+        $progress = $log->progress($plan, $made);
         $this->summaries->logged($job, $plan, $progress, $log->position());
 
         return new JsonResponse([
             'results' => array_map(static fn (Taken $one): array => $one->toArray(), $taken),
-            'progress' => $this->view->progress($plan, $progress, $log->page()),
+            'progress' => $this->view->progress($job, $plan, $progress, $made, $log->page()),
         ]);
     }
 
@@ -78,8 +82,7 @@ final readonly class LogController
             [$step, $kind] = is_array($entry) ? [$entry['step'] ?? '', $entry['kind'] ?? ''] : ['', ''];
             $isCut = is_string($step) && ($kinds[$step] ?? null) === StepKind::Prepare && in_array($kind, ['done', 'reopen'], true);
             if ($taken[$i]->state === 'stored' && $isCut) {
-                $progress = $this->log->now($job)->progress($plan);
-                $this->stores->follow($job, $this->plans->cut($released), $progress, $by);
+                $this->stores->follow($job, $this->plans->cut($released), $this->standing->progress($job, $released), $by, $this->standing->made($job, $released));
                 $this->summaries->storesChanged();
 
                 return;

@@ -7,8 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\CustomerLink;
 use App\Models\Job;
 use App\Models\User;
-use App\Workshop\JobLog;
-use App\Workshop\KnownPlans;
+use App\Workshop\BenchStanding;
 use App\Workshop\Picture;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -24,7 +23,7 @@ final readonly class PhotoController
 {
     private const MOST_OF_A_JOB = 400;
 
-    public function __construct(private KnownPlans $plans, private JobLog $log) {}
+    public function __construct(private BenchStanding $standing) {}
 
     public function index(Job $job): JsonResponse
     {
@@ -111,11 +110,7 @@ final readonly class PhotoController
         $job->load('revisions');
         $released = $job->released();
 
-        return $released === null ? [] : array_column(
-            $this->log->now($job)->progress($this->plans->of($released))->steps,
-            null,
-            'id',
-        );
+        return $released === null ? [] : array_column($this->standing->progress($job, $released)->steps, null, 'id');
     }
 
     private static function jpeg(int $job, int $photo, string $kept = 'private, max-age=31536000, immutable'): Response

@@ -1,6 +1,6 @@
 // Made from docs/schemas by bin/schemas.mjs; change it there.
 
-export type Stage = 'survey' | 'route' | 'merge' | 'cut' | 'fit' | 'weld' | 'bench' | 'handover';
+export type Stage = 'survey' | 'route' | 'merge' | 'cut' | 'fit' | 'weld' | 'bench' | 'handover' | 'release';
 export type Purpose = 'turbo-downpipe' | 'turbo-manifold' | 'header' | 'collector' | 'system' | 'repair';
 export type Units = 'inch' | 'metric';
 /**
@@ -185,6 +185,7 @@ export interface Answers {
     SmallCard: SmallCard;
     JobQuote: JobQuote;
     Saved: Saved;
+    LookOver: LookOver;
     Stale: Stale;
     Released: Released;
     Preview: Preview;
@@ -235,6 +236,10 @@ export interface JobView {
     plan: Plan;
     units: Units;
     next: NextAction;
+    /**
+     * What the draft, or the release where there is none, no longer has use for.
+     */
+    made: Made | null;
     bench: BenchState | null;
     /**
      * The newest search for designs that was not put away.
@@ -1546,8 +1551,45 @@ export interface NextAction {
     group: string;
     text: string;
 }
+/**
+ * What earlier revisions made and this one wants otherwise.
+ */
+export interface Made {
+    pieces: {
+        mark: string;
+        run: string;
+        /**
+         * The one it was made by.
+         */
+        revision: number;
+        isLost: boolean;
+        /**
+         * In what it differs, then how to go on, the least work first.
+         */
+        lines: string[];
+    }[];
+    joints: {
+        id: string;
+        run: string;
+        isWelded: boolean;
+        lines: string[];
+    }[];
+    /**
+     * Time of the steps that count no longer.
+     */
+    work: string;
+    /**
+     * Of that time and of lost pieces.
+     */
+    cost: number | null;
+    /**
+     * Whether all that is lost has a price.
+     */
+    isPriced: boolean;
+}
 export interface BenchState {
     revision: number;
+    made: Made | null;
     looks: Looks;
     steps: Step[];
     done: string[];
@@ -1937,6 +1979,38 @@ export interface Saved {
     plan: Plan;
     units: Units;
     next: NextAction;
+    made: Made | null;
+}
+/**
+ * A draft as it would be released.
+ */
+export interface LookOver {
+    number: number;
+    /**
+     * The release it is compared with.
+     */
+    since: number | null;
+    document: string[];
+    pieces: {
+        run: string;
+        lines: string[];
+    }[];
+    made: Made | null;
+    goods: {
+        name: string;
+        unit: string;
+        needed: number;
+        fromStores: number;
+        toBuy: number;
+        location: string;
+    }[];
+    /**
+     * Of what is to be bought.
+     */
+    cost: number;
+    isPriced: boolean;
+    problems: Notice[];
+    cautions: Notice[];
 }
 /**
  * Refused: somebody saved in between.
@@ -2547,6 +2621,7 @@ export interface Taken {
     reason: string | null;
 }
 export interface Progress {
+    made: Made | null;
     done: string[];
     /**
      * What follows from inspections, by the step it stands behind.

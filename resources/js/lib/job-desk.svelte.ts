@@ -424,7 +424,8 @@ export class JobDesk {
         if (reply.ok) {
             this.revision = reply.data.revision;
             this.plan = reply.data.plan;
-            this.view = { ...this.view, units: reply.data.units, next: reply.data.next };
+            const { units, next, made } = reply.data;
+            this.view = { ...this.view, units, next, made };
             this.errors = {};
             this.failure = '';
             if (this.document === sent) {

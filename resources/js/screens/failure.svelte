@@ -28,10 +28,7 @@
         ],
         419: ['You were away too long', 'Sign in again; nothing was lost.'],
         429: ['Too much at once', 'Nothing was changed. Wait a moment.'],
-        503: [
-            'The server is not there just now',
-            'It comes back by itself; what you did is kept.',
-        ],
+        503: ['The server is not there just now', 'It comes back by itself; what you did is kept.'],
     };
     const job = $derived(status === 409 ? /^\/jobs\/\d+/.exec(location.pathname)?.[0] : undefined);
     const [title, text] = $derived(texts[status] ?? ['The server failed', 'Nothing was changed. Try again.']);

@@ -25,7 +25,7 @@ final readonly class MadeWork
      * @param  list<PieceStanding>  $pieces  that no longer fit
      * @param  list<JointStanding>  $joints  that cannot stay
      * @param  array<string, true>  $void  pieces, joints, runs and collectors whose steps count no longer
-     * @param  list<string>  $keys  of the steps that are closed and count no longer
+     * @param  array<string, int>  $keys  of the steps that are closed and count no longer, with the revision they were done by
      */
     private function __construct(
         private int $revision,
@@ -46,7 +46,7 @@ final readonly class MadeWork
         $lengths = self::lengths($log);
         $made = self::made($closed, [...array_values($earlier), $plan]);
         $standingOf = static fn (string $mark, int $at): ?PieceStanding => isset($earlier[$at]->pieces[$mark])
-            ? self::standing($mark, self::asMade($mark, $at, $earlier[$at], $lengths), $plan, $made)
+            ? self::standing($mark, $at, self::asMade($mark, $at, $earlier[$at], $lengths), $plan, $made)
             : null;
         $pieces = $joints = $void = [];
         foreach ($made as $mark) {
@@ -83,7 +83,9 @@ final readonly class MadeWork
         }
         $isVoid = static fn (LogEntry $one): bool => $one->revision < $revision && isset($void[$one->subject]);
 
-        return new self($revision, $pieces, $joints, $void, array_keys(array_filter($closed, $isVoid)));
+        $keys = array_map(static fn (LogEntry $one): int => $one->revision, array_filter($closed, $isVoid));
+
+        return new self($revision, $pieces, $joints, $void, $keys);
     }
 
     /** Where nothing was made by an earlier revision. */
@@ -95,6 +97,14 @@ final readonly class MadeWork
     public function isNone(): bool
     {
         return $this->void === [];
+    }
+
+    /** @return list<string> marks of pieces that are worked over, not made again */
+    public function kept(): array
+    {
+        $kept = array_filter($this->pieces, static fn (PieceStanding $one): bool => ! $one->isLost);
+
+        return array_values(array_map(static fn (PieceStanding $one): string => $one->mark, $kept));
     }
 
     /**
@@ -215,14 +225,19 @@ final readonly class MadeWork
      *
      * @param  list<string>  $made
      */
-    private static function standing(string $mark, MadePiece $piece, Outline $plan, array $made): ?PieceStanding
-    {
+    private static function standing(
+        string $mark,
+        int $at,
+        MadePiece $piece,
+        Outline $plan,
+        array $made,
+    ): ?PieceStanding {
         $now = $plan->pieces[$mark] ?? null;
         $asPlanned = new MadePiece($piece->piece, $piece->tubeId, 0.0);
 
         return $now !== null && $asPlanned->as($now, $plan->tubeOf($mark))->isSame()
             ? null
-            : PieceStanding::of($mark, $piece, $plan, $made);
+            : PieceStanding::of($mark, $at, $piece, $plan, $made);
     }
 
     /** Whether a collector is the same by both plans; true for a run. */

@@ -17,12 +17,14 @@ final readonly class PieceStanding
     private const AT_THE_PIECE = [RescueKind::SawOff, RescueKind::LongerNeighbour];
 
     /**
+     * @param  int  $revision  of the plan it was made by
      * @param  list<Difference>  $differences
      * @param  bool  $isLost  nothing can be done to it, or beside it, that makes it this piece again
      * @param  list<Rescue>  $rescues  the least work first; none for what is scrap
      */
     private function __construct(
         public string $mark,
+        public int $revision,
         public MadePiece $made,
         public ?Piece $now,
         public array $differences,
@@ -35,13 +37,13 @@ final readonly class PieceStanding
      * @param  list<string>  $made  marks of all pieces that are made already
      * @return self|null null where it can stay as it is
      */
-    public static function of(string $mark, MadePiece $piece, Outline $plan, array $made): ?self
+    public static function of(string $mark, int $revision, MadePiece $piece, Outline $plan, array $made): ?self
     {
         $now = $plan->pieces[$mark] ?? null;
         if ($now === null) {
             $ways = self::asOthers($mark, $piece, $plan, $made);
 
-            return new self($mark, $piece, null, [new Difference(DifferenceKind::Gone)], true, $ways);
+            return new self($mark, $revision, $piece, null, [new Difference(DifferenceKind::Gone)], true, $ways);
         }
         $fit = $piece->as($now, $plan->tubeOf($mark));
         $wrong = self::wrong($now, $fit->offMm, $plan, $made);
@@ -61,7 +63,7 @@ final readonly class PieceStanding
             $ways = [...self::asOthers($mark, $piece, $plan, $made), $new];
         }
 
-        return new self($mark, $piece, $now, $differences, $isLost, array_slice($ways, 0, self::MOST_WAYS));
+        return new self($mark, $revision, $piece, $now, $differences, $isLost, array_slice($ways, 0, self::MOST_WAYS));
     }
 
     /** @return list<Rescue> what is done to it, or beside it, so that it fits again */

@@ -42,7 +42,7 @@ final readonly class NextAction
                 );
         }
 
-        return new self('weld', NextGroup::Release, 'Look it over and release it');
+        return new self('release', NextGroup::Release, 'Look it over and release it');
     }
 
     /**
@@ -98,7 +98,7 @@ final readonly class NextAction
         return match ($this->stage) {
             'bench' => 0,
             'cut' => 1,
-            'weld' => 2,
+            'release' => 2,
             'route', 'merge' => 3,
             'survey' => 4,
             default => 5,

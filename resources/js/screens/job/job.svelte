@@ -11,6 +11,7 @@
     import DeleteJob from '@/parts/delete-job.svelte';
     import type FindDialog from '@/parts/find-dialog.svelte';
     import { runAt, stageOf, STAGES } from '@/lib/places';
+    import MadeBefore from '@/parts/made-before.svelte';
     import JobPlate from '@/parts/job-plate.svelte';
     import RunTabs from '@/parts/run-tabs.svelte';
     import KeysDialog from '@/parts/keys-dialog.svelte';
@@ -76,6 +77,16 @@
     }
 
     const screen = $derived(STAGE_SCREENS[stage]());
+    /** Where it is told what no longer fits; the page that looks a draft over tells it in full. */
+    const MADE_AT: Stage[] = ['route', 'merge', 'cut', 'fit', 'weld', 'bench'];
+    /** At the bench the release counts, also beside a draft; after entries were taken its answer is the newer one. */
+    const made = $derived(
+        desk.isDraft && stage !== 'bench'
+            ? desk.view.made
+            : desk.view.bench
+              ? desk.view.bench.made
+              : desk.view.made,
+    );
 
     function goTo(next: Stage): void {
         if (next === stage) return;
@@ -108,10 +119,6 @@
         else router.reload({ only: ['job'], data: { units: next } });
     }
 
-    async function release(): Promise<void> {
-        if (await desk.release()) router.visit(`/jobs/${desk.view.id}/bench`);
-    }
-
     async function revise(): Promise<void> {
         if (await desk.revise()) router.visit(`/jobs/${desk.view.id}/route`);
     }
@@ -142,12 +149,14 @@
             {/if}
             <Button look="quiet" disabled={!desk.canUndo} onclick={() => desk.undo()}>Undo</Button>
             <Button look="quiet" disabled={!desk.canRedo} onclick={() => desk.redo()}>Redo</Button>
-            <Button
-                onclick={release}
-                disabled={desk.problems > 0 || desk.unsaved}
-                title={desk.problems > 0 ? 'Solve the problems first' : ''}
-                >Release rev {desk.revision.number}</Button
-            >
+            {#if stage !== 'release'}
+                <Button
+                    onclick={() => goTo('release')}
+                    disabled={desk.problems > 0 || desk.unsaved}
+                    title={desk.problems > 0 ? 'Solve the problems first' : ''}
+                    >Look over rev {desk.revision.number}</Button
+                >
+            {/if}
         {:else if person.plans}
             <Button onclick={revise}>Begin rev {desk.revision.number + 1}</Button>
         {/if}
@@ -159,6 +168,7 @@
         >
     </StageTabs>
     <SaveBar {desk} onfield={showField} />
+    {#if made && MADE_AT.includes(stage)}<MadeBefore {made} />{/if}
     {#if desk.members.length > 1 && !['bench', 'merge'].includes(stage) && !(stage === 'route' && desk.plan.runs.some((run) => run.run))}
         <RunTabs {desk} filters={stage !== 'survey' && stage !== 'route'} />
     {/if}

@@ -24,7 +24,9 @@
         aria-controls="stages"
         onclick={() => (isUnfolded = !isUnfolded)}
     >
-        <span class="figure text-[0.75rem] font-normal opacity-75">{STAGES.indexOf(stage) + 1}</span>{stage}
+        {#if STAGES.includes(stage)}<span class="figure text-[0.75rem] font-normal opacity-75"
+                >{STAGES.indexOf(stage) + 1}</span
+            >{/if}{stage}
         <span class="text-quiet ml-auto font-normal normal-case"
             >{isUnfolded ? 'Fold away ▴' : 'Stages and more ▾'}</span
         >

@@ -22,4 +22,5 @@ export const STAGE_SCREENS: Record<Stage, () => Promise<{ default: Component<Sta
     weld: () => import('../weld/weld.svelte'),
     bench: () => import('../bench/bench.svelte'),
     handover: () => import('../handover/handover.svelte'),
+    release: () => import('../release/release.svelte'),
 };

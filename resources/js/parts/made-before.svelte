@@ -1,0 +1,39 @@
+<script lang="ts">
+    // What was made by an earlier revision and no longer fits: in what, and how to go on.
+    import type { Made } from '@/lib/answers';
+    import { money } from '@/lib/money';
+
+    type Props = { made: Made; open?: boolean };
+    let { made, open = false }: Props = $props();
+
+    const counted = (many: number, one: string) =>
+        many === 0 ? [] : [`${many} ${one}${many === 1 ? '' : 's'}`];
+    const what = $derived(
+        [...counted(made.pieces.length, 'piece'), ...counted(made.joints.length, 'joint')].join(' and '),
+    );
+    const many = $derived(made.pieces.length + made.joints.length);
+    const names = $derived(
+        [...made.pieces.map((one) => one.mark), ...made.joints.map((one) => one.id)].join(', '),
+    );
+</script>
+
+<details class="sheet border-stop border-l-4" {open}>
+    <summary class="flex min-h-(--tap) cursor-pointer flex-wrap items-center gap-x-3 px-3 py-1.5">
+        <span class="font-medium">△ {what} made already {many === 1 ? 'does' : 'do'} not fit: {names}</span>
+        <span class="text-quiet text-sm">
+            {made.work} of work lost{made.cost === null
+                ? ''
+                : `, about ${money(made.cost)} with the stock${made.isPriced ? '' : ' that has a price'}`}
+        </span>
+    </summary>
+    <ul class="grid gap-x-6 gap-y-2 px-3 pb-3 lg:grid-cols-2">
+        {#each [...made.pieces.map( (one) => ({ key: one.mark, lines: one.lines }) ), ...made.joints.map( (one) => ({ key: one.id, lines: one.lines }) )] as one (one.key)}
+            <li class="border-line border-l-2 pl-3">
+                <p>{one.lines[0]}</p>
+                {#each one.lines.slice(1) as way, i (i)}
+                    <p class="text-quiet">{i === 0 ? way : `Or: ${way}`}</p>
+                {/each}
+            </li>
+        {/each}
+    </ul>
+</details>

@@ -12,9 +12,9 @@ use App\Workshop\KnownCut;
 use App\Workshop\KnownPlans;
 use App\Workshop\WithoutMoney;
 use App\Workshop\Workshop;
-use UpsweptBead\Core\Account\Stores\ShoppingRow;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Exchange\Screens\CuttingWriter;
+use UpsweptBead\Core\Exchange\Screens\ShoppingWriter;
 use UpsweptBead\Core\Stage\Bench\Progress;
 use UpsweptBead\Core\Stage\Cut\OpenedStock;
 use UpsweptBead\Core\Stage\Cut\WrongLength;
@@ -34,14 +34,15 @@ final readonly class CuttingView
     public function of(Job $job, Revision $revision): array
     {
         $cut = $this->plans->cut($revision);
-        $progress = $revision->isDraft() ? null : $this->standing->progress($job, $revision);
+        // Nothing is cut before the first release; what a later draft wants otherwise does not count as cut.
+        $progress = $job->released() === null ? null : $this->standing->progress($job, $revision);
         $list = $this->stores->list($job, $cut->needs);
 
         return [
             'revision' => $revision->number,
             'released' => ! $revision->isDraft(),
             'shopping' => [
-                'rows' => array_map(self::row(...), $list->rows),
+                'rows' => array_map((new ShoppingWriter($cut->units))->row(...), $list->rows),
                 'stockToBuy' => $list->stockToBuy(),
                 'cost' => round($list->cost(), 2),
                 'priced' => $list->isPriced(),
@@ -52,25 +53,8 @@ final readonly class CuttingView
                 static fn (array $saw): array => WithoutMoney::of($saw, ['cost']),
                 $cut->saws,
             ),
-            // A piece that the draft wants otherwise does not count as cut beside its new length.
-            'cut' => (object) ($progress === null ? [] : $this->done($cut, $this->standing->progress($job, $job->current()))),
-            'wrong' => $progress === null ? [] : $this->wrong($cut, $progress),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function row(ShoppingRow $row): array
-    {
-        return [
-            'key' => $row->need->key,
-            'kind' => $row->need->kind->value,
-            'name' => $row->need->name,
-            'unit' => $row->need->kind->unit($row->need->quantity),
-            'needed' => round($row->need->quantity, 3),
-            'fromStores' => round($row->fromStores, 3),
-            'toBuy' => $row->toBuy,
-            'cost' => $row->cost === null ? null : round($row->cost, 2),
-            'location' => $row->location,
+            'cut' => (object) ($progress === null ? [] : $this->done($cut, $progress)),
+            'wrong' => $progress === null || $revision->isDraft() ? [] : $this->wrong($cut, $progress),
         ];
     }
 

@@ -7,9 +7,9 @@ namespace App\Workshop;
 use App\Models\Job;
 use App\Stores\JobStores;
 use UpsweptBead\Core\Account\Ledger\Ledger;
-use UpsweptBead\Core\Account\Stores\ShoppingRow;
 use UpsweptBead\Core\Base\Reason\Notice;
 use UpsweptBead\Core\Base\Reason\Severity;
+use UpsweptBead\Core\Exchange\Screens\ShoppingWriter;
 use UpsweptBead\Core\Job\Changes;
 use UpsweptBead\Core\Stage\Made\Outline;
 use UpsweptBead\Core\Stage\Made\PlanChanges;
@@ -50,24 +50,11 @@ final readonly class LookOver
                 $pieces,
             ),
             'made' => $this->made->of($job, $made, $document->units),
-            'goods' => array_map(self::row(...), $list->rows),
+            'goods' => array_map((new ShoppingWriter($document->units))->row(...), $list->rows),
             'cost' => round($list->cost(), 2),
             'isPriced' => $list->isPriced(),
             'problems' => self::notices($plan->notices(), Severity::Problem),
             'cautions' => self::notices($plan->notices(), Severity::Caution),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function row(ShoppingRow $row): array
-    {
-        return [
-            'name' => $row->need->name,
-            'unit' => $row->need->kind->unit($row->need->quantity),
-            'needed' => round($row->need->quantity, 3),
-            'fromStores' => round($row->fromStores, 3),
-            'toBuy' => $row->toBuy,
-            'location' => $row->location,
         ];
     }
 

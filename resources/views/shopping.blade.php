@@ -2,7 +2,7 @@
     /** @var string $number */
     /** @var string $title */
     /** @var \UpsweptBead\Core\Account\Stores\ShoppingList $list */
-    $much = static fn (float $value): string => rtrim(rtrim(number_format($value, 3, '.', ''), '0'), '.');
+    /** @var callable(\UpsweptBead\Core\Account\Stores\ItemKind, float): string $text */
     $buy = array_filter($list->rows, static fn ($row): bool => $row->toBuy > 0.0);
     $have = array_filter($list->rows, static fn ($row): bool => $row->fromStores > 0.0);
 @endphp
@@ -39,7 +39,7 @@
     <td><span class="box"></span></td>
     <td>{{ $row->need->name }}</td>
     <td class="n">{{ $row->need->key }}</td>
-    <td class="n r">{{ $much($row->toBuy) }} {{ $row->need->kind->unit($row->toBuy) }}</td>
+    <td class="n r">{{ $text($row->need->kind, $row->toBuy) }}</td>
     <td class="n r">{{ $row->cost === null ? 'ask' : $currency->show($row->cost) }}</td>
 </tr>
 @endforeach
@@ -58,7 +58,7 @@
     <td>{{ $row->need->name }}</td>
     <td class="n">{{ $row->need->key }}</td>
     <td>{{ $row->location }}</td>
-    <td class="n r">{{ $much($row->fromStores) }} {{ $row->need->kind->unit($row->fromStores) }}</td>
+    <td class="n r">{{ $text($row->need->kind, $row->fromStores) }}</td>
 </tr>
 @endforeach
 </table>

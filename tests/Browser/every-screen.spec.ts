@@ -20,6 +20,7 @@ const SCREENS = [
     '/jobs/2/bench',
     '/jobs/3/survey',
     '/jobs/3/route',
+    '/jobs/1/release',
     '/jobs/4/bench',
     '/jobs/4/handover',
     '/jobs/5/survey',

@@ -41,6 +41,28 @@ function tooSmall(page: Page, least: number): Promise<string[]> {
     }, least);
 }
 
+/** Words of a drawing that are cut off at its edge: a length of which the end is missing is a wrong cut. */
+function cutOff(page: Page): Promise<string[]> {
+    return page.evaluate(() => {
+        const found: string[] = [];
+        for (const text of document.querySelectorAll('svg text')) {
+            const drawing = text.closest('svg')!.getBoundingClientRect();
+            const box = text.getBoundingClientRect();
+            const beyond = Math.max(
+                drawing.left - box.left,
+                box.right - drawing.right,
+                drawing.top - box.top,
+                box.bottom - drawing.bottom,
+            );
+            if (drawing.width > 0 && box.width > 0 && beyond > 1)
+                found.push(
+                    `${text.textContent} by ${Math.round(beyond)} in ${text.closest('svg')!.getAttribute('aria-label')}`,
+                );
+        }
+        return found;
+    });
+}
+
 const SIZES = {
     desk: [
         [1280, 800],
@@ -65,6 +87,7 @@ export async function looksWhole(page: Page, what: string): Promise<void> {
             await sized(page, width, height, where === 'touch');
             const name = `${what} at ${width}, ${where}`;
             expect.soft(await tooWide(page), name).toEqual([]);
+            expect.soft(await cutOff(page), name).toEqual([]);
             expect.soft(await tooSmall(page, LEAST_PX[where]), name).toEqual([]);
         }
     await sized(page, ...SIZES.desk[0], false);

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Joint, Piece, RunPlan } from '@/lib/answers';
 import { spot, strokes } from '@/parts/dial';
 import { joinedByStation, pieceSpan, segmentSpans, span } from '@/parts/ribbon';
-import { outline } from '@/parts/piece-outline';
+import { LETTERS, outline, viewBox, type Label } from '@/parts/piece-outline';
 
 const points = (text: string) =>
     text.split(' ').map((pair) => pair.split(',').map(Number) as [number, number]);
@@ -157,5 +157,35 @@ describe('the dial', () => {
         const mark = strokes(1, 2);
         expect(mark.map((one) => one.offset)).toEqual([-5, 0, 5]);
         expect(mark[0]!.length).toBeGreaterThan(mark[1]!.length);
+    });
+});
+
+describe('the words beside a piece', () => {
+    const drawn = { box: [0, 0, 100, 40] as [number, number, number, number], unit: 1 };
+    const word = (text: string, x: number, anchor: Label['anchor']): Label => ({
+        key: text,
+        text,
+        x,
+        y: 20,
+        anchor,
+    });
+    const sides = (labels: Label[]) => {
+        const [left = 0, , wide = 0] = viewBox(drawn, labels).split(' ').map(Number);
+        return [left, left + wide];
+    };
+
+    it('leave the drawing as it is where they lie within it', () => {
+        expect(viewBox(drawn, [word('3 in', 50, 'middle')])).toBe('0.000 0.000 100.000 40.000');
+    });
+
+    it('make room for themselves on the side they stand at', () => {
+        // Letters of the figures' font are .6 of their height wide.
+        const least = '12 15/16 in'.length * 0.6 * LETTERS;
+        const [left = 0, right = 0] = sides([
+            word('12 15/16 in', -2, 'end'),
+            word('12 15/16 in', 102, 'start'),
+        ]);
+        expect(left).toBeLessThan(-2 - least);
+        expect(right).toBeGreaterThan(102 + least);
     });
 });

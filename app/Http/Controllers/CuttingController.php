@@ -28,6 +28,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use UpsweptBead\Core\Account\Stores\ShoppingRow;
+use UpsweptBead\Core\Exchange\Screens\ShoppingWriter;
 
 /** At the saw: what is cut, out of which stock, what is left and what is to be bought. */
 final readonly class CuttingController
@@ -46,7 +47,8 @@ final readonly class CuttingController
 
     public function show(Job $job): JsonResponse
     {
-        return new JsonResponse($this->view->of($job, $this->revision($job)));
+        // While the next revision is drafted, what is looked at is the draft.
+        return new JsonResponse($this->view->of($job, $job->load('revisions')->current()));
     }
 
     /** Ticks a piece off as cut, or takes that back: the log and the stores change together or not at all. */
@@ -88,29 +90,30 @@ final readonly class CuttingController
 
     public function shoppingCsv(Job $job): StreamedResponse
     {
+        $cut = $this->plans->cut($this->revision($job));
+        $writer = new ShoppingWriter($cut->units);
+
         return Csv::download(
             "$job->number-shopping.csv",
             ['item', 'name', 'needed', 'from the stores', 'place', 'to buy', 'unit', 'cost'],
-            array_map(static fn (ShoppingRow $row): array => [
-                $row->need->key,
-                $row->need->name,
-                round($row->need->quantity, 3),
-                round($row->fromStores, 3),
-                $row->location,
-                $row->toBuy,
-                $row->need->kind->unit(),
-                $row->cost === null ? null : round($row->cost, 2),
-            ], $this->stores->list($job, $this->plans->cut($this->revision($job))->needs)->rows),
+            array_map(static function (ShoppingRow $row) use ($writer): array {
+                $one = $writer->row($row);
+
+                return [$one['key'], $one['name'], $one['needed'], $one['fromStores'], $one['location'], $one['toBuy'], $one['unit'], $one['cost']];
+            }, $this->stores->list($job, $cut->needs)->rows),
         );
     }
 
     public function shoppingPdf(Job $job, Pdf $pdf): Response
     {
+        $cut = $this->plans->cut($this->revision($job));
+
         return $pdf->show('shopping', [
+            'text' => (new ShoppingWriter($cut->units))->text(...),
             'currency' => $this->workshop->shop()->money,
             'number' => $job->number,
             'title' => $job->title,
-            'list' => $this->stores->list($job, $this->plans->cut($this->revision($job))->needs),
+            'list' => $this->stores->list($job, $cut->needs),
         ], "$job->number-shopping.pdf");
     }
 

@@ -1996,14 +1996,7 @@ export interface LookOver {
         lines: string[];
     }[];
     made: Made | null;
-    goods: {
-        name: string;
-        unit: string;
-        needed: number;
-        fromStores: number;
-        toBuy: number;
-        location: string;
-    }[];
+    goods: ShoppingRow[];
     /**
      * Of what is to be bought.
      */
@@ -2011,6 +2004,17 @@ export interface LookOver {
     isPriced: boolean;
     problems: Notice[];
     cautions: Notice[];
+}
+export interface ShoppingRow {
+    key: string;
+    kind: ItemKind;
+    name: string;
+    unit: string;
+    needed: number;
+    fromStores: number;
+    toBuy: number;
+    cost: number | null;
+    location: string;
 }
 /**
  * Refused: somebody saved in between.
@@ -2485,17 +2489,6 @@ export interface Cutting {
         };
     };
     wrong: WrongLength[];
-}
-export interface ShoppingRow {
-    key: string;
-    kind: ItemKind;
-    name: string;
-    unit: string;
-    needed: number;
-    fromStores: number;
-    toBuy: number;
-    cost: number | null;
-    location: string;
 }
 /**
  * One bar or bend that the job opens.

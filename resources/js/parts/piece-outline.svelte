@@ -1,35 +1,27 @@
 <script lang="ts">
     // A piece as it is cut, flat, with the marks to saw by where they are asked for.
     import type { Piece } from '@/lib/answers';
-    import { outline } from './piece-outline';
+    import { LETTERS, outline, viewBox, type Label } from './piece-outline';
 
     type Props = { piece: Piece; odMm: number; marked?: boolean };
     let { piece, odMm, marked = false }: Props = $props();
 
-    /** Marks stand beside the piece, and need room. */
-    const ROOM: [number, number] = [38, 14];
-
     const shape = $derived(
-        outline(
-            {
-                before: piece.legBefore.value,
-                after: piece.legAfter.value,
-                straight: piece.pie
-                    ? piece.cutLength.value - piece.longStart.value - piece.longEnd.value
-                    : piece.length.value,
-                clr: piece.isBend ? piece.clr.value : 0,
-                angle: piece.angle.value,
-                od: odMm,
-                longStart: piece.longStart.value,
-                longEnd: piece.longEnd.value,
-                backStart: piece.backStart,
-                backEnd: piece.backEnd,
-            },
-            marked ? ROOM : [9, 9],
-        ),
+        outline({
+            before: piece.legBefore.value,
+            after: piece.legAfter.value,
+            straight: piece.pie
+                ? piece.cutLength.value - piece.longStart.value - piece.longEnd.value
+                : piece.length.value,
+            clr: piece.isBend ? piece.clr.value : 0,
+            angle: piece.angle.value,
+            od: odMm,
+            longStart: piece.longStart.value,
+            longEnd: piece.longEnd.value,
+            backStart: piece.backStart,
+            backEnd: piece.backEnd,
+        }),
     );
-
-    type Label = { key: string; text: string; x: number; y: number; anchor: 'start' | 'middle' | 'end' };
 
     /** What is measured to each cut: on a bend along its outer edge, its middle and its inner edge, else once. */
     const labels = $derived.by<Label[]>(() => {
@@ -75,7 +67,7 @@
 </script>
 
 <svg
-    viewBox={shape.box}
+    viewBox={viewBox(shape, labels)}
     class="w-full {marked ? 'max-h-96' : 'max-h-64'}"
     role="img"
     aria-label="Outline of {piece.mark}, flow from the left"
@@ -123,7 +115,7 @@
             x={label.x}
             y={label.y}
             text-anchor={label.anchor}
-            font-size={shape.unit * 6.5}
+            font-size={shape.unit * LETTERS}
             fill="var(--ink)"
             stroke="var(--sheet)"
             stroke-width={shape.unit * 1.2}

@@ -10,9 +10,17 @@ export type Outline = {
     cuts: Point[][];
     finished: [Point, Point][];
     tangents: [Point, Point][];
-    box: string;
+    /** What it covers, with the room beside it: left, top, wide, high. */
+    box: [number, number, number, number];
     unit: number;
 };
+
+/** A word beside it; its size in hundredths of the drawing's. */
+export type Label = { key: string; text: string; x: number; y: number; anchor: 'start' | 'middle' | 'end' };
+
+export const LETTERS = 6.5;
+/** How wide a figure is beside its height, in the figures' font, with its outline. */
+const LETTER_WIDE = 0.64;
 
 type Shape = {
     before: number;
@@ -85,7 +93,21 @@ export function outline(shape: Shape, room: [number, number] = [9, 9]): Outline 
         ],
         finished: [...(longStart > 0 ? [across(0)] : []), ...(longEnd > 0 ? [across(total)] : [])],
         tangents: clr === 0 ? [] : [across(before), across(before + clr * theta)],
-        box: `${minX - beside} ${minY - above} ${maxX - minX + 2 * beside} ${maxY - minY + 2 * above}`,
+        box: [minX - beside, minY - above, maxX - minX + 2 * beside, maxY - minY + 2 * above],
         unit,
     };
+}
+
+/** The part of the plane that holds a drawing and all of its words: a length that is cut off is a wrong length. */
+export function viewBox({ box, unit }: Pick<Outline, 'box' | 'unit'>, labels: Label[]): string {
+    let [left, top, right, low] = [box[0], box[1], box[0] + box[2], box[1] + box[3]];
+    for (const { text, x, y, anchor } of labels) {
+        const long = text.length * LETTERS * LETTER_WIDE * unit;
+        const from = anchor === 'start' ? x : anchor === 'end' ? x - long : x - long / 2;
+        left = Math.min(left, from - unit);
+        right = Math.max(right, from + long + unit);
+        top = Math.min(top, y - LETTERS * unit);
+        low = Math.max(low, y + LETTERS * 0.35 * unit);
+    }
+    return [left, top, right - left, low - top].map((one) => one.toFixed(3)).join(' ');
 }

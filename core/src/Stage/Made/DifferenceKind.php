@@ -11,6 +11,8 @@ enum DifferenceKind: string
 {
     case Gone = 'gone';
     case Tube = 'tube';
+    case Straight = 'straight';
+    case Bent = 'bent';
     case Radius = 'radius';
     case Bend = 'bend';
     case Wedges = 'wedges';
@@ -40,6 +42,8 @@ enum DifferenceKind: string
         return match ($this) {
             self::Gone => 'no longer planned',
             self::Tube => 'another tube',
+            self::Straight => 'a straight is wanted now',
+            self::Bent => 'a bend is wanted now',
             self::Radius => 'bend radius',
             self::Bend => 'bend',
             self::Wedges => 'welds in its bend',

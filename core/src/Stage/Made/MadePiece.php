@@ -26,8 +26,14 @@ final readonly class MadePiece
         $offMm = $shortMm < -WrongLength::NEAR_MM ? $shortMm : $overMm;
         $isOff = abs($offMm) > WrongLength::NEAR_MM;
         $isBentOtherwise = abs($overDeg) > JointOutline::NEAR_DEG;
+        $isTube = $this->tubeId === $tubeId ? [] : [new Difference(DifferenceKind::Tube)];
+        if (self::isBent($then) !== self::isBent($now)) {
+            $kind = self::isBent($now) ? DifferenceKind::Bent : DifferenceKind::Straight;
+
+            return new PieceFit([...$isTube, new Difference($kind)], [], 0.0);
+        }
         $never = array_values(array_filter([
-            $this->tubeId === $tubeId ? null : new Difference(DifferenceKind::Tube),
+            ...$isTube,
             abs($then->clrMm - $now->clrMm) <= WrongLength::NEAR_MM
                 ? null
                 : new Difference(DifferenceKind::Radius, $then->clrMm, $now->clrMm),
@@ -72,6 +78,11 @@ final readonly class MadePiece
             array_sum(array_filter($off, static fn (float $mm): bool => $mm < 0.0)),
             array_sum(array_filter($off, static fn (float $mm): bool => $mm > 0.0)),
         ];
+    }
+
+    private static function isBent(Piece $piece): bool
+    {
+        return $piece->angleDeg > JointOutline::NEAR_DEG;
     }
 
     private static function beforeMm(Piece $piece): float

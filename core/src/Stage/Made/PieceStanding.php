@@ -34,7 +34,7 @@ final readonly class PieceStanding
 
     /**
      * @param  Outline  $plan  the later plan
-     * @param  list<string>  $made  marks of all pieces that are made already
+     * @param  list<string>  $made  marks of all pieces that are made already, and stay
      * @return self|null null where it can stay as it is
      */
     public static function of(string $mark, int $revision, MadePiece $piece, Outline $plan, array $made): ?self
@@ -50,7 +50,7 @@ final readonly class PieceStanding
         $isLonger = static fn (Rescue $one): bool => $one->kind === RescueKind::LongerNeighbour;
         $isShort = $wrong !== null && $wrong->missingMm > 0.0 && array_filter($wrong->rescues, $isLonger) === [];
         $isLost = $fit->never !== [] || $isShort;
-        $differences = [...$fit->never, ...$fit->otherwise];
+        $differences = $fit->never === [] ? $fit->otherwise : $fit->never;
         // Only the extra length for the trial fit is less: it stays as it is.
         $isOnlyTrim = count($differences) === 1 && $wrong !== null && $wrong->offMm < 0.0 && $wrong->missingMm <= 0.0;
         if ($differences === [] || $isOnlyTrim) {
@@ -59,8 +59,10 @@ final readonly class PieceStanding
         $ways = self::ways($now, $piece, $fit, $wrong);
         if ($isLost) {
             $stockId = $now->place->stockId ?? $now->stockId;
-            $new = new Rescue(RescueKind::NewStock, $stockId, $now->cutLengthMm());
-            $ways = [...self::asOthers($mark, $piece, $plan, $made), $new];
+            $ways = [new Rescue(RescueKind::NewStock, $stockId, $now->cutLengthMm())];
+        }
+        if ($isLost || $fit->has(DifferenceKind::Bend)) {
+            $ways = [...self::asOthers($mark, $piece, $plan, $made), ...$ways];
         }
 
         return new self($mark, $revision, $piece, $now, $differences, $isLost, array_slice($ways, 0, self::MOST_WAYS));

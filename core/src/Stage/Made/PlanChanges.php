@@ -23,7 +23,7 @@ final readonly class PlanChanges
             }
             $fit = (new MadePiece($before, $then->tubeOf($mark), 0.0))->as($after, $now->tubeOf($mark));
             if (! $fit->isSame()) {
-                $lines[$one->run][] = "$mark: {$words->differences([...$fit->never, ...$fit->otherwise])}.";
+                $lines[$one->run][] = "$mark: {$words->differences($fit->never === [] ? $fit->otherwise : $fit->never)}.";
             }
         }
         foreach ($then->joints + $now->joints as $id => $one) {

@@ -151,8 +151,8 @@ it('takes no stock bend for a larger one, and cuts a smaller one out of it', fun
     expect($larger->isLost)->toBeTrue()
         ->and(differencesOf($larger))->toContain(DifferenceKind::Bend)
         ->and($smaller->isLost)->toBeFalse()
-        ->and(waysOf($smaller)[0])->toBe(RescueKind::CutBack)
-        ->and($smaller->rescues[0]->amount)->toBeClose(5.0, 0, 1e-6);
+        ->and(waysOf($smaller))->toContain(RescueKind::CutBack)
+        ->and(array_column($smaller->rescues, 'amount', 'with')['A2'])->toBeClose(5.0, 0, 1e-6);
 });
 
 it('opens a joint whose pieces still fit but are turned otherwise', function () use ($cut) {

@@ -18,7 +18,7 @@
     const drag = newest((mm: number) => desk.byHand({ do: 'length', length: mm }, false));
 </script>
 
-<label class="grid grid-cols-[6rem_1fr_5.5rem] items-center gap-3">
+<label class="grid grid-cols-[6rem_1fr_minmax(5.5rem,max-content)] items-center gap-3">
     <span class="label">Length, closed</span>
     <input
         type="range"

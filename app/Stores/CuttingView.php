@@ -12,12 +12,12 @@ use App\Workshop\KnownCut;
 use App\Workshop\KnownPlans;
 use App\Workshop\WithoutMoney;
 use App\Workshop\Workshop;
+use App\Workshop\WrongCuts;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Exchange\Screens\CuttingWriter;
 use UpsweptBead\Core\Exchange\Screens\ShoppingWriter;
 use UpsweptBead\Core\Stage\Bench\Progress;
 use UpsweptBead\Core\Stage\Cut\OpenedStock;
-use UpsweptBead\Core\Stage\Cut\WrongLength;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** What the Cut screen gets beside the plan: what is cut already, out of which stock, and what is to be bought. */
@@ -26,6 +26,7 @@ final readonly class CuttingView
     public function __construct(
         private KnownPlans $plans,
         private BenchStanding $standing,
+        private WrongCuts $wrong,
         private JobStores $stores,
         private Workshop $workshop,
     ) {}
@@ -54,7 +55,7 @@ final readonly class CuttingView
                 $cut->saws,
             ),
             'cut' => (object) ($progress === null ? [] : $this->done($cut, $progress)),
-            'wrong' => $progress === null || $revision->isDraft() ? [] : $this->wrong($cut, $progress),
+            'wrong' => $progress === null || $revision->isDraft() ? [] : $this->wrong->of($revision, $progress),
         ];
     }
 
@@ -93,26 +94,6 @@ final readonly class CuttingView
         }
 
         return $done;
-    }
-
-    /** @return list<array<string, mixed>> pieces that were measured to be another length than planned */
-    private function wrong(KnownCut $cut, Progress $progress): array
-    {
-        $writer = $this->writer($cut);
-        $done = array_keys($this->done($cut, $progress));
-        $wrong = [];
-        foreach ($cut->opened as $stock) {
-            foreach ($stock->pieces as $piece) {
-                $mm = $progress->isDone(StepKind::Prepare->key($piece->mark)) ? $progress->reading(StepKind::Prepare->key($piece->mark), 'length') : null;
-                $run = $cut->runs[$piece->run] ?? null;
-                $found = $mm === null || $run === null ? null : WrongLength::of($piece, $run, $mm, $cut->opened, $done);
-                if ($found !== null) {
-                    $wrong[] = $writer->wrong($found);
-                }
-            }
-        }
-
-        return $wrong;
     }
 
     private function writer(KnownCut $cut): CuttingWriter

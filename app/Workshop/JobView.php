@@ -30,6 +30,7 @@ final readonly class JobView
         private JobLog $log,
         private BenchStanding $standing,
         private MadeView $made,
+        private WrongCuts $wrong,
         private Summaries $summaries,
         private Bottles $bottles,
     ) {}
@@ -91,7 +92,7 @@ final readonly class JobView
             'revision' => $released->number,
             'looks' => LooksWriter::all(),
             'steps' => PlanWriter::steps($made->telling($plan->steps, $plan->units), $plan->units),
-            ...$this->progress($job, $plan, $progress, $made, $log->page()),
+            ...$this->progress($job, $released, $plan, $progress, $made, $log->page()),
         ];
     }
 
@@ -99,9 +100,11 @@ final readonly class JobView
      * @param  array{lines: list<array<string, mixed>>, earlier: int}  $page  the newest lines of the log
      * @return array<string, mixed>
      */
-    public function progress(Job $job, KnownPlan $plan, Progress $progress, MadeWork $made, array $page): array
+    public function progress(Job $job, Revision $revision, KnownPlan $plan, Progress $progress, MadeWork $made, array $page): array
     {
         $record = JobRecord::of($progress, $this->workshop->shop()->rules, $plan->units);
+        $wrong = $this->wrong->of($revision, $progress);
+        $farEnds = array_column($wrong, 'farEnd', 'mark');
 
         return [
             'done' => array_keys($progress->done),
@@ -118,7 +121,15 @@ final readonly class JobView
             'faces' => self::faces($plan, $progress),
             'argon' => $this->argon($plan, $progress),
             'deviations' => array_map(
-                static fn (Deviation $one): array => ['step' => $one->step->id, 'title' => $one->step->title, 'what' => $one->what, 'by' => $one->by],
+                static fn (Deviation $one): array => [
+                    'step' => $one->step->id,
+                    'title' => $one->step->title,
+                    // A wrong length goes on to the far end; who skipped what stays as it was said.
+                    'what' => $one->step->kind === StepKind::Prepare && $one->by === ''
+                        ? trim("$one->what ".($farEnds[$one->step->subject] ?? ''))
+                        : $one->what,
+                    'by' => $one->by,
+                ],
                 $record->deviations,
             ),
             'times' => $record->timed === 0 ? null : [
@@ -127,6 +138,7 @@ final readonly class JobView
                 'logged' => Quantity::Duration->read($record->loggedS, $plan->units),
             ],
             'made' => $this->made->of($job, $made, $plan->units),
+            'wrong' => $wrong,
             'log' => $page['lines'],
             'earlier' => $page['earlier'],
         ];

@@ -85,6 +85,12 @@ final readonly class KnownCut
         ], $plan->overruled()));
     }
 
+    /** @return list<string> of all pieces */
+    public function marks(): array
+    {
+        return array_column(array_merge(...array_column($this->opened, 'pieces')), 'mark');
+    }
+
     public function piece(string $mark): ?Piece
     {
         foreach ($this->opened as $stock) {

@@ -85,18 +85,34 @@ test('a reading that is none is handed back, and costs none of the others', asyn
     await page.goto(`/jobs/${job}/bench`);
     await alert.getByRole('button', { name: 'Cut and prepare A1' }).click();
     await expect(page.getByLabel('Length as cut')).toHaveValue('about a foot');
-    await page.getByLabel('Length as cut').fill('12 in');
+    await page.getByLabel('Length as cut').fill('9 29/32');
     await page.getByRole('button', { name: 'Done, next' }).click();
     await expect(alert).toBeHidden();
     await page.goto(`/jobs/${job}/handover`);
     await expect(logged(page)).toHaveCount(2);
 });
 
+test('a piece that was cut too short is asked about before it is logged, and told at the bench after', async ({
+    page,
+}) => {
+    const job = await atTheBench(page, 'TB-0539');
+    await page.getByLabel('Length as cut').fill('9 1/2');
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    const gate = page.getByRole('alert', { name: 'Before you go on' });
+    await expect(gate).toContainText('Length as cut: 9 1/2, planned 9 29/32 in: too short.');
+    await gate.getByLabel('Why you go on all the same').fill('The stop slipped');
+    await gate.getByRole('button', { name: 'Go on with this reason' }).click();
+    await expect(page.getByRole('heading', { name: 'Cut and prepare A2' })).toBeVisible();
+    await expect(page.getByText(/△ A1 is .* too short/)).toBeVisible();
+    await page.goto(`/jobs/${job}/handover`);
+    await expect(page.getByText(/planned 9 29\/32 in: .* too short/).first()).toBeVisible();
+});
+
 test('a lost session is told at once; signing in goes on where one was', async ({ page, context }) => {
     const job = await atTheBench(page, 'TB-0526');
     await kept(page, job);
     await context.clearCookies();
-    await page.getByLabel('Length as cut').fill('12 in');
+    await page.getByLabel('Length as cut').fill('9 29/32');
     await page.getByRole('button', { name: 'Done, next' }).click();
     const again = page.getByRole('dialog', { name: 'You have been signed out' });
     await expect(again).toBeVisible();

@@ -15,7 +15,9 @@ test('a page that says what these screens do not know is put away, and says so',
 
 test('a page that the server is too busy for is asked for again by itself', async ({ page }) => {
     const nothing = await page.request.get('/nothing');
-    const busy = (await nothing.text()).replace('"status":404,"againS":null', '"status":429,"againS":2');
+    const busy = (await nothing.text())
+        .replace('"status":404,"againS":null', '"status":429,"againS":2')
+        .replace('"url":"\\/nothing"', '"url":"\\/stores"');
     await page.route('**/stores', (route) =>
         route.fulfill({ status: 429, headers: nothing.headers(), body: busy }),
     );

@@ -116,6 +116,7 @@ test('a pair of collectors is a whole order of its own, to the last step of the 
     const job = (created.body as { id: number }).id;
     await page.goto(`/jobs/${job}/fit`);
     await expect(page.getByRole('button', { name: 'Tack L2 to L1' })).toBeVisible();
+    await page.getByRole('button', { name: 'Look over rev 1' }).click();
     await page.getByRole('button', { name: 'Release rev 1' }).click();
     await expect(page.getByText('Cut and prepare L1').first()).toBeVisible();
     await page.getByRole('button', { name: /Prepare R/ }).click();

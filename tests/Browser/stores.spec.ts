@@ -47,7 +47,11 @@ test('stock comes in, a release is promised it, pieces are ticked off, and a sho
     await expect(piece.getByText('"about a foot"')).toBeVisible();
     await piece.getByLabel('Length as measured').fill('1 1/4 in');
     await piece.getByRole('button', { name: 'A2 is cut' }).click();
-    await expect(page.getByRole('heading', { name: /A2 is .* too short/ })).toBeVisible();
+    await expect(piece.getByRole('alert')).toContainText('too short');
+    await expect(piece.getByRole('alert')).toContainText('the far end of run A would lie');
+    await piece.getByLabel('Why you go on all the same').fill('Cut for another job');
+    await piece.getByRole('button', { name: 'Log it with this reason' }).click();
+    await expect(page.getByText(/△ A2 is .* too short/)).toBeVisible();
     await expect(page.getByText('Welded as it is, the far end of run A would lie')).toBeVisible();
     // The label of a piece opens it at the bench.
     await page.goto(`/jobs/${job}/bench?step=prepare.A3`);

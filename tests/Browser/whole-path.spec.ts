@@ -43,6 +43,7 @@ test('from a tape-measured survey to a welded, logged, printed record', async ({
     await saved(page);
 
     // Release: the bench opens with its first step.
+    await page.getByRole('button', { name: 'Look over rev 1' }).click();
     await page.getByRole('button', { name: 'Release rev 1' }).click();
     await expect(page.getByRole('heading', { name: 'Cut and prepare A1' })).toBeVisible();
     await page.getByRole('button', { name: 'As planned' }).click();

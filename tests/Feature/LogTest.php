@@ -18,7 +18,7 @@ it('takes what was done and what was really used, in the units it was written in
     $job = $this->released();
     $this->log(
         $job,
-        $this->entry('prepare.A1', ['length' => '10 1/2 in']),
+        $this->entry('prepare.A1', ['length' => '251.5 mm']),
         $this->entry('weld.AJ2', ['amps' => '62', 'flow' => '13 l/min', 'seconds' => '3 min']),
     )
         ->assertOk()
@@ -27,26 +27,43 @@ it('takes what was done and what was really used, in the units it was written in
         ->assertJsonPath(
             'progress.readings',
             fn (array $readings): bool => $readings['weld.AJ2']['amps'] === '62 A' &&
-                $readings['prepare.A1']['length'] === '10 1/2 in',
+                $readings['prepare.A1']['length'] === '9.902 in',
         );
-    expect(LogEntry::query()->where('step', 'prepare.A1')->firstOrFail()->readings)->toBe(['length' => 266.7]);
+    expect(LogEntry::query()->where('step', 'prepare.A1')->firstOrFail()->readings)->toBe(['length' => 251.5]);
+});
+
+it('asks about a piece that is not cut as planned, and tells what it does among the departures', function () {
+    $job = $this->released();
+    $short = $this->entry('prepare.A1', ['length' => '9 in']);
+    $this->log($job, $short)
+        ->assertJsonPath('results.0.state', 'refused')
+        ->assertJsonPath('results.0.field', 'why')
+        ->assertJsonPath('results.0.reason', fn (string $said): bool => str_contains($said, '9 in, planned 9 29/32 in'));
+    $progress = $this->log($job, [...$short, 'why' => 'the stop slipped'])
+        ->assertJsonPath('results.0.state', 'stored')
+        ->assertJsonPath('progress.wrong.0.mark', 'A1')
+        ->json('progress');
+    expect($progress['deviations'][0]['what'])->toContain('too short')->toContain('far end')
+        ->and($progress['deviations'][1]['what'])->toBe('Skipped: the stop slipped');
+    // A length within what the tape shows is as planned.
+    $this->log($job, $this->entry('prepare.A2', ['length' => '15 19/32 in']))->assertJsonPath('results.0.state', 'stored');
 });
 
 it('changes nothing when the same entry comes twice', function () {
     $job = $this->released();
-    $entry = $this->entry('prepare.A1', ['length' => '10 in'], id: Str::uuid()->toString());
+    $entry = $this->entry('prepare.A1', ['length' => '252 mm'], id: Str::uuid()->toString());
     $this->log($job, $entry)->assertJsonPath('results.0.state', 'stored');
     $this->log($job, $entry)->assertJsonPath('results.0.state', 'known')->assertJsonPath('progress.stepsDone', 1);
-    $this->log($job, [...$entry, 'readings' => ['length' => '99 in']], $this->entry('prepare.A2'))
+    $this->log($job, [...$entry, 'readings' => ['length' => '252.2 mm']], $this->entry('prepare.A2'))
         ->assertJsonPath('results.*.state', ['known', 'stored'])
         ->assertJsonPath('progress.stepsDone', 2);
     expect($this->entries($job))->toBe(2)
-        ->and(LogEntry::query()->findOrFail($entry['id'])->readings)->toBe(['length' => 254]);
+        ->and(LogEntry::query()->findOrFail($entry['id'])->readings)->toBe(['length' => 252]);
 });
 
 it('stores what is right and says of what is wrong why, entry by entry', function (array $bad, string $field, string $reason) {
     $job = $this->released();
-    $first = $this->entry('prepare.A1', ['length' => '10 in']);
+    $first = $this->entry('prepare.A1', ['length' => '252 mm']);
     $wrong = [...$this->entry('weld.AJ2'), ...$bad];
     $answer = $this->log($job, $wrong, $first, $this->entry('prepare.A2'))->assertOk();
     $answer->assertJsonPath('results.*.state', ['refused', 'stored', 'stored'])
@@ -196,7 +213,7 @@ it('is closed to who only looks', function () {
 
 it('refuses by rule what the published schema of an entry refuses', function (array $bad) {
     $job = $this->released();
-    $good = $this->entry('prepare.A1', ['length' => '10 in']);
+    $good = $this->entry('prepare.A1', ['length' => '252 mm']);
     $spoilt = array_replace_recursive($good, $bad);
     expect(Schemas::wrong(['entries' => [$good]], 'LogBatch'))->toBe('')
         ->and(Schemas::wrong(['entries' => [$spoilt]], 'LogBatch'))->not->toBe('');

@@ -308,7 +308,12 @@ it('says what a wrong length does, and how to save the piece', function () {
     $this->postJson("/jobs/$job->id/release", ['version' => 1])->assertOk();
     $mark = $this->getJson("/jobs/$job->id/cutting")->json('opened.0.marks.0');
     $cut = ['id' => Str::uuid()->toString(), 'mark' => $mark, 'length' => '2 in', 'units' => 'inch', 'undo' => false];
-    $answer = $this->postJson("/jobs/$job->id/cutting", $cut)->assertOk()->json();
+    $said = $this->postJson("/jobs/$job->id/cutting", $cut)->assertUnprocessable()->json('errors.why');
+    expect($said[0])->toContain('too short')->toContain('say why you go on')
+        ->and($said[1])->toContain('the far end of run A would lie')
+        ->and(count($said))->toBeGreaterThan(2)
+        ->and($this->entries($job))->toBe(0);
+    $answer = $this->postJson("/jobs/$job->id/cutting", [...$cut, 'why' => 'the stop slipped'])->assertOk()->json();
     expect($answer['cut'][$mark]['length'])->toContain('2')
         ->and($answer['wrong'][0]['mark'])->toBe($mark)
         ->and($answer['wrong'][0]['off'])->toContain('too short')

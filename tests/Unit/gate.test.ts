@@ -1,7 +1,8 @@
 import { expect, it } from 'vitest';
 import type { Inspected, Looks, Step } from '@/lib/answers';
+import offCases from '../../core/tests/Stage/Bench/off-cases.json';
 import cases from '../../core/tests/Stage/Bench/gate-cases.json';
-import { asNumber, beyondOf, lacksOf, lacksOfFound, leastOf, missingOf } from '@/screens/bench/gate';
+import { asNumber, beyondOf, lacksOf, lacksOfFound, leastOf, missingOf, offOf } from '@/screens/bench/gate';
 
 it('reads a number bare or with the unit of the limit, and a fraction of an inch', () => {
     const read = (text: string, unit: string) => asNumber(text, unit);
@@ -23,6 +24,7 @@ const measure = (change: Partial<Step['measures'][number]>): Step['measures'][nu
     quantity: 'oxygen',
     planned: '200 ppm',
     most: { value: 200, text: '200 ppm', number: 200, unit: 'ppm' },
+    range: null,
     asked: true,
     ...change,
 });
@@ -53,6 +55,16 @@ it.each(cases)('lets a reading pass or asks about it, as the core does: $name', 
     const readings = { one: one.typed };
     expect(lacksOf(asked, readings, new Set())).toHaveLength(one.lacks === null ? 0 : 1);
     expect(beyondOf(asked, readings)).toHaveLength(one.lacks === 'above' ? 1 : 0);
+});
+
+it.each(offCases)('asks about a length that is too far off, as the core does: $name', (one) => {
+    const cut = step([
+        measure({ name: 'length', planned: one.planned, most: null, range: one.range, asked: false }),
+    ]);
+    const off = offOf(cut, { length: one.typed });
+    expect(off).toHaveLength(one.off === null ? 0 : 1);
+    expect(off[0] ?? '').toContain(one.off ?? '');
+    expect(lacksOf(cut, { length: one.typed }, new Set())).toEqual(off);
 });
 
 const LOOKS = {

@@ -20,6 +20,7 @@ use App\Workshop\BenchStanding;
 use App\Workshop\KnownPlans;
 use App\Workshop\Summaries;
 use App\Workshop\Workshop;
+use App\Workshop\WrongCuts;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -39,6 +40,7 @@ final readonly class CuttingController
     public function __construct(
         private KnownPlans $plans,
         private BenchStanding $standing,
+        private WrongCuts $wrong,
         private JobStores $stores,
         private CuttingView $view,
         private Summaries $summaries,
@@ -62,7 +64,9 @@ final readonly class CuttingController
                 [$taken] = $bench->take($job, $user, [$request->entry($user, $revision->number)], now());
                 if ($taken->fault !== null) {
                     $field = $taken->fault->path === 'readings.length' ? 'length' : $taken->fault->path;
-                    throw ValidationException::withMessages([$field => $taken->fault->message]);
+                    throw ValidationException::withMessages([
+                        $field => [$taken->fault->message, ...$field === 'why' ? $this->whatItDoes($request, $job, $revision) : []],
+                    ]);
                 }
                 $strictly = $request->isUndo() ? null : $request->mark();
                 $this->stores->follow($job, $this->plans->cut($revision), $this->standing->progress($job, $revision), $user, $this->standing->made($job, $revision), $strictly);
@@ -73,6 +77,15 @@ final readonly class CuttingController
         $this->summaries->storesChanged();
 
         return $this->show($job);
+    }
+
+    /** @return list<string> what a length does to the far end, and how to go on */
+    private function whatItDoes(CutPieceRequest $request, Job $job, Revision $revision): array
+    {
+        $mm = $request->lengthMm();
+        $found = $mm === null ? null : $this->wrong->would($revision, $this->standing->progress($job, $revision), $request->mark(), $mm);
+
+        return $found === null ? [] : [$found['farEnd'], ...$found['rescues']];
     }
 
     /** Promises a released job what it still needs, after something came in. */

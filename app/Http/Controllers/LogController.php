@@ -61,7 +61,7 @@ final readonly class LogController
 
         return new JsonResponse([
             'results' => array_map(static fn (Taken $one): array => $one->toArray(), $taken),
-            'progress' => $this->view->progress($job, $plan, $progress, $made, $log->page()),
+            'progress' => $this->view->progress($job, $revision, $plan, $progress, $made, $log->page()),
         ]);
     }
 

@@ -6,6 +6,10 @@ namespace App\Http\Requests;
 
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
+use UpsweptBead\Core\Base\Units\Exception\UnreadableQuantity;
+use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Stage\Bench\Gate;
 use UpsweptBead\Core\Stage\Step\StepKind;
 
 /** One piece that was cut, with its measured length if there is one; or was not after all. */
@@ -20,6 +24,7 @@ final class CutPieceRequest extends FormRequest
             'length' => ['present', 'nullable', 'string', 'max:40'],
             'units' => ['required', 'in:inch,metric'],
             'undo' => ['required', 'boolean'],
+            'why' => ['sometimes', 'nullable', 'string', 'max:'.Gate::MOST_REASON],
         ];
     }
 
@@ -31,6 +36,16 @@ final class CutPieceRequest extends FormRequest
     public function isUndo(): bool
     {
         return $this->boolean('undo');
+    }
+
+    /** In mm; null where none was said, or none that can be read. */
+    public function lengthMm(): ?float
+    {
+        try {
+            return Quantity::Length->parse($this->string('length')->toString(), UnitSystem::from($this->string('units')->toString()));
+        } catch (UnreadableQuantity) {
+            return null;
+        }
     }
 
     /** @return array<string, mixed> as the bench would send it */
@@ -47,6 +62,7 @@ final class CutPieceRequest extends FormRequest
             'kind' => $this->isUndo() ? 'reopen' : 'done',
             'readings' => $length === '' || $this->isUndo() ? [] : ['length' => $length],
             'note' => '',
+            'why' => trim($this->string('why')->toString()),
             'at' => now()->toIso8601String(),
         ];
     }

@@ -1590,6 +1590,7 @@ export interface Made {
 export interface BenchState {
     revision: number;
     made: Made | null;
+    wrong: WrongLength[];
     looks: Looks;
     steps: Step[];
     done: string[];
@@ -1646,6 +1647,12 @@ export interface BenchState {
      * How many lines there are before them.
      */
     earlier: number;
+}
+export interface WrongLength {
+    mark: string;
+    off: string;
+    farEnd: string;
+    rescues: string[];
 }
 /**
  * What may be found at a joint, and what follows from it at least.
@@ -1759,6 +1766,14 @@ export interface Step {
              * In its unit.
              */
             number: number;
+            unit: string;
+        };
+        /**
+         * Between which numbers it needs no reason.
+         */
+        range: null | {
+            least: number;
+            most: number;
             unit: string;
         };
         /**
@@ -2525,12 +2540,6 @@ export interface SawAccount {
     blades: number;
     cost: number | null;
 }
-export interface WrongLength {
-    mark: string;
-    off: string;
-    farEnd: string;
-    rescues: string[];
-}
 export interface Pasted {
     rows: {
         line: number;
@@ -2615,6 +2624,7 @@ export interface Taken {
 }
 export interface Progress {
     made: Made | null;
+    wrong: WrongLength[];
     done: string[];
     /**
      * What follows from inspections, by the step it stands behind.

@@ -6,8 +6,8 @@ import type { JobDesk } from './job-desk.svelte';
 export class CuttingDesk {
     state = $state.raw<Cutting | null>(null);
     failure = $state('');
-    /** What is wrong with the piece or the length that was sent. */
-    refused = $state.raw<{ mark: string; why: string } | null>(null);
+    /** What is wrong with the piece or the length that was sent; asked where a reason lets it pass. */
+    refused = $state.raw<{ mark: string; lines: string[]; isAsked: boolean } | null>(null);
     busy = $state(false);
 
     readonly #desk: JobDesk;
@@ -26,7 +26,7 @@ export class CuttingDesk {
     }
 
     /** Ticks a piece off, with its length if it was measured, or takes that back. True if it was taken. */
-    async tick(mark: string, length: string, undo = false): Promise<boolean> {
+    async tick(mark: string, length: string, undo = false, why = ''): Promise<boolean> {
         if (this.busy) return false;
         this.busy = true;
         const turn = ++this.#asked;
@@ -36,9 +36,13 @@ export class CuttingDesk {
             length,
             units: this.#desk.view.units,
             undo,
+            why,
         });
         this.busy = false;
-        this.refused = reply.ok ? null : { mark, why: said(reply) };
+        const asked = !reply.ok && 'errors' in reply ? reply.errors['why'] : undefined;
+        this.refused = reply.ok
+            ? null
+            : { mark, lines: asked ?? [said(reply)], isAsked: asked !== undefined };
         if (reply.ok && turn === this.#asked) this.state = reply.data;
         return reply.ok;
     }

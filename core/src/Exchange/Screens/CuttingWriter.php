@@ -71,7 +71,7 @@ final readonly class CuttingWriter
         return implode(' + ', $parts);
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{mark: string, off: string, farEnd: string, rescues: list<string>} */
     public function wrong(WrongLength $wrong): array
     {
         $length = fn (float $mm): string => Quantity::Length->read($mm, $this->figures->units);

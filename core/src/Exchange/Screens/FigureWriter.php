@@ -12,6 +12,7 @@ use UpsweptBead\Core\Base\Reason\Override;
 use UpsweptBead\Core\Base\Reason\Reason;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Stage\Bench\Measure;
 
 /** Writes proposed values with their working, as numbers in base units and as text in the person's units. */
 final readonly class FigureWriter
@@ -104,14 +105,32 @@ final readonly class FigureWriter
     public function limit(Quantity $quantity, float $value): array
     {
         $text = $quantity->show($value, $this->units);
-        $zero = $quantity->parse('0', $this->units);
 
         return [
             'value' => $value,
             'text' => $text,
-            'number' => ($value - $zero) / ($quantity->parse('1', $this->units) - $zero),
+            'number' => $this->number($quantity, $value),
             'unit' => ltrim((string) strrchr($text, ' ')),
         ];
+    }
+
+    /** @return array{least: float, most: float, unit: string}|null between which numbers a reading needs no reason */
+    public function range(Measure $measure): ?array
+    {
+        $range = $measure->range();
+
+        return $range === null ? null : [
+            'least' => $this->number($measure->quantity, $range[0]),
+            'most' => $this->number($measure->quantity, $range[1]),
+            'unit' => $this->limit($measure->quantity, $range[1])['unit'],
+        ];
+    }
+
+    private function number(Quantity $quantity, float $value): float
+    {
+        $zero = $quantity->parse('0', $this->units);
+
+        return ($value - $zero) / ($quantity->parse('1', $this->units) - $zero);
     }
 
     /**

@@ -159,6 +159,7 @@ final readonly class PlanWriter
                             ? null
                             : $figures->plain($measure->quantity, $measure->planned)['text'],
                     'most' => $measure->most === null ? null : $figures->limit($measure->quantity, $measure->most),
+                    'range' => $figures->range($measure),
                     'asked' => $measure->isAsked,
                 ],
                 $step->measures,

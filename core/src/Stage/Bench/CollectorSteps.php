@@ -77,7 +77,13 @@ final readonly class CollectorSteps
                 'Inside seam: coarse drum, then flap wheel, to a sharp seam line. Look inside with a lamp.',
             ],
             null,
-            [new Measure('outlet', 'Outside of the outlet', Quantity::Length, $sizes->outlet->odMm)],
+            [new Measure(
+                'outlet',
+                'Outside of the outlet',
+                Quantity::Length,
+                $sizes->outlet->odMm,
+                within: $this->withinMm(),
+            )],
         );
     }
 
@@ -98,8 +104,8 @@ final readonly class CollectorSteps
             ],
             null,
             [
-                new Measure('circle', 'Circle through the inlets', Quantity::Length, $sizes->circle->value),
-                new Measure('bore', 'Inside of an inlet', Quantity::Length, $boreMm),
+                $this->circle($collector),
+                new Measure('bore', 'Inside of an inlet', Quantity::Length, $boreMm, within: $this->withinMm()),
             ],
         );
     }
@@ -119,10 +125,28 @@ final readonly class CollectorSteps
             ],
             null,
             [
-                new Measure('circle', 'Circle through the inlets', Quantity::Length, $collector->sizes->circle->value),
-                new Measure('length', 'From inlets to outlet', Quantity::Length, $collector->sizes->length->value),
+                $this->circle($collector),
+                new Measure(
+                    'length',
+                    'From inlets to outlet',
+                    Quantity::Length,
+                    $collector->sizes->length->value,
+                    within: $this->withinMm(),
+                ),
             ],
         );
+    }
+
+    private function circle(BuiltCollector $collector): Measure
+    {
+        $mm = $collector->sizes->circle->value;
+
+        return new Measure('circle', 'Circle through the inlets', Quantity::Length, $mm, within: $this->withinMm());
+    }
+
+    private function withinMm(): float
+    {
+        return $this->rules->value('cut.within');
     }
 
     public function inspect(BuiltCollector $collector): BenchStep

@@ -92,7 +92,13 @@ final readonly class FitSteps
             "Cut and prepare $piece->mark",
             $do,
             null,
-            [new Measure('length', 'Length as cut', Quantity::Length, $this->cutMm($piece))],
+            [new Measure(
+                'length',
+                'Length as cut',
+                Quantity::Length,
+                $this->cutMm($piece),
+                within: $this->rules->value('cut.within'),
+            )],
         );
     }
 
@@ -151,7 +157,13 @@ final readonly class FitSteps
                 "Slide $joint->id together",
                 $do,
                 null,
-                [new Measure('depth', 'Depth it goes in', Quantity::Length, $this->slipMm($step))],
+                [new Measure(
+                    'depth',
+                    'Depth it goes in',
+                    Quantity::Length,
+                    $this->slipMm($step),
+                    within: $this->rules->value('fit.depth_within'),
+                )],
             );
         }
         if (($this->weld->sheets[$joint->id]->root->practice ?? null) === RootPractice::Flux) {

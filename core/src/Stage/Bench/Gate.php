@@ -10,7 +10,8 @@ use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Stage\Bench\Inspection\InspectedJoint;
 
 /**
- * The reasons not to go on from a step: a reading was not taken or lies above its limit, a point was not confirmed. Whoever
+ * The reasons not to go on from a step: a reading was not taken, lies above its limit or is not as planned, a point was
+ * not confirmed. Whoever
  * goes on all the same says why, and the record keeps it.
  */
 final readonly class Gate
@@ -26,6 +27,7 @@ final readonly class Gate
     {
         return [
             ...self::above($step, $values, $units),
+            ...self::off($step, $values, $units),
             ...self::outOfFlat($step, $values, $units),
             ...array_map(
                 static fn (Measure $one): string => "$one->label was not read.",
@@ -74,6 +76,55 @@ final readonly class Gate
         return $found->outcome->isLessThan($least)
             ? ["What was found asks for more than \"{$found->outcome->label()}\": {$least->label()}."]
             : [];
+    }
+
+    /**
+     * @param  array<string, float>  $values
+     * @return list<string> readings that are farther from the plan than they may be
+     */
+    public static function off(BenchStep $step, array $values, UnitSystem $units): array
+    {
+        $lines = [];
+        foreach ($step->measures as $one) {
+            if (! self::isMeasureOff($one, $values)) {
+                continue;
+            }
+            [$read, $planned] = [$values[$one->name], $one->planned ?? 0.0];
+            $lines[] = sprintf(
+                '%s: %s, planned %s: %s too %s.',
+                $one->label,
+                $one->quantity->show($read, $units),
+                $one->quantity->read($planned, $units),
+                $one->quantity->read(abs($read - $planned), $units),
+                self::side($one, $read < $planned),
+            );
+        }
+
+        return $lines;
+    }
+
+    private static function side(Measure $measure, bool $isLess): string
+    {
+        [$less, $more] = $measure->name === 'length' ? ['short', 'long'] : ['little', 'much'];
+
+        return $isLess ? $less : $more;
+    }
+
+    /** @param  array<string, float>  $values */
+    public static function isOff(BenchStep $step, array $values): bool
+    {
+        $isOff = static fn (Measure $one): bool => self::isMeasureOff($one, $values);
+
+        return array_filter($step->measures, $isOff) !== [];
+    }
+
+    /** @param  array<string, float>  $values */
+    private static function isMeasureOff(Measure $measure, array $values): bool
+    {
+        $range = $measure->range();
+        $read = $values[$measure->name] ?? null;
+
+        return $range !== null && $read !== null && ($read < $range[0] - 1e-9 || $read > $range[1] + 1e-9);
     }
 
     /**

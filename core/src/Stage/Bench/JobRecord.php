@@ -35,7 +35,7 @@ final readonly class JobRecord
             $closed = $progress->done[$step->id] ?? null;
             $what = [
                 ...$closed === null
-                    ? Gate::above($step, $values, $units)
+                    ? [...Gate::above($step, $values, $units), ...Gate::off($step, $values, $units)]
                     : Gate::lacks($step, $values, self::confirmed($step, $closed), $units),
                 ...self::amps($step, $values, $units),
                 ...self::found($closed),

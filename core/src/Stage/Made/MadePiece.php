@@ -22,8 +22,7 @@ final readonly class MadePiece
     {
         $then = $this->piece;
         $overDeg = $then->angleDeg - $now->angleDeg;
-        [$shortMm, $overMm] = $this->besides($now);
-        $offMm = $shortMm < -WrongLength::NEAR_MM ? $shortMm : $overMm;
+        $offMm = $this->longerMm($now);
         $isOff = abs($offMm) > WrongLength::NEAR_MM;
         $isBentOtherwise = abs($overDeg) > JointOutline::NEAR_DEG;
         $isTube = $this->tubeId === $tubeId ? [] : [new Difference(DifferenceKind::Tube)];
@@ -58,26 +57,29 @@ final readonly class MadePiece
     }
 
     /**
-     * What it lacks and what it has too much, end by end where a bend fixes the ends, all in one on a straight.
-     *
-     * @return array{float, float} mm; the first at most 0, the second at least 0
+     * How much longer it is than that piece, as one that was cut so long would be: a straight as a whole; where a bend
+     * fixes the ends each by itself, as what is left long at one end makes up for nothing at the other. Mm.
      */
-    private function besides(Piece $now): array
+    private function longerMm(Piece $now): float
     {
         $then = $this->piece;
-        $off = [$this->lengthMm() - $now->cutLengthMm()];
-        if ($now->span->bendIndex !== null && $then->span->bendIndex !== null) {
-            $off = [
-                self::beforeMm($then) - self::beforeMm($now),
-                self::afterMm($then) - self::afterMm($now),
-                $this->offMm,
-            ];
+        if ($now->span->bendIndex === null || $then->span->bendIndex === null) {
+            return $this->lengthMm() - $now->cutLengthMm();
         }
-
-        return [
-            array_sum(array_filter($off, static fn (float $mm): bool => $mm < 0.0)),
-            array_sum(array_filter($off, static fn (float $mm): bool => $mm > 0.0)),
+        $trimMm = $now->allowances->trim->value;
+        $trimAtStartMm = $now->allowances->startMm >= $trimMm ? $trimMm : 0.0;
+        $ends = [
+            [self::beforeMm($then) - self::beforeMm($now), $trimAtStartMm],
+            [self::afterMm($then) - self::afterMm($now) + $this->offMm, $trimMm - $trimAtStartMm],
         ];
+        $missingMm = array_sum(array_map(static fn (array $end): float => max(0.0, -$end[0] - $end[1]), $ends));
+        $least = min(array_column($ends, 0));
+
+        return match (true) {
+            $missingMm > 0.0 => -$missingMm - $trimMm,
+            $least < -WrongLength::NEAR_MM => $least,
+            default => array_sum(array_column($ends, 0)),
+        };
     }
 
     private static function isBent(Piece $piece): bool

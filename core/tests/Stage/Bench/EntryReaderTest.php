@@ -20,7 +20,7 @@ function entryRead(array $change = []): LogEntry|Fault
             'units' => 'inch',
             'step' => 'prepare.A1',
             'kind' => 'done',
-            'readings' => ['length' => '10 1/2'],
+            'readings' => ['length' => '9 29/32'],
             'note' => ' clean ',
             'at' => '2026-03-02T11:30:00.250+02:00',
             ...$change,
@@ -36,7 +36,7 @@ it('reads what was found in the units it was written in, and the time as one of 
     expect($entry)->toBeInstanceOf(LogEntry::class);
     assert($entry instanceof LogEntry);
     expect($entry->id)->toBe('6f9619ff-8b86-4011-b42d-00c04fc964ff')
-        ->and($entry->values)->toBe(['length' => 266.7])
+        ->and($entry->values['length'])->toBeClose(251.61875, 0, 1e-9)
         ->and($entry->kind)->toBe(EntryKind::Done)
         ->and($entry->note)->toBe(' clean ')
         ->and($entry->by)->toBe('Pia')
@@ -47,9 +47,9 @@ it('takes a bare number in the units of the bench, and one with its own unit as 
     $entry = entryRead($change);
     expect($entry instanceof LogEntry ? $entry->values : $entry->message)->toBe(['length' => $mm]);
 })->with([
-    [['units' => 'metric', 'readings' => ['length' => '254']], 254.0],
-    [['units' => 'inch', 'readings' => ['length' => '254 mm']], 254.0],
-    [['units' => 'metric', 'readings' => ['length' => '10 in']], 254.0],
+    [['units' => 'metric', 'readings' => ['length' => '252']], 252.0],
+    [['units' => 'inch', 'readings' => ['length' => '252 mm']], 252.0],
+    [['units' => 'metric', 'readings' => ['length' => '9.9 in']], 251.46],
 ]);
 
 it('takes a reading left empty for none', function () {

@@ -87,7 +87,12 @@ it('lists what went otherwise than planned', function (string $step, array $valu
     'gone on hot' => ['cool.AJ2', ['temperature' => 80.0], 'Temperature going on: 176 °F, at most 113 °F.'],
     'a gap no wire fills' => ['tack.AJ2', ['gap' => 1.5], 'Widest gap: .059 in, at most .033 in.'],
     'far end open' => ['trial.A', ['gap' => 6.35], 'Far-end gap: 1/4 in, at most 0.079 in.'],
-    'cut length is only noted' => ['prepare.A1', ['length' => 900.0], null],
+    'a piece cut too long' => [
+        'prepare.A1',
+        ['length' => 900.0],
+        'Length as cut: 35.433 in, planned 9 29/32 in: 25 17/32 in too long.',
+    ],
+    'a piece cut as planned' => ['prepare.A1', ['length' => 251.9], null],
     'torch argon is only noted' => ['weld.AJ2', ['flow' => 99.0], null],
     'time at the joint is only noted' => ['weld.AJ2', ['seconds' => 9000.0], null],
 ]);

@@ -222,3 +222,14 @@ it('calls a piece that no plan has any more what it is', function () use ($cut) 
         ->and(differencesOf($gone))->toBe([DifferenceKind::Gone])
         ->and(in_array(RescueKind::NewStock, waysOf($gone), true))->toBeFalse();
 });
+
+it('takes nothing of what is left long at one end of a bend for what its other end lacks', function () use ($cut) {
+    $longer = static fn (float $mm): Closure => static fn (array $bends, float $endMm): array => [
+        [$bends[0]->with(straightMm: $bends[0]->straightMm + $mm), $bends[1]], $endMm,
+    ];
+    $a1 = outlineOf()->pieces['A1'];
+    // All that A1 is left long by for the trial fit lies at its start: so much may it lack there.
+    expect($a1->allowances->startMm)->toBe($a1->allowances->trim->value)->toBeGreaterThan(9.0)
+        ->and(heldAgainst(outlineOf($longer(9.0)), $cut('A1'))->isNone())->toBeTrue()
+        ->and(marksOff(heldAgainst(outlineOf($longer(20.0)), $cut('A1'))))->toBe(['A1']);
+});

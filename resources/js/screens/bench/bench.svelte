@@ -13,6 +13,7 @@
     import StepCard from './step-card.svelte';
     import StepList from './step-list.svelte';
     import StepPicture from './step-picture.svelte';
+    import WrongLengths from '@/parts/wrong-lengths.svelte';
     import Timers, { type Timer } from './timers.svelte';
 
     let { desk, mayLog, onstage }: StageProps = $props();
@@ -235,6 +236,7 @@
                     >
                 {/if}
             </div>
+            <WrongLengths wrong={bench.wrong} />
             {#if proposal?.why && proposal.step.id === current?.id}
                 <p class="text-quiet">{proposal.why}</p>
             {/if}

@@ -28,6 +28,17 @@ export function beyondOf(step: Step, readings: Record<string, string>): string[]
     });
 }
 
+/** Readings that are farther from the plan than they may be, in words. */
+export function offOf(step: Step, readings: Record<string, string>): string[] {
+    return step.measures.flatMap(({ name, label, planned, range }) => {
+        const typed = readings[name]?.trim() ?? '';
+        const read = range && typed !== '' ? asNumber(typed, range.unit) : null;
+        if (!range || read === null || (read >= range.least - 1e-6 && read <= range.most + 1e-6)) return [];
+        const [less, more] = name === 'length' ? ['short', 'long'] : ['little', 'much'];
+        return [`${label}: ${typed}, planned ${planned}: too ${read < range.least ? less : more}.`];
+    });
+}
+
 const unread = ({ measures }: Step, readings: Record<string, string>): Measure[] =>
     measures.filter(({ name, asked }) => asked && (readings[name] ?? '').trim() === '');
 
@@ -35,6 +46,7 @@ const unread = ({ measures }: Step, readings: Record<string, string>): Measure[]
 export function lacksOf(step: Step, readings: Record<string, string>, confirmed: Set<number>): string[] {
     return [
         ...beyondOf(step, readings),
+        ...offOf(step, readings),
         ...unread(step, readings).map(({ label }) => `${label} was not read.`),
         ...step.points.filter((_, i) => !confirmed.has(i)).map((point) => `Not confirmed: ${point}`),
     ];

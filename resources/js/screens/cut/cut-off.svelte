@@ -13,15 +13,16 @@
     let typedFor = '';
     $effect(() => {
         // What was typed belongs to the piece it was typed for.
-        if (typedFor !== piece.mark) [typedFor, length] = [piece.mark, ''];
+        if (typedFor !== piece.mark) [typedFor, length, why] = [piece.mark, '', ''];
     });
 
     const done = $derived(cutting.state?.cut[piece.mark]);
     const stock = $derived(cutting.state?.opened.find((one) => one.marks.includes(piece.mark)));
-    const refused = $derived(cutting.refused?.mark === piece.mark ? cutting.refused.why : '');
+    const refused = $derived(cutting.refused?.mark === piece.mark ? cutting.refused : null);
+    let why = $state('');
     const STANDING = { taken: '● open at the saw', there: '○ in the stores', missing: '✕ not in the stores' };
     async function tick(undo: boolean): Promise<void> {
-        if (await cutting.tick(piece.mark, undo ? '' : length, undo)) length = '';
+        if (await cutting.tick(piece.mark, undo ? '' : length, undo, why.trim())) length = why = '';
     }
 </script>
 
@@ -80,7 +81,31 @@
                     >
                 </form>
             {/if}
-            {#if refused}<p class="text-stop mt-1" role="alert">✕ {refused}</p>{/if}
+            {#if refused}
+                <div class="mt-2" role="alert">
+                    <p class="text-stop font-medium">✕ {refused.lines[0]}</p>
+                    {#each refused.lines.slice(1) as line (line)}<p>{line}</p>{/each}
+                </div>
+                {#if refused.isAsked && !done}
+                    <form
+                        class="mt-2 flex flex-wrap items-end gap-2"
+                        onsubmit={(event) => {
+                            event.preventDefault();
+                            void tick(false);
+                        }}
+                    >
+                        <TextField
+                            label="Why you go on all the same"
+                            value={why}
+                            class="min-w-48 grow"
+                            oninput={(event) => (why = event.currentTarget.value)}
+                        />
+                        <Button type="submit" class="min-h-14" disabled={cutting.busy || why.trim() === ''}
+                            >Log it with this reason</Button
+                        >
+                    </form>
+                {/if}
+            {/if}
         {/if}
     </section>
 {/if}

@@ -13,7 +13,7 @@
     import SawList from './saw-list.svelte';
     import Saws from './saws.svelte';
     import Shopping from './shopping.svelte';
-    import WrongLengths from './wrong-lengths.svelte';
+    import WrongLengths from '@/parts/wrong-lengths.svelte';
 
     let { desk, mayLog, mayPlan, onstage }: StageProps = $props();
 
@@ -49,7 +49,7 @@
         onselect={(picked) => (desk.selection = picked)}
         pieceFact={(piece) => piece.cutLength.text}
     />
-    <WrongLengths wrong={cutting.state?.wrong ?? []} />
+    <WrongLengths wrong={cutting.state?.wrong ?? []} open />
     <!-- Where there is one column, what is pressed at the saw comes first. -->
     <div
         class="grid grid-cols-[minmax(0,1fr)] gap-2 xl:grid-cols-[minmax(0,1fr)_26rem] xl:grid-rows-[auto_1fr]"

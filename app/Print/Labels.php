@@ -15,12 +15,12 @@ use UpsweptBead\Core\Stage\Step\StepKind;
 final readonly class Labels
 {
     /** @return list<Label> in the order the saw gives the pieces */
-    public static function ofJob(Job $job, KnownCut $cut): array
+    public static function ofJob(Job $job, int $revision, KnownCut $cut): array
     {
         $labels = [];
         foreach ($cut->opened as $stock) {
             foreach ($stock->pieces as $piece) {
-                $labels[$piece->mark] = self::piece($job, $piece, $cut);
+                $labels[$piece->mark] = self::piece($job, $revision, $piece, $cut);
             }
         }
         ksort($labels, SORT_NATURAL);
@@ -48,7 +48,7 @@ final readonly class Labels
         return $labels;
     }
 
-    private static function piece(Job $job, Piece $piece, KnownCut $cut): Label
+    private static function piece(Job $job, int $revision, Piece $piece, KnownCut $cut): Label
     {
         $length = static fn (float $mm): string => Quantity::Length->read($mm, $cut->units);
         $span = $piece->span;
@@ -61,7 +61,7 @@ final readonly class Labels
 
         return new Label(
             $piece->mark,
-            $job->number,
+            "$job->number rev $revision",
             [
                 $piece->place->stockId ?? $piece->stockId,
                 ...$shape,

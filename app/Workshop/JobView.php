@@ -139,6 +139,7 @@ final readonly class JobView
             ],
             'made' => $this->made->of($job, $made, $plan->units),
             'wrong' => $wrong,
+            'action' => self::next($this->summaries->making($job, $plan, $progress)),
             'log' => $page['lines'],
             'earlier' => $page['earlier'],
         ];

@@ -4,7 +4,7 @@ import { api, expectAccessible, released, saved } from './support';
 test('a change after the first cut says what of it is lost, is looked over, and begins again at the bench', async ({
     page,
 }) => {
-    const job = await released(page, 'TB-0541');
+    const job = await released(page, 'TB-0661');
     await page.goto(`/jobs/${job}/bench`);
     await page.getByRole('button', { name: 'Done, next' }).click();
     await expect(page.getByRole('heading', { name: 'Cut and prepare A2' })).toBeVisible();

@@ -132,7 +132,8 @@ final readonly class CuttingController
 
     public function labels(Request $request, Job $job, Pdf $pdf): Response
     {
-        $labels = Labels::ofJob($job, $this->plans->cut($this->revision($job)));
+        $revision = $this->revision($job);
+        $labels = Labels::ofJob($job, $revision->number, $this->plans->cut($revision));
 
         return $pdf->show('labels', ['labels' => $labels, 'skip' => self::skip($request)], "$job->number-labels.pdf");
     }

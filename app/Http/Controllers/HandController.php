@@ -6,15 +6,22 @@ namespace App\Http\Controllers;
 
 use App\Http\Refused;
 use App\Http\Requests\ChangeRequest;
+use App\Models\Job;
+use App\Workshop\BenchStanding;
+use App\Workshop\JobLog;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Base\Document\Faults;
 use UpsweptBead\Core\Base\Document\Node;
 use UpsweptBead\Core\Exchange\Screens\PlanWriter;
+use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\Run\RouteChoice;
+use UpsweptBead\Core\Stage\Bench\Progress;
 use UpsweptBead\Core\Stage\Layout\ByHand;
+use UpsweptBead\Core\Stage\Made\HeldByWork;
+use UpsweptBead\Core\Stage\Made\Outline;
 
 /**
  * A run changed by hand: what is done to it goes in, the route it leads to comes out, drawn and measured. Nothing is
@@ -22,11 +29,11 @@ use UpsweptBead\Core\Stage\Layout\ByHand;
  */
 final readonly class HandController
 {
-    public function __construct(private Workshop $workshop) {}
+    public function __construct(private Workshop $workshop, private BenchStanding $standing, private JobLog $log) {}
 
-    public function __invoke(ChangeRequest $request): JsonResponse
+    public function __invoke(ChangeRequest $request, Job $job): JsonResponse
     {
-        $job = $request->document();
+        $document = $request->document();
         $letter = $request->written('letter');
         $faults = new Faults();
         $wish = Node::wrap(
@@ -36,8 +43,8 @@ final readonly class HandController
             $faults,
         );
         try {
-            $hand = ByHand::of($job, $this->workshop->shop(), $letter);
-            $route = $this->changed($hand, $wish);
+            $hand = ByHand::of($document, $this->workshop->shop(), $letter);
+            $route = $this->changed($hand, $wish, fn (): array => $this->held($job, $document, $letter));
         } catch (\DomainException $error) {
             throw ValidationException::withMessages(['hand' => $error->getMessage()]);
         }
@@ -49,14 +56,37 @@ final readonly class HandController
         ]);
     }
 
-    private function changed(ByHand $hand, Node $wish): RouteChoice
+    /** @return list<int> values of the run's route that work already done holds */
+    private function held(Job $job, CoreJob $document, string $letter): array
+    {
+        $job->load('revisions');
+        if ($job->released() === null) {
+            return [];
+        }
+        $sketch = $this->workshop->sketch($document);
+        $rules = $this->workshop->shop()->rules;
+        $outline = static fn (): Outline => Outline::of($sketch->layout, $sketch->cut, $sketch->joints, $rules);
+        $log = $this->log->now($job);
+        $made = $this->standing->heldAgainst($job, $job->current()->number, $outline, $log);
+        $run = $sketch->layout->run($letter);
+
+        return $run === null ? [] : HeldByWork::values(
+            $run,
+            $sketch->cut->piecesOf($letter),
+            $sketch->joints->ofRun($letter),
+            Progress::of([], $made->counting($log->entries())),
+        );
+    }
+
+    /** @param  callable(): list<int>  $held */
+    private function changed(ByHand $hand, Node $wish, callable $held): RouteChoice
     {
         $index = static fn (): int => (int) $wish->at('index')->number(20);
 
         return match ($wish->at('do')->required(20)) {
             'vertex' => $hand->moveVertex($index(), $wish->at('to')->point()),
             'length' => $hand->bringToLength($wish->at('length')->number(1e5)),
-            'close' => $hand->close(),
+            'close' => $hand->close($held()),
             'insert' => $hand->insertBend($index()),
             'remove' => $hand->removeBend($index()),
             'merge' => $hand->mergeBend($index()),

@@ -1590,6 +1590,7 @@ export interface Made {
 export interface BenchState {
     revision: number;
     made: Made | null;
+    action: NextAction;
     wrong: WrongLength[];
     looks: Looks;
     steps: Step[];
@@ -2624,6 +2625,7 @@ export interface Taken {
 }
 export interface Progress {
     made: Made | null;
+    action: NextAction;
     wrong: WrongLength[];
     done: string[];
     /**

@@ -368,7 +368,11 @@ export class JobDesk {
         const { bench } = this.view;
         const last = (log: LogLine[]) => log.at(-1)?.position ?? 0;
         if (bench && last(progress.log) >= last(bench.log))
-            this.view = { ...this.view, bench: { ...bench, ...progress } };
+            this.view = {
+                ...this.view,
+                bench: { ...bench, ...progress },
+                next: this.isDraft ? this.view.next : progress.action,
+            };
     }
 
     keepTheirs(): void {

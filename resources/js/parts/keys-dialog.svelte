@@ -1,13 +1,18 @@
 <script lang="ts">
     import Dialog from '@/kit/dialog.svelte';
+    import { STAGES } from '@/lib/places';
 
     type Props = { open: boolean };
     let { open = $bindable() }: Props = $props();
 
+    const stages = STAGES.map((name) => name[0]?.toUpperCase() + name.slice(1)).join(', ');
     const keys: [string, string][] = [
-        ['1 – 7', 'Survey, Route, Cut, Fit, Weld, Bench, Handover'],
+        [`1 – ${STAGES.length}`, stages],
         ['j   k', 'Next and previous joint'],
         ['/', 'Find a joint, a piece or a stage; on the rack, a job'],
+        ['Enter', 'In a search, opens the first that is found'],
+        ['Esc', 'Closes what is open; empties the search on the rack'],
+        ['r', 'Back to the rack'],
         ['u', 'Inches or millimetres'],
         ['Ctrl Z   Ctrl Shift Z', 'Undo and redo'],
         ['t', 'Light or bench theme'],

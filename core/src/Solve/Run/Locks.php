@@ -10,6 +10,12 @@ final readonly class Locks
     /** @param  list<int>  $held */
     public function __construct(private array $held = []) {}
 
+    /** @param  list<int>  $more */
+    public function with(array $more): self
+    {
+        return new self([...$this->held, ...$more]);
+    }
+
     public function isFree(int $value): bool
     {
         return ! in_array($value, $this->held, true);

@@ -59,12 +59,24 @@ final readonly class ByHand
         return $this->route->changedTo(Vertices::moved($this->run, $this->target, $this->bounds, $vertex, $to));
     }
 
-    /** Brings the far end to its place with what is not locked; as near as it gets if it cannot. */
-    public function close(): RouteChoice
+    /**
+     * Brings the far end to its place with what is not locked; as near as it gets if it cannot. What is made already
+     * stays where that will do, then bends keep their angles, so that stock bends stay stock bends.
+     *
+     * @param  list<int>  $made  values that work already done holds, counted as locks are
+     */
+    public function close(array $made = []): RouteChoice
     {
-        return $this->route->changedTo(
-            Closing::of($this->run, $this->target, $this->route->locks(), $this->bounds)->run,
-        );
+        $locks = $this->route->locks();
+        $angles = array_map(static fn (int $bend): int => 3 * $bend + 2, array_keys($this->run->bends));
+        foreach ([[...$made, ...$angles], $made, $angles] as $held) {
+            $closing = Closing::of($this->run, $this->target, $locks->with($held), $this->bounds);
+            if ($closing->isClosed()) {
+                return $this->route->changedTo($closing->run);
+            }
+        }
+
+        return $this->route->changedTo(Closing::of($this->run, $this->target, $locks, $this->bounds)->run);
     }
 
     /**

@@ -76,7 +76,7 @@ final readonly class MadePiece
         $least = min(array_column($ends, 0));
 
         return match (true) {
-            $missingMm > 0.0 => -$missingMm - $trimMm,
+            $missingMm > WrongLength::NEAR_MM => -$missingMm - $trimMm,
             $least < -WrongLength::NEAR_MM => $least,
             default => array_sum(array_column($ends, 0)),
         };

@@ -125,6 +125,7 @@
 
     const keys: Keys = {
         ...Object.fromEntries(STAGES.map((name, i) => [String(i + 1), () => goTo(name)])),
+        r: () => router.visit('/'),
         j: () => step(1),
         k: () => step(-1),
         u: changeUnits,

@@ -52,3 +52,27 @@ export function nextNumber(numbers: string[]): string {
     if (!highest) return 'J-0001';
     return `${highest[1] ?? ''}${String(Number(highest[2]) + 1).padStart((highest[2] ?? '').length, '0')}`;
 }
+
+type Titled = { name?: unknown; job?: { number?: unknown; title?: unknown } };
+
+/** What a job file or a route problem calls its job; null where it says nothing, or is no such file. */
+export function numberOf(text: string): string | null {
+    try {
+        const document = JSON.parse(text) as Titled | null;
+        const said = document?.job?.number ?? document?.name;
+        return typeof said === 'string' && said.trim() !== '' ? said.trim() : null;
+    } catch {
+        return null;
+    }
+}
+
+/** The same file under the number that was typed, and the title if one was; what it is else is not looked at here. */
+export function renamed(document: unknown, number: string, title: string): unknown {
+    if (typeof document !== 'object' || document === null) return document;
+    const { job } = document as Titled;
+    if (typeof job !== 'object') return number === '' ? document : { ...document, name: number };
+    return {
+        ...document,
+        job: { ...job, ...(number === '' ? {} : { number }), ...(title === '' ? {} : { title }) },
+    };
+}

@@ -4,7 +4,7 @@
     import Dialog from '@/kit/dialog.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { send } from '@/lib/http';
-    import { blankJob, nextNumber } from './blank-job';
+    import { blankJob, nextNumber, numberOf, renamed } from './blank-job';
 
     type Props = { open: boolean; numbers: string[] };
     let { open = $bindable(), numbers }: Props = $props();
@@ -18,12 +18,26 @@
         if (open) [number, title, file, errors] = [nextNumber(numbers), '', null, []];
     });
 
+    function refused(by: Record<string, string[]>): void {
+        errors = Object.entries(by).map(([path, messages]) =>
+            path === 'job.number' ? `${messages[0]} The next one is put in.` : `${path}: ${messages[0]}`,
+        );
+        if (by['job.number']) number = nextNumber([...numbers, number]);
+    }
+
+    /** What a file calls its job, where that is still free; else the next number stays proposed. */
+    async function chosen(picked: File | null): Promise<void> {
+        file = picked;
+        const own = picked ? numberOf(await picked.text()) : null;
+        if (own !== null && !numbers.includes(own)) number = own;
+    }
+
     async function create(event: SubmitEvent): Promise<void> {
         event.preventDefault();
         let document: unknown = blankJob(number, title);
         if (file) {
             try {
-                document = JSON.parse(await file.text());
+                document = renamed(JSON.parse(await file.text()), number.trim(), title.trim());
             } catch {
                 errors = ['This file is not complete JSON.'];
                 return;
@@ -31,8 +45,7 @@
         }
         const reply = await send('POST', '/jobs', 'Begun', { document });
         if (reply.ok) router.visit(`/jobs/${reply.data.id}/survey`);
-        else if (reply.status === 422 && 'errors' in reply)
-            errors = Object.entries(reply.errors).map(([path, messages]) => `${path}: ${messages[0]}`);
+        else if (reply.status === 422 && 'errors' in reply) refused(reply.errors);
         else errors = [reply.message];
     }
 </script>
@@ -43,7 +56,7 @@
             <TextField
                 label="Number"
                 value={number}
-                required={!file}
+                required
                 oninput={(event) => (number = event.currentTarget.value)}
             />
             <TextField
@@ -59,7 +72,7 @@
                 id="job-file"
                 type="file"
                 accept=".json,application/json"
-                onchange={(event) => (file = event.currentTarget.files?.[0] ?? null)}
+                onchange={(event) => chosen(event.currentTarget.files?.[0] ?? null)}
             />
         </div>
         {#each errors as error, i (i)}

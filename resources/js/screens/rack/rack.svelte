@@ -1,5 +1,5 @@
 <script lang="ts">
-    import { untrack } from 'svelte';
+    import { tick, untrack } from 'svelte';
     import { router } from '@inertiajs/svelte';
     import Button from '@/kit/button.svelte';
     import { onKeys } from '@/lib/keys';
@@ -59,16 +59,40 @@
         return () => clearTimeout(again);
     });
 
-    function look(page: number): void {
+    /** Enter opens the first that is found, once the search has caught up with what is typed; Esc empties it. */
+    function pressed(event: KeyboardEvent): void {
+        if (event.key === 'Enter') look(1, open);
+        if (event.key === 'Escape' && words !== '') {
+            words = '';
+            look(1);
+        }
+    }
+
+    function open(): void {
+        const first = groups[0]?.jobs[0];
+        if (words.trim() !== '' && first && !first.fault)
+            router.visit(`/jobs/${first.id}/${first.next.stage}`);
+    }
+
+    function look(page: number, then?: () => void): void {
         clearTimeout(timer);
         const data = { ...(words.trim() ? { find: words.trim() } : {}), ...(page > 1 ? { page } : {}) };
         router.get('/', data, {
             only: ['rack', 'find', 'bottles'],
-            onSuccess: asked(),
+            onSuccess: after(then),
             preserveState: true,
             preserveScroll: page === rack.page,
             replace: true,
         });
+    }
+
+    function after(then?: () => void): () => void {
+        const noted = asked();
+        return () => {
+            noted();
+            // What was found is drawn first.
+            void tick().then(then);
+        };
     }
 
     function typed(): void {
@@ -92,6 +116,7 @@
                     bind:this={finder}
                     bind:value={words}
                     oninput={typed}
+                    onkeydown={pressed}
                     class="bg-sheet border-strong w-full max-w-md rounded-[2px] border px-2 py-1"
                 />
             </div>

@@ -19,6 +19,20 @@ test('a turn typed wrong opens the far end; the core names the turn that closes 
     await expect(turn).toHaveValue(before);
     await page.getByRole('button', { name: 'Redo' }).click();
     await expect(page.getByText('✕ Far end open')).toBeVisible();
+    // What closes it moves no stock bend, and says what it moved.
+    const bends = await page
+        .getByLabel(/^Bend, bend \d/)
+        .evaluateAll((all) => all.map((one) => (one as HTMLInputElement).value));
+    await page.getByRole('button', { name: 'Close the rest' }).click();
+    await expect(page.getByText('● Far end closed')).toBeVisible();
+    await expect(page.getByText(/^Moved to close it: .*, now /)).toBeVisible();
+    expect(
+        await page
+            .getByLabel(/^Bend, bend \d/)
+            .evaluateAll((all) => all.map((one) => (one as HTMLInputElement).value)),
+    ).toEqual(bends);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText(/^Moved to close it/)).toBeHidden();
 });
 
 test('a unit nobody knows is refused at its field, and the last good version stays', async ({ page }) => {

@@ -131,6 +131,7 @@ it('writes off the stock of a lost piece, so that the next release is promised a
         ->and($item->refresh()->on_hand)->toBe($before)
         ->and(app(StoresBook::class)->issued($job))->not->toHaveKey($stock['key'])
         ->and(StoreEntry::query()->where('item_id', $item->id)->orderByDesc('position')->firstOrFail()->note)->toBe('A1 does not fit any more');
+    expect($this->getJson("/stores/items/$item->id/entries")->assertOk()->json('entries.0.kind'))->toBe('written off');
     // … and as much is kept for the job as its new plan wants.
     $cutting = $this->getJson("/jobs/$job->id/cutting")->json();
     $rows = array_column($cutting['shopping']['rows'], null, 'key');

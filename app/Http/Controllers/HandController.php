@@ -20,6 +20,7 @@ use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\Run\RouteChoice;
 use UpsweptBead\Core\Stage\Bench\Progress;
 use UpsweptBead\Core\Stage\Layout\ByHand;
+use UpsweptBead\Core\Stage\Layout\RouteMoves;
 use UpsweptBead\Core\Stage\Made\HeldByWork;
 use UpsweptBead\Core\Stage\Made\Outline;
 
@@ -35,6 +36,7 @@ final readonly class HandController
     {
         $document = $request->document();
         $letter = $request->written('letter');
+        $before = $document->run($letter)?->route;
         $faults = new Faults();
         $wish = Node::wrap(
             ['format' => 'hand', ...$request->only(['do', 'index', 'to', 'length'])],
@@ -52,6 +54,7 @@ final readonly class HandController
 
         return new JsonResponse([
             'route' => JobWriter::route($route),
+            'moved' => $before === null ? [] : RouteMoves::between($before, $route, $document->units),
             'plan' => PlanWriter::sketch($this->workshop->sketch($hand->with($letter, $route))),
         ]);
     }

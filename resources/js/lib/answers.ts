@@ -2245,6 +2245,10 @@ export interface Rejected {
 }
 export interface ByHand {
     route: RouteDocument;
+    /**
+     * Which of its values were changed, from what to what.
+     */
+    moved: string[];
     plan: PlanSketch;
 }
 export interface GoesIn {
@@ -2461,7 +2465,7 @@ export interface StoreEntries {
  */
 export interface StoreEntry {
     id: string;
-    kind: 'received' | 'counted' | 'issued' | 'put back' | 'returned';
+    kind: 'received' | 'counted' | 'issued' | 'put back' | 'returned' | 'written off';
     quantity: number;
     job: string | null;
     note: string;

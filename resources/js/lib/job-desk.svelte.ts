@@ -45,6 +45,8 @@ export class JobDesk {
     selection = $state.raw<Selection>(null);
     errors = $state.raw<Record<string, string[]>>({});
     failure = $state('');
+    /** What the last change by hand moved, where somebody let the core choose. */
+    moved = $state.raw<string[]>([]);
     conflict = $state.raw<Conflict | null>(null);
     saving = $state(false);
     /** What is on the desk is not what the server has. */
@@ -313,6 +315,7 @@ export class JobDesk {
         else {
             this.failure = '';
             await this.editRun((run) => (run.route = reply.data.route));
+            this.moved = wish.do === 'close' ? reply.data.moved : [];
         }
     }
 
@@ -406,6 +409,7 @@ export class JobDesk {
 
     /** One save at a time; edits made meanwhile go out together with the next. */
     #save(): Promise<void> {
+        this.moved = [];
         this.unsaved = true;
         keepUnsaved(this.view.id, {
             who: this.#who,

@@ -20,6 +20,9 @@
     {#if bends.length > 1}
         <LengthSlider {desk} {run} />
     {/if}
+    {#if desk.moved.length > 0}
+        <p class="text-sm" role="status">Moved to close it: {desk.moved.join('; ')}.</p>
+    {/if}
     <div class="flex flex-wrap gap-2">
         {#if !isClosed && bends.length > 0}
             <Button look="main" onclick={() => desk.byHand({ do: 'close' }, true)}>Close the rest</Button>

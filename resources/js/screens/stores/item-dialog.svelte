@@ -21,6 +21,7 @@
         counted: 'counted',
         issued: 'taken',
         'put back': 'put back',
+        'written off': 'written off',
         returned: 'left over',
     };
 

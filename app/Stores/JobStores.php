@@ -84,7 +84,7 @@ final readonly class JobStores
      * Brings the stores in step with what is logged as cut: stock of which a piece was cut is taken, what is left of it
      * goes on the shelf once all its pieces are cut, and what was taken without being cut goes back.
      *
-     * @param  MadeWork  $made  pieces that are cut and are to be worked over are out of their stock all the same
+     * @param  MadeWork  $made  a piece that is cut and only has to be worked over is out of its stock
      * @param  string|null  $strictly  a piece whose stock must be there; of others a wrong count is only left open
      *
      * @throws NoneLeft if others have the stock of that piece

@@ -138,8 +138,7 @@ final readonly class Drafts
     /** What was made by earlier revisions and is lost now is out of the stores for good. */
     private function scrap(Job $job, Revision $released, Plan $plan, User $by): void
     {
-        $shop = $this->workshop->shop();
-        $outline = static fn (): Outline => Outline::of($plan->layout, $plan->cut, $plan->joints, $shop->rules);
+        $outline = fn (): Outline => $this->workshop->outline($plan->sketch);
         $log = $this->log->now($job);
         $made = $this->standing->heldAgainst($job, $released->number, $outline, $log);
         if ($made->pieces === []) {

@@ -43,9 +43,9 @@ final readonly class JobView
     {
         $revision ??= $job->current();
         $plan = $this->plans->of($revision, $revision->isDraft() ? null : $shownIn);
-        $log = $revision->isDraft() ? null : $this->log->now($job);
-        $made = $this->standing->made($job, $revision);
-        $progress = $log?->progress($plan, $made);
+        // What is built while the next revision is drafted is the latest release.
+        $built = $revision->isDraft() ? $job->released() : $revision;
+        $bench = $built === null ? null : $this->bench($job, $built, $built === $revision ? $plan : $this->plans->of($built));
 
         return [
             'id' => $job->id,
@@ -54,9 +54,11 @@ final readonly class JobView
             'document' => $revision->document,
             'plan' => WithoutMoney::plan($plan->screens),
             'units' => $plan->units->value,
-            'next' => self::next($progress === null ? $plan->planning : $this->summaries->making($job, $plan, $progress)),
-            'bench' => $log === null || $progress === null ? $this->benchBeside($job) : $this->bench($job, $revision, $plan, $log, $progress, $made),
-            'made' => $this->made->of($job, $made, $plan->units),
+            'next' => $built === $revision && $bench !== null ? $bench['action'] : self::next($plan->planning),
+            'bench' => $bench,
+            'made' => $built === $revision && $bench !== null
+                ? $bench['made']
+                : $this->made->of($job, $this->standing->made($job, $revision), $plan->units),
             'search' => RouteSearch::query()->where('job_id', $job->id)->where('put_away', false)->max('id'),
         ];
     }
@@ -67,32 +69,19 @@ final readonly class JobView
         return ['stage' => $next->stage, 'group' => $next->group->value, 'text' => $next->text];
     }
 
-    /**
-     * The bench of the latest release while the next revision is being drafted.
-     *
-     * @return array<string, mixed>|null
-     */
-    private function benchBeside(Job $job): ?array
-    {
-        $released = $job->released();
-        if ($released === null) {
-            return null;
-        }
-        $plan = $this->plans->of($released);
-        $log = $this->log->now($job);
-        $made = $this->standing->made($job, $released, $log);
-
-        return $this->bench($job, $released, $plan, $log, $log->progress($plan, $made), $made);
-    }
-
     /** @return array<string, mixed> */
-    private function bench(Job $job, Revision $released, KnownPlan $plan, KnownLog $log, Progress $progress, MadeWork $made): array
+    private function bench(Job $job, Revision $built, KnownPlan $plan): array
     {
+        $log = $this->log->now($job);
+        $made = $this->standing->made($job, $built, $log);
+        $progress = $log->progress($plan, $made);
+        $next = $this->summaries->making($job, $plan, $progress);
+
         return [
-            'revision' => $released->number,
+            'revision' => $built->number,
             'looks' => LooksWriter::all(),
             'steps' => PlanWriter::steps($made->telling($plan->steps, $plan->units), $plan->units),
-            ...$this->progress($job, $released, $plan, $progress, $made, $log->page()),
+            ...$this->progress($job, $built, $plan, $progress, $made, $next, $log->page()),
         ];
     }
 
@@ -100,8 +89,15 @@ final readonly class JobView
      * @param  array{lines: list<array<string, mixed>>, earlier: int}  $page  the newest lines of the log
      * @return array<string, mixed>
      */
-    public function progress(Job $job, Revision $revision, KnownPlan $plan, Progress $progress, MadeWork $made, array $page): array
-    {
+    public function progress(
+        Job $job,
+        Revision $revision,
+        KnownPlan $plan,
+        Progress $progress,
+        MadeWork $made,
+        NextAction $next,
+        array $page,
+    ): array {
         $record = JobRecord::of($progress, $this->workshop->shop()->rules, $plan->units);
         $wrong = $this->wrong->of($revision, $progress);
         $farEnds = array_column($wrong, 'farEnd', 'mark');
@@ -139,7 +135,7 @@ final readonly class JobView
             ],
             'made' => $this->made->of($job, $made, $plan->units),
             'wrong' => $wrong,
-            'action' => self::next($this->summaries->making($job, $plan, $progress)),
+            'action' => self::next($next),
             'log' => $page['lines'],
             'earlier' => $page['earlier'],
         ];

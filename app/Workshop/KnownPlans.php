@@ -110,8 +110,11 @@ final class KnownPlans
         $plan = $isInFull
             ? $this->workshop->planInFull($job, $shownIn, $revision->isDraft() ? null : $revision)
             : $this->workshop->plan($job, $shownIn);
-        $shop = $this->workshop->shop();
-        $made = [KnownPlan::of($plan), KnownCut::of($plan, $shop), Outline::of($plan->layout, $plan->cut, $plan->joints, $shop->rules)];
+        $made = [
+            KnownPlan::of($plan),
+            KnownCut::of($plan, $this->workshop->shop()),
+            $this->workshop->outline($plan->sketch),
+        ];
         $until = now()->addDays(self::KEEP_DAYS);
         $this->cache->put($key, $made[0], $until);
         $this->cache->put("$key-cut", $made[1], $until);

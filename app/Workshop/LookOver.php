@@ -34,7 +34,7 @@ final readonly class LookOver
         $document = $this->workshop->read($draft);
         $plan = $this->workshop->planInFull($document);
         $shop = $this->workshop->shop();
-        $outline = Outline::of($plan->layout, $plan->cut, $plan->joints, $shop->rules);
+        $outline = $this->workshop->outline($plan->sketch);
         $before = $released === null ? null : $this->plans->outline($released);
         $pieces = $before === null ? [] : PlanChanges::between($before, $outline, $document->units);
         $made = $this->standing->heldAgainst($job, $draft->number, static fn (): Outline => $outline, $this->log->now($job));

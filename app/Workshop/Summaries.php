@@ -139,14 +139,13 @@ final readonly class Summaries
      *
      * @param  int  $position  the newest entry there was before the progress was read
      */
-    public function logged(Job $job, KnownPlan $plan, Progress $progress, int $position): void
+    public function logged(Job $job, NextAction $next, Progress $progress, int $position): void
     {
         if ($job->draft() !== null) {
             $this->refresh($job);
 
             return;
         }
-        $next = $this->making($job, $plan, $progress);
         $isKept = Summary::query()->whereKey($job->id)->where('log_position', '<=', $position)->update([
             'place' => $next->place(),
             'stage' => $next->stage,

@@ -14,6 +14,7 @@ use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Practice\ShopReader;
+use UpsweptBead\Core\Stage\Made\Outline;
 use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Stage\Plan\Sketch;
@@ -190,6 +191,12 @@ final class Workshop
     public function sketch(CoreJob $job): Sketch
     {
         return Planner::sketch($job, $this->shopFor($job));
+    }
+
+    /** What work that was done by other plans is held against. */
+    public function outline(Sketch $sketch): Outline
+    {
+        return Outline::of($sketch->layout, $sketch->cut, $sketch->joints, $this->shop()->rules);
     }
 
     /** Whether the order in which the runs of a job go in is known, or there is none to know. */

@@ -19,19 +19,16 @@ final readonly class WrongCuts
     /** @return list<array{mark: string, off: string, farEnd: string, rescues: list<string>}> */
     public function of(Revision $revision, Progress $progress): array
     {
-        if (! self::isAnyOff($progress)) {
-            return [];
-        }
         $wrong = [];
-        foreach ($this->plans->cut($revision)->marks() as $mark) {
-            $mm = $progress->isDone(StepKind::Prepare->key($mark)) ? $progress->reading(StepKind::Prepare->key($mark), 'length') : null;
-            $found = $mm === null ? null : $this->would($revision, $progress, $mark, $mm);
-            if ($found !== null) {
-                $wrong[] = $found;
+        foreach ($progress->steps as $step) {
+            $read = $progress->readings[$step->id] ?? [];
+            $isCut = $step->kind === StepKind::Prepare && $progress->isDone($step->id);
+            if ($isCut && isset($read['length']) && Gate::isOff($step, $read)) {
+                $wrong[] = $this->would($revision, $progress, $step->subject, $read['length']);
             }
         }
 
-        return $wrong;
+        return array_values(array_filter($wrong));
     }
 
     /**
@@ -48,18 +45,5 @@ final readonly class WrongCuts
         $found = $piece === null ? null : WrongLength::of($piece, $cut->runs[$piece->run] ?? null, $mm, $cut->opened, $done);
 
         return $found === null ? null : (new CuttingWriter($cut->units, $this->workshop->shop()))->wrong($found);
-    }
-
-    /** Asked first: what is wrong is seldom there, and takes the whole cut plan to tell. */
-    private static function isAnyOff(Progress $progress): bool
-    {
-        foreach ($progress->steps as $step) {
-            $isRead = $step->kind === StepKind::Prepare && $progress->isDone($step->id);
-            if ($isRead && Gate::isOff($step, $progress->readings[$step->id] ?? [])) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

@@ -69,7 +69,14 @@ final readonly class CuttingController
                     ]);
                 }
                 $strictly = $request->isUndo() ? null : $request->mark();
-                $this->stores->follow($job, $this->plans->cut($revision), $this->standing->progress($job, $revision), $user, $this->standing->made($job, $revision), $strictly);
+                $this->stores->follow(
+                    $job,
+                    $this->plans->cut($revision),
+                    $this->standing->progress($job, $revision),
+                    $user,
+                    $this->standing->made($job, $revision),
+                    $strictly,
+                );
             });
         } catch (NoneLeft $none) {
             return new JsonResponse(['message' => $none->getMessage(), 'errors' => ['mark' => [$none->getMessage()]]], 409);
@@ -83,7 +90,8 @@ final readonly class CuttingController
     private function whatItDoes(CutPieceRequest $request, Job $job, Revision $revision): array
     {
         $mm = $request->lengthMm();
-        $found = $mm === null ? null : $this->wrong->would($revision, $this->standing->progress($job, $revision), $request->mark(), $mm);
+        $progress = $this->standing->progress($job, $revision);
+        $found = $mm === null ? null : $this->wrong->would($revision, $progress, $request->mark(), $mm);
 
         return $found === null ? [] : [$found['farEnd'], ...$found['rescues']];
     }
@@ -112,7 +120,10 @@ final readonly class CuttingController
             array_map(static function (ShoppingRow $row) use ($writer): array {
                 $one = $writer->row($row);
 
-                return [$one['key'], $one['name'], $one['needed'], $one['fromStores'], $one['location'], $one['toBuy'], $one['unit'], $one['cost']];
+                return [
+                    $one['key'], $one['name'], $one['needed'], $one['fromStores'], $one['location'], $one['toBuy'],
+                    $one['unit'], $one['cost'],
+                ];
             }, $this->stores->list($job, $cut->needs)->rows),
         );
     }

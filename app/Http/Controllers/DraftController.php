@@ -59,8 +59,7 @@ final readonly class DraftController
 
         $worked = $this->workshop->plan($document);
         $plan = KnownPlan::of($worked);
-        $rules = $this->workshop->shop()->rules;
-        $outline = static fn (): Outline => Outline::of($worked->layout, $worked->cut, $worked->joints, $rules);
+        $outline = fn (): Outline => $this->workshop->outline($worked->sketch);
         // Nothing is logged before the first release.
         $made = $revision->number === 1
             ? MadeWork::none()

@@ -67,8 +67,7 @@ final readonly class HandController
             return [];
         }
         $sketch = $this->workshop->sketch($document);
-        $rules = $this->workshop->shop()->rules;
-        $outline = static fn (): Outline => Outline::of($sketch->layout, $sketch->cut, $sketch->joints, $rules);
+        $outline = fn (): Outline => $this->workshop->outline($sketch);
         $log = $this->log->now($job);
         $made = $this->standing->heldAgainst($job, $job->current()->number, $outline, $log);
         $run = $sketch->layout->run($letter);

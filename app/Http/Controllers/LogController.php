@@ -57,11 +57,12 @@ final readonly class LogController
         $log = $this->log->now($job);
         $made = $this->standing->made($job, $revision, $log);
         $progress = $log->progress($plan, $made);
-        $this->summaries->logged($job, $plan, $progress, $log->position());
+        $next = $this->summaries->making($job, $plan, $progress);
+        $this->summaries->logged($job, $next, $progress, $log->position());
 
         return new JsonResponse([
             'results' => array_map(static fn (Taken $one): array => $one->toArray(), $taken),
-            'progress' => $this->view->progress($job, $revision, $plan, $progress, $made, $log->page()),
+            'progress' => $this->view->progress($job, $revision, $plan, $progress, $made, $next, $log->page()),
         ]);
     }
 

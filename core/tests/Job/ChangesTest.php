@@ -20,7 +20,7 @@ it('finds nothing where nothing was changed', function () {
     expect(Changes::between(eightChanged(), eightChanged()))->toBe([]);
 });
 
-it('names the metal, the run and what of it, and what was overruled', function () {
+it('names the metal, the part of a run that changed, and how many figures are overruled', function () {
     $now = eightChanged(function (array $document): array {
         $document['job']['metal'] = '321';
         $document['job']['note'] = 'In a hurry';

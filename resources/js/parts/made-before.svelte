@@ -13,15 +13,18 @@
     const what = $derived(
         [...counted(made.pieces.length, 'piece'), ...counted(made.joints.length, 'joint')].join(' and '),
     );
-    const many = $derived(made.pieces.length + made.joints.length);
-    const names = $derived(
-        [...made.pieces.map((one) => one.mark), ...made.joints.map((one) => one.id)].join(', '),
-    );
+    const all = $derived([
+        ...made.pieces.map(({ mark, lines }) => ({ name: mark, lines })),
+        ...made.joints.map(({ id, lines }) => ({ name: id, lines })),
+    ]);
+    const names = $derived(all.map(({ name }) => name).join(', '));
 </script>
 
 <details class="sheet border-stop border-l-4" bind:open={isOpen}>
     <summary class="flex min-h-(--tap) cursor-pointer flex-wrap items-center gap-x-3 px-3 py-1.5">
-        <span class="font-medium">△ {what} made already {many === 1 ? 'does' : 'do'} not fit: {names}</span>
+        <span class="font-medium"
+            >△ {what} made already {all.length === 1 ? 'does' : 'do'} not fit: {names}</span
+        >
         <span class="text-quiet grow text-sm">
             {made.work} of work lost{made.cost === null
                 ? ''
@@ -30,12 +33,10 @@
         <span class="text-action text-sm underline">{isOpen ? 'Fold away' : 'How to go on'}</span>
     </summary>
     <ul class="grid gap-x-6 gap-y-2 px-3 pb-3 lg:grid-cols-2">
-        {#each [...made.pieces.map( (one) => ({ key: one.mark, lines: one.lines }) ), ...made.joints.map( (one) => ({ key: one.id, lines: one.lines }) )] as one (one.key)}
+        {#each all as one (one.name)}
             <li class="border-line border-l-2 pl-3">
                 <p>{one.lines[0]}</p>
-                {#each one.lines.slice(1) as way, i (i)}
-                    <p class="text-quiet">{i === 0 ? way : `Or: ${way}`}</p>
-                {/each}
+                {#each one.lines.slice(1) as way (way)}<p class="text-quiet">{way}</p>{/each}
             </li>
         {/each}
     </ul>

@@ -7,22 +7,27 @@ namespace UpsweptBead\Core\Stage\Made;
 use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Stage\Cut\Rescue;
 
-/** What is told of work that a later plan wants otherwise, in the units of the job. */
+/** Words for work that a later plan wants changed, in the units of the job. */
 final readonly class MadeWords
 {
     public function __construct(private UnitSystem $units) {}
 
-    /** @return list<string> what is different, then how to go on */
+    /** @return list<string> what is different, then the ways to go on, each by itself enough */
     public function ofPiece(PieceStanding $piece): array
     {
-        $ways = array_map(fn (Rescue $one): string => $one->text($this->units), $piece->rescues);
+        $text = fn (Rescue $one): string => $one->text($this->units);
+        $work = implode(' ', array_map($text, $piece->work));
+        $ways = [...array_map($text, $piece->rescues), ...$work === '' ? [] : [$work]];
         $intro = match (true) {
             $piece->now === null => "$piece->mark is cut already and is not needed any more.",
             $piece->isLost => "$piece->mark is cut already and cannot become this piece: {$this->differences($piece->differences)}.",
             default => "$piece->mark is cut already, for an earlier revision: {$this->differences($piece->differences)}.",
         };
 
-        return [$intro, ...$ways];
+        return [$intro, ...array_slice($ways, 0, 1), ...array_map(
+            static fn (string $way): string => "Or: $way",
+            array_slice($ways, 1),
+        )];
     }
 
     /** @return list<string> */

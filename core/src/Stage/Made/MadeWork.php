@@ -76,7 +76,7 @@ final readonly class MadeWork
 
     /**
      * @param  list<LogEntry>  $log
-     * @return list<LogEntry> what of it still counts
+     * @return list<LogEntry> the entries that still count
      */
     public function counting(array $log): array
     {
@@ -88,7 +88,7 @@ final readonly class MadeWork
 
     /**
      * @param  list<BenchStep>  $steps
-     * @return list<BenchStep> the same, with what is told where something is made already
+     * @return list<BenchStep> the same; a step says first what of it lies made already
      */
     public function telling(array $steps, UnitSystem $units): array
     {

@@ -12,7 +12,7 @@ use UpsweptBead\Core\Stage\Joint\JointList;
 use UpsweptBead\Core\Stage\Layout\Layout;
 use UpsweptBead\Core\Stage\Layout\RoutedRun;
 
-/** What a plan says of its pieces and joints: enough to hold work that was done by it against a later plan. */
+/** The pieces and joints of a plan, kept so that work done by it can be compared with a later plan. */
 final readonly class Outline
 {
     /**

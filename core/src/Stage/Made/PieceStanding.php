@@ -12,15 +12,14 @@ use UpsweptBead\Core\Stage\Cut\WrongLength;
 /** A piece that is made already and that a later plan wants otherwise: in what, and how to go on. */
 final readonly class PieceStanding
 {
-    private const MOST_WAYS = 4;
-
     private const AT_THE_PIECE = [RescueKind::SawOff, RescueKind::LongerNeighbour];
 
     /**
      * @param  int  $revision  of the plan it was made by
      * @param  list<Difference>  $differences
      * @param  bool  $isLost  nothing can be done to it, or beside it, that makes it this piece again
-     * @param  list<Rescue>  $rescues  the least work first; none for what is scrap
+     * @param  list<Rescue>  $work  all of it is done to it, or beside it, and it fits again; none where it is lost
+     * @param  list<Rescue>  $rescues  what it, or its place, can come to otherwise, each by itself; the least work first
      */
     private function __construct(
         public string $mark,
@@ -29,6 +28,7 @@ final readonly class PieceStanding
         public ?Piece $now,
         public array $differences,
         public bool $isLost,
+        public array $work,
         public array $rescues,
     ) {}
 
@@ -43,7 +43,7 @@ final readonly class PieceStanding
         if ($now === null) {
             $ways = self::asOthers($mark, $piece, $plan, $made);
 
-            return new self($mark, $revision, $piece, null, [new Difference(DifferenceKind::Gone)], true, $ways);
+            return new self($mark, $revision, $piece, null, [new Difference(DifferenceKind::Gone)], true, [], $ways);
         }
         $fit = $piece->as($now, $plan->tubeOf($mark));
         $wrong = self::wrong($now, $fit->offMm, $plan, $made);
@@ -56,31 +56,30 @@ final readonly class PieceStanding
         if ($differences === [] || $isOnlyTrim) {
             return null;
         }
-        $ways = self::ways($now, $piece, $fit, $wrong);
+        $ways = $isLost || $fit->has(DifferenceKind::Bend) ? self::asOthers($mark, $piece, $plan, $made) : [];
         if ($isLost) {
             $stockId = $now->place->stockId ?? $now->stockId;
-            $ways = [new Rescue(RescueKind::NewStock, $stockId, $now->cutLengthMm())];
+            $ways[] = new Rescue(RescueKind::NewStock, $stockId, $now->cutLengthMm());
         }
-        if ($isLost || $fit->has(DifferenceKind::Bend)) {
-            $ways = [...self::asOthers($mark, $piece, $plan, $made), ...$ways];
-        }
+        $work = $isLost ? [] : self::work($now, $piece, $fit, $wrong);
 
-        return new self($mark, $revision, $piece, $now, $differences, $isLost, array_slice($ways, 0, self::MOST_WAYS));
+        return new self($mark, $revision, $piece, $now, $differences, $isLost, $work, $ways);
     }
 
-    /** @return list<Rescue> what is done to it, or beside it, so that it fits again */
-    private static function ways(Piece $now, MadePiece $piece, PieceFit $fit, ?WrongLength $wrong): array
+    /** @return list<Rescue> all that is done to it, or beside it, so that it fits again */
+    private static function work(Piece $now, MadePiece $piece, PieceFit $fit, ?WrongLength $wrong): array
     {
         $isHere = static fn (Rescue $one): bool => in_array($one->kind, self::AT_THE_PIECE, true);
-        $ways = $wrong === null ? [] : array_values(array_filter($wrong->rescues, $isHere));
+        // Either neighbour will do: the first of them.
+        $work = $wrong === null ? [] : array_slice(array_values(array_filter($wrong->rescues, $isHere)), 0, 1);
         if ($fit->has(DifferenceKind::Bend)) {
-            array_unshift($ways, new Rescue(RescueKind::CutBack, $now->mark, $piece->piece->angleDeg - $now->angleDeg));
+            array_unshift($work, new Rescue(RescueKind::CutBack, $now->mark, $piece->piece->angleDeg - $now->angleDeg));
         }
         if ($fit->has(DifferenceKind::Ends)) {
-            $ways[] = new Rescue(RescueKind::EndsAgain, $now->mark, 0.0);
+            $work[] = new Rescue(RescueKind::EndsAgain, $now->mark, 0.0);
         }
 
-        return $ways;
+        return $work;
     }
 
     /**
@@ -108,6 +107,7 @@ final readonly class PieceStanding
             }
             $fit = $piece->as($other, $plan->tubeOf($other->mark));
             $isUsable = $fit->never === [] && $fit->offMm >= 0.0 && ! $fit->has(DifferenceKind::Bend);
+            // Of less than half of it nobody would call it that piece; our own figure.
             if ($isUsable && $fit->offMm <= $piece->lengthMm() / 2) {
                 $ways[] = new Rescue(RescueKind::Becomes, $other->mark, $fit->offMm);
             }

@@ -90,7 +90,7 @@ function differencesOf(PieceStanding|JointStanding|null $one): array
 /** @return list<RescueKind> */
 function waysOf(?PieceStanding $one): array
 {
-    return array_map(static fn (Rescue $each): RescueKind => $each->kind, $one->rescues ?? []);
+    return array_map(static fn (Rescue $each): RescueKind => $each->kind, [...$one->work ?? [], ...$one->rescues ?? []]);
 }
 
 $cut = static fn (string ...$marks): array => array_map(static fn (string $mark): LogEntry => madeAt(StepKind::Prepare, $mark), $marks);
@@ -129,7 +129,7 @@ it('says of a straight that is now too short that it is lost there, and what els
 it('has a piece that is now too long sawn off', function () use ($cut) {
     $a3 = heldAgainst(outlineOf(longerEnd(-30.0)), $cut('A3'))->pieces[0];
     expect(waysOf($a3))->toBe([RescueKind::SawOff])
-        ->and($a3->rescues[0]->amount)->toBeClose(30.0, 0, 1e-6)
+        ->and($a3->work[0]->amount)->toBeClose(30.0, 0, 1e-6)
         ->and($a3->isLost)->toBeFalse();
 });
 
@@ -152,7 +152,7 @@ it('takes no stock bend for a larger one, and cuts a smaller one out of it', fun
         ->and(differencesOf($larger))->toContain(DifferenceKind::Bend)
         ->and($smaller->isLost)->toBeFalse()
         ->and(waysOf($smaller))->toContain(RescueKind::CutBack)
-        ->and(array_column($smaller->rescues, 'amount', 'with')['A2'])->toBeClose(5.0, 0, 1e-6);
+        ->and(array_column($smaller->work, 'amount', 'with')['A2'])->toBeClose(5.0, 0, 1e-6);
 });
 
 it('opens a joint whose pieces still fit but are turned otherwise', function () use ($cut) {

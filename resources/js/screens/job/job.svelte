@@ -77,7 +77,7 @@
     }
 
     const screen = $derived(STAGE_SCREENS[stage]());
-    /** Where it is told what no longer fits; the page that looks a draft over tells it in full. */
+    /** Stages that show what no longer fits; the release page shows it in full. */
     const MADE_AT: Stage[] = ['route', 'merge', 'cut', 'fit', 'weld', 'bench'];
     /** At the bench the release counts, also beside a draft; after entries were taken its answer is the newer one. */
     const made = $derived(

@@ -41,7 +41,7 @@
     <h1 class="font-label text-3xl font-semibold">{title}</h1>
     <p class="text-quiet mt-2">{text}</p>
     {#if leftS !== null}
-        <p class="mt-2">Asked again in {leftS} s.</p>
+        <p class="mt-2">Tries again in {leftS} s.</p>
     {/if}
     <p class="mt-6 flex flex-wrap gap-x-6">
         {#if status === 429 || status === 503}

@@ -134,6 +134,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs/{job}/revise', [DraftController::class, 'revise'])->can('update', 'job')->middleware('plans');
     Route::post('/jobs/{job}/log', [LogController::class, 'store'])->can('log', 'job')->middleware('plans');
     Route::post('/jobs/{job}/flatness', FlatnessController::class)->can('view', 'job')->middleware('plans');
+    Route::get('/jobs/{job}/standing', [LogController::class, 'standing'])->can('view', 'job')->middleware('plans');
     Route::get('/jobs/{job}/log', [LogController::class, 'index'])->can('view', 'job')->middleware('plans');
     Route::get('/jobs/{job}/devices', [DeviceController::class, 'live'])->can('view', 'job')->middleware('plans');
     Route::get('/jobs/{job}/photos', [PhotoController::class, 'index'])->can('view', 'job');

@@ -52,6 +52,7 @@ trait KeepsToSchemas
         'POST jobs/{job}/revise' => 'Released',
         'POST jobs/{job}/log' => 'Logged',
         'GET jobs/{job}/log' => 'LogPage',
+        'GET jobs/{job}/standing' => 'Standing',
         'POST jobs/{job}/flatness' => 'FlatnessMap',
         'GET jobs/{job}/quote' => 'JobQuote',
         'GET jobs/{job}/record.json' => 'RecordFile',

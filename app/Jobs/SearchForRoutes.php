@@ -157,12 +157,19 @@ final class SearchForRoutes implements ShouldQueue
 
     /**
      * @param  array<int, FoundDesign>  $designs
-     * @return list<FoundDesign>
+     * @return list<FoundDesign> the best first; of those that cannot be told apart the best
      */
     private static function ranked(array $designs): array
     {
         usort($designs, static fn (FoundDesign $a, FoundDesign $b): int => $a->objective <=> $b->objective);
+        $kept = [];
+        foreach ($designs as $design) {
+            $alike = array_filter($kept, static fn (FoundDesign $one): bool => $design->isLike($one));
+            if ($alike === [] && count($kept) < self::KEPT) {
+                $kept[] = $design;
+            }
+        }
 
-        return array_slice($designs, 0, self::KEPT);
+        return $kept;
     }
 }

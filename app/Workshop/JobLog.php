@@ -9,6 +9,7 @@ use App\Models\LogEntry;
 use Generator;
 use Illuminate\Support\Facades\DB;
 use UpsweptBead\Core\Stage\Bench\LogEntry as CoreEntry;
+use UpsweptBead\Core\Stage\Bench\Progress;
 
 /** A job's log, however long: what decides where the job stands, and its lines a page at a time. */
 final readonly class JobLog
@@ -67,7 +68,7 @@ final readonly class JobLog
 
     /**
      * The entries that decide where a job stands, in the order they arrived: of each step the last that closed or
-     * opened it, and the last that gave each of its readings.
+     * opened it, the last that gave each of its readings, and the last with a note.
      *
      * @return list<LogRow>
      */
@@ -79,10 +80,12 @@ final readonly class JobLog
                 (select max(position) as position from log_entries where job_id = :closing and position <= :close and kind in (\'done\', \'reopen\') group by step)
                 union
                 (select max(position) from log_entries, jsonb_object_keys(readings) as read where job_id = :reading and position <= :read and readings <> \'{}\'::jsonb group by step, read)
+                union
+                (select position from (select position, row_number() over (partition by step order by position desc) as place from log_entries where job_id = :noting and position <= :note and note <> \'\') noted where place <= '.Progress::NOTES.')
             ) d
             cross join lateral (select * from log_entries one where one.job_id = :job and one.position = d.position limit 1) l
             join users u on u.id = l.user_id join revisions r on r.id = l.revision_id order by l.position',
-            ['closing' => $job->id, 'close' => $last, 'reading' => $job->id, 'read' => $last, 'job' => $job->id],
+            ['closing' => $job->id, 'close' => $last, 'reading' => $job->id, 'read' => $last, 'noting' => $job->id, 'note' => $last, 'job' => $job->id],
         );
     }
 

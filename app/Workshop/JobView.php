@@ -15,6 +15,7 @@ use UpsweptBead\Core\Exchange\Screens\PlanWriter;
 use UpsweptBead\Core\Stage\Bench\AsWelded;
 use UpsweptBead\Core\Stage\Bench\Deviation;
 use UpsweptBead\Core\Stage\Bench\JobRecord;
+use UpsweptBead\Core\Stage\Bench\LogEntry;
 use UpsweptBead\Core\Stage\Bench\Progress;
 use UpsweptBead\Core\Stage\Made\MadeWork;
 use UpsweptBead\Core\Stage\Plan\NextAction;
@@ -78,17 +79,13 @@ final readonly class JobView
         $next = $this->summaries->making($job, $plan, $progress);
 
         return [
-            'revision' => $built->number,
             'looks' => LooksWriter::all(),
             'steps' => PlanWriter::steps($made->telling($plan->steps, $plan->units), $plan->units),
-            ...$this->progress($job, $built, $plan, $progress, $made, $next, $log->page()),
+            ...$this->progress($job, $built, $plan, $progress, $made, $next, $log),
         ];
     }
 
-    /**
-     * @param  array{lines: list<array<string, mixed>>, earlier: int}  $page  the newest lines of the log
-     * @return array<string, mixed>
-     */
+    /** @return array<string, mixed> */
     public function progress(
         Job $job,
         Revision $revision,
@@ -96,14 +93,28 @@ final readonly class JobView
         Progress $progress,
         MadeWork $made,
         NextAction $next,
-        array $page,
+        KnownLog $log,
     ): array {
+        $page = $log->page();
         $record = JobRecord::of($progress, $this->workshop->shop()->rules, $plan->units);
         $wrong = $this->wrong->of($revision, $progress);
         $farEnds = array_column($wrong, 'farEnd', 'mark');
 
         return [
+            'revision' => $revision->number,
+            'position' => $log->position(),
             'done' => array_keys($progress->done),
+            'closed' => (object) array_map(
+                static fn (LogEntry $one): array => ['by' => $one->by, 'at' => $one->at->format('c')],
+                $progress->done,
+            ),
+            'notes' => (object) array_map(
+                static fn (array $all): array => array_map(
+                    static fn (LogEntry $one): array => ['by' => $one->by, 'at' => $one->at->format('c'), 'text' => $one->note],
+                    $all,
+                ),
+                $progress->notes,
+            ),
             'added' => (object) array_map(
                 static fn (array $steps): array => PlanWriter::steps($steps, $plan->units),
                 $progress->added,

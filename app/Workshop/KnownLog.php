@@ -65,15 +65,19 @@ final readonly class KnownLog
     }
 
     /**
-     * Of each step the last entry that closed or opened it, and the last that gave each of its readings.
+     * Of each step the last entry that closed or opened it, the last that gave each of its readings, and the last with
+     * a note.
      *
      * @param  list<LogRow>  $rows
      * @return list<LogRow>
      */
     private static function standing(array $rows): array
     {
-        $last = [];
+        $last = $notes = [];
         foreach ($rows as $i => $row) {
+            if ($row->note !== '') {
+                $notes[$row->step] = array_slice([...$notes[$row->step] ?? [], $i], -Progress::NOTES);
+            }
             if ($row->kind === EntryKind::Done || $row->kind === EntryKind::Reopen) {
                 $last["$row->step closing"] = $i;
             }
@@ -81,7 +85,7 @@ final readonly class KnownLog
                 $last["$row->step reading $measure"] = $i;
             }
         }
-        $kept = array_unique(array_values($last));
+        $kept = array_unique(array_merge(array_values($last), ...array_values($notes)));
         sort($kept);
 
         return array_map(static fn (int $i): LogRow => $rows[$i], $kept);

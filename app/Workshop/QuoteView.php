@@ -54,7 +54,7 @@ final readonly class QuoteView
             'marginPercent' => $quote->marginPercent,
             'margin' => round($quote->margin(), 2),
             'price' => round($quote->price(), 2),
-            'unpriced' => $quote->unpriced(),
+            'unpriced' => array_values($quote->unpriced()),
             'spent' => $spent === [] ? null : round(array_sum($spent), 2),
             'expected' => $spent === [] ? null : round(Forecast::cost($lines, $spent, $isFinished), 2),
         ];

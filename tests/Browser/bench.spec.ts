@@ -175,6 +175,32 @@ test('two tabs of one bench lose nothing and see each other’s steps', async ({
     await expect(logged(page)).toHaveCount(2);
 });
 
+test('what is half typed survives a reload; a step that another device closes says by whom', async ({
+    page,
+    browser,
+}) => {
+    const job = await atTheBench(page, 'TB-0662');
+    await page.getByLabel('Length as cut').fill('9 29/32');
+    await page.getByLabel('Note', { exact: true }).fill('a burr left');
+    await page.reload();
+    await expect(page.getByLabel('Length as cut')).toHaveValue('9 29/32');
+    await expect(page.getByLabel('Note', { exact: true })).toHaveValue('a burr left');
+    const other = await browser.newContext({ storageState: SIGNED_OUT });
+    const theirs = await other.newPage();
+    await signIn(theirs, 'pia');
+    await theirs.goto(`/jobs/${job}/bench`);
+    await theirs.getByRole('button', { name: 'Done, next' }).click();
+    await expect(theirs.getByText('log saved')).toBeVisible();
+    // The page that stays open asks by itself, also when it comes back to the front.
+    await page.evaluate(() => document.dispatchEvent(new Event('visibilitychange')));
+    await expect(page.getByRole('heading', { name: 'Cut and prepare A2' })).toBeVisible();
+    await expect(page.getByText('Next: Cut and prepare A2')).toBeVisible();
+    await page.getByRole('button', { name: 'Step before' }).click();
+    await expect(page.getByText(/✓ done by Pia/)).toBeVisible();
+    await expect(page.getByLabel('Note', { exact: true })).toHaveValue('a burr left');
+    await other.close();
+});
+
 test('past a limit the bench asks for the reading or a reason, and keeps it', async ({ page }) => {
     const job = await atTheBench(page, 'TB-0527');
     await page.goto(`/jobs/${job}/bench?step=purge.AJ2`);
@@ -210,9 +236,15 @@ test('a trial fit is confirmed point by point; a problem is noted and leaves it 
     await expect(gate).not.toContainText('Not confirmed');
     await gate.getByRole('button', { name: 'Put it right' }).click();
     await page.getByRole('button', { name: 'Problem' }).click();
-    await page.getByLabel('Note').fill('Shield touches at full lock.');
+    // It asks for a note and leads to it; the note then stays with the step.
+    await expect(page.getByLabel('Note', { exact: true })).toBeFocused();
+    await page.keyboard.type('Shield touches at full lock.');
     await page.getByRole('button', { name: 'Problem' }).click();
     await expect(page.getByText('log saved')).toBeVisible();
+    const notes = page.getByRole('list', { name: 'Notes' });
+    await expect(notes).toContainText('Shield touches at full lock. Wren Halloway');
+    await page.reload();
+    await expect(notes).toContainText('Shield touches at full lock. Wren Halloway');
     await page.goto(`/jobs/${job}/handover`);
     await expect(logged(page)).toContainText('Shield touches at full lock.');
 });

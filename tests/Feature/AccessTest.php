@@ -105,6 +105,7 @@ const ACCESS = [
     'POST jobs/{job}/revise' => PLANNERS,
     'POST jobs/{job}/log' => LOGGERS,
     'GET jobs/{job}/log' => EVERYBODY,
+    'GET jobs/{job}/standing' => EVERYBODY,
     'GET jobs/{job}/log.csv' => EVERYBODY,
     'GET jobs/{job}/devices' => EVERYBODY,
     'GET jobs/{job}/photos' => EVERYBODY,

@@ -49,6 +49,29 @@ it('asks about a piece that is not cut as planned, and tells what it does among 
     $this->log($job, $this->entry('prepare.A2', ['length' => '15 19/32 in']))->assertJsonPath('results.0.state', 'stored');
 });
 
+it('tells a bench that stays open what others logged meanwhile, and nothing where it knows all of it', function () {
+    $job = $this->released();
+    $position = $this->log($job, $this->entry('prepare.A1'))->json('progress.position');
+    $ask = fn (int $after, int $revision = 1) => $this->getJson("/jobs/$job->id/standing?revision=$revision&after=$after")->assertOk();
+    $ask($position)->assertJsonPath('progress', null);
+    $ask(0)->assertJsonPath('progress.done', ['prepare.A1'])
+        ->assertJsonPath('progress.closed', fn (array $closed): bool => $closed['prepare.A1']['by'] === User::query()->firstOrFail()->name);
+    // A bench that shows another release has to be opened anew.
+    $ask($position, 2)->assertJsonPath('progress.revision', 1);
+    $this->getJson("/jobs/$job->id/standing?after=-1")->assertUnprocessable()->assertJsonValidationErrors(['revision', 'after']);
+});
+
+it('keeps the newest notes with their step, however the log is read', function () {
+    $job = $this->released();
+    foreach (['one', 'two', 'three', 'four'] as $note) {
+        $this->log($job, [...$this->entry('prepare.A1'), 'kind' => 'note', 'note' => $note]);
+    }
+    $notes = fn (): array => array_column($this->log($job, $this->entry('prepare.A2'))->json('progress.notes')['prepare.A1'], 'text');
+    expect($notes())->toBe(['two', 'three', 'four']);
+    Illuminate\Support\Facades\Cache::flush();
+    expect($notes())->toBe(['two', 'three', 'four']);
+});
+
 it('changes nothing when the same entry comes twice', function () {
     $job = $this->released();
     $entry = $this->entry('prepare.A1', ['length' => '252 mm'], id: Str::uuid()->toString());

@@ -34,6 +34,28 @@ it('gives settings and purge before anything is stored', function () {
     expect(Job::query()->count())->toBe(0);
 });
 
+it('takes how the root is shielded from the card, and a reason where nothing shields it', function () {
+    $this->postJson('/small/card', smallWish(['root' => 'flux']))->assertOk()
+        ->assertJsonPath('sheet.isFilled', false)
+        ->assertJsonPath('sheet.rootWhy', fn (string $why): bool => str_contains($why, 'glass'));
+    $problems = fn (array $change): array => array_filter(
+        $this->postJson('/small/card', smallWish($change))->assertOk()->json('notices'),
+        static fn (array $one): bool => $one['severity'] === 'problem',
+    );
+    expect($problems(['root' => 'none']))->not->toBe([])
+        ->and($problems(['root' => 'none', 'why' => 'street muffler, the owner knows']))->toBe([])
+        ->and($problems(['root' => 'none', 'why' => 'cheap', 'place' => 'before-turbine']))->not->toBe([]);
+});
+
+it('changes everything that follows from the metal with it', function () {
+    $card = fn (string $metal): array => $this->postJson('/small/card', smallWish(['metal' => $metal]))->assertOk()->json();
+    [$stainless, $mild] = [$card('304L'), $card('mild')];
+    expect($mild['joint']['metals'])->not->toContain('304L')
+        ->and($mild['sheet']['settings']['filler']['text'])->toBe('ER70S-2')
+        ->and($mild['sheet']['settings']['amps']['text'])->not->toBe($stainless['sheet']['settings']['amps']['text'])
+        ->and(json_encode($mild))->not->toContain('304L');
+});
+
 it('makes a job of it that stands at the bench, numbered by itself', function () {
     $first = $this->postJson('/small', smallWish(['kind' => 'crack']))->assertCreated()->json('id');
     $this->postJson('/small', smallWish(['kind' => 'tab']))->assertCreated();
@@ -51,7 +73,8 @@ it('says what of a choice is wrong, and makes nothing of it', function (array $c
     'no such tube' => [['tube' => 'T9'], 'tube', 'T9'],
     'no such metal' => [['metal' => 'tin'], 'metal', 'There is no metal "tin"; there are 304L'],
     'no length' => [['crack' => 'long'], 'crack', '"long"'],
-    'dams in one another' => [['dams' => '1 in'], 'dams', '"1 in" must lie between 50 and 5000 mm.'],
+    'dams in one another' => [['dams' => '1 in'], 'dams', '"1 in" must lie between 1.969 in and 196 27/32 in.'],
+    'no such shield' => [['root' => 'steam'], 'root', 'invalid'],
     'no such place' => [['place' => 'roof'], 'place', 'invalid'],
 ]);
 

@@ -248,11 +248,15 @@ it('takes the order in which runs go in into the plan once, and only for the rou
 
 describe('the bench', () => {
     it('takes what the log has come to, never back to less of it', () => {
-        const at = (position: number) => ({ log: [{ position }] }) as never;
+        const at = (position: number, revision = 1) => ({ position, revision }) as never;
         const desk = new JobDesk(someView({ bench: at(5) }), 'Wren');
         desk.takeProgress(at(4));
-        expect(desk.view.bench?.log[0]?.position).toBe(5);
+        expect(desk.view.bench?.position).toBe(5);
         desk.takeProgress(at(6));
-        expect(desk.view.bench?.log[0]?.position).toBe(6);
+        expect(desk.view.bench?.position).toBe(6);
+        // Of another release it takes nothing, and says that there is one.
+        desk.takeProgress(at(7, 2));
+        expect(desk.view.bench?.position).toBe(6);
+        expect(desk.releasedSince).toBe(2);
     });
 });

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Csv;
 use App\Http\Requests\LogPageRequest;
 use App\Http\Requests\LogRequest;
+use App\Http\Requests\StandingRequest;
 use App\Models\Job;
 use App\Models\Revision;
 use App\Models\User;
@@ -51,19 +52,38 @@ final readonly class LogController
         assert($user instanceof User);
         $job->load(['revisions' => static fn (HasMany $all) => $all->brief()]);
         $taken = $this->bench->take($job, $user, $request->entries(), now());
+        $this->follow($request, $job, $taken, $user);
+
+        return new JsonResponse([
+            'results' => array_map(static fn (Taken $one): array => $one->toArray(), $taken),
+            'progress' => $this->progress($job, isNew: true),
+        ]);
+    }
+
+    /** Where the job stands now, for a bench that stays open; nothing where it knows all of that already. */
+    public function standing(StandingRequest $request, Job $job): JsonResponse
+    {
+        $job->load(['revisions' => static fn (HasMany $all) => $all->brief()]);
+        $isKnown = $request->revision() === $job->released()?->number
+            && $request->position() === $this->log->now($job)->position();
+
+        return new JsonResponse(['progress' => $isKnown ? null : $this->progress($job)]);
+    }
+
+    /** @return array<string, mixed> */
+    private function progress(Job $job, bool $isNew = false): array
+    {
         $revision = $job->released() ?? Revision::query()->findOrFail($job->current()->id);
         $plan = $this->plans->of($revision);
-        $this->follow($request, $job, $taken, $user);
         $log = $this->log->now($job);
         $made = $this->standing->made($job, $revision, $log);
         $progress = $log->progress($plan, $made);
         $next = $this->summaries->making($job, $plan, $progress);
-        $this->summaries->logged($job, $next, $progress, $log->position());
+        if ($isNew) {
+            $this->summaries->logged($job, $next, $progress, $log->position());
+        }
 
-        return new JsonResponse([
-            'results' => array_map(static fn (Taken $one): array => $one->toArray(), $taken),
-            'progress' => $this->view->progress($job, $revision, $plan, $progress, $made, $next, $log->page()),
-        ]);
+        return $this->view->progress($job, $revision, $plan, $progress, $made, $next, $log);
     }
 
     /**

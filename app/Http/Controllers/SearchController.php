@@ -163,7 +163,7 @@ final readonly class SearchController
         return [
             'id' => $search->id,
             'state' => $search->state->value,
-            'designs' => array_map((new SetPlanWriter(new FigureWriter($units)))->found(...), $search->designs),
+            'designs' => (new SetPlanWriter(new FigureWriter($units)))->found($search->designs),
             'message' => match (true) {
                 $search->state === SearchState::Failed => 'The search broke off; nothing of the job was changed.',
                 $search->refusal === null => '',

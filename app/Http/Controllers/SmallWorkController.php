@@ -16,6 +16,7 @@ use Inertia\Response;
 use Symfony\Component\HttpFoundation\Response as HttpResponse;
 use UpsweptBead\Core\Job\Small\SmallKind;
 use UpsweptBead\Core\Job\Small\SmallPlace;
+use UpsweptBead\Core\Shop\Practice\RootPractice;
 use UpsweptBead\Core\Shop\Stock\Metal;
 use UpsweptBead\Core\Stage\Survey\TubeChoice;
 
@@ -41,6 +42,13 @@ final readonly class SmallWorkController
                 static fn (SmallPlace $one): array => self::choice($one->value, $one->label(), true),
                 SmallPlace::cases(),
             ),
+            'roots' => array_map(
+                static fn (RootPractice $one): array => [
+                    ...self::choice($one->value, $one->label(), true), 'why' => $one->why(),
+                ],
+                RootPractice::cases(),
+            ),
+            'root' => $shop->practices->root->value,
             'metals' => array_map(
                 static fn (Metal $one): array => self::choice($one->id, $one->name, in_array($one->id, self::METALS, true)),
                 array_values($shop->catalogue->metals),

@@ -10,10 +10,12 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Base\Units\Exception\UnreadableQuantity;
 use UpsweptBead\Core\Base\Units\Length;
+use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\Small\SmallKind;
 use UpsweptBead\Core\Job\Small\SmallPlace;
 use UpsweptBead\Core\Job\Small\SmallWork;
+use UpsweptBead\Core\Shop\Practice\RootPractice;
 use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
 
 /** Small work as it was chosen. */
@@ -33,6 +35,8 @@ final class SmallWorkRequest extends FormRequest
             'metal' => ['required', 'string', 'max:40'],
             'crack' => ['required', 'string', 'max:40'],
             'dams' => ['required', 'string', 'max:40'],
+            'root' => ['nullable', Rule::enum(RootPractice::class)],
+            'why' => ['nullable', 'string', 'max:200'],
         ];
     }
 
@@ -58,6 +62,8 @@ final class SmallWorkRequest extends FormRequest
             $metal,
             $this->length('crack'),
             $this->length('dams'),
+            RootPractice::tryFrom($this->string('root')->toString()),
+            trim($this->string('why')->toString()),
         );
     }
 
@@ -77,7 +83,12 @@ final class SmallWorkRequest extends FormRequest
         [$least, $most] = self::LIMITS[$field];
         if ($length->mm < $least || $length->mm > $most) {
             throw ValidationException::withMessages([
-                $field => sprintf('"%s" must lie between %g and %g mm.', $text, $least, $most),
+                $field => sprintf(
+                    '"%s" must lie between %s and %s.',
+                    $text,
+                    Quantity::Length->read($least, $this->units()),
+                    Quantity::Length->read($most, $this->units()),
+                ),
             ]);
         }
 

@@ -38,6 +38,7 @@ final readonly class Changes
             ...self::differ($before, $after, 'engine') ? ['Figures of the engine.'] : [],
             ...self::differ($before, $after, 'procedures') ? ['Written procedures.'] : [],
             ...self::differ($before, $after, 'outside') ? ['Work that is bought.'] : [],
+            ...self::differ($before, $after, 'prices') ? ['What its parts cost.'] : [],
             ...self::overrides($then->overrides->all, $now->overrides->all),
         ];
     }

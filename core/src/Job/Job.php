@@ -24,6 +24,7 @@ final readonly class Job
      * @param  list<RunSpec>  $runs
      * @param  list<WeldProcedure>  $procedures  the first that is for a seam counts
      * @param  list<OutsideWork>  $outside
+     * @param  array<string, float>  $prices  of one of what this job buys, in money, by its key in the ledger
      */
     public function __construct(
         public string $number,
@@ -40,6 +41,7 @@ final readonly class Job
         public ?EngineSpec $engine = null,
         public array $procedures = [],
         public array $outside = [],
+        public array $prices = [],
     ) {}
 
     /**
@@ -64,6 +66,7 @@ final readonly class Job
             $this->engine,
             $this->procedures,
             $this->outside,
+            $this->prices,
         );
     }
 
@@ -154,6 +157,7 @@ final readonly class Job
             $this->engine,
             $this->procedures,
             $this->outside,
+            $this->prices,
         );
     }
 }

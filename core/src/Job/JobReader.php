@@ -35,6 +35,11 @@ final readonly class JobReader
 
     private const MOST_OUTSIDE = 12;
 
+    private const MOST_PRICES = 100;
+
+    /** More money than this is a slip of the hand; our own figure. */
+    private const MOST_PRICE = 1e6;
+
     private RouteReader $routes;
 
     private EndReader $ends;
@@ -63,7 +68,7 @@ final readonly class JobReader
 
     private static function read(Node $root, Faults $faults): JobReading
     {
-        $root->only(['job', 'engine', 'runs', 'set', 'procedures', 'outside', 'overrides']);
+        $root->only(['job', 'engine', 'runs', 'set', 'procedures', 'outside', 'prices', 'overrides']);
         $head = $root->at('job')->only(['number', 'title', 'customer', 'vehicle', 'purpose', 'units', 'metal', 'note']);
         $units = $head->at('units')->choice(UnitSystem::class, UnitSystem::Inch);
         $reader = new self($units);
@@ -91,6 +96,9 @@ final readonly class JobReader
             $root->at('outside')->isMissing()
                 ? []
                 : array_map(self::outside(...), $root->at('outside')->items(self::MOST_OUTSIDE)),
+            $root->at('prices')->isMissing()
+                ? []
+                : array_map(self::price(...), $root->at('prices')->entries(self::MOST_PRICES)),
         );
 
         return new JobReading($faults->all() === [] ? $job : null, $faults->all());
@@ -169,7 +177,7 @@ final readonly class JobReader
 
     private function fitting(Node $node): Fitting
     {
-        $node->only(['kind', 'station', 'fromTop', 'length']);
+        $node->only(['kind', 'station', 'fromTop', 'length', 'metal']);
         $kind = $node->at('kind')->choice(FittingKind::class, FittingKind::OxygenSensorBung);
         if ($kind !== FittingKind::Crack && ! $node->at('length')->isMissing()) {
             $node->at('length')->complain('unknown', 'is only of a crack');
@@ -180,6 +188,7 @@ final readonly class JobReader
             $this->routes->notNegative($node->at('station')),
             $node->at('fromTop')->quantity(Quantity::Angle, $this->units, 180),
             $kind === FittingKind::Crack ? $this->crackLength($node->at('length')) : null,
+            $node->at('metal')->isMissing() ? null : $node->at('metal')->required(40),
         );
     }
 
@@ -196,12 +205,18 @@ final readonly class JobReader
     private static function outside(Node $node): OutsideWork
     {
         $node->only(['what', 'cost']);
-        $cost = $node->at('cost')->number();
-        if ($cost < 0.0) {
-            $node->at('cost')->complain('negative', 'must not be negative');
+
+        return new OutsideWork($node->at('what')->required(100), self::price($node->at('cost')));
+    }
+
+    private static function price(Node $node): float
+    {
+        $price = $node->number(self::MOST_PRICE);
+        if ($price < 0.0) {
+            $node->complain('negative', 'must not be negative');
         }
 
-        return new OutsideWork($node->at('what')->required(100), $cost);
+        return $price;
     }
 
     private static function override(Node $node): Override

@@ -60,6 +60,7 @@ final readonly class JobWriter
                 static fn (OutsideWork $one): array => ['what' => $one->what, 'cost' => $one->cost],
                 $job->outside,
             )]),
+            ...($job->prices === [] ? [] : ['prices' => $job->prices]),
             'overrides' => array_map(
                 static fn (Override $override): array => [
                     'figure' => $override->figure,
@@ -94,6 +95,7 @@ final readonly class JobWriter
                 'station' => $fitting->station->entered(),
                 'fromTop' => $fitting->fromTopDeg,
                 ...$fitting->length === null ? [] : ['length' => $fitting->length->entered()],
+                ...$fitting->saidMetal() === null ? [] : ['metal' => $fitting->saidMetal()],
             ], $run->fittings),
             ...$run->isThere ? ['there' => true] : [],
         ];

@@ -215,6 +215,7 @@ export interface Answers {
     Changed: Changed;
     FlatnessMap: FlatnessMap;
     Logged: Logged;
+    Standing: Standing;
     LogPage: LogPage;
     Devices: Devices;
     Traces: Traces;
@@ -273,6 +274,12 @@ export interface JobDocument {
         what: string;
         cost: number;
     }[];
+    /**
+     * What one of something costs for this job, by its key in the quote. Absent: as the stores know it.
+     */
+    prices?: {
+        [k: string]: number;
+    };
     overrides: OverrideDocument[];
 }
 export interface HeadDocument {
@@ -405,6 +412,10 @@ export interface FittingDocument {
     station: LengthText;
     fromTop: AngleText;
     length?: LengthText;
+    /**
+     * Absent: as it is sold for a tube of that metal.
+     */
+    metal?: string;
 }
 /**
  * What holds for the runs together; may be left out.
@@ -651,6 +662,10 @@ export interface RunPlan {
     letter: string;
     name: string;
     tube: TubeOf | null;
+    /**
+     * Where a new hanger is proposed, mm from the start.
+     */
+    hangerAt: number | null;
     start: RunEnd;
     target: RunEnd;
     /**
@@ -1594,7 +1609,23 @@ export interface BenchState {
     wrong: WrongLength[];
     looks: Looks;
     steps: Step[];
+    /**
+     * The newest place in the log; 0 for none.
+     */
+    position: number;
     done: string[];
+    /**
+     * Who closed each step that is done, and when.
+     */
+    closed: {
+        [k: string]: Closed;
+    };
+    /**
+     * The newest notes of each step, the oldest of them first.
+     */
+    notes: {
+        [k: string]: StepNote[];
+    };
     /**
      * What follows from inspections, by the step it stands behind.
      */
@@ -1783,6 +1814,15 @@ export interface Step {
         asked: boolean;
     }[];
 }
+export interface Closed {
+    by: string;
+    at: string;
+}
+export interface StepNote {
+    by: string;
+    at: string;
+    text: string;
+}
 export interface FaceMeasured {
     title: string;
     flat: boolean | null;
@@ -1937,6 +1977,11 @@ export interface SmallScreen {
     shop: string;
     kinds: SmallChoice[];
     places: SmallChoice[];
+    roots: RootChoice[];
+    /**
+     * As the shop does it.
+     */
+    root: string;
     metals: SmallChoice[];
     tubes: SmallChoice[];
 }
@@ -1947,6 +1992,15 @@ export interface SmallChoice {
      * Among those that are asked for most.
      */
     usual: boolean;
+}
+export interface RootChoice {
+    id: string;
+    name: string;
+    usual: boolean;
+    /**
+     * What it means.
+     */
+    why: string;
 }
 /**
  * Settings and purge of a seam on a tube that is there already, and what is done.
@@ -2197,6 +2251,10 @@ export interface FoundDesign {
     found: number;
     bends: number;
     odd: number;
+    /**
+     * From the design before it that is most like it; empty for the first.
+     */
+    differs: string;
     spread: Shown;
     total: Shown;
     runs: FoundRun[];
@@ -2631,7 +2689,27 @@ export interface Progress {
     made: Made | null;
     action: NextAction;
     wrong: WrongLength[];
+    /**
+     * The release that is built.
+     */
+    revision: number;
+    /**
+     * The newest place in the log; 0 for none.
+     */
+    position: number;
     done: string[];
+    /**
+     * Who closed each step that is done, and when.
+     */
+    closed: {
+        [k: string]: Closed;
+    };
+    /**
+     * The newest notes of each step, the oldest of them first.
+     */
+    notes: {
+        [k: string]: StepNote[];
+    };
     /**
      * What follows from inspections, by the step it stands behind.
      */
@@ -2685,6 +2763,12 @@ export interface Progress {
      * How many lines there are before them.
      */
     earlier: number;
+}
+/**
+ * Where the job stands, for a page that stays open; null where it knows that already.
+ */
+export interface Standing {
+    progress: Progress | null;
 }
 export interface LogPage {
     lines: LogLine[];

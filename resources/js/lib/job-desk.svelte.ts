@@ -6,7 +6,6 @@ import type {
     GoesIn,
     JobDocument,
     JobView,
-    LogLine,
     Plan,
     PlanSketch,
     Progress,
@@ -49,6 +48,8 @@ export class JobDesk {
     moved = $state.raw<string[]>([]);
     conflict = $state.raw<Conflict | null>(null);
     saving = $state(false);
+    /** A release that was made elsewhere since this page was opened; 0 for none. */
+    releasedSince = $state(0);
     /** What is on the desk is not what the server has. */
     unsaved = $state(false);
     /** An edit that was kept from before, made on an older version than the one there is now. */
@@ -369,8 +370,8 @@ export class JobDesk {
     /** Puts the bench's answer in place after entries were taken, unless it is older than what stands here. */
     takeProgress(progress: Progress): void {
         const { bench } = this.view;
-        const last = (log: LogLine[]) => log.at(-1)?.position ?? 0;
-        if (bench && last(progress.log) >= last(bench.log))
+        if (bench && progress.revision !== bench.revision) this.releasedSince = progress.revision;
+        else if (bench && progress.position >= bench.position)
             this.view = {
                 ...this.view,
                 bench: { ...bench, ...progress },

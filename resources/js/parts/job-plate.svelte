@@ -64,7 +64,11 @@
         {@render cell('Units', desk.view.units, 'max-lg:hidden')}
         {@render cell('Joints', `${bench?.jointsDone ?? 0}/${desk.plan.jointCount}`)}
         {@render cell(
-            argon.enough ? 'Argon needed / left' : 'Argon: too little left',
+            argon.enough
+                ? bench && !desk.isDraft
+                    ? 'Argon to go / left now'
+                    : 'Argon for the job / left'
+                : 'Argon: too little left',
             `${argon.needed} / ${argon.left}`,
             'max-xl:hidden',
         )}

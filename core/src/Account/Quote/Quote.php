@@ -23,12 +23,13 @@ final readonly class Quote
     /**
      * @param  list<QuoteLine>  $lines
      * @param  float  $marginPercent  on the sum of all lines
+     * @param  array<string, float>  $prices  that were said for this job, of one, by key
      */
-    public function __construct(public array $lines, public float $marginPercent) {}
+    public function __construct(public array $lines, public float $marginPercent, private array $prices = []) {}
 
     public static function of(Plan $plan, Ledger $ledger, Shop $shop): self
     {
-        return new self([
+        return (new self([
             ...self::goods($ledger, $shop),
             ...self::used($ledger),
             ...self::labour($plan, $ledger, $shop),
@@ -40,20 +41,22 @@ final readonly class Quote
                 '',
                 $one->cost,
             ), array_keys($plan->job->outside), $plan->job->outside),
-        ], $shop->rules->value('cost.margin'));
+        ], $shop->rules->value('cost.margin'), $plan->job->prices))->at([]);
     }
 
     /**
-     * With what things really cost, where the stores know it.
+     * With what things really cost, where the stores know it; what was said for this job goes before that.
      *
      * @param  array<string, float>  $costs  of one unit, by key
      */
     public function at(array $costs): self
     {
         return new self(array_map(
-            static fn (QuoteLine $line): QuoteLine => $line->at($costs[$line->key] ?? $line->each),
+            fn (QuoteLine $line): QuoteLine => $line->at(
+                $this->prices[$line->key] ?? $costs[$line->key] ?? $line->each,
+            ),
             $this->lines,
-        ), $this->marginPercent);
+        ), $this->marginPercent, $this->prices);
     }
 
     public function cost(): float
@@ -79,12 +82,12 @@ final readonly class Quote
         return $this->cost() + $this->margin();
     }
 
-    /** @return list<string> what nobody has said the price of: the quote is without it */
+    /** @return array<string, string> what nobody has said the price of, by key: the quote is without it */
     public function unpriced(): array
     {
         $without = array_filter($this->lines, static fn (QuoteLine $line): bool => $line->each === null);
 
-        return array_values(array_map(static fn (QuoteLine $line): string => $line->what, $without));
+        return array_column($without, 'what', 'key');
     }
 
     /** @return list<QuoteLine> argon is charged by what flows, not by the bottles that have to be there */

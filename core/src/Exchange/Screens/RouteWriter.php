@@ -75,8 +75,11 @@ final readonly class RouteWriter
         ];
     }
 
+    /** Nobody reads through more; our own figure. */
+    private const MOST_WAYS = 100;
+
     /** @return array<string, mixed> */
-    public function answers(RouteAnswers $answers, int $most = 24): array
+    public function answers(RouteAnswers $answers, int $most = self::MOST_WAYS): array
     {
         return [
             'found' => count($answers->answers),
@@ -152,7 +155,7 @@ final readonly class RouteWriter
             'index' => $correction->index,
             'amount' => $correction->amount,
             'text' => $isTurn
-                ? sprintf('Turn bend %d %s %s', $correction->index + 1, $amount, $verb)
+                ? sprintf('Turn bend %d %s %s with the flow', $correction->index + 1, $amount, $verb)
                 : sprintf('Make straight %d %s %s', $correction->index + 1, $amount, $verb),
             'leaves' => sprintf(
                 'leaves %s and %.2f°',

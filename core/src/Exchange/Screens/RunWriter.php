@@ -7,11 +7,13 @@ namespace UpsweptBead\Core\Exchange\Screens;
 use Closure;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Job\Part\HangerSpec;
 use UpsweptBead\Core\Job\Run\RunEnd;
 use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 use UpsweptBead\Core\Solve\Route\EndsRelation;
 use UpsweptBead\Core\Stage\Cut\OnTape;
+use UpsweptBead\Core\Stage\Fit\Growth\HangerPlace;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Joint\JointFace;
 use UpsweptBead\Core\Stage\Joint\PlacedFitting;
@@ -44,9 +46,30 @@ final readonly class RunWriter
 
         return array_map(fn (RunSpec $spec): array => [
             ...$this->shape($spec),
+            'hangerAt' => $this->hangerMm($spec),
             'bore' => (object) $this->figures->withReasons()->each(BoreFit::figures($spec, $this->tubeOf($spec))),
             'pieces' => $this->pieces($spec->letter, $tape),
         ], $this->sketch->job->runs);
+    }
+
+    /** Where a new hanger is proposed, mm from the start; null where there is no way yet. */
+    private function hangerMm(RunSpec $spec): ?float
+    {
+        $routed = $this->sketch->layout->run($spec->letter);
+        $hangers = array_filter(
+            $this->sketch->job->set->hangers,
+            static fn (HangerSpec $one): bool => $one->run === $spec->letter,
+        );
+        $joints = $this->sketch->joints;
+
+        return $routed === null ? null : HangerPlace::stationMm($routed->run, [
+            ...array_map(static fn (Joint $one): float => $one->seam->stationMm, $joints->ofRun($spec->letter)),
+            ...array_map(
+                static fn (PlacedFitting $one): float => $one->fitting->station->mm,
+                $joints->fittingsOf($spec->letter),
+            ),
+            ...array_map(static fn (HangerSpec $one): float => $one->station->mm, array_values($hangers)),
+        ]);
     }
 
     /** @return list<array<string, mixed>> */

@@ -120,11 +120,55 @@ final readonly class SetPlanWriter
     }
 
     /**
-     * A found design, with what is needed to draw it, compare it and take it.
+     * Found designs, each with what is needed to draw it, compare it and take it.
      *
-     * @return array<string, mixed>
+     * @param  list<FoundDesign>  $designs
+     * @return list<array<string, mixed>>
      */
-    public function found(FoundDesign $design): array
+    public function found(array $designs): array
+    {
+        return array_map(
+            fn (FoundDesign $one, int $i): array => [
+                ...$this->foundOne($one),
+                'differs' => $this->differs($one, array_slice($designs, 0, $i)),
+            ],
+            $designs,
+            array_keys($designs),
+        );
+    }
+
+    /**
+     * Where it lies otherwise than the one of those before it that is most like it.
+     *
+     * @param  list<FoundDesign>  $before
+     */
+    private function differs(FoundDesign $design, array $before): string
+    {
+        if ($before === []) {
+            return '';
+        }
+        $apart = array_map(static fn (FoundDesign $one): array => $design->apartMm($one), $before);
+        uasort($apart, static fn (array $a, array $b): int => max([0.0, ...$a]) <=> max([0.0, ...$b]));
+        $nearest = array_key_first($apart);
+        $runs = array_filter($apart[$nearest], static fn (float $mm): bool => $mm >= FoundDesign::ALIKE_MM);
+        arsort($runs);
+        $words = array_map(
+            fn (string $letter, float $mm): string => is_finite($mm)
+                ? "$letter by {$this->figures->length($mm)['text']}"
+                : $letter,
+            array_map(strval(...), array_keys($runs)),
+            $runs,
+        );
+
+        return sprintf(
+            'Beside design %d: %s.',
+            $nearest + 1,
+            $words === [] ? 'other inlets' : 'other ways for '.implode(', ', $words),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private function foundOne(FoundDesign $design): array
     {
         $lengths = $design->lengthsMm();
 

@@ -18,6 +18,9 @@ final readonly class PartReader
         'bore', 'seat', 'wall', 'square', 'length', 'width',
     ];
 
+    /** Nothing that hangs on a tube weighs more; our own figure. */
+    private const MOST_KG = 100.0;
+
     /** @param  list<string>  $letters  of the runs there are */
     public function __construct(private UnitSystem $units, private array $letters) {}
 
@@ -30,7 +33,7 @@ final readonly class PartReader
             $node->at('name')->required(100),
             $node->at('kind')->choice(PartKind::class, PartKind::Other),
             $this->letter($node->at('inlet')),
-            $node->at('mass')->isMissing() ? 0.0 : $this->notNegative($node->at('mass'), Quantity::Mass),
+            $node->at('mass')->isMissing() ? 0.0 : $this->notNegative($node->at('mass'), Quantity::Mass, self::MOST_KG),
             $isOneWay,
             $isOneWay && ! $node->at('against')->isMissing() && $node->at('against')->boolean(),
             $node->at('cast')->isMissing() ? null : $node->at('cast')->boolean(),
@@ -80,9 +83,9 @@ final readonly class PartReader
         return $length;
     }
 
-    private function notNegative(Node $node, Quantity $quantity): float
+    private function notNegative(Node $node, Quantity $quantity, float $most = 1000): float
     {
-        $value = $node->quantity($quantity, $this->units, 1000);
+        $value = $node->quantity($quantity, $this->units, $most);
         if ($value < 0.0) {
             $node->complain('negative', 'must be 0 or more');
         }

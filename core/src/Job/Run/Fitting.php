@@ -19,5 +19,18 @@ final readonly class Fitting
         public Length $station,
         public float $fromTopDeg,
         public ?Length $length = null,
+        private ?string $metal = null,
     ) {}
+
+    /** What it is made of: what was said, else as it is sold for a tube of that metal. Common practice. */
+    public function metalOn(string $tubeMetal): string
+    {
+        return $this->metal ?? (in_array($tubeMetal, ['mild', 'titanium', '625'], true) ? $tubeMetal : '304L');
+    }
+
+    /** The metal that was said; null where none was. */
+    public function saidMetal(): ?string
+    {
+        return $this->metal;
+    }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Job\Small;
 
 use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Base\Reason\Override;
 use UpsweptBead\Core\Base\Reason\Overrides;
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Base\Units\UnitSystem;
@@ -16,6 +17,7 @@ use UpsweptBead\Core\Job\Run\Fitting;
 use UpsweptBead\Core\Job\Run\RouteChoice;
 use UpsweptBead\Core\Job\Run\RunEnd;
 use UpsweptBead\Core\Job\Run\RunSpec;
+use UpsweptBead\Core\Shop\Practice\RootPractice;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 
 /**
@@ -27,9 +29,14 @@ final readonly class SmallWork
     /** Where a sensor stands: within what is usual, 10 to 2 o'clock, and clear of the top. Common practice. */
     private const SENSOR_DEG = 30.0;
 
+    /** The figure that says how roots of a job are shielded. */
+    private const ROOT = 'purge.school';
+
     /**
      * @param  Length  $crack  once it is ground out; only of a crack
      * @param  Length  $dams  how far apart the dams stand
+     * @param  RootPractice|null  $root  how its root is shielded; null as the shop does it
+     * @param  string  $why  a root without any shield takes a reason
      */
     public function __construct(
         public SmallKind $kind,
@@ -38,6 +45,8 @@ final readonly class SmallWork
         public string $metal,
         public Length $crack,
         public Length $dams,
+        public ?RootPractice $root = null,
+        public string $why = '',
     ) {}
 
     public function title(): string
@@ -88,7 +97,10 @@ final readonly class SmallWork
                 $this->fittings($middle),
                 isThere: true,
             )],
-            new Overrides([], $units),
+            new Overrides(
+                $this->root === null ? [] : [new Override(self::ROOT, $this->root->label(), $this->why)],
+                $units,
+            ),
         );
     }
 

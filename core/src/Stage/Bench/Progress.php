@@ -15,13 +15,18 @@ final readonly class Progress
      * @param  array<string, list<BenchStep>>  $added  what follows from inspections, by the step it stands behind
      * @param  array<string, LogEntry>  $done  the entry that closed each step that is done
      * @param  array<string, array<string, float>>  $readings  what was read at each step, corrections included
+     * @param  array<string, list<LogEntry>>  $notes  the newest entries with a note, by step, the oldest of them first
      */
     private function __construct(
         public array $steps,
         public array $added,
         public array $done,
         public array $readings,
+        public array $notes,
     ) {}
+
+    /** How many notes of a step are kept at hand; all of them stand in the log. Our own figure. */
+    public const NOTES = 3;
 
     /**
      * @param  list<BenchStep>  $steps  of the plan
@@ -29,7 +34,7 @@ final readonly class Progress
      */
     public static function of(array $steps, array $log): self
     {
-        $done = $readings = [];
+        $done = $readings = $notes = [];
         foreach ($log as $entry) {
             if ($entry->kind === EntryKind::Reopen) {
                 unset($done[$entry->stepId]);
@@ -40,6 +45,9 @@ final readonly class Progress
             if ($entry->values !== []) {
                 $readings[$entry->stepId] = [...$readings[$entry->stepId] ?? [], ...$entry->values];
             }
+            if ($entry->note !== '') {
+                $notes[$entry->stepId] = array_slice([...$notes[$entry->stepId] ?? [], $entry], -self::NOTES);
+            }
         }
 
         $added = Rework::of($steps, $done);
@@ -48,7 +56,7 @@ final readonly class Progress
             $steps,
         ));
 
-        return new self($all, $added, $done, $readings);
+        return new self($all, $added, $done, $readings, $notes);
     }
 
     public function isDone(string $stepId): bool

@@ -330,7 +330,7 @@ final readonly class WeldSteps
             if ($placed->jointId === $joint->id) {
                 return [
                     sprintf(
-                        'Mark %s: %s from its upstream end, %s %s from the inside of the bend (%s round the outside).',
+                        'Mark %s: %s from its upstream end, %s %s with the flow from the inside of the bend (%s round the outside).',
                         $placed->pieceMark,
                         $this->show(Quantity::Length, $placed->fromPieceStartMm),
                         $this->show(Quantity::Angle, abs($placed->fromThroat->turnDeg)),

@@ -86,7 +86,7 @@ final readonly class RunJoints
             $this->routed->spec->letter,
             $kind->isDrilled() ? JointType::Bung : JointType::Tab,
             $tube,
-            new Side($kind->label(), '304L', $kind->wallMm()),
+            new Side($kind->label(), $fitting->metalOn($tube->metal), $kind->wallMm()),
             Seam::round($fitting->station->mm, $kind->odMm(), $kind->odMm(), $number),
             $kind,
         );

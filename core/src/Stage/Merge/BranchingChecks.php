@@ -119,14 +119,21 @@ final readonly class BranchingChecks
                 ['downstream' => $one->sizes->leg->value],
             );
             foreach (is_array($slip) ? $slip : [] as $refusal) {
-                $notices[] = Notice::caution(
-                    $one->path,
-                    "{$one->spec->name}: run $run->letter ".$this->told($refusal),
-                );
+                $said = "{$one->spec->name}: run $run->letter ".$this->told($refusal);
+                $notices[] = $this->isImpossible($refusal)
+                    ? Notice::problem($one->path, $said)
+                    : Notice::caution($one->path, $said);
             }
         }
 
         return $notices;
+    }
+
+    /** A tube that would have to be expanded by more than twice what may be tears. Our own figure. */
+    private function isImpossible(Refusal $refusal): bool
+    {
+        return $refusal->what === 'expansion-too-large'
+            && ($refusal->by ?? 0.0) > $this->shop->rules->value('slip.most_expand');
     }
 
     private function told(Refusal $refusal): string

@@ -86,6 +86,16 @@ it('says what has no price and leaves it out, until the stores know what it cost
         ->and($priced->unpriced())->not->toContain('V-band ring for 3 in × .065');
 });
 
+it('takes what was said for the job before what the stores know, and keeps it in the job file', function () {
+    $ring = array_key_first(quoteOf(Some::plan())->unpriced());
+    $document = [...JobWriter::toArray(Some::routedJob()), 'prices' => [$ring => 31.5]];
+    $job = JobReader::fromJson((string) json_encode($document))->job ?? throw new RuntimeException;
+    $quote = quoteOf(Planner::plan($job, Some::shop()));
+    expect($quote->at([$ring => 24.0])->cost() - quoteOf(Some::plan())->cost())
+        ->toEqualWithDelta(31.5 * array_column($quote->lines, 'quantity', 'key')[$ring], 1e-9)
+        ->and(JobWriter::toArray($job->in(UnitSystem::Metric))['prices'])->toBe([$ring => 31.5]);
+});
+
 it('keeps outside work in the job file and through a change of units', function () {
     $job = withOutside([['what' => 'Laser-cut flange', 'cost' => 65.5]]);
     expect(JobWriter::toArray($job)['outside'])->toBe([['what' => 'Laser-cut flange', 'cost' => 65.5]])

@@ -40,6 +40,16 @@ it('reopens a step by a new entry and keeps the last reading', function () {
         ->and($progress->reading('weld.AJ2', 'amps'))->toBe(52.0);
 });
 
+it('keeps the newest three notes of a step, the oldest of them first', function () {
+    $log = array_map(
+        static fn (string $note): LogEntry => entry('trial.A', EntryKind::Note, note: $note),
+        ['touches the rail', 'clears it', '', 'clears at full lock', 'shield bent'],
+    );
+    $notes = Progress::of(Some::plan()->steps, $log)->notes;
+    expect(array_map(static fn (LogEntry $one): string => $one->note, $notes['trial.A']))
+        ->toBe(['clears it', 'clears at full lock', 'shield bent']);
+});
+
 it('keeps a step done when a reading of it is corrected', function () {
     $progress = Progress::of(Some::plan()->steps, [
         entry('weld.AJ2', values: ['amps' => 55.0]),

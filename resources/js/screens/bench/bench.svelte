@@ -3,6 +3,7 @@
     import { onMount, untrack } from 'svelte';
     import type { Step } from '@/lib/answers';
     import { doneWith, logQueue, type Kept } from '@/lib/log-queue';
+    import { HalfTypedSteps } from '@/lib/half-typed';
     import { keepBench } from '@/lib/offline-bench';
     import { toggleTheme } from '@/lib/theme.svelte';
     import Nowhere from '../job/nowhere.svelte';
@@ -19,6 +20,9 @@
     let { desk, mayLog, onstage }: StageProps = $props();
 
     const clocks = new StepClocks(untrack(() => desk.view.id));
+    const typed = $derived(
+        new HalfTypedSteps(desk.view.id, desk.view.bench?.revision ?? 0, logQueue.person?.name ?? ''),
+    );
     onMount(() => {
         const keep = (soon?: number) => keepBench(desk.view.id, usePage().version ?? '', soon);
         keep(0);
@@ -103,6 +107,14 @@
     /** What was said of the step before, and not taken; logging it again puts that right. */
     const again = $derived(refused.find((entry) => entry.step === current?.id));
 
+    /** Notes of the step that is open: those that are known, then those that wait here. */
+    const notes = $derived([
+        ...(bench?.notes[current?.id ?? ''] ?? []),
+        ...here
+            .filter((entry) => entry.step === current?.id && entry.note !== '' && !entry.refused)
+            .map(({ maker, at, note }) => ({ by: maker, at, text: note })),
+    ]);
+
     type Said = Pick<Kept, 'readings' | 'note' | 'why' | 'points' | 'inspected' | 'traces'>;
 
     /** A second tap of one hand comes sooner than this after the first; our own figure. */
@@ -149,6 +161,7 @@
         const { id } = current;
         const refusedOne = again;
         clocks.stop(id);
+        typed.keep(id, null);
         void write(async () => {
             if (refusedOne) await logQueue.amend(refusedOne, said);
             else await put(done.has(id) ? 'correct' : 'done', said);
@@ -250,6 +263,10 @@
                         isDone={done.has(current.id)}
                         read={again?.readings ?? bench.readings[current.id] ?? {}}
                         noted={again?.note ?? ''}
+                        closed={bench.closed[current.id] ?? null}
+                        {notes}
+                        half={again ? null : typed.find(current.id)}
+                        ontype={(half) => current && typed.keep(current.id, half)}
                         left={secondsLeft(current, cooling, clocks.now)}
                         postflow={current.clock === 'up'
                             ? (sheet?.settings['postflow']?.value ?? null)

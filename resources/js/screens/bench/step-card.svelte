@@ -1,9 +1,11 @@
 <script lang="ts">
     import { untrack, type Snippet } from 'svelte';
     import { SvelteSet } from 'svelte/reactivity';
-    import type { Inspected, Looks, Step, Units } from '@/lib/answers';
+    import type { Closed, Inspected, Looks, Step, StepNote, Units } from '@/lib/answers';
+    import type { HalfTyped } from '@/lib/half-typed';
     import type { Kept } from '@/lib/log-queue';
     import type { StepClocks } from './clock.svelte';
+    import { when } from '@/lib/when';
     import ClockFace from './clock-face.svelte';
     import DevicePanel from './device-panel.svelte';
     import { beyondOf, lacksOf, lacksOfFound, missingOf } from './gate';
@@ -24,6 +26,12 @@
         isDone: boolean;
         read: Record<string, string>;
         noted?: string;
+        /** By whom it was closed, and when; null where it is open. */
+        closed: Closed | null;
+        notes: StepNote[];
+        /** What was typed here before the page was loaded again. */
+        half: HalfTyped | null;
+        ontype: (half: HalfTyped) => void;
         /** Seconds a joint still cools, as planned. */
         left: number;
         /** Held after every run, in s. */
@@ -49,6 +57,10 @@
         isDone,
         read,
         noted = '',
+        closed,
+        notes,
+        half,
+        ontype,
         left,
         postflow,
         waits,
@@ -62,15 +74,27 @@
         onproblem,
     }: Props = $props();
 
-    let readings = $state<Record<string, string>>(untrack(() => ({ ...read })));
-    let note = $state(untrack(() => noted));
-    const confirmed = new SvelteSet<number>();
-    let found = $state.raw<NonNullable<Inspected>>({
+    const UNSEEN: NonNullable<Inspected> = {
         outside: '',
         inside: '',
         flaws: [],
         cause: null,
         outcome: 'accept',
+    };
+    let readings = $state<Record<string, string>>(untrack(() => ({ ...read, ...half?.readings })));
+    let note = $state(untrack(() => half?.note || noted));
+    const confirmed = new SvelteSet<number>(untrack(() => half?.points ?? []));
+    let found = $state.raw<NonNullable<Inspected>>(untrack(() => half?.found ?? UNSEEN));
+    let noteField: HTMLInputElement | undefined = $state();
+    $effect(() => {
+        const changed = Object.entries(readings).filter(([name, text]) => text !== (read[name] ?? ''));
+        const now = {
+            readings: Object.fromEntries(changed),
+            note: note === noted ? '' : note,
+            points: [...confirmed],
+            found: found === UNSEEN ? null : found,
+        };
+        untrack(() => ontype(now));
     });
     let traces = $state.raw<NonNullable<Kept['traces']>>([]);
     let lacks = $state.raw<string[]>([]);
@@ -116,15 +140,30 @@
 
     function problem(): void {
         isNoteMissing = note.trim() === '';
-        if (isNoteMissing) return;
+        if (isNoteMissing) {
+            noteField?.scrollIntoView({ block: 'center' });
+            noteField?.focus();
+            return;
+        }
         onproblem(note);
         note = '';
     }
 </script>
 
 <section class="sheet flex grow flex-col p-4" aria-label={step.title}>
-    <p class="label text-base">{step.kindLabel} · {step.of}{isDone ? ' · ✓ done' : ''}</p>
+    <p class="label text-base">
+        {step.kindLabel} · {step.of}{isDone
+            ? ` · ✓ done${closed ? ` by ${closed.by}, ${when(closed.at)}` : ''}`
+            : ''}
+    </p>
     <h2 class="font-label text-[2rem] leading-tight font-semibold">{step.title}</h2>
+    {#if notes.length > 0}
+        <ul class="border-strong mt-2 border-l-4 pl-3 text-[1.1rem]" aria-label="Notes">
+            {#each notes as one, i (i)}
+                <li>{one.text} <span class="text-quiet text-base">{one.by}, {when(one.at)}</span></li>
+            {/each}
+        </ul>
+    {/if}
     <div class="mt-3 grid grow gap-5 {hasSide ? 'md:grid-cols-[1fr_19rem]' : ''}">
         <div class="space-y-4">
             {@render picture?.()}
@@ -222,6 +261,7 @@
                 <label class="label block text-base" for="note">Note</label>
                 <input
                     id="note"
+                    bind:this={noteField}
                     maxlength="2000"
                     class="bg-sheet min-h-16 w-full border px-3 text-lg {isNoteMissing
                         ? 'border-stop border-2'

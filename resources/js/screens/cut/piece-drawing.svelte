@@ -76,7 +76,7 @@
                 <dt class="text-quiet">Turn from {piece.turnedFrom}</dt>
                 <dd class="figure">
                     {piece.clocking.turn.text} = {piece.clocking.around.text}
-                    {piece.clocking.way}
+                    {piece.clocking.way} with the flow
                 </dd>
             </div>
         {/if}

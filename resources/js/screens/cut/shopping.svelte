@@ -13,6 +13,8 @@
     const shopping = $derived(cutting.state?.shopping);
     // A draft's plan knows it with every edit.
     const missing = $derived(desk.isDraft ? desk.plan.cut.toBuy : (shopping?.stockToBuy ?? 0));
+    /** Wire, gas and parts that are to be bought, where all of the stock is there. */
+    const others = $derived((shopping?.rows ?? []).filter((row) => row.toBuy > 0).length);
     const url = $derived(`/jobs/${desk.view.id}`);
     const link =
         'font-label bg-sheet border-strong hover:border-ink flex min-h-[var(--tap)] items-center rounded-[2px] border px-3 text-[0.95rem] font-semibold';
@@ -24,7 +26,9 @@
         <p class={missing > 0 ? 'text-stop font-medium' : 'text-quiet'}>
             {missing > 0
                 ? `✕ ${missing} ${missing === 1 ? 'piece' : 'pieces'} of stock to buy`
-                : '● All of its stock is on the shelf'}
+                : others > 0
+                  ? `● Its tube and bends are on the shelf; ${others} other ${others === 1 ? 'thing is' : 'things are'} to buy`
+                  : '● All of it is on the shelf'}
         </p>
     </div>
     {#if shopping}

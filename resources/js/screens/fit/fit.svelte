@@ -12,7 +12,6 @@
     import Growth from './growth.svelte';
     import JointDetail from './joint-detail.svelte';
     import Measured from './measured.svelte';
-    import Parts from './parts.svelte';
     import TrialFit from './trial-fit.svelte';
 
     let { desk, onstage }: StageProps = $props();
@@ -112,7 +111,6 @@
         </div>
     </div>
     <Growth {desk} />
-    <Parts {desk} />
     {#if desk.plan.runs.length > 1 && desk.plan.runs.every((one) => one.run)}
         <InsertionOrder {desk} />
     {/if}

@@ -104,14 +104,14 @@
         {#if piece?.clocking}
             {@render row(
                 `Turn ${piece.mark}`,
-                `${piece.clocking.turn.text} = ${piece.clocking.around.text} ${piece.clocking.way}`,
+                `${piece.clocking.turn.text} = ${piece.clocking.around.text} ${piece.clocking.way} with the flow`,
             )}
         {/if}
         {#if bung}
             {@render row(`On ${bung.piece}, from its upstream end`, bung.fromPieceStart.text)}
             {@render row(
                 'Round from the inside of the bend',
-                `${bung.fromThroat.turn.text} = ${bung.fromThroat.around.text} ${bung.fromThroat.way}`,
+                `${bung.fromThroat.turn.text} = ${bung.fromThroat.around.text} ${bung.fromThroat.way} with the flow`,
             )}
         {/if}
         {#if joint.type.startsWith('slip') && last}

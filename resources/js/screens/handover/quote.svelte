@@ -40,6 +40,24 @@
     const isCounted = $derived(quote?.expected !== null);
     const left = $derived(quote && quote.expected !== null ? quote.price - quote.expected : null);
 
+    const prices = $derived<Record<string, number>>(desk.document.prices ?? {});
+    /** What nobody has said the price of, and what was said here. */
+    const asked = $derived(
+        (quote?.lines ?? []).filter((line) => line.cost === null || prices[line.key] !== undefined),
+    );
+    const asNumber = (text: string) =>
+        (Number.isFinite(Number(text)) && text.trim() !== '' ? Number(text) : text) as number;
+
+    function setPrice(key: string, text: string): void {
+        void desk.edit((document) => {
+            const all = { ...document.prices };
+            if (text.trim() === '') delete all[key];
+            else all[key] = asNumber(text);
+            if (Object.keys(all).length > 0) document.prices = all;
+            else delete document.prices;
+        });
+    }
+
     const outside = $derived(desk.document.outside ?? []);
     const addWork = () =>
         desk.edit((document) => {
@@ -57,10 +75,7 @@
             const work = document.outside?.[i];
             if (!work) return;
             if (key === 'what') work.what = text;
-            else
-                work.cost = (
-                    Number.isFinite(Number(text)) && text.trim() !== '' ? Number(text) : text
-                ) as number;
+            else work.cost = asNumber(text);
         });
     }
 </script>
@@ -144,10 +159,32 @@
         </table>
         {#if quote.unpriced.length > 0}
             <p class="mt-1">
-                △ Without a price, and not in the sum: {quote.unpriced.join('; ')}. Enter what it costs in the
-                stores.
+                △ Without a price, and not in the sum: {quote.unpriced.join('; ')}.
+                {desk.isDraft
+                    ? 'Say below what one costs.'
+                    : 'Enter what it costs in the stores, or in the next revision.'}
             </p>
         {/if}
+        {#if desk.isDraft && asked.length > 0}
+            <h3 class="label mt-3">What one costs, for this job</h3>
+            <div class="mt-1 grid gap-x-3 gap-y-1 sm:grid-cols-3 lg:grid-cols-4">
+                {#each asked as line (line.key)}
+                    <TextField
+                        label={line.what}
+                        mono
+                        value={`${prices[line.key] ?? ''}`}
+                        error={errorAt(desk.errors, `prices.${line.key}`)}
+                        onchange={(value) => setPrice(line.key, value)}
+                    />
+                {/each}
+            </div>
+        {/if}
+        <p class="text-quiet mt-2 text-sm">
+            Hour rate, margin, gas, wire and discs are the shop’s: <a
+                class="text-action underline"
+                href="/shop?find=cost.">set what the shop charges</a
+            >. Taxes are not in it.
+        </p>
         {#if isCounted}
             <p class="text-quiet mt-1 text-sm">
                 Counted: out of the stores, through a flowmeter that was read, and from one entry of a person

@@ -4,6 +4,7 @@
     import Button from '@/kit/button.svelte';
     import { JobDesk } from '@/lib/job-desk.svelte';
     import { cameBack } from '@/lib/history';
+    import { followLog } from '@/lib/follow-log';
     import { onKeys, type Keys } from '@/lib/keys';
     import { logQueue } from '@/lib/log-queue';
     import type { Catalogue, JobView, Person, Stage } from '@/lib/answers';
@@ -47,6 +48,8 @@
     // Entries that were taken, from this tab or another, change where the job stands on every stage.
     $effect(() => logQueue.ontaken((job, progress) => job === desk.view.id && desk.takeProgress(progress)));
 
+    $effect(() => followLog(desk));
+
     // Coming back through the browser's history brings the props of then.
     onMount(() => {
         // Not a part of the first view, but there before a hand gets to its key.
@@ -66,7 +69,9 @@
         if (run !== null) desk.index = run;
         goTo(stageOf(path, desk.document));
         for (let tries = 0; tries < 40; tries++) {
-            const field = document.querySelector<HTMLElement>('main [aria-invalid="true"]');
+            const field = document.querySelector<HTMLElement>(
+                'main [aria-invalid="true"], main [data-refused]',
+            );
             if (field) {
                 field.scrollIntoView({ block: 'center' });
                 field.focus();
@@ -79,6 +84,8 @@
     const screen = $derived(STAGE_SCREENS[stage]());
     /** Stages that show what no longer fits; the release page shows it in full. */
     const MADE_AT: Stage[] = ['route', 'merge', 'cut', 'fit', 'weld', 'bench'];
+    /** Stages that a release fixes. */
+    const FIXED_AT: Stage[] = ['survey', 'route', 'merge', 'cut', 'fit', 'weld'];
     /** At the bench the release counts, also beside a draft; after entries were taken its answer is the newer one. */
     const made = $derived(
         desk.isDraft && stage !== 'bench'
@@ -120,7 +127,8 @@
     }
 
     async function revise(): Promise<void> {
-        if (await desk.revise()) router.visit(`/jobs/${desk.view.id}/route`);
+        if (await desk.revise())
+            router.visit(`/jobs/${desk.view.id}/${stage === 'release' ? 'route' : stage}`);
     }
 
     const keys: Keys = {
@@ -169,6 +177,21 @@
         >
     </StageTabs>
     <SaveBar {desk} onfield={showField} />
+    {#if desk.releasedSince > 0}
+        <p class="sheet flex flex-wrap items-center gap-3 px-3 py-2" role="alert">
+            <span>△ Rev {desk.releasedSince} was released meanwhile. This page shows the one before it.</span>
+            <Button onclick={() => location.reload()}>Open rev {desk.releasedSince}</Button>
+        </p>
+    {/if}
+    {#if !desk.isDraft && person.plans && FIXED_AT.includes(stage)}
+        <p class="text-quiet flex flex-wrap items-center gap-x-3 px-1">
+            <span
+                >Rev {desk.revision.number} is released and fixed: the bench works by it. Changes go into the next
+                one.</span
+            >
+            <Button look="quiet" onclick={revise}>Begin rev {desk.revision.number + 1} here</Button>
+        </p>
+    {/if}
     {#if made && MADE_AT.includes(stage)}<MadeBefore {made} />{/if}
     {#if desk.members.length > 1 && !['bench', 'merge'].includes(stage) && !(stage === 'route' && desk.plan.runs.some((run) => run.run))}
         <RunTabs {desk} filters={stage !== 'survey' && stage !== 'route'} />

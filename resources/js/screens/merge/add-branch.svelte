@@ -98,7 +98,7 @@
         />
         <TextField label="Along the run" mono value={station} onchange={(value) => (station = value)} />
         <TextField
-            label="Round it from the top, clockwise"
+            label="From the top, clockwise with the flow"
             mono
             value={fromTop}
             onchange={(value) => (fromTop = value)}

@@ -1,6 +1,9 @@
 // Changes to the job document that a collector or a branch begins with; where they stand is worked out by the core.
 import type { JobDocument, Plan, Triple } from '@/lib/answers';
 
+/** More tubes do not go into one collector; as the core has it. */
+const MOST_INLETS = 6;
+
 const LETTERS = 'KMNPQRSTUVWXYZABCDEFGHJL';
 
 /** A letter that no run and no collector has. */
@@ -18,14 +21,18 @@ export function buildCollector(document: JobDocument, plan: Plan, letter: string
     document.set ??= { collectors: [], keepOuts: [], lengths: [] };
     const collectors = (document.set.collectors ??= []);
     const known = collectors.find((one) => one.name === name);
-    const runs = plan.runs.filter((run) => known?.runs.includes(run.letter));
+    // A new one begins where runs end that nothing else is at; those that have no way yet then end in its inlets.
+    const ending = openEnds(document).slice(0, MOST_INLETS);
+    const isForRuns = !known && ending.length > 1;
+    const runs = plan.runs.filter((run) => (isForRuns ? ending : (known?.runs ?? [])).includes(run.letter));
+    const isUnrouted = runs.every((run) => !run.run);
     const meets = plan.set.meeting?.name === name ? plan.set.meeting : null;
     const ends = runs.map((run) => run.target.frame);
     const tube = runs[0]?.tube?.id ?? plan.runs[0]?.tube?.id ?? 'T1.625x.065';
     const build = {
         letter,
         make: 'straight' as const,
-        inlets: Math.min(6, Math.max(2, known?.runs.length ?? 2)),
+        inlets: Math.min(MOST_INLETS, Math.max(2, runs.length)),
         tube,
         at: (meets?.at ?? middle(ends.map((end) => end.at))) as [string, string, string],
         axis: meets?.axis ?? ends[0]?.forward ?? ([1, 0, 0] as Triple),
@@ -35,8 +42,8 @@ export function buildCollector(document: JobDocument, plan: Plan, letter: string
     else
         collectors.push({
             name: freeName(collectors.map((one) => one.name)),
-            runs: [],
-            assignment: 'fixed',
+            runs: isForRuns && isUnrouted ? runs.map((run) => run.letter) : [],
+            assignment: isForRuns && isUnrouted ? 'any' : 'fixed',
             firing: [],
             build,
         });

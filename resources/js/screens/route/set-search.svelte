@@ -6,6 +6,7 @@
     import { lookAtSearch, putAwaySearch, searchSet, stopSearch } from '@/lib/searches';
     import { designOf, keepDesign, keptAs, takeDesign } from '@/lib/designs';
     import type { RouteSearch, FoundDesign } from '@/lib/answers';
+    import { nameOf } from '@/lib/places';
     import CompareDialog from './compare-dialog.svelte';
 
     type Props = { desk: JobDesk; onpeek: (design: FoundDesign | null) => void };
@@ -67,8 +68,16 @@
             .map((run) => `${run.letter} enters at ${run.inlet}`);
 </script>
 
+{#if desk.saveState === 'refused'}
+    <p class="text-stop px-1">
+        ✕ A design can be looked for once the edit at the top is put right: {nameOf(
+            Object.keys(desk.errors)[0] ?? '',
+            desk.document,
+        )}.
+    </p>
+{/if}
 <div class="flex flex-wrap items-center gap-3">
-    <Button look="main" onclick={() => find()} disabled={open}
+    <Button look="main" onclick={() => find()} disabled={open || desk.saveState === 'refused'}
         >{open
             ? 'Looking…'
             : desk.plan.runs.some((run) => run.run)
@@ -131,6 +140,9 @@
                                         .map((one) => ` · ${one}`)
                                         .join('')}</span
                                 >
+                                {#if design.differs}<span class="block text-sm leading-tight"
+                                        >{design.differs}</span
+                                    >{/if}
                             </button>
                         </td>
                         <td class="num figure">{design.spread.text}</td>

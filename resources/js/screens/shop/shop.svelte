@@ -16,7 +16,8 @@
     let { shop, version, units, quality, currency, schools, groups, person }: Props = $props();
 
     let keys = $state(false);
-    let words = $state('');
+    /** Another page may lead to some of the rules. */
+    let words = $state(new URLSearchParams(location.search).get('find') ?? '');
     let finder: HTMLInputElement | undefined = $state();
     let failure = $state('');
     /** What is wrong with what was typed, by rule. */

@@ -1,7 +1,8 @@
 <script lang="ts">
     import { router } from '@inertiajs/svelte';
-    import { onMount } from 'svelte';
+    import { onMount, untrack } from 'svelte';
     import Button from '@/kit/button.svelte';
+    import TextField from '@/kit/text-field.svelte';
     import type { Person, SmallCard, SmallChoice, SmallScreen, Units } from '@/lib/answers';
     import { send } from '@/lib/http';
     import { onKeys } from '@/lib/keys';
@@ -11,7 +12,7 @@
     import ChoiceRow from './choice-row.svelte';
     import SettingsCard from './settings-card.svelte';
 
-    let { shop, kinds, places, metals, tubes, person }: SmallScreen & { person: Person } = $props();
+    let { shop, kinds, places, roots, root, metals, tubes, person }: SmallScreen & { person: Person } = $props();
 
     const UNITS = 'bead-units';
     const lengths = (texts: string[]) => texts.map((text) => ({ id: text, name: text, usual: true }));
@@ -44,6 +45,8 @@
         place: 'behind-turbine',
         tube: 'T3.000x.065',
         metal: '304L',
+        root: untrack(() => root),
+        why: '',
         units: usualUnits(),
         ...START[usualUnits()],
     });
@@ -61,8 +64,11 @@
         trouble = Object.keys(errors).length > 0 ? '' : reply.message;
     }
 
+    /** What the shop does anyway takes no reason of its own. */
+    const asked = (what: typeof wish) => ({ ...what, root: what.root === root ? null : what.root });
+
     const work = newest(async (what: typeof wish) => {
-        const reply = await send('POST', '/small/card', 'SmallCard', what);
+        const reply = await send('POST', '/small/card', 'SmallCard', asked(what));
         if (!reply.ok) return fails(reply);
         [card, errors, trouble] = [reply.data, {}, ''];
     });
@@ -91,7 +97,7 @@
 
     async function begin(): Promise<void> {
         isBusy = true;
-        const reply = await send('POST', '/small', 'Begun', wish);
+        const reply = await send('POST', '/small', 'Begun', asked(wish));
         isBusy = false;
         if (reply.ok) router.visit(`/jobs/${reply.data.id}/bench`);
         else fails(reply);
@@ -165,6 +171,23 @@
             error={errors['metal']}
             onchange={(metal) => choose({ metal })}
         />
+        <ChoiceRow
+            label="Purge: its root is shielded by"
+            value={wish.root}
+            choices={roots}
+            error={errors['root']}
+            onchange={(chosen) => choose({ root: chosen })}
+        />
+        <p class="text-quiet">{roots.find((one) => one.id === wish.root)?.why}</p>
+        {#if wish.root === 'none'}
+            <TextField
+                label="Why without any shield"
+                value={wish.why}
+                error={errors['why'] ?? ''}
+                maxlength={200}
+                onchange={(why) => choose({ why })}
+            />
+        {/if}
         <ChoiceRow
             label="From dam to dam"
             value={wish.dams}

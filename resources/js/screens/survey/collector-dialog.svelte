@@ -6,6 +6,7 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
+    import RunPicker from '@/parts/run-picker.svelte';
     import { change, type Errors } from '@/lib/survey';
 
     type Props = { desk: JobDesk; open: boolean };
@@ -18,7 +19,7 @@
         { id: 'fixed', name: 'just as they are named here' },
     ];
     let name = $state('Collector');
-    let runs = $state('');
+    let runs = $state<string[]>([]);
     let at = $state<string[]>(['', '', '']);
     let axis = $state<number[]>([1, 0, 0]);
     let turn = $state('45');
@@ -42,7 +43,7 @@
     function propose(): void {
         const there = desk.plan.set.meeting;
         if (!there) return;
-        runs = there.runs.join(' ');
+        runs = [...there.runs];
         name = there.name;
         assignment = there.assignment;
         entry = there.entry;
@@ -53,10 +54,7 @@
     async function put(): Promise<void> {
         errors = await change(desk, 'collector', {
             name,
-            runs: runs
-                .toUpperCase()
-                .split(/[^A-Z]+/)
-                .filter((one) => one !== ''),
+            runs: $state.snapshot(runs),
             at: $state.snapshot(at),
             axis: $state.snapshot(axis),
             turn,
@@ -82,12 +80,12 @@
         }}
     >
         <TextField label="Called" value={name} error={error('name')} onchange={(value) => (name = value)} />
-        <TextField
+        <RunPicker
             label="Runs, in their order round it"
-            mono
-            value={runs}
+            letters={desk.document.runs.map((run) => run.letter)}
+            picked={runs}
             error={error('runs')}
-            onchange={(value) => (runs = value)}
+            onchange={(picked) => (runs = picked)}
         />
         <SelectField
             label="Who may enter where"
@@ -135,7 +133,7 @@
             </div>
         </fieldset>
         <TextField
-            label="First inlet from the top, clockwise"
+            label="First inlet from the top, clockwise with the flow"
             mono
             value={turn}
             error={error('turn')}

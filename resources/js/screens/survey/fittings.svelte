@@ -2,11 +2,12 @@
     import Button from '@/kit/button.svelte';
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
-    import type { FittingKind } from '@/lib/answers';
+    import { lengthText } from '@/lib/length-text';
+    import type { Catalogue, FittingKind } from '@/lib/answers';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
 
-    type Props = { desk: JobDesk; mayPlan: boolean };
-    let { desk, mayPlan }: Props = $props();
+    type Props = { desk: JobDesk; catalogue: Catalogue; mayPlan: boolean };
+    let { desk, catalogue, mayPlan }: Props = $props();
 
     const fittings = $derived(desk.entered?.fittings ?? []);
 
@@ -18,8 +19,21 @@
     }
     const add = () =>
         desk.editRun((run) =>
-            run.fittings.push({ kind: 'oxygen-sensor-bung', station: '11 in', fromTop: 30 }),
+            run.fittings.push({
+                kind: 'oxygen-sensor-bung',
+                station: lengthText(desk.run?.hangerAt ?? USUAL_MM, desk.view.units),
+                fromTop: 30,
+            }),
         );
+    /** Before there is a way; our own figure. */
+    const USUAL_MM = 280;
+    const metals = $derived([{ id: '', name: 'as sold for the tube' }, ...catalogue.metals]);
+    const makeOf = (i: number, metal: string) =>
+        desk.editRun((run) => {
+            const fitting = run.fittings[i];
+            if (fitting && metal === '') delete fitting.metal;
+            else if (fitting) fitting.metal = metal;
+        });
     const kinds: { id: FittingKind; name: string }[] = [
         { id: 'oxygen-sensor-bung', name: 'Oxygen-sensor bung' },
         { id: 'temperature-probe', name: 'Temperature probe' },
@@ -59,12 +73,23 @@
             />
             <TextField
                 class="w-36"
-                label="From the top, clockwise"
+                label="From top, clockwise with the flow"
                 mono
                 value={fitting.fromTop}
                 error={errorAt(desk.errors, `${desk.path}.fittings[${i}].fromTop`)}
                 onchange={(value) => set(i, 'fromTop', value)}
             />
+            {#if fitting.kind !== 'crack'}
+                <SelectField
+                    class="w-48"
+                    label="Its metal"
+                    value={fitting.metal ?? ''}
+                    options={metals}
+                    error={errorAt(desk.errors, `${desk.path}.fittings[${i}].metal`)}
+                    disabled={!mayPlan}
+                    onchange={(value) => makeOf(i, value)}
+                />
+            {/if}
             {#if fitting.kind === 'crack'}
                 <TextField
                     class="w-36"

@@ -18,6 +18,7 @@
     import Engine from './engine.svelte';
     import Fittings from './fittings.svelte';
     import KeepOuts from './keep-outs.svelte';
+    import Parts from '@/parts/line-parts.svelte';
     import Outlets from './outlets.svelte';
     import Runs from './runs.svelte';
     import Together from './together.svelte';
@@ -26,6 +27,10 @@
 
     const head = $derived(desk.document.job);
     const run = $derived(desk.entered);
+    /** Letters of runs of another tube than the one that is entered. */
+    const others = $derived(
+        desk.document.runs.filter((one) => one.tube !== run?.tube).map(({ letter }) => letter),
+    );
     const err = (path: string) => errorAt(desk.errors, path);
     const texts: { key: 'number' | 'title' | 'vehicle' | 'customer'; label: string }[] = [
         { key: 'number', label: 'Number' },
@@ -124,6 +129,15 @@
                     error={err(`${desk.path}.tube`)}
                     onchange={(value) => void desk.editRun((one) => (one.tube = value))}
                 />
+                {#if others.length > 0 && mayPlan}
+                    <Button
+                        class="self-end justify-self-start sm:order-last sm:col-span-4"
+                        onclick={() =>
+                            set((document) => {
+                                for (const one of document.runs) one.tube = run.tube;
+                            })}>Give every run this tube ({others.join(', ')} differ)</Button
+                    >
+                {/if}
                 <TextField
                     label="Called"
                     class="sm:col-span-2"
@@ -155,7 +169,8 @@
             <EndForm {desk} {catalogue} {mayPlan} side="start" title="Start of run {run.letter}" />
             <EndForm {desk} {catalogue} {mayPlan} side="end" title="End of run {run.letter}" />
             <Runs {desk} {mayPlan} />
-            <Fittings {desk} {mayPlan} />
+            <Fittings {desk} {catalogue} {mayPlan} />
+            <Parts {desk} {mayPlan} />
             {#if desk.document.runs.length > 1}
                 <Together {desk} {mayPlan} />
             {/if}

@@ -5,6 +5,7 @@
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
     import type { CollectorDocument, SetDocument } from '@/lib/answers';
+    import RunPicker from '@/parts/run-picker.svelte';
     import { change as changed } from '@/lib/survey';
     import CollectorDialog from './collector-dialog.svelte';
 
@@ -27,7 +28,7 @@
     const collector = (i: number, how: (one: CollectorDocument) => void) =>
         change((one) => one.collectors[i] && how(one.collectors[i]));
     let placing = $state(false);
-    let firing = $state('');
+    let firing = $state<string[]>([]);
     let failure = $state('');
     const isTurbo = $derived(desk.document.job.purpose === 'turbo-manifold');
 
@@ -35,11 +36,6 @@
         failure =
             Object.values(await changed(desk, 'scrolls', { collector: name, firing: order }))[0]?.[0] ?? '';
     }
-    const split = (text: string) =>
-        text
-            .toUpperCase()
-            .split(/[^A-Z]+/)
-            .filter((letter) => letter !== '');
 </script>
 
 <fieldset class="sheet space-y-3 p-3" disabled={!mayPlan}>
@@ -53,13 +49,13 @@
                 error={errorAt(desk.errors, `set.collectors[${i}].name`)}
                 onchange={(value) => collector(i, (it) => (it.name = value))}
             />
-            <TextField
-                label="Its inlets in their order round it, by run"
-                mono
-                value={one.runs.join(' ')}
+            <RunPicker
+                label="Its inlets in their order round it"
+                {letters}
+                picked={one.runs}
                 error={errorAt(desk.errors, `set.collectors[${i}].runs`) ||
                     errorAt(desk.errors, `set.collectors[${i}].runs[${one.runs.length - 1}]`)}
-                onchange={(value) => collector(i, (it) => (it.runs = split(value)))}
+                onchange={(picked) => collector(i, (it) => (it.runs = picked))}
             />
             <Button class="self-end" look="quiet" onclick={() => change((it) => it.collectors.splice(i, 1))}
                 >Remove</Button
@@ -76,37 +72,36 @@
                     })}
             />
             {#if one.assignment === 'cyclic'}
-                <TextField
+                <RunPicker
                     label="Firing order"
-                    mono
-                    value={one.firing.join(' ')}
+                    letters={one.runs}
+                    picked={one.firing}
                     error={errorAt(desk.errors, `set.collectors[${i}].firing`)}
-                    onchange={(value) => collector(i, (it) => (it.firing = split(value)))}
+                    onchange={(picked) => collector(i, (it) => (it.firing = picked))}
                 />
             {/if}
             {#if isTurbo && one.runs.length >= 4 && one.runs.length % 2 === 0}
                 <div class="flex items-end gap-3 sm:col-span-3">
-                    <TextField
-                        label="Twin scroll? Firing order, by run"
-                        mono
-                        value={firing}
+                    <RunPicker
+                        label="Twin scroll? Runs in firing order"
+                        letters={one.runs}
+                        picked={firing}
                         error={failure}
-                        placeholder={one.runs.join(' ')}
-                        onchange={(value) => (firing = value)}
+                        onchange={(picked) => (firing = picked)}
                     />
-                    <Button onclick={() => pair(one.name, firing)}>Pair into two scrolls</Button>
+                    <Button onclick={() => pair(one.name, firing.join(' '))}>Pair into two scrolls</Button>
                 </div>
             {/if}
         </div>
     {/each}
     {#each set.lengths as one, i (i)}
         <div class="grid gap-3 sm:grid-cols-[1fr_1fr_7rem_auto]">
-            <TextField
+            <RunPicker
                 label="Equally long"
-                mono
-                value={one.runs.join(' ')}
+                {letters}
+                picked={one.runs}
                 error={errorAt(desk.errors, `set.lengths[${i}].runs`)}
-                onchange={(value) => change((it) => it.lengths[i] && (it.lengths[i].runs = split(value)))}
+                onchange={(picked) => change((it) => it.lengths[i] && (it.lengths[i].runs = picked))}
             />
             <TextField
                 label="Length; empty for any"

@@ -26,5 +26,8 @@
         {/each}
     </div>
     {#each changes as change, i (i)}<p class="mt-1">△ {change}</p>{/each}
-    <p class="text-quiet mt-2 text-sm">△ {argon.caution}</p>
+    <p class="text-quiet mt-2 text-sm">
+        Needed: for every joint of this plan. Left: what the bottles give by their gauges as last read.
+    </p>
+    <p class="text-quiet text-sm">△ {argon.caution}</p>
 </section>

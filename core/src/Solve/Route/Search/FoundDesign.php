@@ -5,11 +5,18 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Route\Search;
 
 use UpsweptBead\Core\Base\Document\Node;
+use UpsweptBead\Core\Solve\Run\TubeRun;
 
 /** A whole design that a search found, apart from the problem it answers: it can be stored and read again. */
 final readonly class FoundDesign
 {
     private const MOST_RUNS = 32;
+
+    /** Two ways that lie no further apart than this are one; our own figure. */
+    public const ALIKE_MM = 6.0;
+
+    /** Points along a run at which two ways are held against each other. */
+    private const STEPS = 24;
 
     /**
      * @param  int  $seed  of the search that found it
@@ -45,6 +52,39 @@ final readonly class FoundDesign
     public function bends(): int
     {
         return array_sum(array_map(static fn (FoundRun $one): int => count($one->run->bends), $this->runs));
+    }
+
+    /** @return array<string, float> how far each run lies from that of another design at most, mm, by the run's letter */
+    public function apartMm(self $other): array
+    {
+        $theirs = array_column($other->runs, null, 'port');
+        $apart = [];
+        foreach ($this->runs as $one) {
+            $beside = $theirs[$one->port] ?? null;
+            $apart[$one->port] = $beside === null ? INF : self::mostApartMm($one->run, $beside->run);
+        }
+
+        return $apart;
+    }
+
+    /** Whether nobody could tell it from another: the same inlets, and every run in the same place. */
+    public function isLike(self $other): bool
+    {
+        return array_column($this->runs, 'inlet', 'port') === array_column($other->runs, 'inlet', 'port')
+            && max([0.0, ...array_values($this->apartMm($other))]) < self::ALIKE_MM;
+    }
+
+    /** Both are walked in equal parts of their length. */
+    private static function mostApartMm(TubeRun $one, TubeRun $other): float
+    {
+        $most = 0.0;
+        for ($i = 0; $i <= self::STEPS; $i++) {
+            $share = $i / self::STEPS;
+            $here = $one->frameAt($share * $one->lengthMm())->at;
+            $most = max($most, $here->distanceTo($other->frameAt($share * $other->lengthMm())->at));
+        }
+
+        return $most;
     }
 
     /** @return list<float> by run, mm */

@@ -1,13 +1,14 @@
 <script lang="ts">
-    // Bought and customer's parts as they came, and hangers: what was measured changes the cut at once.
+    // Mufflers, catalysts and hangers on the way, beside the tube: what was measured of a part changes the cut at once.
     import Button from '@/kit/button.svelte';
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import type { HangerDocument, PartDocument } from '@/lib/answers';
+    import { lengthText } from '@/lib/length-text';
     import type { JobDesk } from '@/lib/job-desk.svelte';
 
-    type Props = { desk: JobDesk };
-    let { desk }: Props = $props();
+    type Props = { desk: JobDesk; mayPlan: boolean };
+    let { desk, mayPlan }: Props = $props();
 
     const KINDS = [
         { id: 'muffler', name: 'Muffler' },
@@ -65,17 +66,24 @@
     const add = () =>
         change((set) => {
             const run = desk.document.runs.find((one) => one.letter === free[0]?.id);
-            if (run) set.parts.push({ name: run.end.name || 'Part', kind: 'muffler', inlet: run.letter });
+            if (run) set.parts.push({ name: freeName('Muffler', set.parts), kind: 'muffler', inlet: run.letter });
         });
+    /** "Muffler", then "Muffler 2". */
+    function freeName(kind: string, taken: { name: string }[]): string {
+        for (let i = 1; ; i++) {
+            const name = i === 1 ? kind : `${kind} ${i}`;
+            if (!taken.some((one) => one.name === name)) return name;
+        }
+    }
+
     const hang = () =>
         change((set) => {
             const run = desk.plan.runs.find((one) => one.run);
             if (!run?.run) return;
-            const name = `Hanger ${set.hangers.length + 1}`;
             set.hangers.push({
-                name,
+                name: freeName('Hanger', set.hangers),
                 run: run.letter,
-                station: `${Math.round(run.run.length.value / 2)} mm`,
+                station: lengthText(run.hangerAt ?? run.run.length.value / 2, desk.view.units),
             });
         });
 
@@ -99,7 +107,7 @@
 <section class="sheet p-3" aria-label="Parts and hangers">
     <div class="flex flex-wrap items-baseline justify-between gap-2">
         <h2 class="heading">Bought and customer’s parts</h2>
-        {#if desk.isDraft}
+        {#if mayPlan}
             <span class="flex gap-2">
                 {#if free.length > 0}<Button onclick={add}>Add a part</Button>{/if}
                 {#if desk.plan.runs.some((run) => run.run)}<Button onclick={hang}>Add a hanger</Button>{/if}
@@ -115,7 +123,7 @@
     {#each parts as part, i (i)}
         <fieldset
             class="border-line mt-2 grid grid-cols-2 items-end gap-2 border-t pt-2 sm:grid-cols-4 xl:grid-cols-[1.4fr_1fr_0.8fr_0.8fr_repeat(6,0.8fr)]"
-            disabled={!desk.isDraft}
+            disabled={!mayPlan}
             aria-label={part.name}
         >
             <TextField
@@ -164,7 +172,7 @@
                         </label>
                     {/if}
                 {/each}
-                {#if desk.isDraft}
+                {#if mayPlan}
                     <Button
                         look="quiet"
                         class="ml-auto"
@@ -182,7 +190,7 @@
     {#each hangers as hanger, i (i)}
         <fieldset
             class="border-line mt-2 grid grid-cols-2 items-end gap-2 border-t pt-2 sm:grid-cols-4"
-            disabled={!desk.isDraft}
+            disabled={!mayPlan}
             aria-label={hanger.name}
         >
             <TextField
@@ -204,7 +212,7 @@
                 error={error(`set.hangers[${i}].station`)}
                 onchange={(value) => move(i, { station: value })}
             />
-            {#if desk.isDraft}
+            {#if mayPlan}
                 <Button
                     look="quiet"
                     class="justify-self-start"
@@ -223,7 +231,7 @@
                         <input
                             type="checkbox"
                             class="accent-action size-6"
-                            disabled={!desk.isDraft}
+                            disabled={!mayPlan}
                             checked={on.includes(id)}
                             onchange={(event) => tick(key, id, event.currentTarget.checked)}
                         />{name}

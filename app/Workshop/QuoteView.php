@@ -28,19 +28,29 @@ final readonly class QuoteView
 
     public function __construct(private KnownPlans $plans, private BenchStanding $standing, private Workshop $workshop) {}
 
-    /** @return array<string, mixed> */
-    public function of(Job $job, Revision $revision): array
+    /**
+     * What is offered as the job stands now, a draft included; what was counted is counted against the release that is
+     * built.
+     *
+     * @return array<string, mixed>
+     */
+    public function of(Job $job): array
     {
+        [$revision, $built] = [$job->current(), $job->released()];
         $quote = $this->quote($revision);
         $units = $this->plans->cut($revision)->units;
-        $progress = $revision->isDraft() ? null : $this->standing->progress($job, $revision);
+        $progress = $built === null ? null : $this->standing->progress($job, $built);
         $besides = $progress === null ? [] : $this->besides($job, $quote);
         $spent = $progress === null ? [] : $this->spent($job, $progress, [...$quote->lines, ...$besides]);
-        $isFinished = $progress?->next() === null;
+        $isFinished = ! $revision->isDraft() && $progress?->next() === null;
         $isCounted = static fn (QuoteLine $line): bool => isset($spent[$line->key]);
         $lines = [...$quote->lines, ...array_values(array_filter($besides, $isCounted))];
 
         return [
+            'revision' => $revision->number,
+            'before' => $built === null || $built === $revision
+                ? null
+                : ['revision' => $built->number, 'price' => round($this->quote($built)->price(), 2)],
             'lines' => array_map(static fn (QuoteLine $line): array => [
                 'key' => $line->key,
                 'group' => $line->group->label(),

@@ -1,5 +1,5 @@
 @php
-    /** @var array{lines: list<array{key: string, group: string, what: string, quantity: string, why: string, cost: float|null, spent: float|null}>, cost: float, margin: float, marginPercent: float, price: float, unpriced: list<string>, spent: float|null, expected: float|null} $quote */
+    /** @var array{revision: int, before: array{revision: int, price: float}|null, lines: list<array{key: string, group: string, what: string, quantity: string, why: string, cost: float|null, spent: float|null}>, cost: float, margin: float, marginPercent: float, price: float, unpriced: list<string>, spent: float|null, expected: float|null} $quote */
     /** @var UpsweptBead\Core\Job\Job $head */
     /** @var \UpsweptBead\Core\Base\Units\Money $currency */
     $money = static fn (?float $one): string => $one === null ? '–' : $currency->show($one);
@@ -32,7 +32,7 @@
 <body>
 <p class="q">{{ $shop }} · {{ $today->format('j F Y') }}</p>
 <h1>{{ $isForShop ? 'Cost beside quote' : 'Quote' }}: {{ $head->title }}</h1>
-<p class="q">{{ $head->number }}@if($head->vehicle !== '') · {{ $head->vehicle }}@endif @if($head->customer !== '') · for {{ $head->customer }}@endif</p>
+<p class="q">{{ $head->number }}, rev {{ $quote['revision'] }}@if($head->vehicle !== '') · {{ $head->vehicle }}@endif @if($head->customer !== '') · for {{ $head->customer }}@endif</p>
 @if($isForShop)
 @foreach($groups as $name => $lines)
 <h2>{{ $name }}</h2>

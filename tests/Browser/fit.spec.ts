@@ -114,7 +114,7 @@ test('a bought part as it came changes the cut, and says where it lies against t
     document.runs[0].end.kind = 'socket';
     document.set = {};
     const job = ((await api(page, 'POST', '/jobs', { document })).body as { id: number }).id;
-    await page.goto(`/jobs/${job}/fit`);
+    await page.goto(`/jobs/${job}/survey`);
     const parts = page.getByRole('region', { name: 'Parts and hangers' });
     await parts.getByRole('button', { name: 'Add a part' }).click();
     await parts.getByLabel('Depth of it').fill('1.5 in');

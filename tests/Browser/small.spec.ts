@@ -37,7 +37,7 @@ test('a metric shop taps and types millimetres, and finds them again the next ti
     const length = page.getByLabel('Its length, ground out, as measured');
     await length.fill('2 mm');
     await length.blur();
-    await expect(page.getByText('✕ "2 mm" must lie between 3 and 1000 mm.')).toBeVisible();
+    await expect(page.getByText('✕ "2 mm" must lie between 3 mm and 1000 mm.')).toBeVisible();
     await length.fill('42');
     await length.blur();
     await expect(page.getByText('must lie between')).toHaveCount(0);

@@ -150,6 +150,22 @@ it('quotes a job, and counts what it cost beside that', function () {
     }
 });
 
+it('quotes the next revision beside what the one that is built was offered for', function () {
+    $this->signIn();
+    $job = $this->released();
+    $price = $this->getJson("/jobs/$job->id/quote")->assertJsonPath('before', null)->json('price');
+    $this->log($job, $this->entry('prepare.A1'));
+    $this->postJson("/jobs/$job->id/revise")->assertOk();
+    $draft = $job->refresh()->load('revisions')->current();
+    $document = [...$draft->document, 'prices' => ['v-band-T3.000x.065' => 44], 'outside' => [['what' => 'Coating', 'cost' => 100]]];
+    $this->putJson("/jobs/$job->id/draft", ['version' => $draft->version, 'document' => $document])->assertOk();
+    $quote = $this->getJson("/jobs/$job->id/quote")->assertOk()->assertJsonPath('revision', 2)
+        ->assertJsonPath('before', ['revision' => 1, 'price' => $price])->json();
+    expect($quote['price'] - $price)->toBeGreaterThan(170)
+        // What was counted stays beside it.
+        ->and(array_column($quote['lines'], 'spent', 'key')['labour.prepare'])->toBeGreaterThan(0);
+});
+
 it('counts what was taken out of the stores, also what nobody had quoted', function () {
     $owner = $this->signIn(Role::Owner);
     $job = $this->released();

@@ -48,6 +48,11 @@ describe('places of a document', () => {
             { figure: 'cut.A1.trim', value: '', why: '' },
             { figure: 'weld.AJ1.amps', value: '', why: '' },
         ],
+        set: {
+            collectors: [{ name: 'Collector 1', runs: ['A', 'Q'], assignment: 'any', firing: [] }],
+            keepOuts: [],
+            lengths: [],
+        },
     });
 
     it('lead to the stage that edits them', () => {
@@ -65,9 +70,13 @@ describe('places of a document', () => {
     });
 
     it('have names that a person would use', () => {
-        expect(nameOf('runs[1].route.bends[0].angle', document)).toBe('run B, route, bends 1, angle');
-        expect(nameOf('runs[0].route.endStraight', document)).toBe('run A, route, end straight');
-        expect(nameOf('job.number', document)).toBe('job, number');
+        expect(nameOf('runs[1].route.bends[0].angle', document)).toBe('run B, bend 1, angle');
+        expect(nameOf('runs[0].route.endStraight', document)).toBe('run A, last straight');
+        expect(nameOf('job.number', document)).toBe('the job, number');
+        expect(nameOf('runs[0].start.at[1]', document)).toBe('run A, start, place, right');
+        expect(nameOf('set.collectors[0].runs[1]', document)).toBe('collector “Collector 1”, its runs');
+        expect(nameOf('set.parts[0].mass', document)).toBe('part 1, weight');
+        expect(nameOf('overrides[0].value', document)).toBe('your value for cut.A1.trim');
         expect(runAt('runs[3].tube')).toBe(3);
         expect(runAt('set')).toBeNull();
     });

@@ -18,7 +18,7 @@ final readonly class QuoteController
 
     public function show(Job $job): JsonResponse
     {
-        return new JsonResponse($this->quotes->of($job, $job->load('revisions')->built()));
+        return new JsonResponse($this->quotes->of($job->load('revisions')));
     }
 
     /** For the customer: what is offered, without what it costs the shop. */
@@ -35,14 +35,14 @@ final readonly class QuoteController
 
     private function print(Job $job, bool $isForShop): Response
     {
-        $built = $job->load('revisions')->built();
+        $head = $this->workshop->read($job->load('revisions')->current());
         $shop = $this->workshop->shop();
 
         return $this->pdf->show('quote', [
             'currency' => $shop->money,
-            'quote' => $this->quotes->of($job, $built),
+            'quote' => $this->quotes->of($job),
             'job' => $job,
-            'head' => $this->workshop->read($built),
+            'head' => $head,
             'shop' => $shop->name,
             'isForShop' => $isForShop,
             'today' => now(),

@@ -196,7 +196,7 @@ final readonly class JobReader
     {
         $length = $node->length($this->units);
         if ($length->mm < 3.0 || $length->mm > 1000.0) {
-            $node->complain('out-of-range', 'of a crack must lie between 3 and 1000 mm');
+            $node->complain('out-of-range', 'of a crack must lie between 3 mm and 1 m (1/8 in to 39 in)');
         }
 
         return $length;

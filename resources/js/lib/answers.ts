@@ -2019,6 +2019,14 @@ export interface SmallCard {
  * What a job is offered for, and what it has cost so far; in the shop's money.
  */
 export interface JobQuote {
+    /**
+     * The draft, where there is one.
+     */
+    revision: number;
+    /**
+     * What the release that is built was offered for, beside a draft.
+     */
+    before: QuotedBefore | null;
     lines: JobQuoteLine[];
     cost: number;
     marginPercent: number;
@@ -2030,6 +2038,10 @@ export interface JobQuote {
      * What is not counted, or not finished, taken as quoted; null before a release.
      */
     expected: number | null;
+}
+export interface QuotedBefore {
+    revision: number;
+    price: number;
 }
 export interface JobQuoteLine {
     key: string;

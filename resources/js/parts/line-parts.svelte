@@ -66,7 +66,8 @@
     const add = () =>
         change((set) => {
             const run = desk.document.runs.find((one) => one.letter === free[0]?.id);
-            if (run) set.parts.push({ name: freeName('Muffler', set.parts), kind: 'muffler', inlet: run.letter });
+            if (run)
+                set.parts.push({ name: freeName('Muffler', set.parts), kind: 'muffler', inlet: run.letter });
         });
     /** "Muffler", then "Muffler 2". */
     function freeName(kind: string, taken: { name: string }[]): string {

@@ -19,6 +19,9 @@ final readonly class Node
 {
     private const MAX_TEXT = 2000;
 
+    /** A quantity with its unit is not longer. */
+    private const MOST_WRITTEN = 40;
+
     private function __construct(private mixed $value, public string $path, private Faults $faults) {}
 
     /**
@@ -134,12 +137,16 @@ final readonly class Node
         if ($this->value === null) {
             return $default;
         }
-        if (
-            ! is_string($this->value) ||
-            mb_strlen($this->value) > $most ||
-            preg_match('/[\x00-\x08\x0b-\x1f\x7f]/', $this->value) === 1
-        ) {
-            $this->complain('not-a-text', "must be a text of at most $most characters without control characters");
+        $wrong = match (true) {
+            ! is_string($this->value) => 'must be a text',
+            mb_strlen($this->value) > $most => $most === 1
+                ? 'may be one letter long'
+                : "may be $most letters long at most",
+            preg_match('/[\x00-\x08\x0b-\x1f\x7f]/', $this->value) === 1 => 'has letters in it that cannot be printed',
+            default => null,
+        };
+        if ($wrong !== null || ! is_string($this->value)) {
+            $this->complain('not-a-text', $wrong ?? 'must be a text');
 
             return $default;
         }
@@ -195,6 +202,12 @@ final readonly class Node
         return $this->number($most);
     }
 
+    /** A text as somebody wrote it, where it is one: no more than is kept of an answer. */
+    public function asWritten(): string
+    {
+        return is_string($this->value) && mb_strlen($this->value) <= self::MOST_WRITTEN ? trim($this->value) : '';
+    }
+
     public function boolean(): bool
     {
         if (! is_bool($this->value)) {
@@ -241,7 +254,7 @@ final readonly class Node
         $parts = array_map(static fn (self $item): float => $item->number(1e6), $this->items(3));
         $vector = count($parts) === 3 ? new Vector(...$parts) : new Vector(0, 0, 0);
         if ($vector->length() < 1e-9) {
-            $this->complain('no-direction', 'must be three numbers that are not all 0, such as [1, 0, -0.2]');
+            $this->complain('no-direction', 'must be three numbers that are not all 0, such as 1, 0 and -0.2');
 
             return new Vector(1, 0, 0);
         }

@@ -45,6 +45,7 @@ final readonly class PartReader
             $this->measured($node->at('length')),
             $this->measured($node->at('width')),
             $node->at('outlet')->isMissing() ? '' : $this->letter($node->at('outlet')),
+            $node->at('mass')->asWritten(),
         );
     }
 

@@ -23,6 +23,7 @@ final readonly class PartSpec
      * @param  Length|null  $length  from the end of the run that goes into it to its own far end
      * @param  Length|null  $width  outside, at its widest
      * @param  string  $outlet  letter of the run that begins behind it; '' where none does
+     * @param  string  $massText  the mass as somebody wrote it; '' where it is not known
      */
     public function __construct(
         public string $name,
@@ -40,5 +41,12 @@ final readonly class PartSpec
         public ?Length $length = null,
         public ?Length $width = null,
         public string $outlet = '',
+        private string $massText = '',
     ) {}
+
+    /** Its mass as it was written; in kg where it was a plain number. */
+    public function massEntered(): string
+    {
+        return preg_match('/[a-z]/i', $this->massText) === 1 ? $this->massText : "$this->massKg kg";
+    }
 }

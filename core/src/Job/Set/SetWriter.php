@@ -67,7 +67,7 @@ final readonly class SetWriter
             'kind' => $one->kind->value,
             'inlet' => $one->inlet,
             ...array_filter([
-                'mass' => $one->massKg > 0.0 ? "$one->massKg kg" : null,
+                'mass' => $one->massKg > 0.0 ? $one->massEntered() : null,
                 'oneWay' => $one->isOneWay ? true : null,
                 'against' => $one->isAgainst ? true : null,
                 'cast' => $one->isCast,

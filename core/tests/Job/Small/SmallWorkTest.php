@@ -113,5 +113,5 @@ it('says where a length is given that is none of a crack', function () {
         array_replace_recursive($document, ['runs' => [['fittings' => [$fitting]]]]),
     ))->faults;
     expect($read(['length' => '1 in'])[0]->path)->toBe('runs[0].fittings[0].length')
-        ->and($read(['kind' => 'crack', 'length' => '4 ft'])[0]->message)->toContain('3 and 1000 mm');
+        ->and($read(['kind' => 'crack', 'length' => '4 ft'])[0]->message)->toContain('3 mm and 1 m');
 });

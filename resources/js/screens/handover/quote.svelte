@@ -102,8 +102,12 @@
     {#if quote}
         <div class="mt-1 flex flex-wrap gap-x-10 gap-y-1">
             <p>
-                <span class="label block">Price</span><span class="figure text-2xl">{money(quote.price)}</span
+                <span class="label block">Price, rev {quote.revision}</span><span class="figure text-2xl"
+                    >{money(quote.price)}</span
                 >
+                {#if quote.before}<span class="text-quiet block text-sm"
+                        >rev {quote.before.revision} was {money(quote.before.price)}</span
+                    >{/if}
             </p>
             <p>
                 <span class="label block">Margin, {quote.marginPercent} %</span><span class="figure text-2xl"

@@ -128,7 +128,7 @@
 
     async function revise(): Promise<void> {
         if (await desk.revise())
-            router.visit(`/jobs/${desk.view.id}/${stage === 'release' ? 'route' : stage}`);
+            router.visit(`/jobs/${desk.view.id}/${['bench', 'release'].includes(stage) ? 'route' : stage}`);
     }
 
     const keys: Keys = {

@@ -12,7 +12,8 @@
     import ChoiceRow from './choice-row.svelte';
     import SettingsCard from './settings-card.svelte';
 
-    let { shop, kinds, places, roots, root, metals, tubes, person }: SmallScreen & { person: Person } = $props();
+    let { shop, kinds, places, roots, root, metals, tubes, person }: SmallScreen & { person: Person } =
+        $props();
 
     const UNITS = 'bead-units';
     const lengths = (texts: string[]) => texts.map((text) => ({ id: text, name: text, usual: true }));

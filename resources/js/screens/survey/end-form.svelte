@@ -2,7 +2,7 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
-    import type { Catalogue, EndDocument, EndKind } from '@/lib/answers';
+    import type { Catalogue, EndDocument, EndKind, Triple } from '@/lib/answers';
     import Bolts from './bolts.svelte';
     import Bore from './bore.svelte';
 
@@ -27,6 +27,29 @@
     ];
     const kinds = $derived(KINDS.filter(({ atStart }) => side === 'end' || atStart));
     const err = (path: string) => errorAt(desk.errors, `${desk.path}.${side}.${path}`);
+
+    /** Straight ways; anything between is typed as how far the gas gets along each axis. */
+    const WAYS: { id: string; name: string; direction: Triple }[] = [
+        { id: 'rearward', name: 'rearward', direction: [1, 0, 0] },
+        { id: 'forward', name: 'forward', direction: [-1, 0, 0] },
+        { id: 'right', name: 'right', direction: [0, 1, 0] },
+        { id: 'left', name: 'left', direction: [0, -1, 0] },
+        { id: 'up', name: 'up', direction: [0, 0, 1] },
+        { id: 'down', name: 'straight down', direction: [0, 0, -1] },
+    ];
+    const way = $derived(
+        WAYS.find(({ direction }) => direction.every((one, i) => Number(end?.direction[i]) === one))?.id ??
+            '',
+    );
+
+    /** All three where three are typed or pasted into one field: "20 in; 16 in; -8 in". */
+    function place(i: number, text: string): void {
+        const all = text.split(/\s*;\s*|,\s+/).filter((one) => one !== '');
+        set((one) => {
+            if (all.length === 3) one.at = [all[0] ?? '', all[1] ?? '', all[2] ?? ''];
+            else one.at[i] = text;
+        });
+    }
 
     function set(change: (end: EndDocument) => void): void {
         void desk.editRun((run) => change(run[side]));
@@ -76,14 +99,22 @@
                     mono
                     value={end.at[i] ?? ''}
                     error={err(`at[${i}]`)}
-                    onchange={(value) => set((one) => (one.at[i] = value))}
+                    onchange={(value) => place(i, value)}
                 />
             {/each}
-            <p class="label pt-1.5">The gas flows</p>
+            <SelectField
+                label="The gas flows"
+                value={way}
+                options={way === '' ? [{ id: '', name: 'between' }, ...WAYS] : WAYS}
+                disabled={!mayPlan}
+                onchange={(id) => {
+                    const found = WAYS.find((one) => one.id === id);
+                    if (found) set((one) => (one.direction = [...found.direction]));
+                }}
+            />
             {#each axes as axis, i (axis)}
                 <TextField
                     label="flow {axis}"
-                    hideLabel
                     mono
                     inputmode="decimal"
                     value={end.direction[i] ?? 0}

@@ -68,6 +68,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::get('/jobs/{job}/lra.csv', [ExchangeController::class, 'lra'])->can('view', 'job')->middleware('plans');
     Route::get('/jobs/{job}/xyz.csv', [ExchangeController::class, 'xyz'])->can('view', 'job')->middleware('plans');
     Route::get('/jobs/{job}/cut-list.csv', [ExchangeController::class, 'cutList'])->can('view', 'job')->middleware('plans');
+    Route::get('/jobs/{job}/cut-list.pdf', [CuttingController::class, 'listPdf'])->can('view', 'job')->middleware('plans');
     Route::get('/jobs/{job}/runs.{format}', [ExchangeController::class, 'drawing'])->can('view', 'job')->whereIn('format', ['dxf', 'step', 'stl'])->middleware('plans');
     Route::get('/jobs/{job}/route-problem.json', [ExchangeController::class, 'problem'])->can('view', 'job')->middleware('plans');
     Route::post('/jobs/{job}/read-routes', [ExchangeController::class, 'readRoutes'])->can('update', 'job')->middleware('plans');

@@ -1,5 +1,21 @@
+import { inflateSync } from 'node:zlib';
 import { expect, test, type Locator } from '@playwright/test';
 import { expectAccessible, saved, toStage } from './support';
+
+/** The colours that the pages of a PDF are printed in: compiled wrong, its text once came out transparent. */
+function inks(pdf: Buffer): string[] {
+    const bytes = pdf.toString('latin1');
+    const pages = [...bytes.matchAll(/stream\r?\n([\s\S]*?)\r?\nendstream/g)].flatMap(([, packed = '']) => {
+        try {
+            return [inflateSync(Buffer.from(packed, 'latin1')).toString('latin1')];
+        } catch {
+            return [];
+        }
+    });
+    return pages
+        .filter((page) => page.includes('BT'))
+        .flatMap((page) => page.match(/[\d.]+ [\d. ]*(rg|k)\b/g) ?? []);
+}
 
 /** A press, or a field that is filled. */
 let steps = 0;
@@ -110,4 +126,6 @@ test('from an empty page to the first cut in twelve steps, then to the third rev
     const job = /jobs\/(\d+)/.exec(page.url())?.[1] ?? '';
     const record = await page.request.get(`/jobs/${job}/record.pdf`);
     expect(record.headers()['content-type']).toBe('application/pdf');
+    for (const paper of [record, await page.request.get(`/jobs/${job}/cut-list.pdf`)])
+        expect(inks(await paper.body())).toContain('0.075 0.094 0.110 rg');
 });

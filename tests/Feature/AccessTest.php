@@ -42,6 +42,7 @@ const ACCESS = [
     'GET jobs/{job}/cost.pdf' => PLANNERS,
     'GET jobs/{job}/lra.csv' => EVERYBODY,
     'GET jobs/{job}/xyz.csv' => EVERYBODY,
+    'GET jobs/{job}/cut-list.pdf' => EVERYBODY,
     'GET jobs/{job}/cut-list.csv' => EVERYBODY,
     'GET jobs/{job}/template.{format}' => EVERYBODY,
     'GET jobs/{job}/flange.dxf' => EVERYBODY,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Models\StoreItem;
 use App\Print\QrCode;
+use Smalot\PdfParser\Parser;
 use Symfony\Component\Process\Process;
 use UpsweptBead\Core\Account\Stores\ItemKind;
 
@@ -51,3 +52,15 @@ it('gives an offcut a label whose code opens it in the stores', function () {
 it('makes a code for the longest address there can be', function () {
     expect(QrCode::png('http://'.str_repeat('a', 60).'/jobs/999999999999/bench?step=prepare.A10'))->toStartWith('data:image/png;base64,');
 });
+
+it('prints the cut list in the units of the job, each piece with its drawing', function (string $units, string $length, string $other) {
+    $this->signIn();
+    $job = $this->downpipe();
+    $this->save($job, ['job' => ['units' => $units]])->assertOk();
+    $answer = $this->get("/jobs/$job->id/cut-list.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf');
+    $text = (string) preg_replace('/\s+/u', ' ', (new Parser)->parseContent((string) $answer->getContent())->getText());
+    expect($text)->toContain('Cut list')->toContain('A1')->toMatch($length)->not->toMatch($other)->toContain('with the flow');
+})->with([
+    'inch' => ['inch', '~\d+ \d+/32 in~', '~\d mm~'],
+    'metric' => ['metric', '~\d+(\.\d)? mm~', '~\d/\d+ in\b~'],
+]);

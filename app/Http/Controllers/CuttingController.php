@@ -10,6 +10,7 @@ use App\Models\Job;
 use App\Models\Revision;
 use App\Models\StoreItem;
 use App\Models\User;
+use App\Print\CutSheets;
 use App\Print\Labels;
 use App\Print\Pdf;
 use App\Stores\CuttingView;
@@ -139,6 +140,25 @@ final readonly class CuttingController
             'title' => $job->title,
             'list' => $this->stores->list($job, $cut->needs),
         ], "$job->number-shopping.pdf");
+    }
+
+    /** The pieces of the job with their drawings, for the saw. */
+    public function listPdf(Job $job, Pdf $pdf): Response
+    {
+        $revision = $this->revision($job);
+        $members = (new CutSheets(
+            $this->workshop->planInFull($this->workshop->read($revision), null, $revision->isDraft() ? null : $revision)->sketch,
+        ))->members();
+        if ($members === []) {
+            throw ValidationException::withMessages(['job' => 'Nothing is cut yet: pieces follow from a route.']);
+        }
+
+        return $pdf->show('cut-list', [
+            'members' => $members,
+            'number' => $job->number,
+            'title' => $job->title,
+            'revision' => "$revision->number {$revision->status->value}",
+        ], "$job->number-cut-list.pdf");
     }
 
     public function labels(Request $request, Job $job, Pdf $pdf): Response

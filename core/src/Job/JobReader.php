@@ -98,7 +98,7 @@ final readonly class JobReader
                 : array_map(self::outside(...), $root->at('outside')->items(self::MOST_OUTSIDE)),
             $root->at('prices')->isMissing()
                 ? []
-                : array_map(self::price(...), $root->at('prices')->entries(self::MOST_PRICES)),
+                : self::prices($root->at('prices')),
         );
 
         return new JobReading($faults->all() === [] ? $job : null, $faults->all());
@@ -207,6 +207,17 @@ final readonly class JobReader
         $node->only(['what', 'cost']);
 
         return new OutsideWork($node->at('what')->required(100), self::price($node->at('cost')));
+    }
+
+    /** @return array<string, float> */
+    private static function prices(Node $node): array
+    {
+        $prices = [];
+        foreach ($node->entries(self::MOST_PRICES) as $key => $one) {
+            $prices["$key"] = self::price($one);
+        }
+
+        return $prices;
     }
 
     private static function price(Node $node): float

@@ -145,8 +145,8 @@ final readonly class Node
             preg_match('/[\x00-\x08\x0b-\x1f\x7f]/', $this->value) === 1 => 'has letters in it that cannot be printed',
             default => null,
         };
-        if ($wrong !== null || ! is_string($this->value)) {
-            $this->complain('not-a-text', $wrong ?? 'must be a text');
+        if ($wrong !== null) {
+            $this->complain('not-a-text', $wrong);
 
             return $default;
         }

@@ -6,6 +6,7 @@ namespace UpsweptBead\Core\Exchange\Screens;
 
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Exchange\Drawing\SkinBack;
 use UpsweptBead\Core\Shop\Practice\Rates;
 use UpsweptBead\Core\Shop\Stock\BendStock;
 use UpsweptBead\Core\Solve\Merge\Collector\PlaneCut;
@@ -56,12 +57,7 @@ final readonly class MergeWriter
                 ...$this->shape($one),
                 ...$this->make($one),
                 'pieces' => array_map(
-                    fn (Piece $piece): array => $this->parts->piece(
-                        $piece,
-                        $tape,
-                        null,
-                        $one->shape === null ? null : $one->shape->backMm(...),
-                    ),
+                    fn (Piece $piece): array => $this->parts->piece($piece, $tape, SkinBack::of($sketch, $piece)),
                     $sketch->cut->piecesOf($one->build->letter),
                 ),
                 'joints' => array_map(

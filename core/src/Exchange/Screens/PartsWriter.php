@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Screens;
 
-use Closure;
 use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Exchange\Drawing\SkinBack;
 use UpsweptBead\Core\Shop\Practice\Rates;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 use UpsweptBead\Core\Solve\Merge\PieCut;
@@ -22,8 +22,6 @@ use UpsweptBead\Core\Stage\Joint\JointFace;
 final readonly class PartsWriter
 {
     /** A slanted or merged end is drawn with a point at every so many degrees. */
-    private const BACK_DEG = 10;
-
     public function __construct(private FigureWriter $figures, private Rates $rates) {}
 
     /** @return array<string, mixed> */
@@ -39,11 +37,9 @@ final readonly class PartsWriter
 
     /**
      * @param  OnTape  $tape  of all pieces of its job
-     * @param  (Closure(float): float)|null  $start  how far its skin lies behind its upstream end, where that is not square
-     * @param  (Closure(float): float)|null  $end  and behind its downstream end
      * @return array<string, mixed>
      */
-    public function piece(Piece $piece, OnTape $tape, ?Closure $start = null, ?Closure $end = null): array
+    public function piece(Piece $piece, OnTape $tape, SkinBack $back): array
     {
         return [
             'mark' => $piece->mark,
@@ -57,8 +53,8 @@ final readonly class PartsWriter
             'clr' => $this->figures->length($piece->clrMm),
             'legBefore' => $this->figures->length($piece->span->legBeforeMm),
             'legAfter' => $this->figures->length($piece->span->legAfterMm),
-            'backStart' => self::back($start),
-            'backEnd' => self::back($end),
+            'backStart' => $back->startMm,
+            'backEnd' => $back->endMm,
             'template' => $piece->startPrep->isToTemplate() || $piece->endPrep->isToTemplate(),
             'startPrep' => $piece->startPrep->label(),
             'endPrep' => $piece->endPrep->label(),
@@ -80,18 +76,6 @@ final readonly class PartsWriter
             'pie' => $piece->pie === null ? null : $this->pie($piece->pie, $piece->span->bendIndex ?? 0),
             'turnedFrom' => $piece->isFirstBend() ? 'the index mark of the start' : 'the inside of the bend before it',
         ];
-    }
-
-    /**
-     * @param  (Closure(float): float)|null  $back  how far its skin lies behind the end, by the angle round it in radians
-     * @return list<float> from one side of the piece to the other; none for a square end
-     */
-    private static function back(?Closure $back): array
-    {
-        return $back === null ? [] : array_map(
-            static fn (int $deg): float => round($back(deg2rad($deg)), 2),
-            range(0, 180, self::BACK_DEG),
-        );
     }
 
     /** @return array<string, mixed> */

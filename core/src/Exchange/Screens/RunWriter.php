@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Screens;
 
-use Closure;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Exchange\Drawing\SkinBack;
 use UpsweptBead\Core\Job\Part\HangerSpec;
 use UpsweptBead\Core\Job\Run\RunEnd;
 use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 use UpsweptBead\Core\Solve\Route\EndsRelation;
 use UpsweptBead\Core\Stage\Cut\OnTape;
+use UpsweptBead\Core\Stage\Cut\Piece;
 use UpsweptBead\Core\Stage\Fit\Growth\HangerPlace;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Joint\JointFace;
@@ -75,29 +76,10 @@ final readonly class RunWriter
     /** @return list<array<string, mixed>> */
     private function pieces(string $letter, OnTape $tape): array
     {
-        $pieces = $this->sketch->cut->piecesOf($letter);
-        $last = count($pieces) - 1;
-
-        return array_map(fn (int $i): array => $this->parts->piece(
-            $pieces[$i],
-            $tape,
-            $i === 0 ? $this->back($letter, true) : null,
-            $i === $last ? $this->back($letter, false) : null,
-        ), array_keys($pieces));
-    }
-
-    /** @return (Closure(float): float)|null how far the skin of a run lies behind an end that is not square */
-    private function back(string $letter, bool $isStart): ?Closure
-    {
-        $placement = $this->sketch->layout->placement;
-        foreach ($placement->slants as $slant) {
-            if ($slant->letter === $letter && $slant->isStart === $isStart) {
-                return $slant->fromLongestMm(...);
-            }
-        }
-        $branch = $placement->branchAt($letter, $isStart);
-
-        return $branch?->saddle === null ? null : $branch->backMm(...);
+        return array_map(
+            fn (Piece $piece): array => $this->parts->piece($piece, $tape, SkinBack::of($this->sketch, $piece)),
+            $this->sketch->cut->piecesOf($letter),
+        );
     }
 
     /** @return array<string, mixed> */

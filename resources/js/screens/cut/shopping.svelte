@@ -69,6 +69,7 @@
                 {/if}
             </p>
             <span class="flex flex-wrap gap-2">
+                <a class={link} href="{url}/cut-list.pdf" target="_blank">Cut list on paper</a>
                 <a class={link} href="{url}/shopping.pdf" target="_blank">Shopping list</a>
                 <a class={link} href="{url}/shopping.csv">As CSV</a>
                 <a class={link} href="{url}/labels.pdf" target="_blank">Labels</a>

@@ -5,7 +5,7 @@ ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 VAR=$ROOT/var
 PG_BIN=/usr/lib/postgresql/15/bin
 FPM=php-fpm8.2
-DEBIAN_PACKAGES=(php8.2-cli php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-intl php8.2-zip php8.2-gd php8.2-fpm php8.2-opcache php8.2-apcu php8.2-curl nginx-light postgresql-15 chromium-headless-shell poppler-utils glpk-utils php-bacon-qr-code zbar-tools python3-ezdxf)
+DEBIAN_PACKAGES=(php8.2-cli php8.2-pgsql php8.2-mbstring php8.2-xml php8.2-intl php8.2-zip php8.2-gd php8.2-fpm php8.2-opcache php8.2-apcu php8.2-curl nginx-light postgresql-15 chromium-headless-shell poppler-utils glpk-utils php-bacon-qr-code zbar-tools python3-ezdxf python3-scipy)
 # For what runs long: searches gain from it, short commands lose by its warm-up.
 JIT=(-d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d opcache.jit_max_root_traces=4096 -d opcache.jit_max_side_traces=1024 -d opcache.jit_max_exit_counters=30000)
 

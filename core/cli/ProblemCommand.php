@@ -35,6 +35,6 @@ abstract class ProblemCommand extends Command
         $answer = $this->answer($file, $input);
         JobCommand::json($output, $answer);
 
-        return in_array($answer['status'] ?? '', ['solved', 'planned'], true) ? JobCommand::FINE : JobCommand::PROBLEMS;
+        return in_array($answer['status'] ?? '', ['solved', 'planned', 'adjusted', 'ambiguous'], true) ? JobCommand::FINE : JobCommand::PROBLEMS;
     }
 }

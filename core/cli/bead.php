@@ -12,10 +12,11 @@ use UpsweptBead\Cli\PurgeCommand;
 use UpsweptBead\Cli\ReachCommand;
 use UpsweptBead\Cli\RouteCommand;
 use UpsweptBead\Cli\ScheduleCommand;
+use UpsweptBead\Cli\SurveyCommand;
 use UpsweptBead\Cli\TemplateCommand;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
 $application = new Application('bead', '1');
-$application->addCommands([new CheckCommand, new CoolCommand, new CutCommand, new MergeCommand, new PlanCommand, new PurgeCommand, new ReachCommand, new RouteCommand, new ScheduleCommand, new TemplateCommand]);
+$application->addCommands([new CheckCommand, new CoolCommand, new CutCommand, new MergeCommand, new PlanCommand, new PurgeCommand, new ReachCommand, new RouteCommand, new ScheduleCommand, new SurveyCommand, new TemplateCommand]);
 $application->run();

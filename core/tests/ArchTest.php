@@ -25,7 +25,7 @@ arch('values do not change')
 const LAYERS = [
     'Base/Units', 'Base/Reason', 'Base/Geometry', 'Base/Flatness', 'Base/Document',
     'Shop/Stock', 'Shop/Practice',
-    'Solve/Run', 'Solve/Reach', 'Solve/Cool', 'Solve/Gas', 'Solve/Timing', 'Solve/Merge', 'Solve/Route', 'Solve/Nest',
+    'Solve/Run', 'Solve/Adjust', 'Solve/Reach', 'Solve/Cool', 'Solve/Gas', 'Solve/Timing', 'Solve/Merge', 'Solve/Route', 'Solve/Nest',
     'Job',
     'Stage/Step', 'Stage/Survey', 'Stage/Merge', 'Stage/Layout', 'Stage/Cut', 'Stage/Joint', 'Stage/Fit', 'Stage/Purge',
     'Stage/Weld', 'Stage/Schedule', 'Stage/Device', 'Stage/Bench', 'Stage/Made', 'Stage/Plan',

@@ -240,7 +240,7 @@ test('a trial fit is confirmed point by point; a problem is noted and leaves it 
     await page.keyboard.type('Shield touches at full lock.');
     await page.getByRole('button', { name: 'Problem' }).click();
     await expect(page.getByText('log saved')).toBeVisible();
-    const notes = page.getByRole('list', { name: 'Notes' });
+    const notes = page.getByRole('list', { name: 'Said of it so far' });
     await expect(notes).toContainText('Shield touches at full lock. Wren Halloway');
     await page.reload();
     await expect(notes).toContainText('Shield touches at full lock. Wren Halloway');

@@ -9,13 +9,13 @@ test('a refused edit is called what it is, survives a reload and is led to from 
     await last.fill('about a foot');
     await last.press('Enter');
     const bar = page.getByRole('alert', { name: 'Not saved' });
-    await expect(bar).toContainText('run A, route, end straight');
+    await expect(bar).toContainText('run A, last straight');
     await expect(page.getByText('✕ not saved: 1 field')).toBeVisible();
 
     await page.reload();
     await expect(page.getByText('✕ not saved: 1 field')).toBeVisible();
     await page.keyboard.press('6');
-    await bar.getByRole('button', { name: 'run A, route, end straight' }).click();
+    await bar.getByRole('button', { name: 'run A, last straight' }).click();
     await expect(last).toBeFocused();
     await expect(last).toHaveValue('about a foot');
 

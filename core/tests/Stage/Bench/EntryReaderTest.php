@@ -78,7 +78,7 @@ it('names the first field that is wrong and what would be taken', function (arra
     [['readings' => array_fill_keys(range('a', 'm'), '1')], 'readings', 'at most 12'],
     [['step' => 'weld.ZZ9'], 'step', 'no step "weld.ZZ9"'],
     [['id' => 'x'], 'id', 'UUID'],
-    [['note' => "a\x07b"], 'note', 'control characters'],
+    [['note' => "a\x07b"], 'note', 'cannot be printed'],
 ]);
 
 it('does not go on past a limit, a reading that was not taken or a point not confirmed without a reason', function (

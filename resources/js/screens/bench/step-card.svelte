@@ -158,7 +158,7 @@
     </p>
     <h2 class="font-label text-[2rem] leading-tight font-semibold">{step.title}</h2>
     {#if notes.length > 0}
-        <ul class="border-strong mt-2 border-l-4 pl-3 text-[1.1rem]" aria-label="Notes">
+        <ul class="border-strong mt-2 border-l-4 pl-3 text-[1.1rem]" aria-label="Said of it so far">
             {#each notes as one, i (i)}
                 <li>{one.text} <span class="text-quiet text-base">{one.by}, {when(one.at)}</span></li>
             {/each}

@@ -73,10 +73,10 @@
     <dl class="mt-2 space-y-0.5">
         {#if piece.clocking}
             <div class="flex justify-between gap-3">
-                <dt class="text-quiet">Turn from {piece.turnedFrom}</dt>
+                <dt class="text-quiet">Turn seen with the flow, from {piece.turnedFrom}</dt>
                 <dd class="figure">
                     {piece.clocking.turn.text} = {piece.clocking.around.text}
-                    {piece.clocking.way} with the flow
+                    {piece.clocking.way}
                 </dd>
             </div>
         {/if}

@@ -103,15 +103,15 @@
         {@render row('Index mark', joint.index.text, false)}
         {#if piece?.clocking}
             {@render row(
-                `Turn ${piece.mark}`,
-                `${piece.clocking.turn.text} = ${piece.clocking.around.text} ${piece.clocking.way} with the flow`,
+                `Turn ${piece.mark}, seen with the flow`,
+                `${piece.clocking.turn.text} = ${piece.clocking.around.text} ${piece.clocking.way}`,
             )}
         {/if}
         {#if bung}
             {@render row(`On ${bung.piece}, from its upstream end`, bung.fromPieceStart.text)}
             {@render row(
-                'Round from the inside of the bend',
-                `${bung.fromThroat.turn.text} = ${bung.fromThroat.around.text} ${bung.fromThroat.way} with the flow`,
+                'Round with the flow, from the inside of the bend',
+                `${bung.fromThroat.turn.text} = ${bung.fromThroat.around.text} ${bung.fromThroat.way}`,
             )}
         {/if}
         {#if joint.type.startsWith('slip') && last}

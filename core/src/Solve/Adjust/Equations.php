@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Solve\Adjust;
+
+/**
+ * The normal equations of readings at an estimate, each reading weighted by its own standard deviation.
+ */
+final readonly class Equations
+{
+    /** What nothing was read of is held by this little only: a place to 100 m, an axis not at all. */
+    private const PRIOR_MM = 1e5;
+
+    private const PRIOR_RAD = 100.0;
+
+    /**
+     * @param  list<Observation>  $observations
+     * @param  list<Slope>  $slopes
+     * @param  list<array<int, float>>  $rows  by column, divided by sigma
+     * @param  list<list<float>>  $normal
+     * @param  list<float>  $right
+     */
+    private function __construct(
+        public array $observations,
+        public array $slopes,
+        public array $rows,
+        public array $normal,
+        public array $right,
+        public float $chiSquare,
+        private Unknowns $unknowns,
+    ) {}
+
+    /** @param  list<Observation>  $observations */
+    public static function at(Estimate $estimate, array $observations, Unknowns $unknowns): self
+    {
+        $count = $unknowns->count;
+        $zero = $count === 0 ? [] : array_fill(0, $count, 0.0);
+        $normal = array_fill(0, max(1, $count), $zero);
+        $right = $zero;
+        $chi = 0.0;
+        $slopes = $rows = [];
+        foreach ($observations as $one) {
+            $slope = $one->at($estimate);
+            $weight = 1 / $one->sigma;
+            $residual = $slope->residual * $weight;
+            $chi += $residual ** 2;
+            $row = [];
+            foreach ($slope->row($unknowns, $estimate) as $i => $value) {
+                $row[$i] = $value * $weight;
+            }
+            foreach ($row as $i => $value) {
+                $right[$i] += $value * $residual;
+                foreach ($row as $j => $other) {
+                    if ($j <= $i) {
+                        $normal[$i][$j] += $value * $other;
+                    }
+                }
+            }
+            $slopes[] = $slope;
+            $rows[] = $row;
+        }
+
+        return new self(
+            $observations,
+            $slopes,
+            $rows,
+            $count === 0 ? [] : array_values($normal),
+            array_values($right),
+            $chi,
+            $unknowns,
+        );
+    }
+
+    /** @return list<float> by column, what a little prior knowledge weighs */
+    public function prior(): array
+    {
+        $prior = $this->unknowns->count === 0 ? [] : array_fill(0, $this->unknowns->count, self::PRIOR_MM ** -2);
+        foreach ($this->unknowns->axes as $i) {
+            $prior[$i] = $prior[$i + 1] = self::PRIOR_RAD ** -2;
+        }
+
+        return array_values($prior);
+    }
+
+    /**
+     * The step to a better estimate; null where there is none to be had.
+     *
+     * @return list<float>|null
+     */
+    public function step(float $damping): ?array
+    {
+        $normal = $this->normal;
+        foreach ($this->prior() as $i => $prior) {
+            $normal[$i][$i] += $prior + $damping * ($normal[$i][$i] + $prior);
+        }
+
+        return Cholesky::of(array_values($normal))?->solve($this->right);
+    }
+
+    /** @return list<list<float>>|null covariance of what is found; null where something is not determined at all */
+    public function covariance(): ?array
+    {
+        return Cholesky::of($this->normal)?->inverse();
+    }
+
+    /** @return list<list<float>> with a little prior knowledge, which only what is not determined feels */
+    public function looseCovariance(): array
+    {
+        $normal = $this->normal;
+        foreach ($this->prior() as $i => $prior) {
+            $normal[$i][$i] += $prior;
+        }
+
+        return Cholesky::of(array_values($normal))?->inverse() ?? [];
+    }
+}

@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Solve\Adjust;
+
+use UpsweptBead\Core\Solve\Adjust\Observation\Between;
+use UpsweptBead\Core\Solve\Adjust\Observation\Offset;
+use UpsweptBead\Core\Solve\Adjust\Observation\Tape;
+
+/**
+ * Answers that fit the readings about as well as each other: mirrored in the plane of three tapes, before or behind the
+ * end of a rod, a face seen from its other side. From each answer places are mirrored and axes turned, and fitted again.
+ *
+ * @phpstan-import-type Triple from Xyz
+ */
+final readonly class Rivals
+{
+    /** A reading more decides between two answers only where chi-square differs by more. */
+    private const APART = 9.0;
+
+    /** So many answers are looked at. */
+    private const MOST = 40;
+
+    /** Among those, the one that lies furthest the stated way, within this much (mm). */
+    private const WITHIN_MM = 1.0;
+
+    /** @param  list<Observation>  $observations */
+    private function __construct(private Sheet $sheet, private array $observations) {}
+
+    /** @return list<Fit> the best first; more than one where nothing that was read or said tells them apart */
+    public static function of(Sheet $sheet): array
+    {
+        return (new self($sheet, $sheet->observations()))->search();
+    }
+
+    /** @return list<Fit> */
+    private function search(): array
+    {
+        $found = [$this->fit(FirstGuess::of($this->sheet))];
+        for ($i = 0; $i < count($found) && $i < self::MOST; $i++) {
+            foreach ($this->turned($found[$i]->estimate) as $start) {
+                if (count($found) >= self::MOST) {
+                    break;
+                }
+                $fit = $this->fit($start);
+                if ($fit->isSettled && ! self::isAmong($fit, $found)) {
+                    $found[] = $fit;
+                }
+            }
+        }
+        usort($found, static fn (Fit $a, Fit $b): int => $a->equations->chiSquare <=> $b->equations->chiSquare);
+        $right = array_values(array_filter($found, fn (Fit $one): bool => $this->sheet->isAsSaid($one->estimate)));
+        $right = $right === [] ? [$found[0]] : $right;
+        $most = $right[0]->equations->chiSquare + self::APART;
+        $rivals = array_values(array_filter($right, static fn (Fit $one): bool => $one->equations->chiSquare <= $most));
+        foreach ($this->sheet->sides as $name => $word) {
+            $way = static fn (Fit $one): float => Xyz::dot($one->estimate->places[$name], $word->way());
+            $furthest = max(array_map($way, $rivals));
+            $rivals = array_values(array_filter(
+                $rivals,
+                static fn (Fit $one): bool => $way($one) >= $furthest - self::WITHIN_MM,
+            ));
+        }
+
+        return $rivals;
+    }
+
+    private function fit(Estimate $start): Fit
+    {
+        return Fit::from($start, $this->observations, $this->sheet->unknowns);
+    }
+
+    /** @param  list<Fit>  $found */
+    private static function isAmong(Fit $fit, array $found): bool
+    {
+        foreach ($found as $one) {
+            if ($fit->estimate->isLike($one->estimate)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Estimate> where other answers may lie */
+    private function turned(Estimate $estimate): array
+    {
+        $starts = [];
+        foreach (array_keys($this->sheet->unknowns->places) as $name) {
+            foreach ($this->mirrored("$name", $estimate) as $at) {
+                $starts[] = $estimate->withPlace("$name", $at);
+            }
+        }
+        foreach (array_keys($this->sheet->unknowns->axes) as $name) {
+            foreach ($this->flipped("$name", $estimate) as $axis) {
+                $starts[] = $estimate->withAxis("$name", $axis);
+            }
+        }
+
+        return $starts;
+    }
+
+    /** @return list<Triple> where a place that tapes lead to may lie as well */
+    private function mirrored(string $name, Estimate $estimate): array
+    {
+        $anchors = [];
+        $fixed = [];
+        foreach ($this->observations as $one) {
+            if ($one instanceof Tape && ($one->one === $name || $one->other === $name)) {
+                $anchors[] = $estimate->places[$one->one === $name ? $one->other : $one->one];
+            }
+            if ($one instanceof Offset && $one->of === $name) {
+                $fixed[$one->axis] = true;
+            }
+        }
+        if ($anchors === [] || count($fixed) === 3) {
+            return [];
+        }
+        $at = $estimate->places[$name];
+        $middle = Xyz::ZERO;
+        foreach ($anchors as $anchor) {
+            $middle = Xyz::plus($middle, $anchor, 1 / count($anchors));
+        }
+        $planes = array_values(array_filter(
+            [[1.0, 0.0, 0.0], [0.0, 1.0, 0.0], [0.0, 0.0, 1.0]],
+            static fn (array $normal): bool => ! isset($fixed[(int) array_search(1.0, $normal, true)]),
+        ));
+        if (count($anchors) >= 3) {
+            $spread = [[0.0, 0.0, 0.0], [0.0, 0.0, 0.0], [0.0, 0.0, 0.0]];
+            foreach ($anchors as $anchor) {
+                $off = Xyz::minus($anchor, $middle);
+                for ($i = 0; $i < 3; $i++) {
+                    for ($j = 0; $j < 3; $j++) {
+                        $spread[$i][$j] += $off[$i] * $off[$j];
+                    }
+                }
+            }
+            $normal = Symmetric::principal($spread)[1][2];
+            $planes = [[$normal[0], $normal[1], $normal[2]], ...$planes];
+        }
+        $places = array_map(
+            static fn (array $normal): array => Xyz::plus($at, $normal, -2 * Xyz::dot(Xyz::minus($at, $middle), $normal)),
+            $planes,
+        );
+        // Before or behind what a tape goes to, along its own axis.
+        $axis = $estimate->axes[$name] ?? null;
+        foreach ($axis === null ? [] : $anchors as $anchor) {
+            $places[] = Xyz::plus($at, $axis, 2 * Xyz::dot(Xyz::minus($anchor, $at), $axis));
+        }
+        // Two tapes and a coordinate: half round the line between what they go to.
+        if (count($anchors) === 2) {
+            $line = Xyz::unit(Xyz::minus($anchors[1], $anchors[0]));
+            $off = Xyz::minus($at, $anchors[0]);
+            $places[] = Xyz::plus(
+                Xyz::plus($anchors[0], $line, 2 * Xyz::dot($off, $line)),
+                $off,
+                -1.0,
+            );
+        }
+
+        return $places;
+    }
+
+    /** @return list<Triple> how an axis may point as well */
+    private function flipped(string $name, Estimate $estimate): array
+    {
+        $isByRod = false;
+        $others = [];
+        $kinds = [];
+        foreach ($this->sheet->readings as $reading) {
+            $isAbout = $reading->end === $name || $reading->to === $name;
+            if ($isAbout) {
+                $kinds[$reading->kind->value] = true;
+            }
+            $isByRod = $isByRod || $reading->kind === ReadingKind::Rod && $reading->end === $name;
+        }
+        foreach ($this->observations as $one) {
+            if ($one instanceof Between && ($one->one === $name || $one->other === $name)) {
+                $others[] = $estimate->axes[$one->one === $name ? $one->other : $one->one];
+            }
+        }
+        if ($isByRod || isset($kinds['dip'], $kinds['bearing']) && $others === []) {
+            return [];
+        }
+        [$x, $y, $z] = $axis = $estimate->axes[$name];
+        $ways = [[-$x, -$y, -$z], [$x, $y, -$z], [-$x, $y, $z], [$x, -$y, $z], [-$x, -$y, $z]];
+        foreach ($others as $other) {
+            // Mirrored in the upright plane of the other axis, which leaves both angles as they are; and half round it.
+            $normal = Xyz::unit(Xyz::cross($other, [0.0, 0.0, 1.0]));
+            $ways[] = Xyz::plus($axis, $normal, -2 * Xyz::dot($axis, $normal));
+            $ways[] = Xyz::plus(Xyz::times($other, 2 * Xyz::dot($axis, $other)), $axis, -1.0);
+        }
+        if (count($others) >= 2) {
+            $normal = Xyz::unit(Xyz::cross($others[0], $others[1]));
+            $ways[] = Xyz::plus($axis, $normal, -2 * Xyz::dot($axis, $normal));
+        }
+
+        return $ways;
+    }
+}

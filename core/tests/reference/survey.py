@@ -1,8 +1,8 @@
 # An independent judge of survey answers: SciPy's least squares on residuals written straight from docs/survey-problem.md,
 # with axes as two angles about a frame of their own and derivatives by differences. It shares no code with the core.
 #
-#   survey.py make SEED     prints a problem with readings of a made-up engine, and what is true of it
-#   survey.py judge         reads {"problem": …, "answer": …} and prints what is wrong with the answer, a line each
+#   {"make": SEED}                       a problem with readings of a made-up engine, and what is true of it
+#   {"problem": …, "answer": …}          what is wrong with the answer, a line each
 import json, math, sys
 import numpy as np
 from scipy.optimize import least_squares
@@ -284,6 +284,12 @@ def make(seed):
     ends.append({"id": n, "side": "left"})
     for k in range(3):
         add(kind="tape", between=[f"K{k}", n], value=near(np.linalg.norm(at[n] - at[f"K{k}"]), 1.5), sigma=1.5)
+    if seed % 3 == 0:
+        # Two more that check the others.
+        for k, place in (("K3", (-200, 560, -30)), ("K4", (-180, 260, 330))):
+            at[k] = np.array(place, float)
+            points.append({"id": k, "at": at[k].tolist()})
+            add(kind="tape", between=[k, n], value=near(np.linalg.norm(at[n] - at[k]), 1.5), sigma=1.5)
     if rng.random() < 0.5:
         add(kind="tape", between=["port2", n], value=near(np.linalg.norm(at[n] - at["port2"]), 1.5), sigma=1.5)
     d = dirs[n]
@@ -329,8 +335,5 @@ def make(seed):
 
 
 if __name__ == "__main__":
-    if sys.argv[1] == "make":
-        print(json.dumps(make(int(sys.argv[2]))))
-    else:
-        given = json.load(sys.stdin)
-        print("\n".join(judge(given["problem"], given["answer"])))
+    asked = json.load(sys.stdin)
+    print(json.dumps(make(asked["make"]) if "make" in asked else judge(asked["problem"], asked["answer"])))

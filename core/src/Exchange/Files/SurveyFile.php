@@ -44,7 +44,8 @@ final readonly class SurveyFile
     public function number(string $field, float $least = -self::MOST, float $most = self::MOST): float
     {
         $value = $this->fields[$field] ?? null;
-        if (! is_int($value) && ! is_float($value) || ! is_finite((float) $value) || $value < $least || $value > $most) {
+        $isNumber = (is_int($value) || is_float($value)) && is_finite((float) $value);
+        if (! $isNumber || $value < $least || $value > $most) {
             $this->refuse('invalid', $field);
 
             return $least > 0.0 ? $least : 0.0;
@@ -125,7 +126,7 @@ final readonly class SurveyFile
             $all[] = (float) $one;
         }
 
-        return [$all[0] ?? 0.0, $all[1] ?? 0.0, $all[2] ?? 0.0];
+        return count($all) === 3 ? [$all[0], $all[1], $all[2]] : null;
     }
 
     /** @return list<mixed> */

@@ -26,7 +26,7 @@ final class SurveyProblemReader
     /** What it costs goes with the third power of what is to be found: so many are worked out in a few seconds. */
     private const MOST_READINGS = 300;
 
-    private const MOST_PLACES = 120;
+    private const MOST_PLACES = 80;
 
     private const MOST_ASKED = 40;
 
@@ -69,7 +69,8 @@ final class SurveyProblemReader
         }
         $points = $this->places($root, 'points', false);
         $ends = $this->places($root, 'ends', true);
-        $sheet = new Sheet($this->places, $this->axes, $ends, $this->facing, $this->sides, $this->readings($root, $ends));
+        $readings = $this->readings($root, $ends);
+        $sheet = new Sheet($this->places, $this->axes, $ends, $this->facing, $this->sides, $readings);
         $limits = SurveyFile::of($root->fields['limits'] ?? [], 'limits', $this->refusals);
 
         return new SurveyProblem(
@@ -82,7 +83,9 @@ final class SurveyProblemReader
             ],
             $this->keepOuts($root),
             $this->runs($root),
-            $root->has('mirror') ? $this->mirror(SurveyFile::of($root->fields['mirror'], 'mirror', $this->refusals)) : null,
+            $root->has('mirror')
+                ? $this->mirror(SurveyFile::of($root->fields['mirror'], 'mirror', $this->refusals))
+                : null,
             $this->mockUps($root),
         );
     }
@@ -183,7 +186,8 @@ final class SurveyProblemReader
             if ($kind === 'halfspace' && $free === null) {
                 $file->refuse('invalid', 'free');
             }
-            $all[] = new TouchedSolid("$id", $kind, $points, $kind === 'capsule' ? $file->above('diameter') : 0.0, $free);
+            $diameterMm = $kind === 'capsule' ? $file->above('diameter') : 0.0;
+            $all[] = new TouchedSolid("$id", $kind, $points, $diameterMm, $free);
         }
 
         return $all;
@@ -214,7 +218,7 @@ final class SurveyProblemReader
         return $all;
     }
 
-    /** @return array{plane: int, at: float, shift: Triple, pairs: list<array{string, string}>} */
+    /** @return array{plane: int<0, 2>, at: float, shift: Triple, pairs: list<array{string, string}>} */
     private function mirror(SurveyFile $file): array
     {
         $pairs = [];

@@ -54,11 +54,11 @@ final readonly class SurveyReadingReader
             ReadingKind::Offset => $this->offset($file, $id, $sigma),
             ReadingKind::Tape => $this->tape($file, $id, $sigma),
             ReadingKind::Rod, ReadingKind::Face, ReadingKind::BoltCircle => $this->points($file, $id, $sigma, $kind),
-            ReadingKind::Dip, ReadingKind::Bearing, ReadingKind::Lean, ReadingKind::Level => $this->angle($file, $id, $sigma, $kind),
             ReadingKind::SquareTo => $this->square($file, $id, $sigma),
             ReadingKind::Angle => $this->between($file, $id, $sigma),
             ReadingKind::Midpoint => $this->middle($file, $id, $sigma),
             ReadingKind::OnLine => $this->line($file, $id, $sigma),
+            default => $this->angle($file, $id, $sigma, $kind),
         };
     }
 
@@ -68,14 +68,14 @@ final readonly class SurveyReadingReader
         $from = $file->has('from') ? $this->place($file, 'from') : Sheet::DATUM;
         $axis = $file->oneOf('axis', ['x', 'y', 'z', 'xyz']);
         if ($axis !== 'xyz') {
-            $observations = [new Offset($id, $id, $sigma, $of, $from, self::AXES[$axis] ?? 0, $file->number('value'))];
+            $one = new Offset($of, $from, self::AXES[$axis] ?? 0, $file->number('value'));
+            $observations = [new Observation($id, $id, $sigma, $one)];
         } else {
             $values = $file->triple('value');
-            $observations = array_map(
-                static fn (string $letter, int $i): Observation => new Offset("$id.$letter", $id, $sigma, $of, $from, $i, $values[$i]),
-                array_keys(self::AXES),
-                [0, 1, 2],
-            );
+            $observations = [];
+            foreach (self::AXES as $letter => $i) {
+                $observations[] = new Observation("$id.$letter", $id, $sigma, new Offset($of, $from, $i, $values[$i]));
+            }
         }
 
         return new Reading($id, ReadingKind::Offset, $observations, places: [$of, $from]);
@@ -88,7 +88,7 @@ final readonly class SurveyReadingReader
         return new Reading(
             $id,
             ReadingKind::Tape,
-            [new Tape($id, $id, $sigma, $one, $other, $file->number('value', 0.0))],
+            [new Observation($id, $id, $sigma, new Tape($one, $other, $file->number('value', 0.0)))],
             places: [$one, $other],
         );
     }
@@ -116,13 +116,13 @@ final readonly class SurveyReadingReader
             $n = $i + 1;
             $observations = [...$observations, ...match ($kind) {
                 ReadingKind::Rod => [
-                    new OnAxis("$id.{$n}h", $id, $sigma, $end, $point, false),
-                    new OnAxis("$id.{$n}v", $id, $sigma, $end, $point, true),
+                    new Observation("$id.{$n}h", $id, $sigma, new OnAxis($end, $point, false)),
+                    new Observation("$id.{$n}v", $id, $sigma, new OnAxis($end, $point, true)),
                 ],
-                ReadingKind::Face => [new InFace("$id.$n", $id, $sigma, $end, $point)],
+                ReadingKind::Face => [new Observation("$id.$n", $id, $sigma, new InFace($end, $point))],
                 default => [
-                    new InFace("$id.{$n}f", $id, $sigma, $end, $point),
-                    new OnCircle("$id.{$n}c", $id, $sigma, $end, $point, $radius),
+                    new Observation("$id.{$n}f", $id, $sigma, new InFace($end, $point)),
+                    new Observation("$id.{$n}c", $id, $sigma, new OnCircle($id, $end, $point, $radius)),
                 ],
             }];
         }
@@ -133,9 +133,12 @@ final readonly class SurveyReadingReader
     private function angle(SurveyFile $file, string $id, float $sigma, ReadingKind $kind): Reading
     {
         $end = $this->end($file, 'end');
-        $one = static fn (AngleOf $of, float $value, string $suffix = '', float $zero = 0.0): Observation => new AxisAngle(
-            $id.$suffix, $id, $sigma, $end, $of, $value, $zero,
-        );
+        $one = static fn (
+            AngleOf $of,
+            float $value,
+            string $suffix = '',
+            float $zero = 0.0,
+        ): Observation => new Observation($id.$suffix, $id, $sigma, new AxisAngle($end, $of, $value, $zero));
         $observations = match ($kind) {
             ReadingKind::Dip => [$one(AngleOf::Dip, $file->number('value', -90.0, 90.0))],
             ReadingKind::Bearing => [$one(
@@ -164,8 +167,8 @@ final readonly class SurveyReadingReader
             $id,
             ReadingKind::SquareTo,
             [
-                new SquareTo("$id.h", $id, $sigma, $end, $to, false),
-                new SquareTo("$id.v", $id, $sigma, $end, $to, true),
+                new Observation("$id.h", $id, $sigma, new SquareTo($end, $to, false)),
+                new Observation("$id.v", $id, $sigma, new SquareTo($end, $to, true)),
             ],
             $end,
             to: $to,
@@ -180,7 +183,7 @@ final readonly class SurveyReadingReader
         return new Reading(
             $id,
             ReadingKind::Angle,
-            [new Between($id, $id, $sigma, $one, $other, $file->number('value', 0.0, 180.0))],
+            [new Observation($id, $id, $sigma, new Between($one, $other, $file->number('value', 0.0, 180.0)))],
             $one,
             to: $other,
         );
@@ -191,11 +194,12 @@ final readonly class SurveyReadingReader
         $of = $this->place($file, 'of');
         [$one, $other] = $this->pair($file, 'between', $this->places);
 
-        return new Reading($id, ReadingKind::Midpoint, array_map(
-            static fn (string $letter, int $i): Observation => new Midway("$id.$letter", $id, $sigma, $of, $one, $other, $i),
-            array_keys(self::AXES),
-            [0, 1, 2],
-        ), places: [$of, $one, $other]);
+        $observations = [];
+        foreach (self::AXES as $letter => $i) {
+            $observations[] = new Observation("$id.$letter", $id, $sigma, new Midway($of, $one, $other, $i));
+        }
+
+        return new Reading($id, ReadingKind::Midpoint, $observations, places: [$of, $one, $other]);
     }
 
     private function line(SurveyFile $file, string $id, float $sigma): Reading
@@ -204,8 +208,8 @@ final readonly class SurveyReadingReader
         [$from, $to] = $this->pair($file, 'through', $this->places);
 
         return new Reading($id, ReadingKind::OnLine, [
-            new OnLine("$id.h", $id, $sigma, $of, $from, $to, false),
-            new OnLine("$id.v", $id, $sigma, $of, $from, $to, true),
+            new Observation("$id.h", $id, $sigma, new OnLine($of, $from, $to, false)),
+            new Observation("$id.v", $id, $sigma, new OnLine($of, $from, $to, true)),
         ], places: [$of, $from, $to]);
     }
 

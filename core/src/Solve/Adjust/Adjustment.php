@@ -182,6 +182,6 @@ final readonly class Adjustment
             }
         }
 
-        return array_values($rows);
+        return $rows;
     }
 }

@@ -52,7 +52,9 @@ final readonly class ClosingGap
         $rows = $now->slopes([$from, $to], [$from, $to], $numbers);
         $covariance = $now->carried($rows, $rows);
         $sd = static fn (int $i): float => sqrt(max(0.0, $covariance[$i][$i]));
-        $together = static fn (int $i): float => sqrt(max(0.0, $covariance[$i][$i] + $covariance[$i + 1][$i + 1] + $covariance[$i + 2][$i + 2]));
+        $together = static fn (int $i): float => sqrt(
+            max(0.0, $covariance[$i][$i] + $covariance[$i + 1][$i + 1] + $covariance[$i + 2][$i + 2]),
+        );
         [, $travel] = $chain->end($now->estimate->places[$from], $now->estimate->axes[$from]);
 
         return new self(
@@ -86,7 +88,7 @@ final readonly class ClosingGap
             foreach ($inner as $i => $row) {
                 $inner[$i][$i] = $row[$i] + 1 / (self::BETTER ** 2 - 1);
             }
-            $split = Cholesky::of(array_values($inner));
+            $split = Cholesky::of($inner);
             if ($split === null) {
                 continue;
             }

@@ -36,12 +36,12 @@ final readonly class Equations
     {
         $count = $unknowns->count;
         $zero = $count === 0 ? [] : array_fill(0, $count, 0.0);
-        $normal = array_fill(0, max(1, $count), $zero);
+        $normal = $count === 0 ? [] : array_fill(0, $count, $zero);
         $right = $zero;
         $chi = 0.0;
         $slopes = $rows = [];
         foreach ($observations as $one) {
-            $slope = $one->at($estimate);
+            $slope = $one->of->at($estimate);
             $weight = 1 / $one->sigma;
             $residual = $slope->residual * $weight;
             $chi += $residual ** 2;
@@ -65,7 +65,7 @@ final readonly class Equations
             $observations,
             $slopes,
             $rows,
-            $count === 0 ? [] : array_values($normal),
+            array_map(array_values(...), $normal),
             array_values($right),
             $chi,
             $unknowns,
@@ -73,7 +73,7 @@ final readonly class Equations
     }
 
     /** @return list<float> by column, what a little prior knowledge weighs */
-    public function prior(): array
+    private function prior(): array
     {
         $prior = $this->unknowns->count === 0 ? [] : array_fill(0, $this->unknowns->count, self::PRIOR_MM ** -2);
         foreach ($this->unknowns->axes as $i) {
@@ -90,12 +90,7 @@ final readonly class Equations
      */
     public function step(float $damping): ?array
     {
-        $normal = $this->normal;
-        foreach ($this->prior() as $i => $prior) {
-            $normal[$i][$i] += $prior + $damping * ($normal[$i][$i] + $prior);
-        }
-
-        return Cholesky::of(array_values($normal))?->solve($this->right);
+        return Cholesky::of($this->held($damping))?->solve($this->right);
     }
 
     /** @return list<list<float>>|null covariance of what is found; null where something is not determined at all */
@@ -107,11 +102,20 @@ final readonly class Equations
     /** @return list<list<float>> with a little prior knowledge, which only what is not determined feels */
     public function looseCovariance(): array
     {
-        $normal = $this->normal;
-        foreach ($this->prior() as $i => $prior) {
-            $normal[$i][$i] += $prior;
+        return Cholesky::of($this->held(0.0))?->inverse() ?? [];
+    }
+
+    /** @return list<list<float>> with what little is known beforehand, and damped */
+    private function held(float $damping): array
+    {
+        $prior = $this->prior();
+        $held = [];
+        foreach ($this->normal as $i => $row) {
+            $line = $row;
+            $line[$i] = ($row[$i] + $prior[$i]) * (1 + $damping);
+            $held[] = array_values($line);
         }
 
-        return Cholesky::of(array_values($normal))?->inverse() ?? [];
+        return $held;
     }
 }

@@ -87,7 +87,8 @@ final class FirstGuess
 
     private function follow(Reading $reading): void
     {
-        foreach ($reading->observations as $one) {
+        foreach ($reading->observations as $observation) {
+            $one = $observation->of;
             if ($one instanceof Offset) {
                 $from = $this->known[$one->from][$one->axis] ?? null;
                 $of = $this->known[$one->of][$one->axis] ?? null;
@@ -103,7 +104,8 @@ final class FirstGuess
             ReadingKind::OnLine => $this->between($reading->places),
             ReadingKind::Rod => $this->alongRod($reading),
             ReadingKind::Face, ReadingKind::BoltCircle => $this->inFace($reading),
-            ReadingKind::Dip, ReadingKind::Bearing, ReadingKind::Lean, ReadingKind::Level => $this->byAngles($reading->end),
+            ReadingKind::Dip, ReadingKind::Bearing => $this->byAngles($reading->end),
+            ReadingKind::Lean, ReadingKind::Level => $this->byAngles($reading->end),
             ReadingKind::SquareTo => $this->square($reading),
             default => null,
         };
@@ -139,14 +141,17 @@ final class FirstGuess
     private function middle(array $names): void
     {
         [$of, $one, $other] = [$names[0] ?? '', $names[1] ?? '', $names[2] ?? ''];
-        for ($axis = 0; $axis < 3; $axis++) {
-            $known = [$this->known[$of][$axis] ?? null, $this->known[$one][$axis] ?? null, $this->known[$other][$axis] ?? null];
-            match (true) {
-                $known[0] === null && $known[1] !== null && $known[2] !== null => $this->known[$of][$axis] = ($known[1] + $known[2]) / 2,
-                $known[0] !== null && $known[1] !== null && $known[2] === null => $this->known[$other][$axis] = 2 * $known[0] - $known[1],
-                $known[0] !== null && $known[1] === null && $known[2] !== null => $this->known[$one][$axis] = 2 * $known[0] - $known[2],
-                default => null,
-            };
+        foreach ([0, 1, 2] as $axis) {
+            $middle = $this->known[$of][$axis] ?? null;
+            $first = $this->known[$one][$axis] ?? null;
+            $last = $this->known[$other][$axis] ?? null;
+            if ($middle === null && $first !== null && $last !== null) {
+                $this->known[$of][$axis] = ($first + $last) / 2;
+            } elseif ($middle !== null && $first !== null && $last === null) {
+                $this->known[$other][$axis] = 2 * $middle - $first;
+            } elseif ($middle !== null && $first === null && $last !== null) {
+                $this->known[$one][$axis] = 2 * $middle - $last;
+            }
         }
     }
 
@@ -201,18 +206,8 @@ final class FirstGuess
         foreach ($points as $point) {
             $middle = Xyz::plus($middle, $point, 1 / count($points));
         }
-        // The plane through all of them, whatever the order they were read in.
-        $spread = [[0.0, 0.0, 0.0], [0.0, 0.0, 0.0], [0.0, 0.0, 0.0]];
-        foreach ($points as $point) {
-            $off = Xyz::minus($point, $middle);
-            for ($i = 0; $i < 3; $i++) {
-                for ($j = 0; $j < 3; $j++) {
-                    $spread[$i][$j] += $off[$i] * $off[$j];
-                }
-            }
-        }
-        $normal = Symmetric::principal($spread)[1][2];
-        $this->axes[$face->end] ??= $this->facing($face->end, [$normal[0], $normal[1], $normal[2]]);
+        $normal = Symmetric::flattest($points, $middle);
+        $this->axes[$face->end] ??= $this->facing($face->end, $normal);
         if ($this->place($face->end) === null) {
             $this->known[$face->end] += $middle;
         }
@@ -225,7 +220,8 @@ final class FirstGuess
         }
         $read = [];
         foreach ($this->sheet->readings as $reading) {
-            foreach ($reading->end === $end ? $reading->observations : [] as $one) {
+            foreach ($reading->end === $end ? $reading->observations : [] as $observation) {
+                $one = $observation->of;
                 if ($one instanceof AxisAngle) {
                     $read[$one->of->name] = deg2rad($one->valueDeg + $one->zeroDeg);
                 }
@@ -270,15 +266,12 @@ final class FirstGuess
         $z = -sin($dip);
         $along = $z * tan($lean);
         $left = sqrt(max(0.0, 1 - $z ** 2 - $along ** 2));
-        $way = [0.0, 0.0, $z];
-        $way[$axis] = $along;
-        $way[1 - $axis] = $left;
+        $ways = $axis === 0
+            ? [[$along, $left, $z], [$along, -$left, $z]]
+            : [[$left, $along, $z], [-$left, $along, $z]];
         $face = $this->sheet->facing[$end] ?? null;
-        if ($face !== null && Xyz::dot($way, $face->way()) < 0.0) {
-            $way[1 - $axis] = -$left;
-        }
 
-        return $way;
+        return $face !== null && Xyz::dot($ways[0], $face->way()) < 0.0 ? $ways[1] : $ways[0];
     }
 
     private function square(Reading $reading): void
@@ -301,7 +294,8 @@ final class FirstGuess
             }
             $anchors = [];
             foreach ($this->sheet->readings as $reading) {
-                foreach ($reading->observations as $one) {
+                foreach ($reading->observations as $observation) {
+                    $one = $observation->of;
                     $other = match (true) {
                         ! $one instanceof Tape => null,
                         $one->one === $name => $one->other,

@@ -20,31 +20,36 @@ final readonly class MirrorCheck
     private function __construct(public array $gap, public array $gapSd, public float $angle, public bool $isOther) {}
 
     /**
-     * @param  int  $plane  0 to 2: the coordinate that is turned over
+     * @param  int<0, 2>  $plane  the coordinate that is turned over
      * @param  Triple  $shift
      */
     public static function of(Adjustment $now, string $one, string $other, int $plane, float $at, array $shift): self
     {
-        $mirrored = static function (array $place) use ($plane, $at): array {
-            $place[$plane] = 2 * $at - $place[$plane];
-
-            return $place;
-        };
+        $normal = Xyz::AXES[$plane];
         $gap = static fn (Estimate $estimate): array => Xyz::minus(
-            Xyz::minus($estimate->places[$one], $mirrored($estimate->places[$other])),
+            Xyz::minus($estimate->places[$one], self::turned($estimate->places[$other], $normal, $at)),
             $shift,
         );
         $rows = $now->slopes([$one, $other], [], $gap);
         $covariance = $now->carried($rows, $rows);
         $off = $gap($now->estimate);
         $sd = array_map(static fn (int $i): float => sqrt(max(0.0, $covariance[$i][$i])), [0, 1, 2]);
-        $axis = $now->estimate->axes[$other];
-        $axis[$plane] = -$axis[$plane];
+        $axis = self::turned($now->estimate->axes[$other], $normal, 0.0);
         $isOther = false;
         foreach ($off as $i => $part) {
             $isOther = $isOther || abs($part) > self::BEYOND * $sd[$i] + 1e-9;
         }
 
         return new self($off, $sd, Xyz::angleDeg($now->estimate->axes[$one], $axis), $isOther);
+    }
+
+    /**
+     * @param  Triple  $what
+     * @param  Triple  $normal
+     * @return Triple in a mirror that stands so far along its normal
+     */
+    private static function turned(array $what, array $normal, float $at): array
+    {
+        return Xyz::plus($what, $normal, 2 * ($at - Xyz::dot($what, $normal)));
     }
 }

@@ -28,7 +28,7 @@ final readonly class MockUp
             $last = count($bends) - 1;
             $rotation = Xyz::wrapped($turn);
             if ($last >= 0 && $length === 0.0 && abs($rotation) < 1e-9) {
-                $bends[$last]['angle'] += $block['bend'];
+                $bends[$last] = [...$bends[$last], 'angle' => $bends[$last]['angle'] + $block['bend']];
             } else {
                 $bends[] = ['length' => $length, 'rotation' => $rotation, 'angle' => $block['bend'], 'clr' => $clrMm];
             }

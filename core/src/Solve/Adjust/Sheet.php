@@ -31,19 +31,31 @@ final readonly class Sheet
         public array $sides,
         public array $readings,
     ) {
-        $unknown = static fn (array $all): array => array_map(
-            strval(...),
-            array_keys(array_filter($all, static fn (?array $one): bool => $one === null)),
-        );
         $radii = [];
         foreach ($readings as $reading) {
             foreach ($reading->observations as $one) {
-                if ($one instanceof Observation\OnCircle && $one->radiusMm === null) {
-                    $radii[$reading->id] = true;
+                if ($one->of instanceof Observation\OnCircle && $one->of->radiusMm === null) {
+                    $radii[$reading->id] = null;
                 }
             }
         }
-        $this->unknowns = Unknowns::of($unknown($places), $unknown($axes), array_map(strval(...), array_keys($radii)));
+        $this->unknowns = Unknowns::of(self::open($places), self::open($axes), self::open($radii));
+    }
+
+    /**
+     * @param  array<string, Triple|null>  $all
+     * @return list<string> names of what is to be found
+     */
+    private static function open(array $all): array
+    {
+        $open = [];
+        foreach ($all as $name => $one) {
+            if ($one === null) {
+                $open[] = "$name";
+            }
+        }
+
+        return $open;
     }
 
     /**
@@ -52,7 +64,7 @@ final readonly class Sheet
      */
     public function observations(array $without = []): array
     {
-        $all = array_merge(...array_map(static fn (Reading $one): array => $one->observations, $this->readings), ...[[]]);
+        $all = array_merge(...array_map(static fn (Reading $one): array => $one->observations, $this->readings));
 
         return $without === [] ? $all : array_values(array_filter(
             $all,

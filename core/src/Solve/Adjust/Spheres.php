@@ -45,19 +45,30 @@ final readonly class Spheres
         // Where they just fail to meet a little height is kept, or the place could not leave their plane.
         $z = sqrt(max($ra ** 2 - $x ** 2 - $y ** 2, 1.0));
         $foot = Xyz::plus(Xyz::plus($a, $ex, $x), $ey, $y);
-        $both = [Xyz::plus($foot, $ez, $z), Xyz::plus($foot, $ez, -$z)];
-        $worth = static function (array $at) use ($spheres, $known, $side): float {
-            $off = 0.0;
-            foreach ($spheres as [$middle, $radius]) {
-                $off += abs(Xyz::length(Xyz::minus($at, $middle)) - $radius);
-            }
-            foreach ($known as $axis => $value) {
-                $off += abs($at[$axis] - $value);
-            }
+        [$above, $below] = [Xyz::plus($foot, $ez, $z), Xyz::plus($foot, $ez, -$z)];
 
-            return $off - ($side === null ? 0.0 : 1e-3 * Xyz::dot($at, $side->way()));
-        };
+        return self::off($above, $spheres, $known, $side) <= self::off($below, $spheres, $known, $side)
+            ? $above
+            : $below;
+    }
 
-        return $worth($both[0]) <= $worth($both[1]) ? $both[0] : $both[1];
+    /**
+     * How little a place agrees with all of them, and with what is known or said besides.
+     *
+     * @param  Triple  $at
+     * @param  list<array{Triple, float}>  $spheres
+     * @param  array<int, float>  $known
+     */
+    private static function off(array $at, array $spheres, array $known, ?Word $side): float
+    {
+        $off = 0.0;
+        foreach ($spheres as [$middle, $radius]) {
+            $off += abs(Xyz::length(Xyz::minus($at, $middle)) - $radius);
+        }
+        foreach ($known as $axis => $value) {
+            $off += abs(($at[$axis] ?? $value) - $value);
+        }
+
+        return $off - ($side === null ? 0.0 : 1e-3 * Xyz::dot($at, $side->way()));
     }
 }

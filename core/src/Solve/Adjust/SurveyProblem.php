@@ -16,7 +16,7 @@ final readonly class SurveyProblem
      * @param  array{place: float, direction: float}  $limits  above these standard deviations (mm, degrees) it is weak
      * @param  list<TouchedSolid>  $keepOuts
      * @param  array<string, array{from: string, to: string, chain: Chain}>  $runs  by id
-     * @param  array{plane: int, at: float, shift: Triple, pairs: list<array{string, string}>}|null  $mirror
+     * @param  array{plane: int<0, 2>, at: float, shift: Triple, pairs: list<array{string, string}>}|null  $mirror
      * @param  array<string, array{from: string|null, mockUp: MockUp, stockClr: float|null}>  $mockUps  by id
      */
     public function __construct(

@@ -46,14 +46,13 @@ final readonly class Suspects
 
     private static function worst(Adjustment $now): ?Suspect
     {
-        $most = 0.0;
-        $worst = null;
+        [$most, $worst, $w] = [0.0, '', 0.0];
         foreach ($now->residuals as $one) {
             if ($one['w'] !== null && abs($one['w']) > $most) {
-                [$most, $worst] = [abs($one['w']), $one];
+                [$most, $worst, $w] = [abs($one['w']), $one['id'], $one['w']];
             }
         }
-        if ($worst === null || $most <= self::BEYOND) {
+        if ($most <= self::BEYOND) {
             return null;
         }
         $candidates = array_filter(
@@ -61,6 +60,6 @@ final readonly class Suspects
             static fn (array $one): bool => $one['w'] !== null && abs($one['w']) >= $most * (1 - self::ALIKE),
         );
 
-        return new Suspect($worst['id'], $worst['w'] ?? 0.0, array_column($candidates, 'id'));
+        return new Suspect($worst, $w, array_column($candidates, 'id'));
     }
 }

@@ -43,7 +43,33 @@ final readonly class Symmetric
         }
         arsort($values);
 
-        return [array_values($values), array_map(static fn (int $i): array => $turned[$i], array_keys($values))];
+        return [
+            array_values($values),
+            array_map(static fn (int $i): array => array_values($turned[$i]), array_keys($values)),
+        ];
+    }
+
+    /**
+     * How points lie spread about their middle.
+     *
+     * @param  list<array{float, float, float}>  $points
+     * @param  array{float, float, float}  $middle
+     * @return array{float, float, float} the direction in which they are spread least: of a face the way out of it
+     */
+    public static function flattest(array $points, array $middle): array
+    {
+        $spread = [[0.0, 0.0, 0.0], [0.0, 0.0, 0.0], [0.0, 0.0, 0.0]];
+        foreach ($points as $point) {
+            $off = Xyz::minus($point, $middle);
+            foreach ($off as $i => $one) {
+                foreach ($off as $j => $other) {
+                    $spread[$i][$j] += $one * $other;
+                }
+            }
+        }
+        $way = self::principal(array_map(array_values(...), $spread))[1][2];
+
+        return [$way[0], $way[1], $way[2]];
     }
 
     /** @param  list<list<float>>  $matrix */

@@ -33,7 +33,7 @@ final readonly class TouchedSolid
     public function at(Adjustment $now): ?array
     {
         $places = array_map(static fn (string $name): array => $now->estimate->places[$name], $this->points);
-        $grow = ClosingGap::SURE * max(array_map($now->greatestSd(...), $this->points));
+        $grow = ClosingGap::SURE * max([0.0, ...array_map($now->greatestSd(...), $this->points)]);
         $solid = match ($this->kind) {
             'capsule' => self::capsule($places, $this->diameterMm),
             'halfspace' => self::halfspace($places, $this->free ?? Word::Up),

@@ -43,7 +43,9 @@ final readonly class Undetermined
      */
     private static function unsure(Unknowns $unknowns, array $covariance): array
     {
-        $sd = static fn (int $i, int $wide): float => sqrt(Symmetric::greatest(Adjustment::block($covariance, $i, $wide)));
+        $sd = static fn (int $i, int $wide): float => sqrt(
+            Symmetric::greatest(Adjustment::block($covariance, $i, $wide)),
+        );
         $places = $axes = [];
         foreach ($unknowns->places as $name => $i) {
             if ($sd($i, 3) > self::MOST_MM) {
@@ -99,7 +101,7 @@ final readonly class Undetermined
                 foreach ($row as $i => $value) {
                     $long += ($value * $scale[$i]) ** 2;
                 }
-                $share = sqrt(array_sum(array_map(static fn (float $one): float => $one ** 2, $seen)) / max(1e-30, $long));
+                $share = sqrt(self::square($seen) / max(1e-30, $long));
                 if ($share > $most + 1e-6) {
                     [$best, $most, $parts] = [$k, $share, $seen];
                 }
@@ -124,13 +126,13 @@ final readonly class Undetermined
      */
     private static function without(array $open, array $parts): array
     {
-        $long = sqrt(array_sum(array_map(static fn (float $one): float => $one ** 2, $parts)));
+        $long = sqrt(self::square($parts));
         $seen = array_map(static fn (float $one): float => $one / $long, $parts);
         // A basis of what is square to the seen mixture, by turning that onto the last of them.
         $last = count($open) - 1;
         $mirror = $seen;
         $mirror[$last] += $seen[$last] >= 0.0 ? 1.0 : -1.0;
-        $square = array_sum(array_map(static fn (float $one): float => $one ** 2, $mirror));
+        $square = self::square($mirror);
         $left = [];
         for ($k = 0; $k < $last; $k++) {
             $way = [];
@@ -145,6 +147,12 @@ final readonly class Undetermined
         }
 
         return $left;
+    }
+
+    /** @param  array<float>  $parts */
+    private static function square(array $parts): float
+    {
+        return array_sum(array_map(static fn (float $one): float => $one ** 2, $parts));
     }
 
     /** @return list<float> by column: 1 m of a place, 60 degrees of an axis */
@@ -164,7 +172,7 @@ final readonly class Undetermined
         $cheap = [];
         foreach (array_keys($unknowns->places) as $name) {
             foreach (self::AXES as $axis => $letter) {
-                $one = new Offset('', '', 1.0, "$name", Sheet::DATUM, $axis, 0.0);
+                $one = new Offset("$name", Sheet::DATUM, $axis, 0.0);
                 $cheap[] = [
                     ['kind' => 'offset', 'of' => "$name", 'axis' => $letter],
                     $one->at($at)->row($unknowns, $at),
@@ -173,7 +181,7 @@ final readonly class Undetermined
         }
         foreach (array_keys($unknowns->axes) as $name) {
             foreach ([[AngleOf::Dip, ['kind' => 'dip']], [AngleOf::Bearing, ['kind' => 'bearing']]] as [$of, $said]) {
-                $one = new AxisAngle('', '', 1.0, "$name", $of, 0.0);
+                $one = new AxisAngle("$name", $of, 0.0);
                 $cheap[] = [
                     [...$said, 'end' => "$name", ...$of === AngleOf::Bearing ? ['from' => 'x'] : []],
                     $one->at($at)->row($unknowns, $at),

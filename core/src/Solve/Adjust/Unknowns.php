@@ -21,18 +21,25 @@ final readonly class Unknowns
      */
     public static function of(array $places, array $axes, array $radii): self
     {
-        $at = 0;
-        $columns = static function (array $names, int $wide) use (&$at): array {
-            $all = [];
-            foreach ($names as $name) {
-                $all[$name] = $at;
-                $at += $wide;
-            }
+        [$ofPlaces, $next] = self::columns($places, 3, 0);
+        [$ofAxes, $next] = self::columns($axes, 2, $next);
+        [$ofRadii, $next] = self::columns($radii, 1, $next);
 
-            return $all;
-        };
-        [$ofPlaces, $ofAxes, $ofRadii] = [$columns($places, 3), $columns($axes, 2), $columns($radii, 1)];
+        return new self($ofPlaces, $ofAxes, $ofRadii, $next);
+    }
 
-        return new self($ofPlaces, $ofAxes, $ofRadii, $at);
+    /**
+     * @param  list<string>  $names
+     * @return array{array<string, int>, int} and the column after the last
+     */
+    private static function columns(array $names, int $wide, int $at): array
+    {
+        $all = [];
+        foreach ($names as $name) {
+            $all[$name] = $at;
+            $at += $wide;
+        }
+
+        return [$all, $at];
     }
 }

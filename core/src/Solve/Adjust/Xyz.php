@@ -13,6 +13,9 @@ final readonly class Xyz
 {
     public const ZERO = [0.0, 0.0, 0.0];
 
+    /** Forward, left, up. */
+    public const AXES = [[1.0, 0.0, 0.0], [0.0, 1.0, 0.0], [0.0, 0.0, 1.0]];
+
     /** An axis that stands steeper than this has its sideways line from forward, not from up. */
     private const STEEP = 0.9;
 

@@ -5,28 +5,23 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Adjust\Observation;
 
 use UpsweptBead\Core\Solve\Adjust\Estimate;
-use UpsweptBead\Core\Solve\Adjust\Observation;
+use UpsweptBead\Core\Solve\Adjust\Sighting;
 use UpsweptBead\Core\Solve\Adjust\Slope;
 use UpsweptBead\Core\Solve\Adjust\Xyz;
 
 /** An angle of one axis against level, plumb or a direction seen from above, from the side or from the front; degrees. */
-final readonly class AxisAngle extends Observation
+final readonly class AxisAngle implements Sighting
 {
     /**
      * @param  AngleOf  $of  which angle it is
      * @param  float  $zeroDeg  of a bearing: where it counts from
      */
     public function __construct(
-        string $id,
-        string $reading,
-        float $sigma,
         public string $end,
         public AngleOf $of,
         public float $valueDeg,
         public float $zeroDeg = 0.0,
-    ) {
-        parent::__construct($id, $reading, $sigma);
-    }
+    ) {}
 
     public function at(Estimate $estimate): Slope
     {
@@ -56,15 +51,18 @@ final readonly class AxisAngle extends Observation
     /**
      * How atan2(across, along) changes.
      *
+     * @param  int<0, 2>  $alongIs
+     * @param  int<0, 2>  $acrossIs
      * @return array{float, float, float}
      */
     private static function turned(float $along, float $across, int $alongIs, int $acrossIs): array
     {
         $square = max(1e-12, $along ** 2 + $across ** 2);
-        $by = Xyz::ZERO;
-        $by[$alongIs] = rad2deg(-$across / $square);
-        $by[$acrossIs] = rad2deg($along / $square);
 
-        return $by;
+        return Xyz::plus(
+            Xyz::times(Xyz::AXES[$alongIs], rad2deg(-$across / $square)),
+            Xyz::AXES[$acrossIs],
+            rad2deg($along / $square),
+        );
     }
 }

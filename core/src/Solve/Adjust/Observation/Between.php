@@ -5,23 +5,18 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Adjust\Observation;
 
 use UpsweptBead\Core\Solve\Adjust\Estimate;
-use UpsweptBead\Core\Solve\Adjust\Observation;
+use UpsweptBead\Core\Solve\Adjust\Sighting;
 use UpsweptBead\Core\Solve\Adjust\Slope;
 use UpsweptBead\Core\Solve\Adjust\Xyz;
 
 /** The angle between two axes, degrees. */
-final readonly class Between extends Observation
+final readonly class Between implements Sighting
 {
     public function __construct(
-        string $id,
-        string $reading,
-        float $sigma,
         public string $one,
         public string $other,
         public float $valueDeg,
-    ) {
-        parent::__construct($id, $reading, $sigma);
-    }
+    ) {}
 
     public function at(Estimate $estimate): Slope
     {

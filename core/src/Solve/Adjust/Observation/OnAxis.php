@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Adjust\Observation;
 
 use UpsweptBead\Core\Solve\Adjust\Estimate;
-use UpsweptBead\Core\Solve\Adjust\Observation;
+use UpsweptBead\Core\Solve\Adjust\Sighting;
 use UpsweptBead\Core\Solve\Adjust\Slope;
 use UpsweptBead\Core\Solve\Adjust\Xyz;
 
@@ -14,19 +14,14 @@ use UpsweptBead\Core\Solve\Adjust\Xyz;
  *
  * @phpstan-import-type Triple from Xyz
  */
-final readonly class OnAxis extends Observation
+final readonly class OnAxis implements Sighting
 {
     /** @param  string|Triple  $point  a name, or where it was read from the datum */
     public function __construct(
-        string $id,
-        string $reading,
-        float $sigma,
         public string $end,
         public string|array $point,
         public bool $isUpright,
-    ) {
-        parent::__construct($id, $reading, $sigma);
-    }
+    ) {}
 
     public function at(Estimate $estimate): Slope
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Adjust\Observation;
 
 use UpsweptBead\Core\Solve\Adjust\Estimate;
-use UpsweptBead\Core\Solve\Adjust\Observation;
+use UpsweptBead\Core\Solve\Adjust\Sighting;
 use UpsweptBead\Core\Solve\Adjust\Slope;
 use UpsweptBead\Core\Solve\Adjust\Xyz;
 
@@ -14,22 +14,19 @@ use UpsweptBead\Core\Solve\Adjust\Xyz;
  *
  * @phpstan-import-type Triple from Xyz
  */
-final readonly class OnCircle extends Observation
+final readonly class OnCircle implements Sighting
 {
     /**
+     * @param  string  $circle  id of the reading: all of its holes have one radius
      * @param  string|Triple  $point  a name, or where it was read from the datum
      * @param  float|null  $radiusMm  null where it is to be found
      */
     public function __construct(
-        string $id,
-        string $reading,
-        float $sigma,
+        public string $circle,
         public string $end,
         public string|array $point,
         public ?float $radiusMm,
-    ) {
-        parent::__construct($id, $reading, $sigma);
-    }
+    ) {}
 
     public function at(Estimate $estimate): Slope
     {
@@ -45,10 +42,10 @@ final readonly class OnCircle extends Observation
         }
 
         return new Slope(
-            ($this->radiusMm ?? $estimate->radii[$this->reading]) - Xyz::length($out),
+            ($this->radiusMm ?? $estimate->radii[$this->circle]) - Xyz::length($out),
             $places,
             [$this->end => Xyz::times($unit, -$along)],
-            $this->radiusMm === null ? [$this->reading => -1.0] : [],
+            $this->radiusMm === null ? [$this->circle => -1.0] : [],
         );
     }
 }

@@ -5,24 +5,19 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Adjust\Observation;
 
 use UpsweptBead\Core\Solve\Adjust\Estimate;
-use UpsweptBead\Core\Solve\Adjust\Observation;
+use UpsweptBead\Core\Solve\Adjust\Sighting;
 use UpsweptBead\Core\Solve\Adjust\Slope;
 use UpsweptBead\Core\Solve\Adjust\Xyz;
 
 /** A place on the straight line through two others: how far it is off along one of the two lines across. */
-final readonly class OnLine extends Observation
+final readonly class OnLine implements Sighting
 {
     public function __construct(
-        string $id,
-        string $reading,
-        float $sigma,
         public string $of,
         public string $from,
         public string $to,
         public bool $isUpright,
-    ) {
-        parent::__construct($id, $reading, $sigma);
-    }
+    ) {}
 
     public function at(Estimate $estimate): Slope
     {

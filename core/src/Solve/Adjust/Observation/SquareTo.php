@@ -5,23 +5,18 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Solve\Adjust\Observation;
 
 use UpsweptBead\Core\Solve\Adjust\Estimate;
-use UpsweptBead\Core\Solve\Adjust\Observation;
+use UpsweptBead\Core\Solve\Adjust\Sighting;
 use UpsweptBead\Core\Solve\Adjust\Slope;
 use UpsweptBead\Core\Solve\Adjust\Xyz;
 
 /** An axis that stands square to the face of another end: how far it leans along one of the two lines across; degrees. */
-final readonly class SquareTo extends Observation
+final readonly class SquareTo implements Sighting
 {
     public function __construct(
-        string $id,
-        string $reading,
-        float $sigma,
         public string $end,
         public string $to,
         public bool $isUpright,
-    ) {
-        parent::__construct($id, $reading, $sigma);
-    }
+    ) {}
 
     public function at(Estimate $estimate): Slope
     {

@@ -70,7 +70,8 @@ final readonly class Rivals
     private function search(Estimate $start): array
     {
         $found = [$this->fit($start)];
-        $most = max(self::LEAST, min(self::MOST, intdiv(self::MOST_NUMBERS, max(1, $this->sheet->unknowns->count))));
+        $few = intdiv(self::MOST_NUMBERS, max(1, $this->sheet->unknowns->count));
+        $most = max(self::LEAST, min(self::MOST, $few));
         for ($i = 0; $i < count($found) && $i < $most; $i++) {
             foreach ($this->turned($found[$i]->estimate) as $start) {
                 if (count($found) >= $most) {

@@ -23,9 +23,7 @@ test('from a tape-measured survey to a welded, logged, printed record', async ({
     await toStage(page, 'Route');
     await page.getByRole('button', { name: 'Find a way', exact: true }).click();
     const ways = page.getByRole('region', { name: 'Ways found' });
-    await expect(ways.getByRole('listitem')).toHaveCount(
-        Number((await ways.locator('.heading').innerText()).split(' ')[0]),
-    );
+    await expect.poll(() => ways.getByRole('listitem').count()).toBeGreaterThan(24);
     await page.getByRole('button', { name: 'Take way 1', exact: true }).click();
     await expect(page.getByText('● Far end closed')).toBeVisible();
     await saved(page);

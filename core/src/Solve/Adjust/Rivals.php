@@ -87,7 +87,10 @@ final readonly class Rivals
         $right = array_values(array_filter($found, fn (Fit $one): bool => $this->sheet->isAsSaid($one->estimate)));
         $right = $right === [] ? [$found[0]] : $right;
         $worst = $right[0]->equations->chiSquare + self::APART;
-        $rivals = array_values(array_filter($right, static fn (Fit $one): bool => $one->equations->chiSquare <= $worst));
+        $rivals = array_values(array_filter(
+            $right,
+            static fn (Fit $one): bool => $one->equations->chiSquare <= $worst,
+        ));
         foreach ($this->sheet->sides as $name => $word) {
             $way = static fn (Fit $one): float => Xyz::dot($one->estimate->places[$name], $word->way());
             $furthest = max([-INF, ...array_map($way, $rivals)]);

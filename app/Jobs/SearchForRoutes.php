@@ -164,8 +164,11 @@ final class SearchForRoutes implements ShouldQueue
         usort($designs, static fn (FoundDesign $a, FoundDesign $b): int => $a->objective <=> $b->objective);
         $kept = [];
         foreach ($designs as $design) {
+            if (count($kept) === self::KEPT) {
+                break;
+            }
             $alike = array_filter($kept, static fn (FoundDesign $one): bool => $design->isLike($one));
-            if ($alike === [] && count($kept) < self::KEPT) {
+            if ($alike === []) {
                 $kept[] = $design;
             }
         }

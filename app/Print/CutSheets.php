@@ -73,9 +73,9 @@ final readonly class CutSheets
             'turn' => $turn === null ? '' : sprintf(
                 'Turn %s %s with the flow, %s round the outside, from %s.',
                 Quantity::Angle->read(abs($turn->turnDeg), $this->units),
-                $turn->turnDeg < 0 ? 'anticlockwise' : 'clockwise',
+                $turn->way(),
                 $this->length(abs($turn->aroundMm)),
-                $piece->isFirstBend() ? 'the index mark of the start' : 'the inside of the bend before it',
+                $piece->turnedFrom(),
             ),
             'preps' => "{$piece->startPrep->label()} / {$piece->endPrep->label()}",
             'marks' => array_map($this->mark(...), $piece->marks),

@@ -5,7 +5,7 @@ import { send } from './http';
 /** How often an open page asks; our own figure. */
 const AGAIN_MS = 10_000;
 
-/** Asks now and again while the page is seen, until it is told to stop. */
+/** Asks every few seconds while the page is visible. The function it gives back stops it. */
 export function followLog(desk: JobDesk): () => void {
     let isAsking = false;
     async function ask(): Promise<void> {
@@ -15,7 +15,7 @@ export function followLog(desk: JobDesk): () => void {
         const query = new URLSearchParams({ revision: `${bench.revision}`, after: `${bench.position}` });
         const reply = await send('GET', `/jobs/${id}/standing?${query}`, 'Standing');
         isAsking = false;
-        // Nothing new, or no way to the server: what stands here stays.
+        // Where there is nothing new, or the server is not reached, the page stays as it is.
         if (reply.ok && reply.data.progress) desk.takeProgress(reply.data.progress);
     }
     const timer = setInterval(() => void ask(), AGAIN_MS);

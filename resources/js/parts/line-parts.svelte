@@ -4,6 +4,7 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import type { HangerDocument, PartDocument } from '@/lib/answers';
+    import { freeName } from '@/lib/free-name';
     import { lengthText } from '@/lib/length-text';
     import type { JobDesk } from '@/lib/job-desk.svelte';
 
@@ -67,22 +68,20 @@
         change((set) => {
             const run = desk.document.runs.find((one) => one.letter === free[0]?.id);
             if (run)
-                set.parts.push({ name: freeName('Muffler', set.parts), kind: 'muffler', inlet: run.letter });
+                set.parts.push({
+                    name: freeName('Muffler', names(set.parts)),
+                    kind: 'muffler',
+                    inlet: run.letter,
+                });
         });
-    /** "Muffler", then "Muffler 2". */
-    function freeName(kind: string, taken: { name: string }[]): string {
-        for (let i = 1; ; i++) {
-            const name = i === 1 ? kind : `${kind} ${i}`;
-            if (!taken.some((one) => one.name === name)) return name;
-        }
-    }
+    const names = (all: { name: string }[]) => all.map(({ name }) => name);
 
     const hang = () =>
         change((set) => {
             const run = desk.plan.runs.find((one) => one.run);
             if (!run?.run) return;
             set.hangers.push({
-                name: freeName('Hanger', set.hangers),
+                name: freeName('Hanger', names(set.hangers)),
                 run: run.letter,
                 station: lengthText(run.hangerAt ?? run.run.length.value / 2, desk.view.units),
             });

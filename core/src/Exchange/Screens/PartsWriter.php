@@ -74,7 +74,7 @@ final readonly class PartsWriter
             'longEnd' => $this->figures->length($piece->allowances->endMm()),
             'clocking' => $piece->clocking === null ? null : $this->clocking($piece->clocking),
             'pie' => $piece->pie === null ? null : $this->pie($piece->pie, $piece->span->bendIndex ?? 0),
-            'turnedFrom' => $piece->isFirstBend() ? 'the index mark of the start' : 'the inside of the bend before it',
+            'turnedFrom' => $piece->turnedFrom(),
         ];
     }
 
@@ -137,7 +137,7 @@ final readonly class PartsWriter
         return [
             'turn' => $this->figures->plain(Quantity::Angle, $clocking->turnDeg),
             'around' => $this->figures->length(abs($clocking->aroundMm)),
-            'way' => $clocking->turnDeg < 0 ? 'anticlockwise' : 'clockwise',
+            'way' => $clocking->way(),
         ];
     }
 }

@@ -29,9 +29,6 @@ final readonly class SmallWork
     /** Where a sensor stands: within what is usual, 10 to 2 o'clock, and clear of the top. Common practice. */
     private const SENSOR_DEG = 30.0;
 
-    /** The figure that says how roots of a job are shielded. */
-    private const ROOT = 'purge.school';
-
     /**
      * @param  Length  $crack  once it is ground out; only of a crack
      * @param  Length  $dams  how far apart the dams stand
@@ -98,7 +95,7 @@ final readonly class SmallWork
                 isThere: true,
             )],
             new Overrides(
-                $this->root === null ? [] : [new Override(self::ROOT, $this->root->label(), $this->why)],
+                $this->root === null ? [] : [new Override(RootPractice::OF_JOB, $this->root->label(), $this->why)],
                 $units,
             ),
         );

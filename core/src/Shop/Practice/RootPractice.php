@@ -7,6 +7,9 @@ namespace UpsweptBead\Core\Shop\Practice;
 /** How the root of a seam is kept from burning: three ways that shops work by. */
 enum RootPractice: string
 {
+    /** The figure by which it is chosen for all joints of a job. */
+    public const OF_JOB = 'purge.school';
+
     case Argon = 'argon';
     case Flux = 'flux';
     case None = 'none';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Solve\Adjust;
 
-/** A symmetric matrix above nought, split into a lower triangle and its mirror: solved and turned over by it. */
+/** The Cholesky factor of a symmetric, positive matrix: it solves equations and inverts the matrix. */
 final readonly class Cholesky
 {
     /** @param  list<list<float>>  $lower */
@@ -12,7 +12,7 @@ final readonly class Cholesky
 
     /**
      * @param  list<list<float>>  $matrix  symmetric; only its lower half is read
-     * @return self|null null where it is not above nought
+     * @return self|null null where it is not positive
      */
     public static function of(array $matrix): ?self
     {
@@ -71,7 +71,7 @@ final readonly class Cholesky
     public function inverse(): array
     {
         $count = count($this->lower);
-        // The triangle turned over, then its mirror times itself.
+        // The inverse of the factor first, then its transpose times itself.
         $turned = [];
         for ($i = 0; $i < $count; $i++) {
             $row = $this->lower[$i];

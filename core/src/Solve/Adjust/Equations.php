@@ -9,7 +9,7 @@ namespace UpsweptBead\Core\Solve\Adjust;
  */
 final readonly class Equations
 {
-    /** What nothing was read of is held by this little only: a place to 100 m, an axis not at all. */
+    /** A weak prior keeps the equations solvable where nothing was read: 100 m of a place, 100 rad of an axis. */
     private const PRIOR_MM = 1e5;
 
     private const PRIOR_RAD = 100.0;

@@ -13,6 +13,9 @@ final readonly class Sheet
 {
     public const DATUM = 'datum';
 
+    /** The first point of a rod lies beyond this station, mm: it may touch a little behind the face. Of the format. */
+    private const BEFORE_MM = -5.0;
+
     public Unknowns $unknowns;
 
     /**
@@ -94,9 +97,6 @@ final readonly class Sheet
 
         return true;
     }
-
-    /** How far before an end's face the first point of a rod may lie, mm. */
-    private const BEFORE_MM = -5.0;
 
     private static function isInOrder(Reading $rod, Estimate $estimate): bool
     {

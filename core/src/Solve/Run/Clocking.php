@@ -17,4 +17,10 @@ final readonly class Clocking
     {
         return new self($turnDeg, M_PI * $odMm * $turnDeg / 360);
     }
+
+    /** @return 'clockwise'|'anticlockwise' */
+    public function way(): string
+    {
+        return $this->turnDeg < 0 ? 'anticlockwise' : 'clockwise';
+    }
 }

@@ -340,7 +340,7 @@ final readonly class FitSteps
                 return sprintf(
                     'Do not turn %s: its marks stand in line with %s.',
                     $piece->mark,
-                    $piece->isFirstBend() ? 'the index mark of the start' : 'the inside of the bend before it',
+                    $piece->turnedFrom(),
                 );
             }
             if ($piece->mark === $step->brings && $piece->clocking !== null) {
@@ -348,9 +348,9 @@ final readonly class FitSteps
                     'Turn %s by %s %s looking with the flow: %s round the outside from %s.',
                     $piece->mark,
                     Quantity::Angle->read(abs($piece->clocking->turnDeg), $this->job->units),
-                    $piece->clocking->turnDeg < 0 ? 'anticlockwise' : 'clockwise',
+                    $piece->clocking->way(),
                     $this->length(abs($piece->clocking->aroundMm)),
-                    $piece->isFirstBend() ? 'the index mark of the start' : 'the inside of the bend before it',
+                    $piece->turnedFrom(),
                 );
             }
         }

@@ -10,6 +10,9 @@ use UpsweptBead\Core\Stage\Step\StepKind;
 /** Where a job stands at the bench: the log folded over the plan's steps, in the order the entries were made. */
 final readonly class Progress
 {
+    /** How many notes of a step are kept at hand; all of them stand in the log. Our own figure. */
+    public const NOTES = 3;
+
     /**
      * @param  list<BenchStep>  $steps  of the plan, with what follows from inspections
      * @param  array<string, list<BenchStep>>  $added  what follows from inspections, by the step it stands behind
@@ -24,9 +27,6 @@ final readonly class Progress
         public array $readings,
         public array $notes,
     ) {}
-
-    /** How many notes of a step are kept at hand; all of them stand in the log. Our own figure. */
-    public const NOTES = 3;
 
     /**
      * @param  list<BenchStep>  $steps  of the plan

@@ -334,7 +334,7 @@ final readonly class WeldSteps
                         $placed->pieceMark,
                         $this->show(Quantity::Length, $placed->fromPieceStartMm),
                         $this->show(Quantity::Angle, abs($placed->fromThroat->turnDeg)),
-                        $placed->fromThroat->turnDeg < 0 ? 'anticlockwise' : 'clockwise',
+                        $placed->fromThroat->way(),
                         $this->show(Quantity::Length, abs($placed->fromThroat->aroundMm)),
                     ),
                     sprintf(

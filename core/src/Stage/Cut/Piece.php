@@ -91,6 +91,12 @@ final readonly class Piece
         return $this->span->bendIndex === 0;
     }
 
+    /** What the turn of its bend is counted from, in words. */
+    public function turnedFrom(): string
+    {
+        return $this->isFirstBend() ? 'the index mark of the start' : 'the inside of the bend before it';
+    }
+
     /** Whether it is cut from a bend. */
     public function isBend(): bool
     {

@@ -88,7 +88,7 @@ final readonly class MadeWork
 
     /**
      * @param  list<BenchStep>  $steps
-     * @return list<BenchStep> the same; a step says first what of it lies made already
+     * @return list<BenchStep> the same steps; each begins with what of it is made already
      */
     public function telling(array $steps, UnitSystem $units): array
     {

@@ -19,9 +19,6 @@ use UpsweptBead\Core\Stage\Joint\JointType;
  */
 final readonly class RootCare
 {
-    /** The override that counts for all joints of a job. */
-    public const OF_JOB = 'purge.school';
-
     private const WHY = 'A root without any shield takes a reason: say why.';
 
     private const LABEL = 'Root shielded by';
@@ -35,7 +32,7 @@ final readonly class RootCare
         $proposed = self::refused($ofShop, $care) === '' ? $ofShop : RootPractice::Argon;
 
         return self::chosen(Choice::of(
-            self::OF_JOB,
+            RootPractice::OF_JOB,
             self::LABEL,
             $proposed->label(),
             new Reason(

@@ -129,6 +129,18 @@ it('warns of tubes that do not fit the inlets they go into', function () {
         ->and($said('T1.750x.065'))->not->toContain('its inlet');
 });
 
+it('takes an inlet that would tear for a problem, one that is only expanded far for a caution', function () {
+    $severities = static fn (string $tube): array => array_values(array_unique(array_map(
+        static fn (Notice $one): string => $one->severity->value,
+        array_filter(
+            Planner::sketch(SomeCollectors::header(['tube' => $tube]), Some::shop())->notices(),
+            static fn (Notice $one): bool => str_contains($one->message, 'expanded by'),
+        ),
+    )));
+    // Runs of 1 3/4 in widen 1 5/8 in by 16 % and 1 1/2 in by 26 %: 12 may be, from 24 on it is taken to tear.
+    expect($severities('T1.625x.065'))->toBe(['caution'])->and($severities('T1.500x.065'))->toBe(['problem']);
+});
+
 it('makes a 4-2-1 of three collectors, each pair running on into the last', function () {
     $document = JobWriter::toArray(SomeCollectors::header());
     $build = static fn (string $letter, string $tube, array $at, ?string $into): array => [

@@ -186,8 +186,8 @@
     {#if !desk.isDraft && person.plans && FIXED_AT.includes(stage)}
         <p class="text-quiet flex flex-wrap items-center gap-x-3 px-1">
             <span
-                >Rev {desk.revision.number} is released and fixed: the bench works by it. Changes go into the next
-                one.</span
+                >Rev {desk.revision.number} is released and fixed: the bench works by it. A change makes the next
+                revision.</span
             >
             <Button look="quiet" onclick={revise}>Begin rev {desk.revision.number + 1} here</Button>
         </p>

@@ -1,5 +1,6 @@
 // Changes to the job document that a collector or a branch begins with; where they stand is worked out by the core.
 import type { JobDocument, Plan, Triple } from '@/lib/answers';
+import { freeName } from '@/lib/free-name';
 
 /** More tubes do not go into one collector; as the core has it. */
 const MOST_INLETS = 6;
@@ -41,19 +42,15 @@ export function buildCollector(document: JobDocument, plan: Plan, letter: string
     if (known) known.build = build;
     else
         collectors.push({
-            name: freeName(collectors.map((one) => one.name)),
+            name: freeName(
+                'Collector',
+                collectors.map((one) => one.name),
+            ),
             runs: isForRuns && isUnrouted ? runs.map((run) => run.letter) : [],
             assignment: isForRuns && isUnrouted ? 'any' : 'fixed',
             firing: [],
             build,
         });
-}
-
-function freeName(taken: string[]): string {
-    for (let i = 1; ; i++) {
-        const name = i === 1 ? 'Collector' : `Collector ${i}`;
-        if (!taken.includes(name)) return name;
-    }
 }
 
 function middle(points: Triple[]): string[] {

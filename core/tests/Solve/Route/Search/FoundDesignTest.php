@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Document\Faults;
 use UpsweptBead\Core\Base\Document\Node;
+use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Screens\FigureWriter;
+use UpsweptBead\Core\Exchange\Screens\SetPlanWriter;
 use UpsweptBead\Core\Solve\Route\Search\FoundDesign;
 use UpsweptBead\Core\Solve\Route\Search\FoundRun;
 use UpsweptBead\Core\Solve\Route\Search\Hindrance;
@@ -24,11 +27,12 @@ function stored(array $value): Node
     return Node::wrap(['format' => 'stored', 'all' => $again], 'stored', null, new Faults())->at('all');
 }
 
-function foundDesign(): FoundDesign
+/** @param  float  $aside  how far the second run goes further out, mm */
+function foundDesign(float $aside = 0.0): FoundDesign
 {
     $ways = [
         SomeWays::through('A', [[0, 0, 0], [200, 0, 0], [200, 200, 0], [200, 200, -300]]),
-        SomeWays::through('B', [[0, 90, 0], [260, 90, 0], [260, 90, -300]]),
+        SomeWays::through('B', [[0, 90, 0], [260 + $aside, 90, 0], [260 + $aside, 90, -300]]),
     ];
 
     return FoundDesign::of(new SetAnswer(SetStatus::Solved, $ways, 54.321, bestSeconds: 1.25), 3);
@@ -49,6 +53,25 @@ it('says how many bends there are, how long the tubes are, and where each ends',
         ->and($found->lengthsMm()[1])->toBeClose(260 + 300 - $saved, 0, 1e-9)
         ->and($found->runs[0]->run->end()->at->distanceTo($found->runs[0]->at))->toBeLessThan(1e-9)
         ->and($found->runs[1]->inlet)->toBe('B');
+});
+
+it('tells designs apart by how far their runs lie from one another, and takes those for one that nobody could', function () {
+    $apart = foundDesign(40.0)->apartMm(foundDesign());
+    expect($apart['A'])->toBeClose(0.0, 0, 1e-9)
+        // Its lower leg lies 40 mm further out; the longer way is walked in longer parts.
+        ->and($apart['B'])->toBeGreaterThan(40.0)->toBeLessThan(45.0)
+        ->and(foundDesign(40.0)->isLike(foundDesign()))->toBeFalse()
+        ->and(foundDesign(5.0)->isLike(foundDesign()))->toBeTrue();
+});
+
+it('says of each design how it differs from the one before it that is most like it', function () {
+    $written = (new SetPlanWriter(new FigureWriter(UnitSystem::Metric)))->found([foundDesign(), foundDesign(90.0), foundDesign(50.0)]);
+    expect(array_column($written, 'differs'))->sequence(
+        static fn ($first) => $first->toBe(''),
+        static fn ($second) => $second->toStartWith('Beside design 1: other ways for B by 9'),
+        // 40 mm from the second, 50 from the first.
+        static fn ($third) => $third->toStartWith('Beside design 2: other ways for B by 4'),
+    );
 });
 
 it('makes no design of an answer that has none', function () {

@@ -28,8 +28,7 @@
     <section class="sheet flex max-h-[32rem] flex-col" aria-label="Ways found">
         <p class="border-line border-b px-3 py-2">
             <span class="heading">{answers.found} ways</span>
-            {#if answers.found > answers.answers.length}<span
-                    >, the first {answers.answers.length} listed</span
+            {#if answers.found > answers.answers.length}<span>the first {answers.answers.length} listed;</span
                 >{/if}
             <span class="text-quiet"
                 >fewest joints first, then even angles, length, what is on the shelf, wide bends</span

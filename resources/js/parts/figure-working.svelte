@@ -17,11 +17,12 @@
     const asked = $derived(figure.override?.procedure ?? '');
     /** In sentences to choose from, not in a word or a number. */
     const isLong = $derived((figure.options ?? []).some((one) => one.value.length > 16));
-    const mayOverrule = $derived(desk.isDraft);
     let value = $state(untrack(() => (asked === '' ? (figure.override?.value ?? '') : '')));
     let why = $state(untrack(() => figure.override?.why ?? ''));
     let working = $state.raw<Reason | null>(null);
     let failure = $state('');
+    /** Only once the working stands above it: what is pressed must not move away under the finger. */
+    const mayOverrule = $derived(desk.isDraft && (working !== null || failure !== ''));
 
     onMount(async () => {
         const key = figure.key;

@@ -17,6 +17,7 @@ use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Stage\Made\Outline;
 use UpsweptBead\Core\Stage\Merge\Placement;
 use UpsweptBead\Core\Stage\Plan\Plan;
+use UpsweptBead\Core\Stage\Survey\Surveyed;
 
 /** Saves, releases and begins drafts. Every change says which version it was made on. */
 final readonly class Drafts
@@ -33,7 +34,8 @@ final readonly class Drafts
     /** Stores a new job with its first draft. */
     public function begin(CoreJob $document): Job
     {
-        $document = Placement::in($document, $this->workshop->shop());
+        $shop = $this->workshop->shop();
+        $document = Placement::in(Surveyed::of($document, $shop)->job, $shop);
         $begun = DB::transaction(static function () use ($document): Job {
             $job = Job::query()->create(['number' => $document->number, 'title' => $document->title]);
             Revision::query()->create([
@@ -83,7 +85,11 @@ final readonly class Drafts
         return $kept;
     }
 
-    /** @throws StaleDraft if the draft has moved on, or is no draft any more */
+    /**
+     * @param  CoreJob  $document  with its measured ends where its readings put them
+     *
+     * @throws StaleDraft if the draft has moved on, or is no draft any more
+     */
     public function save(Job $job, int $version, CoreJob $document): Revision
     {
         $document = Placement::in($document, $this->workshop->shop());

@@ -24,6 +24,7 @@ final readonly class ShopView
         'Welding' => ['weld', 'torch', 'rod'],
         'Purge' => ['purge'],
         'Cooling and schedule' => ['cool', 'plate', 'schedule'],
+        'Measuring at the vehicle' => ['measure'],
         'Fit and tacks' => ['fit', 'slip', 'bung', 'egt', 'finish', 'outlet'],
         'Cutting' => ['cut', 'saw', 'pie'],
         'Routes' => ['route', 'set'],

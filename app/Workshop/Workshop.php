@@ -18,6 +18,7 @@ use UpsweptBead\Core\Stage\Made\Outline;
 use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Stage\Plan\Sketch;
+use UpsweptBead\Core\Stage\Survey\Surveyed;
 
 /** Brings stored documents to the core and its answers back; computes nothing of the job itself. */
 final class Workshop
@@ -161,13 +162,16 @@ final class Workshop
     /**
      * The plan as far as it is worked out with every edit: the order in which runs go in only where it is known
      * already.
+     *
+     * @param  Surveyed|null  $surveyed  its readings as they were adjusted; null where that is still to be done
      */
-    public function plan(CoreJob $job, ?UnitSystem $shownIn = null): Plan
+    public function plan(CoreJob $job, ?UnitSystem $shownIn = null, ?Surveyed $surveyed = null): Plan
     {
         return Planner::plan(
             $shownIn === null ? $job : $job->in($shownIn),
             $this->shopFor($job),
             $this->insertions->find($job, $this->shop()),
+            $surveyed,
         );
     }
 

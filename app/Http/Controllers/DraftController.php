@@ -31,6 +31,7 @@ use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Stage\Made\MadeWork;
 use UpsweptBead\Core\Stage\Made\Outline;
 use UpsweptBead\Core\Stage\Plan\Planner;
+use UpsweptBead\Core\Stage\Survey\Surveyed;
 
 /** Live editing: a document goes in, the plan comes out; saved only through `update`. */
 final readonly class DraftController
@@ -46,7 +47,8 @@ final readonly class DraftController
 
     public function update(SaveDraftRequest $request, Job $job): JsonResponse
     {
-        $document = $request->document();
+        $surveyed = Surveyed::of($request->document(), $this->workshop->shop());
+        $document = $surveyed->job;
         try {
             $revision = $this->drafts->save($job, $request->integer('version'), $document);
         } catch (StaleDraft $stale) {
@@ -57,7 +59,7 @@ final readonly class DraftController
             ]);
         }
 
-        $worked = $this->workshop->plan($document);
+        $worked = $this->workshop->plan($document, surveyed: $surveyed);
         $plan = KnownPlan::of($worked);
         $outline = fn (): Outline => $this->workshop->outline($worked->sketch);
         // Nothing is logged before the first release.

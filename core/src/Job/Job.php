@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Job;
 use UpsweptBead\Core\Base\Reason\Overrides;
 use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\Collector\CollectorSpec;
+use UpsweptBead\Core\Job\Measured\MeasuredSpec;
 use UpsweptBead\Core\Job\Procedure\OutsideWork;
 use UpsweptBead\Core\Job\Procedure\WeldProcedure;
 use UpsweptBead\Core\Job\Run\RouteChoice;
@@ -42,6 +43,7 @@ final readonly class Job
         public array $procedures = [],
         public array $outside = [],
         public array $prices = [],
+        public MeasuredSpec $measured = new MeasuredSpec,
     ) {}
 
     /**
@@ -67,6 +69,7 @@ final readonly class Job
             $this->procedures,
             $this->outside,
             $this->prices,
+            $this->measured,
         );
     }
 
@@ -158,6 +161,7 @@ final readonly class Job
             $this->procedures,
             $this->outside,
             $this->prices,
+            $this->measured,
         );
     }
 }

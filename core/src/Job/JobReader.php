@@ -12,6 +12,7 @@ use UpsweptBead\Core\Base\Reason\Overrides;
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Job\Measured\MeasuredReader;
 use UpsweptBead\Core\Job\Procedure\OutsideWork;
 use UpsweptBead\Core\Job\Procedure\ProcedureReader;
 use UpsweptBead\Core\Job\Run\EndReader;
@@ -68,7 +69,7 @@ final readonly class JobReader
 
     private static function read(Node $root, Faults $faults): JobReading
     {
-        $root->only(['job', 'engine', 'runs', 'set', 'procedures', 'outside', 'prices', 'overrides']);
+        $root->only(['job', 'engine', 'runs', 'set', 'procedures', 'outside', 'prices', 'measured', 'overrides']);
         $head = $root->at('job')->only(['number', 'title', 'customer', 'vehicle', 'purpose', 'units', 'metal', 'note']);
         $units = $head->at('units')->choice(UnitSystem::class, UnitSystem::Inch);
         $reader = new self($units);
@@ -76,6 +77,7 @@ final readonly class JobReader
         self::refuseDoubles($root->at('runs'), $runs);
         self::refuseStrangers($root->at('runs'), $runs);
         self::refuseTooMuch($root->at('runs'), $runs);
+        $letters = array_map(static fn (RunSpec $run): string => $run->letter, $runs);
         $overrides = $root->at('overrides')->isMissing() ? [] : $root->at('overrides')->items(self::MOST_OVERRIDES);
         $job = new Job(
             $head->at('number')->required(40),
@@ -88,9 +90,7 @@ final readonly class JobReader
             $head->at('note')->text(),
             $runs,
             new Overrides(array_map(self::override(...), $overrides), $units),
-            (new SetReader($units, array_map(static fn (RunSpec $run): string => $run->letter, $runs)))->read(
-                $root->at('set'),
-            ),
+            (new SetReader($units, $letters))->read($root->at('set')),
             $root->at('engine')->isMissing() ? null : $reader->engine($root->at('engine')),
             (new ProcedureReader($units))->read($root->at('procedures')),
             $root->at('outside')->isMissing()
@@ -99,6 +99,7 @@ final readonly class JobReader
             $root->at('prices')->isMissing()
                 ? []
                 : self::prices($root->at('prices')),
+            (new MeasuredReader($units, $letters))->read($root->at('measured')),
         );
 
         return new JobReading($faults->all() === [] ? $job : null, $faults->all());

@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Job;
 use UpsweptBead\Core\Base\Reason\Override;
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Job\Collector\SaddleSpec;
+use UpsweptBead\Core\Job\Measured\MeasuredWriter;
 use UpsweptBead\Core\Job\Procedure\OutsideWork;
 use UpsweptBead\Core\Job\Procedure\WeldProcedure;
 use UpsweptBead\Core\Job\Run\Bore;
@@ -61,6 +62,7 @@ final readonly class JobWriter
                 $job->outside,
             )]),
             ...($job->prices === [] ? [] : ['prices' => $job->prices]),
+            ...($job->measured->isEmpty() ? [] : ['measured' => MeasuredWriter::toArray($job->measured)]),
             'overrides' => array_map(
                 static fn (Override $override): array => [
                     'figure' => $override->figure,

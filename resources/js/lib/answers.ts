@@ -51,6 +51,22 @@ export type Preference = 'few-bends' | 'whole-angles' | 'little-turning' | 'shor
 export type BendPlane = 'level' | 'lengthwise' | 'crosswise';
 export type OutletAxis = 'rearward' | 'right' | 'up';
 export type SeamKind = 'all' | 'butts' | 'fillets' | 'seals' | 'merges';
+export type WayWord = 'rearward' | 'forward' | 'right' | 'left' | 'up' | 'down';
+export type ReadingKind =
+    | 'offset'
+    | 'tape'
+    | 'rod'
+    | 'face'
+    | 'bolt_circle'
+    | 'dip'
+    | 'bearing'
+    | 'lean'
+    | 'level'
+    | 'square_to'
+    | 'angle'
+    | 'midpoint'
+    | 'on_line';
+export type MeasuringTool = 'tape' | 'corner' | 'rod' | 'finder' | 'phone' | 'eye';
 export type Outcome = 'accept' | 'dress' | 'add' | 'redo';
 export type ItemKind =
     | 'tube'
@@ -280,6 +296,7 @@ export interface JobDocument {
     prices?: {
         [k: string]: number;
     };
+    measured?: MeasuredDocument;
     overrides: OverrideDocument[];
 }
 export interface HeadDocument {
@@ -636,6 +653,59 @@ export interface ProcedureDocument {
         holdFlow?: string;
     };
 }
+/**
+ * What was read at the vehicle. Absent: every end stands where it was typed.
+ */
+export interface MeasuredDocument {
+    points: MeasuredPointDocument[];
+    ends: MeasuredEndDocument[];
+    readings: ReadingDocument[];
+}
+export interface MeasuredPointDocument {
+    name: string;
+    at?: PointText;
+    side?: WayWord;
+}
+/**
+ * An end of a run whose place or direction follows from readings.
+ */
+export interface MeasuredEndDocument {
+    run: string;
+    isStart: boolean;
+    place: boolean;
+    direction: boolean;
+    side?: WayWord;
+    facing?: WayWord;
+}
+/**
+ * A reading as it was taken; docs/job-file.md says what each kind takes.
+ */
+export interface ReadingDocument {
+    id: string;
+    kind: ReadingKind;
+    tool: MeasuringTool;
+    of: string;
+    with?: string[];
+    way?: WayWord;
+    toward?: WayWord;
+    /**
+     * Plumb instead of level; a face that looks the other way.
+     */
+    isOther?: boolean;
+    /**
+     * A length, degrees, or rearward, right and up.
+     */
+    value?: (number | string) | PointText;
+    points?: (string | PointText)[];
+    /**
+     * In place of the tool's own: a length, or degrees.
+     */
+    tolerance?: number | string;
+    /**
+     * Kept, and nothing follows from it.
+     */
+    leftOut?: boolean;
+}
 export interface OverrideDocument {
     figure: string;
     value: string;
@@ -648,6 +718,7 @@ export interface Plan {
     runs: RunPlan[];
     set: SetPlan;
     merge: MergePlan;
+    measured: MeasuredPlan | null;
     tuning: {
         [k: string]: Figure;
     };
@@ -1181,6 +1252,76 @@ export interface SlantPlan {
      */
     cut: number[];
     template: string;
+}
+export interface MeasuredPlan {
+    ends: MeasuredEndPlan[];
+    points: MeasuredPointPlan[];
+    readings: ReadingPlan[];
+    answers: AnswerPlan[];
+    runs: ClosingDoubt[];
+    walk: WalkStep[];
+}
+/**
+ * How sure an end is: one standard deviation; null where it is typed or still open.
+ */
+export interface MeasuredEndPlan {
+    run: string;
+    isStart: boolean;
+    says: string;
+    isPlaceOpen: boolean;
+    isDirectionOpen: boolean;
+    sd: string | null;
+    sdMm: number;
+    sdAngle: string | null;
+    sdDeg: number;
+}
+export interface MeasuredPointPlan {
+    name: string;
+    at: Triple | null;
+    sd: string | null;
+}
+export interface ReadingPlan {
+    id: string;
+    says: string;
+    /**
+     * By how much the others say otherwise.
+     */
+    off: string | null;
+    within: string | null;
+    stands: 'agrees' | 'unchecked' | 'suspect' | 'left out';
+}
+/**
+ * One of several answers that fit the readings alike, and the word that chooses it.
+ */
+export interface AnswerPlan {
+    of: string;
+    isFacing: boolean;
+    way: WayWord | null;
+    says: string;
+}
+/**
+ * How far the far end of a run may miss, what to leave long, and the reading worth most to take again.
+ */
+export interface ClosingDoubt {
+    letter: string;
+    miss: string;
+    turn: string;
+    trim: string;
+    retake: string | null;
+    then: string;
+}
+/**
+ * A reading still to be taken.
+ */
+export interface WalkStep {
+    kind: ReadingKind;
+    of: string;
+    with: string[];
+    way: WayWord | null;
+    toward: WayWord | null;
+    says: string;
+    how: string;
+    isCheck: boolean;
 }
 export interface CutPlan {
     nestings: Nesting[];
@@ -3025,6 +3166,7 @@ export interface WholePlan {
     runs: RunPlan[];
     set: SetPlan;
     merge: MergePlan;
+    measured: MeasuredPlan | null;
     tuning: {
         [k: string]: Figure;
     };

@@ -4,18 +4,6 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Files;
 
-use UpsweptBead\Core\Solve\Adjust\Observation;
-use UpsweptBead\Core\Solve\Adjust\Observation\AngleOf;
-use UpsweptBead\Core\Solve\Adjust\Observation\AxisAngle;
-use UpsweptBead\Core\Solve\Adjust\Observation\Between;
-use UpsweptBead\Core\Solve\Adjust\Observation\InFace;
-use UpsweptBead\Core\Solve\Adjust\Observation\Midway;
-use UpsweptBead\Core\Solve\Adjust\Observation\Offset;
-use UpsweptBead\Core\Solve\Adjust\Observation\OnAxis;
-use UpsweptBead\Core\Solve\Adjust\Observation\OnCircle;
-use UpsweptBead\Core\Solve\Adjust\Observation\OnLine;
-use UpsweptBead\Core\Solve\Adjust\Observation\SquareTo;
-use UpsweptBead\Core\Solve\Adjust\Observation\Tape;
 use UpsweptBead\Core\Solve\Adjust\Reading;
 use UpsweptBead\Core\Solve\Adjust\ReadingKind;
 use UpsweptBead\Core\Solve\Adjust\Sheet;
@@ -67,30 +55,17 @@ final readonly class SurveyReadingReader
         $of = $this->place($file, 'of');
         $from = $file->has('from') ? $this->place($file, 'from') : Sheet::DATUM;
         $axis = $file->oneOf('axis', ['x', 'y', 'z', 'xyz']);
-        if ($axis !== 'xyz') {
-            $one = new Offset($of, $from, self::AXES[$axis] ?? 0, $file->number('value'));
-            $observations = [new Observation($id, $id, $sigma, $one)];
-        } else {
-            $values = $file->triple('value');
-            $observations = [];
-            foreach (self::AXES as $letter => $i) {
-                $observations[] = new Observation("$id.$letter", $id, $sigma, new Offset($of, $from, $i, $values[$i]));
-            }
-        }
 
-        return new Reading($id, ReadingKind::Offset, $observations, places: [$of, $from]);
+        return Reading::offset($id, $sigma, $of, $from, $axis === 'xyz'
+            ? $file->triple('value')
+            : [self::AXES[$axis] ?? 0 => $file->number('value')]);
     }
 
     private function tape(SurveyFile $file, string $id, float $sigma): Reading
     {
         [$one, $other] = $this->pair($file, 'between', $this->places);
 
-        return new Reading(
-            $id,
-            ReadingKind::Tape,
-            [new Observation($id, $id, $sigma, new Tape($one, $other, $file->number('value', 0.0)))],
-            places: [$one, $other],
-        );
+        return Reading::tape($id, $sigma, $one, $other, $file->number('value', 0.0));
     }
 
     private function points(SurveyFile $file, string $id, float $sigma, ReadingKind $kind): Reading
@@ -110,83 +85,52 @@ final readonly class SurveyReadingReader
         if (count($points) < ($kind === ReadingKind::Rod ? 2 : 3)) {
             $file->refuse('invalid', 'points');
         }
-        $radius = $kind === ReadingKind::BoltCircle && $file->has('diameter') ? $file->above('diameter') / 2 : null;
-        $observations = [];
-        foreach ($points as $i => $point) {
-            $n = $i + 1;
-            $observations = [...$observations, ...match ($kind) {
-                ReadingKind::Rod => [
-                    new Observation("$id.{$n}h", $id, $sigma, new OnAxis($end, $point, false)),
-                    new Observation("$id.{$n}v", $id, $sigma, new OnAxis($end, $point, true)),
-                ],
-                ReadingKind::Face => [new Observation("$id.$n", $id, $sigma, new InFace($end, $point))],
-                default => [
-                    new Observation("$id.{$n}f", $id, $sigma, new InFace($end, $point)),
-                    new Observation("$id.{$n}c", $id, $sigma, new OnCircle($id, $end, $point, $radius)),
-                ],
-            }];
-        }
 
-        return new Reading($id, $kind, $observations, $end, $points);
+        return match ($kind) {
+            ReadingKind::Rod => Reading::rod($id, $sigma, $end, $points),
+            ReadingKind::Face => Reading::face($id, $sigma, $end, $points),
+            default => Reading::boltCircle($id, $sigma, $end, $points, $file->has('diameter') ? $file->above('diameter') / 2 : null),
+        };
     }
 
     private function angle(SurveyFile $file, string $id, float $sigma, ReadingKind $kind): Reading
     {
         $end = $this->end($file, 'end');
-        $one = static fn (
-            AngleOf $of,
-            float $value,
-            string $suffix = '',
-            float $zero = 0.0,
-        ): Observation => new Observation($id.$suffix, $id, $sigma, new AxisAngle($end, $of, $value, $zero));
-        $observations = match ($kind) {
-            ReadingKind::Dip => [$one(AngleOf::Dip, $file->number('value', -90.0, 90.0))],
-            ReadingKind::Bearing => [$one(
-                AngleOf::Bearing,
-                $file->number('value'),
-                '',
-                self::BEARINGS[$file->oneOf('from', array_keys(self::BEARINGS))] ?? 0.0,
-            )],
-            ReadingKind::Lean => [$one(
-                $file->oneOf('view', ['side', 'front']) === 'front' ? AngleOf::LeanFromFront : AngleOf::LeanFromSide,
-                $file->number('value', -180.0, 180.0),
-            )],
-            default => $file->oneOf('is', ['level', 'plumb']) === 'level'
-                ? [$one(AngleOf::Dip, 0.0)]
-                : [$one(AngleOf::Forward, 0.0, '.x'), $one(AngleOf::Left, 0.0, '.y')],
-        };
 
-        return new Reading($id, $kind, $observations, $end);
+        return match ($kind) {
+            ReadingKind::Dip => Reading::dip($id, $sigma, $end, $file->number('value', -90.0, 90.0)),
+            ReadingKind::Bearing => Reading::bearing(
+                $id,
+                $sigma,
+                $end,
+                $file->number('value'),
+                self::BEARINGS[$file->oneOf('from', array_keys(self::BEARINGS))] ?? 0.0,
+            ),
+            ReadingKind::Lean => Reading::lean(
+                $id,
+                $sigma,
+                $end,
+                $file->number('value', -180.0, 180.0),
+                $file->oneOf('view', ['side', 'front']) === 'front',
+            ),
+            default => $file->oneOf('is', ['level', 'plumb']) === 'level'
+                ? Reading::level($id, $sigma, $end)
+                : Reading::plumb($id, $sigma, $end),
+        };
     }
 
     private function square(SurveyFile $file, string $id, float $sigma): Reading
     {
-        [$end, $to] = [$this->end($file, 'end'), $this->end($file, 'to')];
+        $isOpposite = $file->oneOf('sense', ['same', 'opposite']) === 'opposite';
 
-        return new Reading(
-            $id,
-            ReadingKind::SquareTo,
-            [
-                new Observation("$id.h", $id, $sigma, new SquareTo($end, $to, false)),
-                new Observation("$id.v", $id, $sigma, new SquareTo($end, $to, true)),
-            ],
-            $end,
-            to: $to,
-            isOpposite: $file->oneOf('sense', ['same', 'opposite']) === 'opposite',
-        );
+        return Reading::squareTo($id, $sigma, $this->end($file, 'end'), $this->end($file, 'to'), $isOpposite);
     }
 
     private function between(SurveyFile $file, string $id, float $sigma): Reading
     {
         [$one, $other] = $this->pair($file, 'ends', $this->ends);
 
-        return new Reading(
-            $id,
-            ReadingKind::Angle,
-            [new Observation($id, $id, $sigma, new Between($one, $other, $file->number('value', 0.0, 180.0)))],
-            $one,
-            to: $other,
-        );
+        return Reading::angle($id, $sigma, $one, $other, $file->number('value', 0.0, 180.0));
     }
 
     private function middle(SurveyFile $file, string $id, float $sigma): Reading
@@ -194,12 +138,7 @@ final readonly class SurveyReadingReader
         $of = $this->place($file, 'of');
         [$one, $other] = $this->pair($file, 'between', $this->places);
 
-        $observations = [];
-        foreach (self::AXES as $letter => $i) {
-            $observations[] = new Observation("$id.$letter", $id, $sigma, new Midway($of, $one, $other, $i));
-        }
-
-        return new Reading($id, ReadingKind::Midpoint, $observations, places: [$of, $one, $other]);
+        return Reading::midpoint($id, $sigma, $of, $one, $other);
     }
 
     private function line(SurveyFile $file, string $id, float $sigma): Reading
@@ -207,10 +146,7 @@ final readonly class SurveyReadingReader
         $of = $this->place($file, 'of');
         [$from, $to] = $this->pair($file, 'through', $this->places);
 
-        return new Reading($id, ReadingKind::OnLine, [
-            new Observation("$id.h", $id, $sigma, new OnLine($of, $from, $to, false)),
-            new Observation("$id.v", $id, $sigma, new OnLine($of, $from, $to, true)),
-        ], places: [$of, $from, $to]);
+        return Reading::onLine($id, $sigma, $of, $from, $to);
     }
 
     private function place(SurveyFile $file, string $field): string

@@ -64,6 +64,7 @@ final readonly class PlanWriter
             'runs' => (new RunWriter($figures, $plan->sketch))->runs(),
             'set' => (new SetPlanWriter($figures))->layout($plan->layout, $plan->job),
             'merge' => (new MergeWriter($figures, $plan->sketch->rates))->toArray($plan->sketch),
+            'measured' => MeasuredWriter::toArray($plan->layout->surveyed, $plan->job->units),
             'tuning' => (object) $figures->withReasons()->each($plan->survey->tuning),
             'jointCount' => count($plan->joints->joints),
             'cut' => $stages->cut($plan->cut),

@@ -31,9 +31,19 @@ final readonly class Adjustment
     public static function of(Sheet $sheet, Fit $fit): ?self
     {
         $covariance = $sheet->unknowns->count === 0 ? [] : $fit->equations->covariance();
-        if ($covariance === null) {
-            return null;
-        }
+
+        return $covariance === null ? null : self::with($sheet, $fit, $covariance);
+    }
+
+    /** The same where something is not determined: what is keeps its doubt, the rest has one of many metres. */
+    public static function loosely(Sheet $sheet, Fit $fit): self
+    {
+        return self::with($sheet, $fit, $sheet->unknowns->count === 0 ? [] : $fit->equations->looseCovariance());
+    }
+
+    /** @param  list<list<float>>  $covariance */
+    private static function with(Sheet $sheet, Fit $fit, array $covariance): self
+    {
         $residuals = [];
         foreach ($fit->equations->observations as $k => $one) {
             $row = $fit->equations->rows[$k];

@@ -12,7 +12,7 @@ namespace UpsweptBead\Core\Solve\Adjust;
  *
  * @phpstan-type ChainBend array{length: float, rotation: float, angle: float, clr: float}
  */
-final readonly class Chain
+final readonly class Chain implements FarPoint
 {
     /** @param  list<ChainBend>  $bends  lengths and radii in mm, angles in degrees */
     public function __construct(public array $bends, public float $lastMm) {}

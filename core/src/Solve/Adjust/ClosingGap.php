@@ -39,10 +39,10 @@ final readonly class ClosingGap
         return self::SURE * $this->alongSd;
     }
 
-    public static function of(Adjustment $now, string $from, string $to, Chain $chain): self
+    public static function of(Adjustment $now, string $from, string $to, FarPoint $run): self
     {
-        $numbers = static function (Estimate $at) use ($from, $to, $chain): array {
-            [$end, $travel] = $chain->end($at->places[$from], $at->axes[$from]);
+        $numbers = static function (Estimate $at) use ($from, $to, $run): array {
+            [$end, $travel] = $run->end($at->places[$from], $at->axes[$from]);
             $wanted = Xyz::times($at->axes[$to], -1.0);
             $gap = Xyz::minus($at->places[$to], $end);
 
@@ -55,7 +55,7 @@ final readonly class ClosingGap
         $together = static fn (int $i): float => sqrt(
             max(0.0, $covariance[$i][$i] + $covariance[$i + 1][$i + 1] + $covariance[$i + 2][$i + 2]),
         );
-        [, $travel] = $chain->end($now->estimate->places[$from], $now->estimate->axes[$from]);
+        [, $travel] = $run->end($now->estimate->places[$from], $now->estimate->axes[$from]);
 
         return new self(
             [$x, $y, $z],

@@ -21,6 +21,7 @@ use UpsweptBead\Core\Solve\Run\FarEnd;
 use UpsweptBead\Core\Stage\Merge\BranchingChecks;
 use UpsweptBead\Core\Stage\Merge\Placement;
 use UpsweptBead\Core\Stage\Survey\Surroundings;
+use UpsweptBead\Core\Stage\Survey\Surveyed;
 
 /**
  * The first stage: where every run of a job lies, the gaps that leaves between runs and to what they must keep clear
@@ -47,11 +48,14 @@ final readonly class Layout
         public SetRules $rules,
         public array $notices,
         public Placement $placement,
+        public Surveyed $surveyed,
     ) {}
 
-    public static function of(Job $job, Shop $shop): self
+    /** @param  Surveyed|null  $surveyed  the job's readings as they were adjusted; null where that is still to be done */
+    public static function of(Job $job, Shop $shop, ?Surveyed $surveyed = null): self
     {
-        $placement = Placement::of($job, $shop);
+        $surveyed ??= Surveyed::of($job, $shop);
+        $placement = Placement::of($surveyed->job, $shop);
         $job = $placement->job;
         $notices = $runs = $tubes = [];
         foreach ($job->runs as $i => $spec) {
@@ -85,7 +89,7 @@ final readonly class Layout
         return new self($runs, Lines::of($runs), $tubes, $solids, $gaps, $lengths, Style::of(
             array_combine($letters, array_map(static fn (RoutedRun $one) => $one->run, $runs)),
             array_combine($letters, array_map(static fn (RoutedRun $one): float => $one->tube->odMm, $runs)),
-        ), SetProblem::rules($job, $shop), $notices, $placement);
+        ), SetProblem::rules($job, $shop), $notices, $placement, $surveyed);
     }
 
     /**

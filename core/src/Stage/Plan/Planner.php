@@ -22,6 +22,7 @@ use UpsweptBead\Core\Stage\Joint\JointList;
 use UpsweptBead\Core\Stage\Layout\Layout;
 use UpsweptBead\Core\Stage\Merge\Placement;
 use UpsweptBead\Core\Stage\Schedule\Schedule;
+use UpsweptBead\Core\Stage\Survey\Surveyed;
 use UpsweptBead\Core\Stage\Survey\SurveyReport;
 use UpsweptBead\Core\Stage\Weld\WeldPlan;
 
@@ -34,10 +35,15 @@ final readonly class Planner
     /**
      * @param  ?Insertion  $insertion  the order in which the runs go in; null where it is not worked out yet, as
      *                                 it takes too long for every edit: then the survey's order counts
+     * @param  ?Surveyed  $surveyed  the job's readings as they were adjusted; null where that is still to be done
      */
-    public static function plan(Job $job, Shop $shop, ?Insertion $insertion = null): Plan
-    {
-        $sketch = self::sketch($job, $shop);
+    public static function plan(
+        Job $job,
+        Shop $shop,
+        ?Insertion $insertion = null,
+        ?Surveyed $surveyed = null,
+    ): Plan {
+        $sketch = self::sketch($job, $shop, $surveyed);
 
         $access = Access::known($sketch->job, $sketch->layout, $sketch->joints, $shop, $insertion);
 
@@ -68,13 +74,13 @@ final readonly class Planner
         $schedule = Schedule::of($fit, $weld, $shop);
         $steps = BenchSteps::of(new WorkPlan($cut, $joints, $fit, $weld, $schedule), $job, $shop->rules);
 
-        return new Plan(SurveyReport::of($job, $shop), $sketch, $fit, $weld, $schedule, $steps);
+        return new Plan(SurveyReport::of($job, $shop, $layout->surveyed), $sketch, $fit, $weld, $schedule, $steps);
     }
 
     /** Only the first stages, for while something is dragged. */
-    public static function sketch(Job $job, Shop $shop): Sketch
+    public static function sketch(Job $job, Shop $shop, ?Surveyed $surveyed = null): Sketch
     {
-        $layout = Layout::of($job, $shop);
+        $layout = Layout::of($job, $shop, $surveyed);
         $job = $layout->placement->job;
         $cut = CutPlan::of($job, $layout, $shop);
 
@@ -89,7 +95,7 @@ final readonly class Planner
      */
     public static function route(Job $job, string $letter, Shop $shop): RouteAnswers
     {
-        $placement = Placement::of($job, $shop);
+        $placement = Placement::of(Surveyed::of($job, $shop)->job, $shop);
         $spec = $placement->job->run($letter)
             ?? throw new \OutOfBoundsException(sprintf('The job has no run "%s".', mb_substr($letter, 0, 20)));
         $tube = $shop->catalogue->tube($spec->tubeId);

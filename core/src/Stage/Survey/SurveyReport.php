@@ -22,9 +22,10 @@ final readonly class SurveyReport
      */
     private function __construct(public array $tuning, public array $notices) {}
 
-    public static function of(Job $job, Shop $shop): self
+    public static function of(Job $job, Shop $shop, Surveyed $surveyed): self
     {
         return new self(Tuning::of($job, $shop), [
+            ...MeasuredChecks::notices($surveyed),
             ...MetalChecks::notices($job, $shop),
             ...SurveyChecks::notices($job, $shop),
             ...EndChecks::notices($job, $shop),

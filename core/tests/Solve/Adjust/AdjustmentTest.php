@@ -8,7 +8,6 @@ use UpsweptBead\Core\Solve\Adjust\Adjustment;
 use UpsweptBead\Core\Solve\Adjust\Chain;
 use UpsweptBead\Core\Solve\Adjust\ClosingGap;
 use UpsweptBead\Core\Solve\Adjust\Estimate;
-use UpsweptBead\Core\Solve\Adjust\Observation;
 use UpsweptBead\Core\Solve\Adjust\Observation\AngleOf;
 use UpsweptBead\Core\Solve\Adjust\Observation\AxisAngle;
 use UpsweptBead\Core\Solve\Adjust\Observation\Between;
@@ -21,7 +20,6 @@ use UpsweptBead\Core\Solve\Adjust\Observation\OnLine;
 use UpsweptBead\Core\Solve\Adjust\Observation\SquareTo;
 use UpsweptBead\Core\Solve\Adjust\Observation\Tape;
 use UpsweptBead\Core\Solve\Adjust\Reading;
-use UpsweptBead\Core\Solve\Adjust\ReadingKind;
 use UpsweptBead\Core\Solve\Adjust\Rivals;
 use UpsweptBead\Core\Solve\Adjust\Sheet;
 use UpsweptBead\Core\Solve\Adjust\Sighting;
@@ -40,44 +38,6 @@ function adjusted(array $places, array $axes, array $readings): Adjustment
     $sheet = new Sheet(['datum' => Xyz::ZERO, ...$places], $axes, array_keys($axes), [], [], $readings);
 
     return Adjustment::of($sheet, Rivals::of($sheet)[0]) ?? throw new RuntimeException('not determined');
-}
-
-/** A reading of which only the observations are looked at. */
-function one(ReadingKind $kind, float $sigma, Sighting ...$of): Reading
-{
-    static $count = 0;
-    $count++;
-
-    return new Reading("r$count", $kind, array_map(
-        static fn (int $i, Sighting $one): Observation => new Observation("r$count.$i", "r$count", $sigma, $one),
-        array_keys(array_values($of)),
-        array_values($of),
-    ), match (true) {
-        $of[0] instanceof AxisAngle, $of[0] instanceof InFace => $of[0]->end,
-        default => '',
-    }, $kind === ReadingKind::Face ? array_map(
-        static fn (Sighting $one): string|array => $one instanceof InFace ? $one->point : '',
-        array_values($of),
-    ) : []);
-}
-
-/**
- * @param  array{float, float, float}  $first
- * @param  array{float, float, float}  $last
- */
-function rod(string $end, float $sigma, array $first, array $last): Reading
-{
-    static $count = 0;
-    $count++;
-    $observations = [];
-    foreach ([$first, $last] as $i => $point) {
-        foreach ([false, true] as $isUpright) {
-            $id = "rod$count.$i".($isUpright ? 'v' : 'h');
-            $observations[] = new Observation($id, "rod$count", $sigma, new OnAxis($end, $point, $isUpright));
-        }
-    }
-
-    return new Reading("rod$count", ReadingKind::Rod, $observations, $end, [$first, $last]);
 }
 
 it('knows by closed form how each kind of reading changes with what it is of', function (Sighting $of) {
@@ -110,8 +70,8 @@ it('knows by closed form how each kind of reading changes with what it is of', f
 
 it('is as sure of a stub as its length makes it: the square root of two times sigma over its length', function () {
     $now = adjusted(['e' => null], ['e' => null], [
-        rod('e', 1.0, [3.0, 40.0, -8.0], [6.0, 238.0, -70.0]),
-        one(ReadingKind::Offset, 0.5, new Offset('e', 'datum', 1, 0.0)),
+        Reading::rod('rod of e', 1.0, 'e', [[3.0, 40.0, -8.0], [6.0, 238.0, -70.0]]),
+        Reading::offset('y', 0.5, 'e', 'datum', [1 => 0.0]),
     ]);
     $long = Xyz::length([3.0, 198.0, -62.0]);
     expect($now->axisSd('e')[0])->toBeClose(rad2deg(sqrt(2) / $long), 1e-4);
@@ -120,16 +80,16 @@ it('is as sure of a stub as its length makes it: the square root of two times si
 it('is as sure of a face as its edge makes it: sigma over the edge of a square of four corners', function () {
     $square = [[-20.0, 0.0, -20.0], [20.0, 0.0, -20.0], [20.0, 0.0, 20.0], [-20.0, 0.0, 20.0]];
     $now = adjusted(['e' => null], ['e' => null], [
-        one(ReadingKind::Face, 0.5, ...array_map(static fn (array $at): Sighting => new InFace('e', $at), $square)),
-        one(ReadingKind::Offset, 1.0, new Offset('e', 'datum', 0, 0.0), new Offset('e', 'datum', 2, 0.0)),
+        Reading::face('face', 0.5, 'e', $square),
+        Reading::offset('xz', 1.0, 'e', 'datum', [0 => 0.0, 2 => 0.0]),
     ]);
     expect($now->axisSd('e')[0])->toBeClose(rad2deg(0.5 / 40), 1e-4)->and($now->axisSd('e')[1])->toBeClose(rad2deg(0.5 / 40), 1e-4);
 });
 
 it('is as sure of an axis as its dip, and sideways by the cosine of it', function () {
     $now = adjusted(['e' => Xyz::ZERO], ['e' => null], [
-        one(ReadingKind::Dip, 0.3, new AxisAngle('e', AngleOf::Dip, 40.0)),
-        one(ReadingKind::Bearing, 0.3, new AxisAngle('e', AngleOf::Bearing, 25.0)),
+        Reading::dip('dip', 0.3, 'e', 40.0),
+        Reading::bearing('bearing', 0.3, 'e', 25.0, 0.0),
     ]);
     expect($now->axisSd('e')[0])->toBeClose(0.3, 1e-6)->and($now->axisSd('e')[1])->toBeClose(0.3 * cos(deg2rad(40)), 1e-6);
 });
@@ -143,7 +103,7 @@ it('promises the scatter that simulated readings have', function () {
     $chi = 0.0;
     for ($i = 0; $i < 400; $i++) {
         $now = adjusted([...$anchors, 'p' => null], [], array_map(
-            static fn (string $name): Reading => one(ReadingKind::Tape, 1.5, new Tape($name, 'p', Xyz::length(Xyz::minus($true, $anchors[$name])) + 1.5 * $normal())),
+            static fn (string $name): Reading => Reading::tape("to $name", 1.5, $name, 'p', Xyz::length(Xyz::minus($true, $anchors[$name])) + 1.5 * $normal()),
             array_keys($anchors),
         ));
         $places[] = $now->estimate->places['p'];
@@ -174,8 +134,8 @@ it('walks a run as every other part of the program does', function () {
 
 it('leaves so much that 95 of 100 runs can be cut to fit, and names the reading that makes the doubt', function () {
     $now = adjusted(['e' => Xyz::ZERO, 'f' => null], ['e' => null, 'f' => [-1.0, 0.0, 0.0]], [
-        rod('e', 1.0, [25.0, 0.0, 0.0], [225.0, 0.0, 0.0]),
-        one(ReadingKind::Offset, 0.5, new Offset('f', 'datum', 0, 702.0), new Offset('f', 'datum', 1, 0.0), new Offset('f', 'datum', 2, 0.0)),
+        Reading::rod('rod of e', 1.0, 'e', [[25.0, 0.0, 0.0], [225.0, 0.0, 0.0]]),
+        Reading::offset('f', 0.5, 'f', 'datum', [702.0, 0.0, 0.0]),
     ]);
     $gap = ClosingGap::of($now, 'e', 'f', new Chain([], 700.0));
     expect($gap->along)->toBeClose(2.0, 1e-6)

@@ -224,7 +224,9 @@ export class JobDesk {
     /** Puts a document that the server worked out in place of the one there is. */
     replace(next: JobDocument): Promise<void> {
         return this.edit((document) => {
-            Object.assign(document, { engine: undefined, set: undefined, procedures: undefined }, next);
+            const gone = Object.keys(document).filter((key) => !(key in next));
+            for (const key of gone) delete document[key as keyof JobDocument];
+            Object.assign(document, next);
         });
     }
 

@@ -89,7 +89,13 @@ final readonly class SurveyReadingReader
         return match ($kind) {
             ReadingKind::Rod => Reading::rod($id, $sigma, $end, $points),
             ReadingKind::Face => Reading::face($id, $sigma, $end, $points),
-            default => Reading::boltCircle($id, $sigma, $end, $points, $file->has('diameter') ? $file->above('diameter') / 2 : null),
+            default => Reading::boltCircle(
+                $id,
+                $sigma,
+                $end,
+                $points,
+                $file->has('diameter') ? $file->above('diameter') / 2 : null,
+            ),
         };
     }
 

@@ -110,10 +110,12 @@ final readonly class MeasuredReader
         $isAngle = self::isAngle($kind);
         $tool = $node->at('tool')->choice(Tool::class, $isAngle ? Tool::Finder : Tool::Tape);
         if ($tool->readsAngles() !== $isAngle) {
-            $node->at('tool')->complain('bad-tool', sprintf('must be one that reads %s', $isAngle ? 'an angle' : 'a length'));
+            $what = $isAngle ? 'an angle' : 'a length';
+            $node->at('tool')->complain('bad-tool', "must be one that reads $what");
         }
         $places = [MeasuredSpec::DATUM, ...$names];
-        $isOfEnd = ! in_array($kind, [ReadingKind::Offset, ReadingKind::Tape, ReadingKind::Midpoint, ReadingKind::OnLine], true);
+        $isOfPlace = [ReadingKind::Offset, ReadingKind::Tape, ReadingKind::Midpoint, ReadingKind::OnLine];
+        $isOfEnd = ! in_array($kind, $isOfPlace, true);
         $of = $this->named($node->at('of'), $isOfEnd ? $ends : $places);
         $isWithEnds = in_array($kind, [ReadingKind::SquareTo, ReadingKind::Angle], true);
         $with = array_map(
@@ -160,7 +162,7 @@ final readonly class MeasuredReader
     {
         $name = $node->required(self::MOST_NAME);
         if ($name !== '' && ! in_array($name, $known, true)) {
-            $node->complain('unknown-place', 'is no point or end of this job that can be meant here');
+            $node->complain('unknown-place', 'must be the name of a point or an end that can be meant here');
         }
 
         return $name;
@@ -230,12 +232,24 @@ final readonly class MeasuredReader
     private function lengths(Node $node, ReadingKind $kind, bool $areThree): array
     {
         return match (true) {
-            $kind === ReadingKind::Offset && $areThree => Points::read($node, $this->units),
+            $kind === ReadingKind::Offset && $areThree => $this->three($node),
             $kind === ReadingKind::Offset => [$node->length($this->units)],
             $kind === ReadingKind::Tape => [$this->positive($node)],
             $kind === ReadingKind::BoltCircle && ! $node->isMissing() => [$this->positive($node)],
             default => [],
         };
+    }
+
+    /** @return list<Length> */
+    private function three(Node $node): array
+    {
+        if (! $node->isList()) {
+            $node->complain('not-a-point', 'must be three lengths: rearward; right; up');
+
+            return [];
+        }
+
+        return Points::read($node, $this->units);
     }
 
     private function positive(Node $node): Length
@@ -253,7 +267,8 @@ final readonly class MeasuredReader
         $most = in_array($kind, [ReadingKind::Dip, ReadingKind::Lean], true) ? 90.0 : 180.0;
         $deg = $node->quantity(Quantity::Angle, $this->units, 360);
         if (abs($deg) > $most || $kind === ReadingKind::Angle && $deg < 0.0) {
-            $node->complain('out-of-range', sprintf('must be between %s and %.0f degrees', $kind === ReadingKind::Angle ? '0' : sprintf('−%.0f', $most), $most));
+            $least = $kind === ReadingKind::Angle ? '0' : sprintf('−%.0f', $most);
+            $node->complain('out-of-range', sprintf('must be between %s and %.0f degrees', $least, $most));
         }
 
         return $deg;
@@ -278,9 +293,9 @@ final readonly class MeasuredReader
             return [];
         }
         $points = array_map(
-            fn (Node $one): array|string => $one->asWritten() === ''
+            fn (Node $one): array|string => $one->isList()
                 ? Points::read($one, $this->units)
-                : $this->named($one, $places),
+                : $this->touchedAt($one, $places),
             $node->items(self::MOST_TOUCHED),
         );
         if (count($points) < $least) {
@@ -290,13 +305,25 @@ final readonly class MeasuredReader
         return $points;
     }
 
+    /** @param  list<string>  $places */
+    private function touchedAt(Node $node, array $places): string
+    {
+        $name = $node->asWritten();
+        if (! in_array($name, $places, true)) {
+            $node->complain('not-a-point', 'must be three lengths, rearward; right; up, or the name of a point');
+        }
+
+        return $name;
+    }
+
     private function tolerance(Node $node, bool $isAngle): Length|float
     {
         $one = $isAngle ? $node->quantity(Quantity::Angle, $this->units, 360) : $node->length($this->units);
         $sigma = $one instanceof Length ? $one->mm : $one;
         $most = $isAngle ? self::MOST_SIGMA_DEG : self::MOST_SIGMA_MM;
         if ($sigma <= 0.0 || $sigma > $most) {
-            $node->complain('out-of-range', sprintf('must be above 0 and at most %.0f %s', $most, $isAngle ? 'degrees' : 'mm'));
+            $unit = $isAngle ? 'degrees' : 'mm';
+            $node->complain('out-of-range', sprintf('must be above 0 and at most %.0f %s', $most, $unit));
         }
 
         return $one;

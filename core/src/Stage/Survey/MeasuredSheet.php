@@ -130,7 +130,9 @@ final readonly class MeasuredSheet
         $from = $one->way ?? Way::Forward;
         $isLeft = self::ROUND[((int) array_search($from->value, self::ROUND, true) + 1) % 4] === $one->toward?->value;
 
-        return Reading::bearing($one->id, $sigma, $one->of, $isLeft ? $deg : -$deg, self::BEARINGS[$from->value] ?? 0.0);
+        $zeroDeg = self::BEARINGS[$from->value] ?? 0.0;
+
+        return Reading::bearing($one->id, $sigma, $one->of, $isLeft ? $deg : -$deg, $zeroDeg);
     }
 
     /** A job says how far it leans which way from plumb, rising or falling; a sheet counts from plumb up. */

@@ -147,12 +147,14 @@ final readonly class Walk
     /** @return list<WalkStep> */
     private function check(RunSpec $run): array
     {
-        $isMeasured = fn (bool $isStart): bool => $this->surveyed->job->measured->end($run->letter, $isStart)?->hasPlace === true;
+        $measured = $this->surveyed->job->measured;
+        $isMeasured = $measured->end($run->letter, true)?->hasPlace === true
+            || $measured->end($run->letter, false)?->hasPlace === true;
         [$from, $to] = [MeasuredEnd::nameOf($run->letter, true), MeasuredEnd::nameOf($run->letter, false)];
         $isTaped = $this->isRead(static fn (ReadingSpec $one): bool => $one->kind === ReadingKind::Tape
             && array_diff([$from, $to], [$one->of, ...$one->with]) === []);
 
-        return $isTaped || ! $isMeasured(true) && ! $isMeasured(false) ? [] : [new WalkStep(
+        return $isTaped || ! $isMeasured ? [] : [new WalkStep(
             ReadingKind::Tape,
             $from,
             [$to],

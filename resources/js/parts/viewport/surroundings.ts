@@ -116,6 +116,44 @@ export function openingLine(edge: Triple[]): LineLoop {
     return new LineLoop(line, new LineBasicMaterial({ color: colour('--ink'), depthTest: false }));
 }
 
+/** How sure an end is: its place, and the way it points, one standard deviation each. */
+export type Doubt = { at: Triple; out: Triple; sdMm: number; sdDeg: number };
+
+/** So far out the doubt of a direction is drawn, in mm. */
+const DOUBT_MM = 400;
+
+/** Where an end and its axis lie in 95 of 100 cases: a ball about its middle, opening into a cone. */
+export function doubtModel({ at, out, sdMm, sdDeg }: Doubt): Group {
+    const model = new Group();
+    const near = Math.max(0.5, 2 * sdMm);
+    const far = near + DOUBT_MM * Math.tan((2 * sdDeg * Math.PI) / 180);
+    const look = new MeshStandardMaterial({
+        color: colour('--action'),
+        transparent: true,
+        opacity: 0.3,
+        side: DoubleSide,
+        depthWrite: false,
+    });
+    const cone = new Mesh(new CylinderGeometry(far, near, DOUBT_MM, 32, 1, true), look);
+    const along = new Vector3(...out).normalize();
+    cone.quaternion.setFromUnitVectors(new Vector3(0, 1, 0), along);
+    cone.position.set(...at).addScaledVector(along, DOUBT_MM / 2);
+    const ball = new Mesh(new SphereGeometry(near, 24, 16), look);
+    ball.position.set(...at);
+    model.add(cone, ball);
+    return model;
+}
+
+/** A point that others are measured from. */
+export function pointMark(at: Triple): Mesh {
+    const mark = new Mesh(
+        new SphereGeometry(4, 16, 12),
+        new MeshStandardMaterial({ color: colour('--ink') }),
+    );
+    mark.position.set(...at);
+    return mark;
+}
+
 /** The three axes at the datum. */
 export function datumAxes(): Group {
     const model = new Group();

@@ -32,12 +32,15 @@ import { Stage, type View } from './stage';
 import {
     DATUM_LABELS,
     datumAxes,
+    doubtModel,
     fillMesh,
     floorGrid,
     gapLine,
     keepOutMesh,
     meshTriangles,
     openingLine,
+    pointMark,
+    type Doubt,
 } from './surroundings';
 
 export type { View };
@@ -64,6 +67,9 @@ export type Scenery = {
     held: Held | null;
     grip: Grip | null;
     withDatum: boolean;
+    /** How sure measured ends are, and points that were measured. */
+    doubts: Doubt[];
+    points: { name: string; at: Triple }[];
     gridMm: number;
     meshUrl: (fingerprint: string) => string;
 };
@@ -200,6 +206,11 @@ export class TubeScene {
             labels.push({ text, at: new Vector3(...at), look: 'quiet' });
         }
         if (scenery.withDatum) content.add(datumAxes());
+        for (const one of scenery.doubts) content.add(doubtModel(one));
+        for (const { name, at } of scenery.points) {
+            content.add(pointMark(at));
+            labels.push({ text: name, at: new Vector3(...at), look: 'quiet' });
+        }
         content.add(floorGrid(this.#stage.extent, scenery.gridMm));
         this.#labels.show(labels);
         this.#handles.offer(scenery.grip);

@@ -4,6 +4,7 @@
     import { lengthText } from '@/lib/length-text';
     import type { Insertion, Triple, TubeRun } from '@/lib/answers';
     import { theme } from '@/lib/theme.svelte';
+    import { doubtsOf, pointsOf } from './doubts';
     import type { Grip } from './handles';
     import type LooksMenu from './looks-menu.svelte';
     import type { Held, Looks, SeamShown, TubeScene, View } from './tube-scene';
@@ -71,6 +72,8 @@
         held,
         grip,
         withDatum,
+        doubts: withDatum ? doubtsOf(desk.plan) : [],
+        points: withDatum ? pointsOf(desk.plan) : [],
         gridMm: grid.mm,
         meshUrl: (fingerprint: string) => `/jobs/${desk.view.id}/meshes/${fingerprint}`,
     });

@@ -3,6 +3,8 @@
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
     import type { Catalogue, EndDocument, EndKind, Triple } from '@/lib/answers';
+    import { lengthText } from '@/lib/length-text';
+    import { follow } from '@/lib/readings';
     import Bolts from './bolts.svelte';
     import Bore from './bore.svelte';
 
@@ -41,6 +43,34 @@
         WAYS.find(({ direction }) => direction.every((one, i) => Number(end?.direction[i]) === one))?.id ??
             '',
     );
+
+    /** What of it follows from readings, and how sure that is. */
+    const isStart = $derived(side === 'start');
+    const read = $derived(
+        desk.document.measured?.ends.find(
+            (one) => one.run === desk.entered?.letter && one.isStart === isStart,
+        ),
+    );
+    const found = $derived(
+        desk.plan.measured?.ends.find((one) => one.run === desk.entered?.letter && one.isStart === isStart),
+    );
+    const KNOWN_BY = [
+        { id: 'typed', name: 'as typed here', place: false, direction: false },
+        { id: 'both', name: 'place and direction from readings', place: true, direction: true },
+        { id: 'place', name: 'place from readings', place: true, direction: false },
+        { id: 'direction', name: 'direction from readings', place: false, direction: true },
+    ];
+    const knownBy = $derived(
+        KNOWN_BY.find(
+            (one) => one.place === (read?.place ?? false) && one.direction === (read?.direction ?? false),
+        )?.id ?? 'typed',
+    );
+
+    /** Where readings put it, in the job's units; else as it was typed. */
+    function shown(i: number): string | number {
+        const at = end?.at[i] ?? '';
+        return read?.place && typeof at === 'number' ? lengthText(at, desk.view.units) : at;
+    }
 
     /** All three where three are typed or pasted into one field: "20 in; 16 in; -8 in". */
     function place(i: number, text: string): void {
@@ -92,12 +122,35 @@
             />
         </div>
         <div class="grid grid-cols-[6.5rem_repeat(3,1fr)] items-start gap-3">
-            <p class="label pt-6">Centre, from the datum</p>
+            <SelectField
+                label="Where it is"
+                class="col-span-4"
+                value={knownBy}
+                options={KNOWN_BY}
+                disabled={!mayPlan}
+                onchange={(id) => {
+                    const how = KNOWN_BY.find((one) => one.id === id);
+                    const letter = desk.entered?.letter;
+                    if (how && letter)
+                        void desk.edit((document) => {
+                            follow(document, letter, isStart, {
+                                place: how.place,
+                                direction: how.direction,
+                            });
+                        });
+                }}
+            />
+            <p class="label pt-6">
+                Centre, from the datum{#if found?.sd}<span class="figure block text-sm normal-case"
+                        >± {found.sd}</span
+                    >{/if}
+            </p>
             {#each axes as axis, i (axis)}
                 <TextField
                     label={axis}
                     mono
-                    value={end.at[i] ?? ''}
+                    value={shown(i)}
+                    disabled={read?.place ?? false}
                     error={err(`at[${i}]`)}
                     onchange={(value) => place(i, value)}
                 />
@@ -106,7 +159,7 @@
                 label="The gas flows"
                 value={way}
                 options={way === '' ? [{ id: '', name: 'between' }, ...WAYS] : WAYS}
-                disabled={!mayPlan}
+                disabled={!mayPlan || (read?.direction ?? false)}
                 onchange={(id) => {
                     const found = WAYS.find((one) => one.id === id);
                     if (found) set((one) => (one.direction = [...found.direction]));
@@ -118,6 +171,7 @@
                     mono
                     inputmode="decimal"
                     value={end.direction[i] ?? 0}
+                    disabled={read?.direction ?? false}
                     error={i === 0 ? err('direction') || err('direction[0]') : err(`direction[${i}]`)}
                     onchange={(value) =>
                         set(

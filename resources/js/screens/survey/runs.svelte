@@ -6,6 +6,7 @@
     import TextField from '@/kit/text-field.svelte';
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import type { RunDocument } from '@/lib/answers';
+    import { endName, forget } from '@/lib/readings';
     import { change, type Errors } from '@/lib/survey';
     import PasteDialog from './paste-dialog.svelte';
 
@@ -49,6 +50,7 @@
                 group.runs = group.runs.filter((one) => one !== letter);
                 if ('firing' in group) group.firing = group.firing.filter((one) => one !== letter);
             }
+            forget(document, (name) => [endName(letter, true), endName(letter, false)].includes(name));
         });
     }
 

@@ -20,6 +20,7 @@
     import KeepOuts from './keep-outs.svelte';
     import Parts from '@/parts/line-parts.svelte';
     import Outlets from './outlets.svelte';
+    import Readings from './readings.svelte';
     import Runs from './runs.svelte';
     import Together from './together.svelte';
 
@@ -168,6 +169,7 @@
             <Datum />
             <EndForm {desk} {catalogue} {mayPlan} side="start" title="Start of run {run.letter}" />
             <EndForm {desk} {catalogue} {mayPlan} side="end" title="End of run {run.letter}" />
+            <Readings {desk} {mayPlan} />
             <Runs {desk} {mayPlan} />
             <Fittings {desk} {catalogue} {mayPlan} />
             <Parts {desk} {mayPlan} />

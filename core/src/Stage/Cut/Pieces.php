@@ -135,7 +135,7 @@ final readonly class Pieces
             $bend->clrMm ?? 0.0,
             ($first ? self::shaped($spec->start) : null) ?? $prepOf($startButt),
             ($last ? self::shaped($spec->end) : null) ?? $prepOf($endButt),
-            $this->allowances($mark, $span, $pie === null ? $bend : null, $gives, $this->slip($mark, $last)),
+            $this->allowances($mark, $span, $pie === null ? $bend : null, $gives, $this->slip($mark, $last), $last),
             $tube->metalAreaMm2() * $span->lengthMm() * $densityKgM3 * 1e-9,
             $bend === null ? null : Clocking::of($bend->rotationDeg, $tube->odMm),
             pie: $pie,
@@ -143,8 +143,14 @@ final readonly class Pieces
     }
 
     /** @param  array{?ButtKind, ?ButtKind}  $gives */
-    private function allowances(string $mark, PieceSpan $span, ?Bend $bend, array $gives, Figure $slip): Allowances
-    {
+    private function allowances(
+        string $mark,
+        PieceSpan $span,
+        ?Bend $bend,
+        array $gives,
+        Figure $slip,
+        bool $isLast,
+    ): Allowances {
         [$startButt, $endButt] = $gives;
         [$ofStartMm, $ofEndMm] = [$this->shrinkMm($startButt), $this->shrinkMm($endButt)];
         // Left long is the end that has a straight, rather the one downstream.
@@ -159,7 +165,8 @@ final readonly class Pieces
             ];
         [$givenStartMm, $givenEndMm] = [min($ofStartMm, $spareStart), min($ofEndMm, $spareEnd)];
         $trimmable = max(0.0, $atEnd ? $spareEnd - $endMm : $spareStart - $startMm);
-        $trim = $this->trim($mark, $hasStraight, $atEnd, $trimmable);
+        $doubtMm = $isLast ? $this->routed->doubt->trimMm ?? 0.0 : 0.0;
+        $trim = $this->trim($mark, $hasStraight, $atEnd, $trimmable, $doubtMm);
         $butts = array_values(array_filter([$startButt, $endButt]));
         $shrink = $this->shrink($mark, $butts, $ofStartMm + $ofEndMm, $givenStartMm + $givenEndMm);
         $wantedMm = $ofStartMm + $ofEndMm;
@@ -173,7 +180,8 @@ final readonly class Pieces
     {
         $rules = $this->shop->rules;
         $slipMm = self::slipMm($this->job, $this->routed->spec, $rules);
-        $most = $rules->value('cut.trim_allowance') + max($rules->value('fit.slip_depth'), $slipMm) + self::MORE_MM;
+        $trimMm = max($rules->value('cut.trim_allowance'), $this->routed->doubt->trimMm ?? 0.0);
+        $most = $trimMm + max($rules->value('fit.slip_depth'), $slipMm) + self::MORE_MM;
 
         return $this->bends->spareMm($bend->angleDeg, $bend->clrMm, $legMm, $otherLegMm, $most);
     }
@@ -252,27 +260,37 @@ final readonly class Pieces
         );
     }
 
-    /** @param  float  $mostMm  what the stock has to spare at that end */
-    private function trim(string $mark, bool $hasStraight, bool $atEnd, float $mostMm): Figure
+    /**
+     * @param  float  $mostMm  what the stock has to spare at that end
+     * @param  float  $doubtMm  what has to be left where the run closes, as its ends were measured
+     */
+    private function trim(string $mark, bool $hasStraight, bool $atEnd, float $mostMm, float $doubtMm): Figure
     {
         $rule = $this->shop->rules->get('cut.trim_allowance');
         $where = $atEnd ? 'downstream' : 'upstream';
+        $wantedMm = max($rule->value, $doubtMm);
 
         return $this->job->overrides->on(
             Figure::of(
                 "cut.$mark.trim",
                 'Left long',
                 Quantity::Length,
-                $hasStraight ? min($rule->value, $mostMm) : 0.0,
+                $hasStraight ? min($wantedMm, $mostMm) : 0.0,
                 new Reason(
                     match (true) {
                         ! $hasStraight => 'Both ends of this piece lie in the bend; there is no straight to leave long, so it is cut to the mark.',
-                        $mostMm < $rule->value => "The leg is used so far that no more can be left long; all of it at the $where end.",
+                        $mostMm < $wantedMm => "The leg is used so far that no more can be left long; all of it at the $where end.",
+                        $wantedMm > $rule->value => "At the $where end. The run closes here, and its ends are measured so that it may miss by as much.",
                         default => "At the $where end. Cut long before the first trial fit, then sand down to the line: metal comes off, it does not go on.",
                     },
-                    [$rule->asInput()],
+                    [
+                        $rule->asInput(),
+                        ...$doubtMm > 0.0
+                            ? [Input::of('To cut to fit in 95 of 100 cases', Quantity::Length, $doubtMm)]
+                            : [],
+                    ],
                     $rule->source,
-                    'The shop’s trim rule, or a straight end on the piece.',
+                    'The shop’s trim rule, readings that are surer, or a straight end on the piece.',
                 ),
             ),
         );

@@ -29,8 +29,9 @@ final readonly class Gap
         public ?Vector $to,
     ) {}
 
-    public function isKept(): bool
+    /** @param  float  $nearerMm  by how much nearer it may be, as its ends were measured */
+    public function isKept(float $nearerMm = 0.0): bool
     {
-        return $this->gapMm >= $this->neededMm - self::GRANTED_MM;
+        return $this->gapMm - $nearerMm >= $this->neededMm - self::GRANTED_MM;
     }
 }

@@ -67,7 +67,7 @@ final readonly class Layout
                 continue;
             }
             $tubes[$spec->letter] = $tube;
-            $routed = self::routed($spec, "runs[$i]", $tube);
+            $routed = self::routed($spec, "runs[$i]", $tube, $surveyed);
             $runs[] = $routed;
             array_push($notices, ...($routed === null
                 ? [Notice::problem("runs[$i].route", "Run $spec->letter has no route yet.")]
@@ -81,7 +81,7 @@ final readonly class Layout
             $notices,
             ...BranchingChecks::of($placement, $shop),
             ...self::meshes($job, $solids),
-            ...self::gapNotices($job, $gaps),
+            ...self::gapNotices($job, $gaps, $surveyed),
             ...LengthCheck::notices($job, $lengths),
         );
         $letters = array_map(static fn (RoutedRun $one): string => $one->spec->letter, $runs);
@@ -127,39 +127,51 @@ final readonly class Layout
         return null;
     }
 
-    private static function routed(RunSpec $spec, string $path, TubeSize $tube): ?RoutedRun
+    private static function routed(RunSpec $spec, string $path, TubeSize $tube, Surveyed $surveyed): ?RoutedRun
     {
         if ($spec->route === null) {
             return null;
         }
         $run = $spec->route->from($spec->start->frame());
 
-        return new RoutedRun($spec, $path, $tube, $run, FarEnd::of($run, $spec->end->frame()));
+        $farEnd = FarEnd::of($run, $spec->end->frame());
+
+        return new RoutedRun($spec, $path, $tube, $run, $farEnd, $surveyed->doubts[$spec->letter] ?? null);
     }
 
     /**
      * @param  list<Gap>  $gaps
      * @return list<Notice>
      */
-    private static function gapNotices(Job $job, array $gaps): array
+    private static function gapNotices(Job $job, array $gaps, Surveyed $surveyed): array
     {
         $notices = [];
         $show = static fn (float $mm): string => Quantity::Length->show($mm, $job->units);
         foreach ($gaps as $gap) {
-            if ($gap->isKept()) {
+            $nearerMm = $surveyed->doubts[$gap->run] ?? null;
+            $nearerMm = $nearerMm?->nearerMm($surveyed->doubts[$gap->other] ?? null) ?? 0.0;
+            if ($gap->isKept($nearerMm)) {
                 continue;
             }
             // Marks of collectors' tubes have a number behind the letter.
             $name = static fn (string $one): string => preg_match('/\d/', $one) === 1 ? "tube $one" : "run $one";
             $what = $gap->isRun ? $name($gap->other) : $gap->other;
             $who = ucfirst($name($gap->run));
-            $notices[] =
-                $gap->gapMm < 0
-                    ? Notice::problem('set', "$who runs into $what, by {$show(-$gap->gapMm)}.")
-                    : Notice::caution(
-                        'set',
-                        "$who passes $what at {$show($gap->gapMm)}; {$show($gap->neededMm)} is needed.",
-                    );
+            $notices[] = match (true) {
+                $gap->gapMm < 0 => Notice::problem('set', "$who runs into $what, by {$show(-$gap->gapMm)}."),
+                $gap->isKept() => Notice::caution('set', sprintf(
+                    '%s passes %s at %s, but its ends are measured so that it may be %s nearer; %s is needed.',
+                    $who,
+                    $what,
+                    $show($gap->gapMm),
+                    $show($nearerMm),
+                    $show($gap->neededMm),
+                )),
+                default => Notice::caution(
+                    'set',
+                    "$who passes $what at {$show($gap->gapMm)}; {$show($gap->neededMm)} is needed.",
+                ),
+            };
         }
 
         return $notices;

@@ -11,9 +11,11 @@ use UpsweptBead\Core\Solve\Route\Insertion\WholeTube;
 use UpsweptBead\Core\Solve\Run\Centreline;
 use UpsweptBead\Core\Solve\Run\FarEnd;
 use UpsweptBead\Core\Solve\Run\TubeRun;
+use UpsweptBead\Core\Stage\Survey\ClosingDoubt;
 
 /**
- * One run of the survey with the tube it is made of and the route it takes; `path` is its place in the job document.
+ * One run of the survey with the tube it is made of and the route it takes; `path` is its place in the job document. How
+ * sure its ends are is known where they were measured.
  */
 final readonly class RoutedRun
 {
@@ -25,6 +27,7 @@ final readonly class RoutedRun
         public TubeSize $tube,
         public TubeRun $run,
         public FarEnd $farEnd,
+        public ?ClosingDoubt $doubt = null,
     ) {
         $this->line = Centreline::of($run);
     }

@@ -195,6 +195,7 @@ final readonly class Surveyed
             $gap->sizeSd,
             $gap->angleSd,
             $gap->trimMm(),
+            max($now->greatestSd($from), $now->greatestSd($to)),
             $gap->retake['reading'] ?? '',
             $gap->retake['size_sd'] ?? $gap->sizeSd,
         );

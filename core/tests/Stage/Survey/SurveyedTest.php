@@ -190,6 +190,59 @@ it('carries the doubt of a direction to the far end: 0.4° over 700 mm is 5 mm',
         ->and($doubt->thenMm)->toBeLessThan($doubt->missMm / 5);
 });
 
+/**
+ * The example job with its route, its start read as surely as a tape of this tolerance lets it.
+ *
+ * @param  array<string, mixed>|null  $keepOut
+ */
+function readAt(float $tolerance, ?array $keepOut = null): Job
+{
+    $start = Some::routedJob()->runs[0]->start->frame();
+    $sheet = new SomeReadings;
+    $sheet->place('A.start', $start->at->toArray());
+    $sheet->all[0]['tolerance'] = $tolerance;
+    $sheet->dip('A.start', $start->forward->toArray());
+    $sheet->bearing('A.start', $start->forward->toArray(), 'right', 'rearward');
+    $document = JobWriter::toArray(read($sheet->all));
+    $document['runs'][0]['route'] = JobWriter::toArray(Some::routedJob())['runs'][0]['route'];
+    if ($keepOut !== null) {
+        $document['set']['keepOuts'][] = $keepOut;
+    }
+
+    return JobReader::fromDecoded($document)->job ?? throw new LogicException;
+}
+
+it('leaves the last piece as long as the readings ask, and says so', function () {
+    $plan = Planner::plan(readAt(25.0), Some::shop());
+    $pieces = $plan->cut->pieces['A'];
+    $last = $pieces[count($pieces) - 1]->allowances->trim;
+    $doubt = $plan->layout->surveyed->doubts['A'];
+    expect($doubt->trimMm)->toBeGreaterThan(30.0)
+        ->and($last->value)->toEqualWithDelta($doubt->trimMm, 1e-6)
+        ->and($last->reason->rule)->toContain('so that it may miss by as much')
+        ->and($pieces[0]->allowances->trim->value)->toEqualWithDelta(12.7, 1e-6);
+});
+
+it('asks for more room where the ends are not sure', function () {
+    $routed = Planner::sketch(Some::routedJob(), Some::shop())->layout->runs[0];
+    $start = $routed->run->start;
+    $beside = $start->at
+        ->plus($start->forward->times($routed->run->bends[0]->straightMm / 2))
+        ->plus($start->forward->cross(new Vector(0, 0, 1))->unit()->times($routed->tube->odMm / 2 + 30.0));
+    $line = [
+        'name' => 'Brake line', 'kind' => 'line', 'shape' => 'capsule', 'radius' => 5, 'clearance' => 20,
+        'at' => $beside->plus(new Vector(0, 0, 200))->toArray(),
+        'to' => $beside->plus(new Vector(0, 0, -200))->toArray(),
+    ];
+    $said = static fn (Job $job): string => implode(' ', array_map(
+        static fn (Notice $one): string => $one->message,
+        Planner::plan($job, Some::shop())->notices(),
+    ));
+    expect($said(readAt(1.0, $line)))->not->toContain('measured so that')
+        ->and($said(readAt(8.0, $line)))->toContain('passes Brake line')
+        ->toContain('but its ends are measured so that it may be');
+});
+
 it('plans a job from where its ends were measured, and writes its readings as they were read', function () {
     $out = (new Vector(0.5, -0.7, -0.6))->unit()->toArray();
     $sheet = new SomeReadings;

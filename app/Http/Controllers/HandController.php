@@ -23,6 +23,8 @@ use UpsweptBead\Core\Stage\Layout\ByHand;
 use UpsweptBead\Core\Stage\Layout\RouteMoves;
 use UpsweptBead\Core\Stage\Made\HeldByWork;
 use UpsweptBead\Core\Stage\Made\Outline;
+use UpsweptBead\Core\Stage\Plan\Growing;
+use UpsweptBead\Core\Stage\Plan\GrowthReader;
 
 /**
  * A run changed by hand: what is done to it goes in, the route it leads to comes out, drawn and measured. Nothing is
@@ -39,24 +41,57 @@ final readonly class HandController
         $before = $document->run($letter)?->route;
         $faults = new Faults();
         $wish = Node::wrap(
-            ['format' => 'hand', ...$request->only(['do', 'index', 'to', 'length'])],
+            ['format' => 'hand', ...$request->only([
+                'do', 'index', 'to', 'length', 'clr', 'angle', 'angleBy', 'turn', 'turnBy', 'isLeft', 'before', 'after',
+            ])],
             'hand',
             null,
             $faults,
         );
         try {
-            $hand = ByHand::of($document, $this->workshop->shop(), $letter);
-            $route = $this->changed($hand, $wish, fn (): array => $this->held($job, $document, $letter));
+            $route = $this->route($job, $document, $letter, $wish, $faults);
         } catch (\DomainException $error) {
             throw ValidationException::withMessages(['hand' => $error->getMessage()]);
         }
         Refused::ifAny($faults);
 
         return new JsonResponse([
-            'route' => JobWriter::route($route),
-            'moved' => $before === null ? [] : RouteMoves::between($before, $route, $document->units),
-            'plan' => PlanWriter::sketch($this->workshop->sketch($hand->with($letter, $route))),
+            'route' => $route === null ? null : JobWriter::route($route),
+            'moved' => $before === null || $route === null
+                ? []
+                : RouteMoves::between($before, $route, $document->units),
+            'plan' => PlanWriter::sketch($this->workshop->sketch($document->routed($letter, $route))),
         ]);
+    }
+
+    /**
+     * @return RouteChoice|null null where nothing is left of it
+     *
+     * @throws \DomainException if it cannot be done
+     */
+    private function route(Job $job, CoreJob $document, string $letter, Node $wish, Faults $faults): ?RouteChoice
+    {
+        $shop = $this->workshop->shopFor($document);
+        if (! in_array($wish->at('do')->asWritten(), ['bend', 'leg', 'shorter'], true)) {
+            $hand = ByHand::of($document, $shop, $letter);
+
+            return $this->changed($hand, $wish, fn (): array => $this->held($job, $document, $letter));
+        }
+        $growing = Growing::of($document, $shop, $letter);
+        $reader = new GrowthReader($document->units, $growing->odMm);
+        $read = match ($wish->at('do')->asWritten()) {
+            'bend' => $reader->bend($wish),
+            'leg' => $wish->at('length')->length($document->units)->mm,
+            default => null,
+        };
+        // What cannot be read is said before what cannot be made.
+        Refused::ifAny($faults);
+
+        return match (true) {
+            is_array($read) => $growing->bend(...$read),
+            $read === null => $growing->shorter(),
+            default => $growing->leg($read),
+        };
     }
 
     /** @return list<int> values of the run's route that work already done holds */
@@ -93,7 +128,7 @@ final readonly class HandController
             'remove' => $hand->removeBend($index()),
             'merge' => $hand->mergeBend($index()),
             default => throw new \DomainException(
-                'What is to be done must be one of vertex, length, close, insert, remove, merge.',
+                'What is to be done must be one of vertex, length, close, insert, remove, merge, bend, leg, shorter.',
             ),
         };
     }

@@ -187,6 +187,7 @@ final readonly class JobWriter
                 ],
             ...$end->bore === null ? [] : ['bore' => self::bore($end->bore)],
             ...$end->plate === null ? [] : ['plate' => self::plate($end->plate)],
+            ...$end->isFree ? ['free' => true] : [],
             ...$end->slant === null
                 ? []
                 : ['slant' => ['angle' => $end->slant->angleDeg, 'turn' => $end->slant->turnDeg]],

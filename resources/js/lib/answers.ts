@@ -345,6 +345,10 @@ export interface EndDocument {
     saddle?: SaddleDocument | null;
     plate?: PlateDocument | null;
     slant?: SlantDocument | null;
+    /**
+     * It is wherever the pieces of its run end.
+     */
+    free?: boolean;
 }
 export interface BoltsDocument {
     count: number;
@@ -750,6 +754,10 @@ export interface RunPlan {
         leastBends: number;
     };
     run: TubeRun | null;
+    /**
+     * In words; empty without a route.
+     */
+    whereItEnds: string;
     farEnd: FarEnd | null;
     mass: Shown;
     joints: Joint[];
@@ -2283,6 +2291,10 @@ export interface RunShape {
         leastBends: number;
     };
     run: TubeRun | null;
+    /**
+     * In words; empty without a route.
+     */
+    whereItEnds: string;
     farEnd: FarEnd | null;
     mass: Shown;
     joints: Joint[];
@@ -2455,7 +2467,7 @@ export interface Rejected {
     why: string;
 }
 export interface ByHand {
-    route: RouteDocument;
+    route: RouteDocument | null;
     /**
      * Which of its values were changed, from what to what.
      */

@@ -96,6 +96,11 @@ final readonly class Node
         return $this->value === null;
     }
 
+    public function isBlank(): bool
+    {
+        return is_string($this->value) && trim($this->value) === '';
+    }
+
     public function isList(): bool
     {
         return is_array($this->value) && array_is_list($this->value);

@@ -18,6 +18,7 @@ use UpsweptBead\Core\Stage\Fit\Growth\HangerPlace;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Joint\JointFace;
 use UpsweptBead\Core\Stage\Joint\PlacedFitting;
+use UpsweptBead\Core\Stage\Layout\WhereItEnds;
 use UpsweptBead\Core\Stage\Plan\Sketch;
 use UpsweptBead\Core\Stage\Survey\BoreFit;
 
@@ -100,6 +101,9 @@ final readonly class RunWriter
             'opening' => $outline === null ? null : array_map($xyz, $outline),
             'ends' => $this->ends($spec),
             'run' => $routed === null ? null : $this->routes->run($routed->run),
+            'whereItEnds' => $routed === null
+                ? ''
+                : WhereItEnds::text($routed->line->start, $routed->line->end, $this->figures->units),
             'farEnd' => $routed === null ? null : $this->routes->farEnd($routed->farEnd),
             'mass' => $this->figures->plain(Quantity::Mass, $this->sketch->cut->massKg($spec->letter)),
             'joints' => $routed === null ? [] : array_map(

@@ -31,6 +31,10 @@ final readonly class EndReader
             $node->at('kind')->complain('not-at-a-start', 'must be v-band, flange or open: only the end of a run slips into a part');
         }
 
+        if ($start->isFree) {
+            $node->at('free')->complain('not-at-a-start', 'must be left out: a run grows from its start');
+        }
+
         return $start;
     }
 
@@ -38,6 +42,7 @@ final readonly class EndReader
     {
         $node->only([
             'kind', 'name', 'at', 'direction', 'up', 'metal', 'wall', 'bolts', 'bore', 'saddle', 'plate', 'slant',
+            'free',
         ]);
         $kind = $node->at('kind')->choice(EndKind::class, EndKind::Open);
         if ($kind === EndKind::Saddle && $node->at('saddle')->isMissing()) {
@@ -61,7 +66,18 @@ final readonly class EndReader
             $kind === EndKind::Saddle && ! $node->at('saddle')->isMissing() ? $this->saddle($node->at('saddle')) : null,
             $node->at('plate')->isMissing() ? null : $this->plate($node->at('plate')),
             $node->at('slant')->isMissing() ? null : $this->slant($node->at('slant'), $kind),
+            $this->isFree($node->at('free'), $kind),
         );
+    }
+
+    private function isFree(Node $node, EndKind $kind): bool
+    {
+        $isFree = ! $node->isMissing() && $node->boolean();
+        if ($isFree && $kind === EndKind::Saddle) {
+            $node->complain('not-free', 'must be left out: where it stands is on the side of another run');
+        }
+
+        return $isFree;
     }
 
     private function bolts(Node $node): FlangeBolts

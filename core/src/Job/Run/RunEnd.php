@@ -17,7 +17,10 @@ final readonly class RunEnd
     /** An end this near (mm), facing the same way to this, is there already. */
     private const SAME = 1e-3;
 
-    /** @param  array{Length, Length, Length}  $at */
+    /**
+     * @param  array{Length, Length, Length}  $at
+     * @param  bool  $isFree  it is wherever the pieces of its run end
+     */
     public function __construct(
         public EndKind $kind,
         public string $name,
@@ -31,6 +34,7 @@ final readonly class RunEnd
         public ?SaddleSpec $saddle = null,
         public ?PlateSpec $plate = null,
         public ?SlantSpec $slant = null,
+        public bool $isFree = false,
     ) {}
 
     /** @param  array{Length, Length, Length}  $at */
@@ -43,6 +47,12 @@ final readonly class RunEnd
     public function facing(Vector $direction): self
     {
         return $this->moved($this->at, self::rounded($direction));
+    }
+
+    /** Where the pieces of its run end. */
+    public function standing(Frame $frame): self
+    {
+        return $this->moved(Points::of($frame->at), self::rounded($frame->forward));
     }
 
     public function renamed(string $name): self
@@ -66,6 +76,7 @@ final readonly class RunEnd
             $this->saddle,
             $plate,
             $this->slant,
+            $this->isFree,
         );
     }
 
@@ -108,6 +119,7 @@ final readonly class RunEnd
             $this->saddle,
             $this->plate,
             $this->slant,
+            $this->isFree,
         );
     }
 

@@ -157,10 +157,4 @@ final readonly class ByHand
             $this->job->set->routing->on($this->shop->rules->routing()),
         );
     }
-
-    /** The job with that route in place. */
-    public function with(string $letter, RouteChoice $route): Job
-    {
-        return $this->job->routed($letter, $route);
-    }
 }

@@ -43,7 +43,7 @@ final readonly class RouteChecks
         $last = count($straights) - 1;
         foreach ($straights as $i => $mm) {
             $least = match (true) {
-                $i === $last => $limits->lastStraightMm,
+                $i === $last => $this->routed->spec->end->isFree ? 0.0 : $limits->lastStraightMm,
                 $i === 0 => $limits->firstStraightMm,
                 default => $limits->innerStraightMm,
             };

@@ -81,7 +81,7 @@ final readonly class Placement
             }
         }
 
-        $placed = $job->with(array_values($runs), $job->set);
+        $placed = $job->with(array_map(self::freed(...), array_values($runs)), $job->set);
 
         return new self($placed, $collectors, $branches, FlangePlan::all($placed, $shop), Slant::all($placed, $shop));
     }
@@ -91,7 +91,7 @@ final readonly class Placement
     {
         $isBranched = array_filter(
             $job->runs,
-            static fn (RunSpec $run): bool => $run->isBranch(),
+            static fn (RunSpec $run): bool => $run->isBranch() || $run->end->isFree,
         ) !== [];
         foreach ($job->set->collectors as $one) {
             $isBranched = $isBranched || $one->build !== null;
@@ -118,6 +118,14 @@ final readonly class Placement
         }
 
         return null;
+    }
+
+    /** A free end is where the pieces of its run end. */
+    private static function freed(RunSpec $run): RunSpec
+    {
+        return $run->end->isFree && $run->route !== null
+            ? $run->between($run->start, $run->end->standing($run->route->from($run->start->frame())->end()))
+            : $run;
     }
 
     /** A branch that is only a stub: straight, its far end where it reaches to. */

@@ -168,6 +168,9 @@ final readonly class Surveyed
     /** Whether a run has an end that was measured, and none that is still open. */
     private static function isKnown(RunSpec $run, Job $job, ?Undetermined $open): bool
     {
+        if ($run->end->isFree) {
+            return false;
+        }
         $isMeasured = false;
         foreach ([true, false] as $isStart) {
             $name = MeasuredEnd::nameOf($run->letter, $isStart);

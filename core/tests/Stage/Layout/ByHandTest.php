@@ -41,7 +41,7 @@ function closedDownpipe(): Job
     ];
     $job = JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable');
 
-    return ByHand::of($job, Some::shop(), 'A')->with('A', ByHand::of($job, Some::shop(), 'A')->close());
+    return $job->routed('A', ByHand::of($job, Some::shop(), 'A')->close());
 }
 
 /** @return array{float, FarEnd} the length of a route of the downpipe in mm, and how its far end stands */

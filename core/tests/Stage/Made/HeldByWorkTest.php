@@ -51,6 +51,6 @@ it('closes with what is not made yet, and keeps stock bends as they are', functi
     foreach ($closed->rows as $i => $row) {
         expect($row->angleDeg)->toBeClose($bends[$i]->angleDeg, 0, 1e-6);
     }
-    $settled = Planner::sketch($hand->with('H', $closed), Some::shop())->layout->run('H');
+    $settled = Planner::sketch($open->routed('H', $closed), Some::shop())->layout->run('H');
     expect($settled?->farEnd->isClosed())->toBeTrue();
 });

@@ -4,10 +4,10 @@ import type { TubeChoice } from '@/lib/answers';
 import { tubeGroups } from '@/screens/survey/tube-groups';
 
 const tubes: TubeChoice[] = [
-    { id: 'T1.750x.065', name: '1 3/4 in × .065', onShelf: 0, usualFor: ['header'] },
-    { id: 'T3.000x.065', name: '3 in × .065', onShelf: 4, usualFor: [] },
-    { id: 'T2.000x.065', name: '2 in × .065', onShelf: 2, usualFor: ['header'] },
-    { id: 'P1.5-10S', name: 'NPS 1 1/2 schedule 10S', onShelf: 0, usualFor: [] },
+    { id: 'T1.750x.065', name: '1 3/4 in × .065', onShelf: 0, radii: [], usualFor: ['header'] },
+    { id: 'T3.000x.065', name: '3 in × .065', onShelf: 4, radii: [], usualFor: [] },
+    { id: 'T2.000x.065', name: '2 in × .065', onShelf: 2, radii: [], usualFor: ['header'] },
+    { id: 'P1.5-10S', name: 'NPS 1 1/2 schedule 10S', onShelf: 0, radii: [], usualFor: [] },
 ];
 
 it('offers first what is on the shelf, the usual of it before the rest, then what is usual', () => {

@@ -119,6 +119,7 @@ final readonly class JobController
                     'id' => $one->tube->id,
                     'name' => $one->tube->name,
                     'onShelf' => $one->onShelf,
+                    'radii' => $one->radii,
                     'usualFor' => array_map(static fn (Purpose $purpose): string => $purpose->value, $one->usualFor),
                 ],
                 TubeChoice::all($this->workshop->shopWithAll()),

@@ -2037,6 +2037,13 @@ export interface TubeChoice {
     id: string;
     name: string;
     onShelf: number;
+    /**
+     * That its bends are bought on, the tightest first.
+     */
+    radii: {
+        clrMm: number;
+        upToDeg: number;
+    }[];
     usualFor: Purpose[];
 }
 export interface Named {

@@ -6,6 +6,7 @@ import type {
     GoesIn,
     JobDocument,
     JobView,
+    LengthText,
     Plan,
     PlanSketch,
     Progress,
@@ -24,6 +25,21 @@ export type HandWish =
     | { do: 'length'; length: number }
     | { do: 'insert' | 'remove' | 'merge'; index: number }
     | { do: 'close' };
+/** A piece that is put on a run that grows, as it is read off the metal. */
+export type GrowWish =
+    | {
+          do: 'bend';
+          clr: number;
+          angle: LengthText;
+          angleBy: string;
+          turn: LengthText;
+          turnBy: string;
+          isLeft: boolean;
+          before: string;
+          after: string;
+      }
+    | { do: 'leg'; length: LengthText }
+    | { do: 'shorter' };
 /** What has pieces and joints of its own: a run, or a collector that is made here. */
 export type Member = RunPlan | CollectorPlan;
 export type SaveState = 'saved' | 'saving' | 'refused' | 'failed' | 'conflict' | 'released';
@@ -320,6 +336,23 @@ export class JobDesk {
             await this.editRun((run) => (run.route = reply.data.route));
             this.moved = wish.do === 'close' ? reply.data.moved : [];
         }
+    }
+
+    /** Puts a piece on the chosen run, or takes the last one off; gives what is wrong by field, empty if nothing. */
+    async grow(wish: GrowWish): Promise<Record<string, string[]>> {
+        await this.#settled;
+        const letter = this.entered?.letter;
+        const reply = await send('POST', `/jobs/${this.view.id}/hand`, 'ByHand', {
+            document: this.document,
+            letter,
+            ...wish,
+        });
+        if (!reply.ok) {
+            const errors = 'errors' in reply ? reply.errors : {};
+            return Object.keys(errors).length > 0 ? errors : { hand: [reply.message] };
+        }
+        await this.editRun((run) => (run.route = reply.data.route));
+        return {};
     }
 
     #sketch({ runs, merge, ...rest }: PlanSketch): void {

@@ -206,10 +206,17 @@ final readonly class Pieces
         };
     }
 
-    /** A run ends in a butt only at a ring: a flange's fillet hardly shrinks, a slip fillet not at all. */
+    /**
+     * A run ends in a butt only at a ring: a flange's fillet hardly shrinks, a slip fillet not at all. One that may still
+     * grow has its next butt to come: its last piece is cut for it, so that it fits as it is when the next is put on.
+     */
     public static function endButt(RunSpec $spec): ?ButtKind
     {
-        return $spec->end->kind === EndKind::VBand ? ButtKind::Ring : null;
+        return match (true) {
+            $spec->end->kind === EndKind::VBand => ButtKind::Ring,
+            $spec->end->kind === EndKind::Open && $spec->end->isFree => ButtKind::Tubes,
+            default => null,
+        };
     }
 
     /** Whether the end of a run goes into its part: the inlet of a collector, a muffler, an adapter. */

@@ -70,7 +70,10 @@ final readonly class Layout
             $routed = self::routed($spec, "runs[$i]", $tube, $surveyed);
             $runs[] = $routed;
             array_push($notices, ...($routed === null
-                ? [Notice::problem("runs[$i].route", "Run $spec->letter has no route yet.")]
+                ? [Notice::problem(
+                    "runs[$i].route",
+                    "Run $spec->letter has no ".($spec->end->isFree ? 'piece' : 'route').' yet.',
+                )]
                 : RouteChecks::of($routed, $job, $shop)));
         }
         $runs = array_values(array_filter($runs));

@@ -32,7 +32,7 @@ final readonly class WhereItEnds
             [$across->x, 'rearward', 'forward'], [$across->y, 'right', 'left'], [$across->z, 'above', 'below'],
         ] as [$mm, $ahead, $against]) {
             if (abs($mm) >= self::THERE_MM) {
-                $words[] = Quantity::Length->show(abs($mm), $units).' '.($mm > 0.0 ? $ahead : $against);
+                $words[] = Quantity::Length->read(abs($mm), $units).' '.($mm > 0.0 ? $ahead : $against);
             }
         }
 

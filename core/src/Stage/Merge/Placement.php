@@ -120,11 +120,13 @@ final readonly class Placement
         return null;
     }
 
-    /** A free end is where the pieces of its run end. */
+    /** A free end is where the pieces of its run end; before the first of them, where it starts. */
     private static function freed(RunSpec $run): RunSpec
     {
-        return $run->end->isFree && $run->route !== null
-            ? $run->between($run->start, $run->end->standing($run->route->from($run->start->frame())->end()))
+        $start = $run->start->frame();
+
+        return $run->end->isFree
+            ? $run->between($run->start, $run->end->standing($run->route?->from($start)->end() ?? $start))
             : $run;
     }
 

@@ -25,7 +25,11 @@ final readonly class NextAction
             return new self(
                 'route',
                 NextGroup::Route,
-                count($open) === 1 ? "Find a way for run $open[0]" : sprintf('Find ways for %d runs', count($open)),
+                match (true) {
+                    count($open) > 1 => sprintf('Find ways for %d runs', count($open)),
+                    $plan->job->run($open[0])?->end->isFree === true => "Put the first piece on run $open[0]",
+                    default => "Find a way for run $open[0]",
+                },
             );
         }
         $problems = $plan->problems();
@@ -46,12 +50,17 @@ final readonly class NextAction
     }
 
     /**
-     * The stage where problems are solved: at Merge where all of them are about collectors and branches.
+     * The stage where problems are solved: at Merge where all of them are about collectors and branches, at Survey
+     * where they are about readings.
      *
      * @param  list<Notice>  $problems
      */
     private static function stageOf(array $problems): string
     {
+        $isRead = static fn (Notice $one): bool => str_starts_with($one->path, 'measured');
+        if (array_filter($problems, $isRead) === $problems) {
+            return 'survey';
+        }
         foreach ($problems as $problem) {
             $isAtMerge = str_contains($problem->path, '.build') || str_contains($problem->path, '.saddle');
             if (! $isAtMerge) {

@@ -63,6 +63,9 @@ final readonly class SurveyChecks
         $notices = [];
         $rules = $this->job->set->routing->on($this->shop->rules->routing());
         foreach ($this->job->runs as $i => $run) {
+            if ($run->end->isFree) {
+                continue;
+            }
             [$start, $end] = [$run->start->frame(), $run->end->frame()];
             $across = $end->at->minus($start->at);
             $turn = $start->forward->angleDegTo($end->forward);

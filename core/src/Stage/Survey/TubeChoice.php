@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Stage\Survey;
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Job\Purpose;
 use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Shop\Stock\BendStock;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 
 /** One size to choose from, with what speaks for it: what lies on the shelf, and what it is usual for. */
@@ -31,8 +32,14 @@ final readonly class TubeChoice
     /**
      * @param  int  $onShelf  lengths of it and bends made from it
      * @param  list<Purpose>  $usualFor
+     * @param  list<array{clrMm: float, upToDeg: float}>  $radii  that its bends are bought on, the tightest first
      */
-    private function __construct(public TubeSize $tube, public int $onShelf, public array $usualFor) {}
+    private function __construct(
+        public TubeSize $tube,
+        public int $onShelf,
+        public array $usualFor,
+        public array $radii,
+    ) {}
 
     /** @return list<self> in the order of the catalogue */
     public static function all(Shop $shop): array
@@ -43,7 +50,30 @@ final readonly class TubeChoice
             $tube,
             $onShelf[$tube->id] ?? 0,
             array_values(array_filter(Purpose::cases(), static fn (Purpose $one): bool => self::isUsual($tube, $one))),
+            self::radii($shop->catalogue->bendsFor($tube->id)),
         ), array_values($shop->catalogue->tubes));
+    }
+
+    /**
+     * @param  list<BendStock>  $bends
+     * @return list<array{clrMm: float, upToDeg: float}>
+     */
+    private static function radii(array $bends): array
+    {
+        $upTo = [];
+        foreach ($bends as $one) {
+            if (! $one->isRing()) {
+                $key = sprintf('%09.3f', $one->clrMm);
+                $upTo[$key] = max($upTo[$key] ?? 0.0, $one->angleDeg);
+            }
+        }
+        ksort($upTo);
+        $radii = [];
+        foreach ($upTo as $clrMm => $upToDeg) {
+            $radii[] = ['clrMm' => (float) $clrMm, 'upToDeg' => $upToDeg];
+        }
+
+        return $radii;
     }
 
     /** @return array<string, int> by tube, lengths of it and bends made from it */

@@ -90,6 +90,11 @@ export class Stage {
         this.#lookFrom(DIRECTIONS[view]);
     }
 
+    /** Steps back, or closer, until everything is seen, from the side it is looked at from. */
+    seeAll(): void {
+        this.#lookFrom(this.camera.position.clone().sub(this.controls.target));
+    }
+
     #lookFrom(direction: Vector3): void {
         const box = this.extent.isEmpty()
             ? new Box3(new Vector3(-100, -100, -100), new Vector3(100, 100, 100))

@@ -123,6 +123,10 @@ export class TubeScene {
         this.#stage.dispose();
     }
 
+    seeAll(): void {
+        this.#stage.seeAll();
+    }
+
     look(view: View): void {
         this.#stage.look(view);
     }

@@ -32,6 +32,8 @@
         held?: Held | null;
         /** Only a picture to turn: without views, measuring and looks. */
         plain?: boolean;
+        /** Of a run that grows, how many pieces it has: with each the eye steps back until all of it is seen. */
+        grown?: number;
         /** A plane before which everything is taken away. */
         opening?: { at: Triple; normal: Triple } | null;
     };
@@ -51,6 +53,7 @@
         seam = null,
         held = null,
         plain = false,
+        grown = 0,
     }: Props = $props();
 
     const grid = $derived(
@@ -160,6 +163,13 @@
         if (heldAs === seenAs) return;
         seenAs = heldAs;
         scene?.look('corner');
+    });
+
+    let seen = untrack(() => grown);
+    $effect(() => {
+        if (grown === seen) return;
+        seen = grown;
+        scene?.seeAll();
     });
 
     $effect(() => {

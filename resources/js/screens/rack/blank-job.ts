@@ -1,7 +1,7 @@
 import type { JobDocument } from '@/lib/answers';
 
-/** One run between two ends to be measured; nothing in it is computed here. */
-export function blankJob(number: string, title: string): JobDocument {
+/** One run between two ends to be measured, or one that grows from its first; nothing in it is computed here. */
+export function blankJob(number: string, title: string, grows = false): JobDocument {
     return {
         format: 'upswept-bead/job',
         version: 1,
@@ -29,8 +29,9 @@ export function blankJob(number: string, title: string): JobDocument {
                     wall: '.200 in',
                 },
                 end: {
-                    kind: 'flange',
-                    name: 'End',
+                    kind: grows ? 'open' : 'flange',
+                    name: grows ? '' : 'End',
+                    ...(grows ? { free: true } : {}),
                     at: ['20 in', '16 in', '-8 in'],
                     direction: [1, 0, 0],
                     metal: '304L',

@@ -34,7 +34,8 @@
 
     async function create(event: SubmitEvent): Promise<void> {
         event.preventDefault();
-        let document: unknown = blankJob(number, title);
+        const grows = event.submitter?.getAttribute('value') === 'grow';
+        let document: unknown = blankJob(number, title, grows);
         if (file) {
             try {
                 document = renamed(JSON.parse(await file.text()), number.trim(), title.trim());
@@ -44,7 +45,7 @@
             }
         }
         const reply = await send('POST', '/jobs', 'Begun', { document });
-        if (reply.ok) router.visit(`/jobs/${reply.data.id}/survey`);
+        if (reply.ok) router.visit(`/jobs/${reply.data.id}/${grows && !file ? 'route' : 'survey'}`);
         else if (reply.status === 422 && 'errors' in reply) refused(reply.errors);
         else errors = [reply.message];
     }
@@ -78,6 +79,11 @@
         {#each errors as error, i (i)}
             <p class="text-stop">✕ {error}</p>
         {/each}
-        <Button look="main" type="submit">{file ? 'Open the file' : 'Begin the survey'}</Button>
+        <div class="flex flex-wrap gap-2">
+            <Button look="main" type="submit">{file ? 'Open the file' : 'Begin the survey'}</Button>
+            {#if !file}
+                <Button type="submit" value="grow">Grow it from one end</Button>
+            {/if}
+        </div>
     </form>
 </Dialog>

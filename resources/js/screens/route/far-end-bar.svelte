@@ -7,6 +7,7 @@
     let { desk, run, mayPlan }: Props = $props();
 
     const end = $derived(run.farEnd);
+    const isFree = $derived(desk.entered?.end.free ?? false);
 
     /** Puts the one turn or trim that closes the far end best into the table. */
     function apply(): void {
@@ -32,13 +33,20 @@
         class="border-line flex flex-wrap items-center gap-x-5 gap-y-1 border-b px-3 py-1.5"
         aria-live="polite"
     >
-        <p class="font-label font-semibold {end.closed ? 'text-action' : 'text-stop'}">
-            {end.closed ? '● Far end closed' : '✕ Far end open'}
-        </p>
-        <p><span class="label">Gap</span> <span class="figure text-lg font-medium">{end.gap.text}</span></p>
-        <p>
-            <span class="label">Angle</span> <span class="figure text-lg font-medium">{end.angle.text}</span>
-        </p>
+        {#if isFree}
+            <p class="font-label text-action font-semibold">● Ends where its pieces end</p>
+        {:else}
+            <p class="font-label font-semibold {end.closed ? 'text-action' : 'text-stop'}">
+                {end.closed ? '● Far end closed' : '✕ Far end open'}
+            </p>
+            <p>
+                <span class="label">Gap</span> <span class="figure text-lg font-medium">{end.gap.text}</span>
+            </p>
+            <p>
+                <span class="label">Angle</span>
+                <span class="figure text-lg font-medium">{end.angle.text}</span>
+            </p>
+        {/if}
         <p>
             <span class="label">Length</span>
             <span class="figure text-lg font-medium">{run.run?.length.text}</span>

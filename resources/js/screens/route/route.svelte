@@ -11,6 +11,7 @@
     import type { StageProps } from '../job/stages';
     import AnswersList from './answers-list.svelte';
     import FarEndBar from './far-end-bar.svelte';
+    import GrowPanel from './grow-panel.svelte';
     import KeptDesigns from './kept-designs.svelte';
     import LraTable from './lra-table.svelte';
     import RoutesDialog from './routes-dialog.svelte';
@@ -18,7 +19,7 @@
     import SetChecks from './set-checks.svelte';
     import SetSearch from './set-search.svelte';
 
-    let { desk, mayPlan }: StageProps = $props();
+    let { desk, catalogue, mayPlan }: StageProps = $props();
 
     const run = $derived(desk.run);
     let answers = $state.raw<Ways | null>(null);
@@ -28,6 +29,8 @@
     let ghost = $state.raw<TubeRun | null>(null);
     let design = $state.raw<FoundDesign | null>(null);
     let showing = $state.raw<Insertion['order']>([]);
+    /** It ends where its pieces end: nothing is looked for, it grows. */
+    const isFree = $derived(desk.entered?.end.free ?? false);
     const isSet = $derived(desk.plan.runs.length > 1);
     const ghosts = $derived(
         design
@@ -89,7 +92,7 @@
                 return;
             }
             const open = desk.plan.runs.filter((one) => !one.run);
-            if (!mayPlan || searching) return;
+            if (!mayPlan || searching || isFree) return;
             if (open.length > 1) void designer?.find();
             else if (open[0]) {
                 desk.index = desk.plan.runs.indexOf(open[0]);
@@ -122,7 +125,14 @@
                     <FarEndBar {desk} {run} {mayPlan} />
                 {/if}
                 <div class="flex min-h-0 grow flex-col">
-                    <Viewport {desk} {ghosts} {showing} grip={mayPlan ? grip : null} {ondrag} />
+                    <Viewport
+                        {desk}
+                        {ghosts}
+                        {showing}
+                        grip={mayPlan && !isFree ? grip : null}
+                        grown={isFree ? run.pieces.length : 0}
+                        {ondrag}
+                    />
                 </div>
             </div>
             {#if isSet && desk.plan.runs.some((one) => one.run)}
@@ -136,7 +146,9 @@
             {#if mayPlan && isSet}
                 <SetSearch bind:this={designer} {desk} onpeek={(peeked) => (design = peeked)} />
             {/if}
-            {#if mayPlan && !design}
+            {#if mayPlan && isFree && !design}
+                <GrowPanel {desk} {run} {catalogue} />
+            {:else if mayPlan && !design}
                 <KeptDesigns {desk} />
                 <RoutingOptions {desk} />
                 <div class="flex items-center gap-3">
@@ -161,7 +173,7 @@
                 <AnswersList {answers} onpeek={(peek) => (ghost = peek)} ontake={take} />
             {:else if run.run}
                 <LraTable {desk} {run} {mayPlan} />
-            {:else}
+            {:else if !isFree}
                 <div class="sheet p-4">
                     <p class="heading">No route yet</p>
                     <p class="text-quiet mt-1">

@@ -54,22 +54,42 @@
     const found = $derived(
         desk.plan.measured?.ends.find((one) => one.run === desk.entered?.letter && one.isStart === isStart),
     );
-    const KNOWN_BY = [
+    const KNOWN_BY = $derived([
         { id: 'typed', name: 'as typed here', place: false, direction: false },
         { id: 'both', name: 'place and direction from readings', place: true, direction: true },
         { id: 'place', name: 'place from readings', place: true, direction: false },
         { id: 'direction', name: 'direction from readings', place: false, direction: true },
-    ];
+        ...(side === 'end'
+            ? [{ id: 'free', name: 'wherever its pieces end', place: false, direction: false }]
+            : []),
+    ]);
+    const isFree = $derived(end?.free ?? false);
     const knownBy = $derived(
-        KNOWN_BY.find(
-            (one) => one.place === (read?.place ?? false) && one.direction === (read?.direction ?? false),
-        )?.id ?? 'typed',
+        isFree
+            ? 'free'
+            : (KNOWN_BY.find(
+                  (one) =>
+                      one.place === (read?.place ?? false) && one.direction === (read?.direction ?? false),
+              )?.id ?? 'typed'),
     );
+
+    function knowBy(id: string): void {
+        const how = KNOWN_BY.find((one) => one.id === id);
+        const letter = desk.entered?.letter;
+        if (!how || !letter) return;
+        void desk.edit((document) => {
+            follow(document, letter, isStart, { place: how.place, direction: how.direction });
+            const one = document.runs.find((run) => run.letter === letter)?.[side];
+            if (!one) return;
+            if (id === 'free') one.free = true;
+            else delete one.free;
+        });
+    }
 
     /** Where readings put it, in the job's units; else as it was typed. */
     function shown(i: number): string | number {
         const at = end?.at[i] ?? '';
-        return read?.place && typeof at === 'number' ? lengthText(at, desk.view.units) : at;
+        return (read?.place || isFree) && typeof at === 'number' ? lengthText(at, desk.view.units) : at;
     }
 
     /** All three where three are typed or pasted into one field: "20 in; 16 in; -8 in". */
@@ -128,17 +148,7 @@
                 value={knownBy}
                 options={KNOWN_BY}
                 disabled={!mayPlan}
-                onchange={(id) => {
-                    const how = KNOWN_BY.find((one) => one.id === id);
-                    const letter = desk.entered?.letter;
-                    if (how && letter)
-                        void desk.edit((document) => {
-                            follow(document, letter, isStart, {
-                                place: how.place,
-                                direction: how.direction,
-                            });
-                        });
-                }}
+                onchange={knowBy}
             />
             <p class="label pt-6">
                 Centre, from the datum{#if found?.sd}<span class="figure block text-sm normal-case"
@@ -150,7 +160,7 @@
                     label={axis}
                     mono
                     value={shown(i)}
-                    disabled={read?.place ?? false}
+                    disabled={(read?.place ?? false) || isFree}
                     error={err(`at[${i}]`)}
                     onchange={(value) => place(i, value)}
                 />
@@ -159,7 +169,7 @@
                 label="The gas flows"
                 value={way}
                 options={way === '' ? [{ id: '', name: 'between' }, ...WAYS] : WAYS}
-                disabled={!mayPlan || (read?.direction ?? false)}
+                disabled={!mayPlan || (read?.direction ?? false) || isFree}
                 onchange={(id) => {
                     const found = WAYS.find((one) => one.id === id);
                     if (found) set((one) => (one.direction = [...found.direction]));
@@ -171,7 +181,7 @@
                     mono
                     inputmode="decimal"
                     value={end.direction[i] ?? 0}
-                    disabled={read?.direction ?? false}
+                    disabled={(read?.direction ?? false) || isFree}
                     error={i === 0 ? err('direction') || err('direction[0]') : err(`direction[${i}]`)}
                     onchange={(value) =>
                         set(

@@ -183,14 +183,18 @@
     </div>
     <div class="flex min-h-[30rem] flex-col gap-2 self-start lg:sticky lg:top-2 lg:h-[calc(100vh-9.5rem)]">
         {#if desk.run}
-            <Answer run={desk.run} />
+            {#if !(run?.end.free ?? false)}<Answer run={desk.run} />{/if}
             <div class="sheet relative flex grow flex-col">
                 <Viewport {desk} withDatum grip={mayPlan ? grip : null} {ondrag} />
             </div>
         {/if}
         <Notices notices={desk.plan.notices.filter((notice) => !notice.path.includes('.route'))} />
         {#if desk.run && !desk.run.run}
-            <Button look="main" onclick={() => onstage('route')}>Go on to Route and find a way</Button>
+            <Button look="main" onclick={() => onstage('route')}
+                >{run?.end.free
+                    ? 'Go on to Route and put the first piece on'
+                    : 'Go on to Route and find a way'}</Button
+            >
         {/if}
     </div>
 </div>

@@ -1,0 +1,194 @@
+<script lang="ts">
+    // A run that grows: the next thing in the hand, turned by eye and read off as it is.
+    import Button from '@/kit/button.svelte';
+    import SelectField from '@/kit/select-field.svelte';
+    import TextField from '@/kit/text-field.svelte';
+    import type { Catalogue, RunPlan } from '@/lib/answers';
+    import type { GrowWish, JobDesk } from '@/lib/job-desk.svelte';
+    import { lengthText } from '@/lib/length-text';
+    import { numberOr } from '@/lib/readings';
+
+    type Props = { desk: JobDesk; run: RunPlan; catalogue: Catalogue };
+    let { desk, run, catalogue }: Props = $props();
+
+    const radii = $derived(catalogue.tubes.find(({ id }) => id === desk.entered?.tube)?.radii ?? []);
+    let isBend = $state(true);
+    let clr = $state('');
+    let angle = $state('45');
+    let angleBy = $state('degrees');
+    let turn = $state('6');
+    let turnBy = $state('clock');
+    let side = $state('right');
+    let before = $state('');
+    let after = $state('');
+    let length = $state('');
+    let errors = $state.raw<Record<string, string[]>>({});
+    let isBusy = $state(false);
+
+    const chosenClr = $derived(
+        radii.some(({ clrMm }) => `${clrMm}` === clr) ? clr : `${radii[0]?.clrMm ?? ''}`,
+    );
+    const upTo = $derived(radii.find(({ clrMm }) => `${clrMm}` === chosenClr)?.upToDeg ?? 0);
+    const err = (field: string) => errors[field]?.[0] ?? '';
+    const isFirst = $derived(run.run === null);
+
+    const ANGLE_BY = [
+        { id: 'degrees', name: 'in degrees' },
+        { id: 'outside', name: 'by marks along its outside' },
+        { id: 'inside', name: 'by marks along its inside' },
+        { id: 'side', name: 'by marks along its side' },
+    ];
+    const TURN_BY = [
+        { id: 'clock', name: 'its inside on the clock' },
+        { id: 'fall', name: 'by how the tube falls behind it' },
+        { id: 'marks', name: 'by marks round the tube' },
+        { id: 'degrees', name: 'in degrees' },
+    ];
+    const TURN_LABELS: Record<string, string> = {
+        clock: 'Hour, looking with the flow',
+        fall: 'Falls below level, degrees',
+        marks: 'From inside to inside, clockwise',
+        degrees: 'Degrees, clockwise',
+    };
+
+    async function put(wish: GrowWish): Promise<void> {
+        isBusy = true;
+        errors = await desk.grow(wish);
+        isBusy = false;
+        if (Object.keys(errors).length === 0 && wish.do !== 'shorter') [before, after, length] = ['', '', ''];
+    }
+
+    function add(): Promise<void> {
+        return put(
+            isBend
+                ? {
+                      do: 'bend',
+                      clr: Number(chosenClr),
+                      angle: numberOr(angle),
+                      angleBy,
+                      turn: turnBy === 'clock' ? turn.trim() : numberOr(turn),
+                      turnBy,
+                      isLeft: side === 'left',
+                      before,
+                      after,
+                  }
+                : { do: 'leg', length: numberOr(length) },
+        );
+    }
+</script>
+
+<section class="sheet space-y-3 p-3" aria-label="The next piece">
+    <div class="flex flex-wrap items-baseline gap-x-3">
+        <h2 class="heading">{isFirst ? 'The first piece' : 'The next piece'}</h2>
+        <p class="text-quiet">the run ends where its pieces end</p>
+    </div>
+    {#if run.whereItEnds}<p role="status">{run.whereItEnds}</p>{/if}
+    <div class="flex gap-2" role="group" aria-label="What it is">
+        {#each [{ is: true, name: 'A bend' }, { is: false, name: 'A straight piece' }] as one (one.name)}
+            <button
+                type="button"
+                class="min-h-10 border px-3 {isBend === one.is
+                    ? 'bg-action text-on-action border-action'
+                    : 'border-strong'}"
+                aria-pressed={isBend === one.is}
+                onclick={() => (isBend = one.is)}>{one.name}</button
+            >
+        {/each}
+    </div>
+    <form
+        class="grid gap-3 sm:grid-cols-2"
+        onsubmit={(event) => {
+            event.preventDefault();
+            void add();
+        }}
+    >
+        {#if isBend}
+            <SelectField
+                label="Radius"
+                value={chosenClr}
+                options={radii.map(({ clrMm, upToDeg }) => ({
+                    id: `${clrMm}`,
+                    name: `${lengthText(clrMm, desk.view.units)}, up to ${upToDeg}°`,
+                }))}
+                error={err('clr')}
+                onchange={(next) => (clr = next)}
+            />
+            <SelectField
+                label="How far it bends is read"
+                value={angleBy}
+                options={ANGLE_BY}
+                error={err('angleBy')}
+                onchange={(next) => (angleBy = next)}
+            />
+            <TextField
+                label={angleBy === 'degrees' ? `Degrees, up to ${upTo}` : 'Between the marks'}
+                mono
+                value={angle}
+                error={err('angle')}
+                oninput={(event) => (angle = event.currentTarget.value)}
+            />
+            <SelectField
+                label="How it is turned is read"
+                value={turnBy}
+                options={TURN_BY}
+                error={err('turnBy')}
+                onchange={(next) => (turnBy = next)}
+            />
+            <TextField
+                label={TURN_LABELS[turnBy] ?? ''}
+                mono
+                value={turn}
+                error={err('turn')}
+                oninput={(event) => (turn = event.currentTarget.value)}
+            />
+            {#if turnBy === 'fall'}
+                <SelectField
+                    label="Of both ways, to the"
+                    value={side}
+                    options={[
+                        { id: 'right', name: 'right, looking with the flow' },
+                        { id: 'left', name: 'left, looking with the flow' },
+                    ]}
+                    onchange={(next) => (side = next)}
+                />
+            {:else}
+                <span class="hidden sm:block"></span>
+            {/if}
+            <TextField
+                label="Leg before it, if not as bought"
+                mono
+                value={before}
+                error={err('before')}
+                oninput={(event) => (before = event.currentTarget.value)}
+            />
+            <TextField
+                label="Leg behind it, if not as bought"
+                mono
+                value={after}
+                error={err('after')}
+                oninput={(event) => (after = event.currentTarget.value)}
+            />
+        {:else}
+            <TextField
+                label="How long"
+                mono
+                value={length}
+                error={err('length')}
+                oninput={(event) => (length = event.currentTarget.value)}
+            />
+        {/if}
+        {#if err('hand')}<p class="text-stop sm:col-span-2" role="alert">✕ {err('hand')}</p>{/if}
+        <div class="flex flex-wrap gap-2 sm:col-span-2">
+            <Button look="main" type="submit" disabled={isBusy}>Put it on</Button>
+            {#if !isFirst}
+                <Button disabled={isBusy} onclick={() => void put({ do: 'shorter' })}
+                    >Take the last one off</Button
+                >
+            {/if}
+        </div>
+    </form>
+    <p class="text-quiet text-sm">
+        Twelve on the clock is straight up; where the tube is plumb, straight forward. An angle that was
+        guessed: cut it at the middle first, hold it, correct it on the disc, and put in what it became.
+    </p>
+</section>

@@ -1,0 +1,89 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expectAccessible, saved, toStage } from './support';
+
+let steps = 0;
+async function press(what: Locator): Promise<void> {
+    steps++;
+    await what.click();
+}
+async function fill(field: Locator, text: string): Promise<void> {
+    steps++;
+    await field.fill(text);
+}
+
+/** Logs what the bench asks for next until a heading comes; gives the headings it passed. */
+async function workUntil(page: Page, heading: RegExp): Promise<string[]> {
+    const passed: string[] = [];
+    for (let i = 0; i < 30; i++) {
+        const now = page.getByRole('main').getByRole('heading', { level: 2 }).first();
+        await expect(now).toBeVisible();
+        const text = (await now.textContent()) ?? '';
+        if (heading.test(text)) return passed;
+        passed.push(text);
+        await page.getByRole('button', { name: 'Done, next' }).click();
+        await expect(now).not.toHaveText(text);
+    }
+    throw new Error(`Never came to ${heading}: ${passed.join(' / ')}`);
+}
+
+test('a dump tube grows from its flange without a coordinate, and is released in two parts', async ({
+    page,
+}) => {
+    test.setTimeout(180_000);
+    steps = 0;
+    await page.goto('/');
+    await press(page.getByRole('button', { name: 'New job' }));
+    const dialog = page.getByRole('dialog', { name: 'New job' });
+    await dialog.getByLabel('Number').fill('TB-0681');
+    await fill(dialog.getByLabel('Title'), 'Dump tube');
+    await press(dialog.getByRole('button', { name: 'Grow it from one end' }));
+    await expect(page).toHaveURL(/\/route$/);
+    const next = page.getByRole('region', { name: 'The next piece' });
+    await expect(next.getByText('The first piece')).toBeVisible();
+    await expectAccessible(page);
+    // A bend with its inside at six, cut at 30°.
+    await fill(next.getByLabel('Degrees, up to 90'), '30');
+    await press(next.getByRole('button', { name: 'Put it on' }));
+    await expect(next.getByRole('status')).toContainText('It points to the right, falling 30°');
+    await press(next.getByRole('button', { name: 'A straight piece' }));
+    await fill(next.getByLabel('How long'), '8 in');
+    await press(next.getByRole('button', { name: 'Put it on' }));
+    await expect(page.getByText('● Ends where its pieces end')).toBeVisible();
+    await expect(page.getByRole('button', { name: /^A2\s*8 in$/ })).toBeVisible();
+    await press(page.getByRole('banner').getByRole('link', { name: /Look it over and release it/ }));
+    await press(page.getByRole('button', { name: 'Release rev 1' }));
+    await expect(page.getByRole('heading', { name: 'Cut and prepare A1' })).toBeVisible();
+    await press(page.getByRole('button', { name: 'Done, next' }));
+    await expect(page.getByRole('heading', { name: 'Cut and prepare A2' })).toBeVisible();
+    // From nothing to the first cut: presses and filled fields.
+    expect(steps).toBe(11);
+    await page.getByRole('button', { name: 'Done, next' }).click();
+    await expect(page.getByRole('heading', { name: 'Cut and prepare A2' })).toBeHidden();
+
+    // The rest is held against it later; what is cut stays as it is.
+    await toStage(page, 'route');
+    await page
+        .getByRole('button', { name: /Begin rev 2/ })
+        .first()
+        .click();
+    await expect(next.getByText('The next piece')).toBeVisible();
+    await next.getByRole('button', { name: 'A bend', exact: true }).click();
+    await next
+        .getByLabel('How it is turned is read')
+        .selectOption({ label: 'by how the tube falls behind it' });
+    await next.getByLabel('Falls below level, degrees').fill('80');
+    await next.getByRole('button', { name: 'Put it on' }).click();
+    await expect(next.getByRole('alert')).toContainText('the tube falls between');
+    await next.getByLabel('Falls below level, degrees').fill('60');
+    await next.getByRole('button', { name: 'Put it on' }).click();
+    await expect(next.getByRole('status')).toContainText('falling 60°');
+    await saved(page);
+    await page
+        .getByRole('banner')
+        .getByRole('link', { name: /Look it over and release it/ })
+        .click();
+    await expect(page.getByText(/no longer fit/)).toHaveCount(0);
+    await page.getByRole('button', { name: 'Release rev 2' }).click();
+    await expect(page.getByRole('heading', { name: 'Cut and prepare A3' })).toBeVisible();
+    expect(await workUntil(page, /^(?!Cut and prepare A3)/)).toEqual(['Cut and prepare A3']);
+});

@@ -31,6 +31,7 @@ trait KeepsToSchemas
         'POST jobs/{job}/cuts/joint' => 'LessStock',
         'POST jobs/{job}/fit/measured' => 'FitUp',
         'POST jobs/{job}/fit/as-built' => 'AsBuilt',
+        'POST jobs/{job}/fit/closing-piece' => 'ClosingPiece',
         'GET jobs/{job}/cutting' => 'Cutting',
         'POST jobs/{job}/cutting' => 'Cutting',
         'POST jobs/{job}/promises' => 'Cutting',

@@ -95,6 +95,7 @@ const ACCESS = [
     'POST jobs/{job}/cuts/joint' => EVERYBODY,
     'POST jobs/{job}/fit/measured' => EVERYBODY,
     'POST jobs/{job}/fit/as-built' => EVERYBODY,
+    'POST jobs/{job}/fit/closing-piece' => EVERYBODY,
     'POST jobs/{job}/designs/compare' => EVERYBODY,
     'POST jobs/{job}/designs/take' => PLANNERS,
     'POST jobs/{job}/searches' => PLANNERS,

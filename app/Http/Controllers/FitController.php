@@ -12,8 +12,11 @@ use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Units\Exception\UnreadableQuantity;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Screens\ClosingWriter;
 use UpsweptBead\Core\Exchange\Screens\FigureWriter;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Solve\Run\ClosingPiece;
+use UpsweptBead\Core\Solve\Run\StandingGap;
 use UpsweptBead\Core\Stage\Fit\FitUp;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Plan\AsBuilt;
@@ -94,6 +97,38 @@ final readonly class FitController
             ], $built->changes()),
             'document' => JobWriter::toArray($built->job),
         ]);
+    }
+
+    /** The piece that closes the gap between two tubes that stand, from what was read round it. */
+    public function closingPiece(ChangeRequest $request): JsonResponse
+    {
+        $document = $request->document();
+        $shop = $this->workshop->shopFor($document);
+        $tube = $shop->catalogue->tubes[$document->run($request->written('letter'))->tubeId ?? '']
+            ?? throw ValidationException::withMessages(['letter' => 'The job has no such run of a known tube.']);
+        [$at12, $at3, $at6, $at9] = array_map(
+            static fn (string $key): float => self::read($request, $key, Quantity::Length, $document->units),
+            ['at12', 'at3', 'at6', 'at9'],
+        );
+        [$proud12, $proud3] = array_map(
+            static fn (string $key): float => self::read($request, $key, Quantity::Length, $document->units, true),
+            ['proud12', 'proud3'],
+        );
+        $gap = new StandingGap(
+            [$at12, $at3, $at6, $at9],
+            $proud12,
+            $proud3,
+            $tube->odMm,
+            $shop->rules->value('measure.gap'),
+        );
+        $writer = new ClosingWriter(new FigureWriter($document->units));
+        try {
+            $piece = ClosingPiece::of($gap, $shop->catalogue->bendsFor($tube->id));
+        } catch (\DomainException $error) {
+            throw ValidationException::withMessages(['gap' => trim($writer->quarrel($gap).' '.$error->getMessage())]);
+        }
+
+        return new JsonResponse($writer->toArray($piece));
     }
 
     /**

@@ -213,6 +213,7 @@ export interface Answers {
     ByHand: ByHand;
     GoesIn: GoesIn;
     AsBuilt: AsBuilt;
+    ClosingPiece: ClosingPiece;
     FitUp: FitUp;
     LessStock: LessStock;
     StoresScreen: StoresScreen;
@@ -2538,6 +2539,23 @@ export interface AsBuilt {
         turn: Shown;
     }[];
     document: JobDocument;
+}
+/**
+ * The piece that closes a gap between two tubes that stand.
+ */
+export interface ClosingPiece {
+    isBend: boolean;
+    length: Shown;
+    lines: string[];
+    skin: {
+        hour: string;
+        length: Shown;
+    }[];
+    sure: string;
+    /**
+     * Empty where the readings agree.
+     */
+    quarrel: string;
 }
 /**
  * A joint as it was measured: what to do, and where tacks pull it to its place (degrees on the dial).

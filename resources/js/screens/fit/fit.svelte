@@ -9,6 +9,7 @@
     import Nowhere from '../job/nowhere.svelte';
     import AsBuilt from './as-built.svelte';
     import BuildOrder from './build-order.svelte';
+    import ClosingPiece from './closing-piece.svelte';
     import Growth from './growth.svelte';
     import JointDetail from './joint-detail.svelte';
     import Measured from './measured.svelte';
@@ -102,6 +103,9 @@
                     />{/if}
             {:else}
                 <TrialFit {desk} {task} />
+            {/if}
+            {#if desk.plan.runs.some((run) => run.letter === task.run)}
+                <ClosingPiece {desk} letter={task.run} />
             {/if}
             {#if !fit.reached}
                 <p class="sheet text-quiet p-3">

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+use UpsweptBead\Core\Base\Geometry\Frame;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Shop\Stock\BendStock;
+use UpsweptBead\Core\Solve\Run\Bend;
+use UpsweptBead\Core\Solve\Run\ClosingPiece;
+use UpsweptBead\Core\Solve\Run\StandingGap;
+use UpsweptBead\Core\Solve\Run\TubeRun;
+use UpsweptBead\Core\Tests\Support\Some;
+
+const WIDE_MM = 63.5;
+
+/**
+ * The readings of a gap whose far tube stands at a place and runs on some way: along the near tube's skin to the plane
+ * of the far end.
+ */
+function gapTo(Vector $far, Vector $onward, float $sigmaMm = 0.5): StandingGap
+{
+    $gap = static fn (Vector $rim): float => $onward->dot($far->minus($rim)) / $onward->z;
+    $r = WIDE_MM / 2;
+
+    return new StandingGap(
+        [$gap(new Vector($r, 0, 0)), $gap(new Vector(0, $r, 0)), $gap(new Vector(-$r, 0, 0)), $gap(new Vector(0, -$r, 0))],
+        $far->x,
+        $far->y,
+        WIDE_MM,
+        $sigmaMm,
+    );
+}
+
+/** @return list<BendStock> */
+function bendsOfIt(): array
+{
+    return Some::shop()->catalogue->bendsFor('T2.500x.065');
+}
+
+it('finds where the far tube stands and how it leans from the four readings and the straight-edge', function () {
+    $dice = Some::dice(5);
+    for ($i = 0; $i < 50; $i++) {
+        $far = new Vector(Some::between($dice, -8, 8), Some::between($dice, -8, 8), Some::between($dice, 40, 200));
+        $onward = (new Vector(Some::between($dice, -0.4, 0.4), Some::between($dice, -0.4, 0.4), 1.0))->unit();
+        $gap = gapTo($far, $onward);
+        expect($gap->far->distanceTo($far))->toBeLessThan(1e-9)
+            ->and($gap->onward->angleDegTo($onward))->toBeLessThan(1e-5)
+            ->and($gap->quarrelMm())->toBeLessThan(1e-9);
+    }
+});
+
+it('cuts a straight piece that leaves no light: placed back, both its rims meet those of the tubes within 0.3 mm', function () {
+    $dice = Some::dice(6);
+    for ($i = 0; $i < 200; $i++) {
+        $far = new Vector(Some::between($dice, -3, 3), Some::between($dice, -3, 3), Some::between($dice, 60, 200));
+        $onward = (new Vector(Some::between($dice, -0.05, 0.05), Some::between($dice, -0.05, 0.05), 1.0))->unit();
+        $piece = ClosingPiece::of(gapTo($far, $onward), []);
+        for ($deg = 0; $deg < 360; $deg += 10) {
+            [$near, $end] = $piece->onSkin($deg);
+            // In the plane of each end, and as far from its middle as the tube's own rim.
+            expect($near->z)->toEqualWithDelta(0.0, 1e-9)
+                ->and($onward->dot($end->minus($far)))->toEqualWithDelta(0.0, 1e-9)
+                ->and(abs($near->length() - WIDE_MM / 2))->toBeLessThan(0.3)
+                ->and(abs($end->distanceTo($far) - WIDE_MM / 2))->toBeLessThan(0.3);
+        }
+    }
+});
+
+it('is as long as the gap where both tubes stand in line, and marked so all round', function () {
+    $piece = ClosingPiece::of(gapTo(new Vector(0, 0, 101.6), new Vector(0, 0, 1)), []);
+    expect($piece->lengthMm())->toEqualWithDelta(101.6, 1e-9)
+        ->and(array_column($piece->skin(), 'mm'))->each->toEqualWithDelta(101.6, 1e-9)
+        ->and($piece->nearMitreDeg())->toEqualWithDelta(0.0, 1e-5)
+        ->and(array_column($piece->skin(), 'hour'))->toBe([12.0, 1.5, 3.0, 4.5, 6.0, 7.5, 9.0, 10.5]);
+});
+
+it('takes the angle of the tilt out of a stocked bend where a mitre would leave light, and ends at the far tube', function (float $deg, float $clock) {
+    $start = Frame::facing(new Vector(0, 0, 0), new Vector(0, 0, 1), new Vector(1, 0, 0));
+    $clrMm = bendsOfIt()[0]->clrMm;
+    // Clockwise looking with the flow from 12 o'clock, as a run is turned.
+    $end = (new TubeRun($start, [new Bend(22.0, 30 * $clock, $deg, $clrMm)], 31.0))->end();
+    $piece = ClosingPiece::of(gapTo($end->at, $end->forward), [bendsOfIt()[0]]);
+    $made = new TubeRun($start, [new Bend($piece->beforeMm, 30 * $piece->insideAt(), $piece->gap->tiltDeg(), $clrMm)], $piece->afterMm);
+    expect($piece->donor)->not->toBeNull()
+        ->and($piece->beforeMm)->toEqualWithDelta(22.0, 1e-6)
+        ->and($piece->afterMm)->toEqualWithDelta(31.0, 1e-6)
+        ->and($piece->insideAt())->toBe($clock)
+        ->and($made->end()->at->distanceTo($end->at))->toBeLessThan(1e-6)
+        ->and($made->end()->forward->angleDegTo($end->forward))->toBeLessThan(1e-5);
+})->with([[20.0, 3.0], [33.0, 6.0], [45.0, 10.5], [15.0, 12.0]]);
+
+it('knows how sure it is: two readings across give the tilt, four the length', function () {
+    $gap = gapTo(new Vector(0, 0, 80), new Vector(0, 0, 1), 0.5);
+    expect($gap->tiltSdDeg())->toEqualWithDelta(rad2deg(0.7071 / WIDE_MM), 1e-3)
+        ->and($gap->lengthSdMm())->toBe(0.25);
+});
+
+it('says when one of the four readings must be wrong', function () {
+    expect((new StandingGap([80, 80, 80, 80], 0, 0, WIDE_MM, 0.5))->isAtOdds())->toBeFalse()
+        ->and((new StandingGap([84, 80, 80, 80], 0, 0, WIDE_MM, 0.5))->isAtOdds())->toBeTrue();
+});
+
+it('refuses what takes two bends', function (Vector $far, Vector $onward) {
+    ClosingPiece::of(gapTo($far, $onward->unit()), bendsOfIt());
+})->with([
+    'side by side' => [new Vector(40, 0, 120), new Vector(0, 0, 1)],
+    'beside the plane of its bend' => [new Vector(0, 30, 150), new Vector(0.5, 0, 1)],
+    'too near for any radius' => [new Vector(4, 0, 15), new Vector(0.6, 0, 1)],
+])->throws(DomainException::class, 'takes two bends');

@@ -27,7 +27,7 @@ final readonly class ShopView
         'Measuring at the vehicle' => ['measure'],
         'Fit and tacks' => ['fit', 'slip', 'bung', 'egt', 'finish', 'outlet'],
         'Cutting' => ['cut', 'saw', 'pie'],
-        'Routes' => ['route', 'set'],
+        'Routes' => ['route', 'set', 'mock'],
         'Clearances' => ['clear'],
         'Collectors and flanges' => ['merge', 'flange', 'flat'],
         'Growth' => ['growth'],

@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { expectAccessible, saved, toStage } from './support';
+import { expectAccessible, ownJob, routed, saved, toStage } from './support';
 
 let steps = 0;
 async function press(what: Locator): Promise<void> {
@@ -86,4 +86,40 @@ test('a dump tube grows from its flange without a coordinate, and is released in
     await page.getByRole('button', { name: 'Release rev 2' }).click();
     await expect(page.getByRole('heading', { name: 'Cut and prepare A3' })).toBeVisible();
     expect(await workUntil(page, /^(?!Cut and prepare A3)/)).toEqual(['Cut and prepare A3']);
+});
+
+test('a mock-up is read off block by block, becomes the run and is closed again', async ({ page }) => {
+    const job = await ownJob(page, 'TB-0682');
+    await page.goto(`/jobs/${job}/route`);
+    await page.getByRole('button', { name: 'From a mock-up' }).click();
+    const dialog = page.getByRole('dialog', { name: 'From a mock-up' });
+    await dialog.getByLabel('Blocks').fill('4 straight, 90 elbow');
+    await dialog.getByRole('button', { name: 'Take it as run A' }).click();
+    await expect(dialog.getByText(/“90 elbow” is no block/)).toBeVisible();
+    await expectAccessible(page);
+    await dialog.getByLabel('Blocks').fill('4 straight, 60 bend, 6 clicks, 10 straight, 60 bend, 6 straight');
+    await dialog.getByRole('button', { name: 'Take it as run A' }).click();
+    await expect(dialog).toBeHidden();
+    await expect(page.getByText('✕ Far end open')).toBeVisible();
+    await page.getByRole('button', { name: 'Close the rest' }).click();
+    await expect(page.getByText('● Far end closed')).toBeVisible();
+});
+
+test('the gap between two standing tubes is read round, and says what piece goes in', async ({ page }) => {
+    const job = await routed(page, 'TB-0683');
+    await page.goto(`/jobs/${job}/fit`);
+    const closing = page.getByRole('region', { name: 'Closing piece from the gap' });
+    await closing.getByRole('button', { name: /Closing piece from the gap/ }).click();
+    for (const [label, value] of [
+        ['At 12', '4 1/8 in'],
+        ['At 3', '4 in'],
+        ['At 6', '3 7/8 in'],
+        ['At 9', '4 in'],
+    ])
+        await closing.getByLabel(label ?? '', { exact: true }).fill(value ?? '');
+    await closing.getByRole('button', { name: 'What goes in' }).click();
+    await expect(closing.getByText('A straight piece, 4 in on its centreline.')).toBeVisible();
+    await expect(closing.getByText(/^Far end 4\.\d° off square/)).toBeVisible();
+    await expect(closing.getByRole('row', { name: /^12 4 1\/8 in/ })).toBeVisible();
+    await expectAccessible(page);
 });

@@ -23,6 +23,7 @@ use UpsweptBead\Core\Stage\Layout\ByHand;
 use UpsweptBead\Core\Stage\Layout\RouteMoves;
 use UpsweptBead\Core\Stage\Made\HeldByWork;
 use UpsweptBead\Core\Stage\Made\Outline;
+use UpsweptBead\Core\Stage\Plan\FromBlocks;
 use UpsweptBead\Core\Stage\Plan\Growing;
 use UpsweptBead\Core\Stage\Plan\GrowthReader;
 
@@ -43,6 +44,7 @@ final readonly class HandController
         $wish = Node::wrap(
             ['format' => 'hand', ...$request->only([
                 'do', 'index', 'to', 'length', 'clr', 'angle', 'angleBy', 'turn', 'turnBy', 'isLeft', 'before', 'after',
+                'blocks',
             ])],
             'hand',
             null,
@@ -72,10 +74,13 @@ final readonly class HandController
     private function route(Job $job, CoreJob $document, string $letter, Node $wish, Faults $faults): ?RouteChoice
     {
         $shop = $this->workshop->shopFor($document);
-        if (! in_array($wish->at('do')->asWritten(), ['bend', 'leg', 'shorter'], true)) {
+        if (! in_array($wish->at('do')->asWritten(), ['bend', 'leg', 'shorter', 'blocks'], true)) {
             $hand = ByHand::of($document, $shop, $letter);
 
             return $this->changed($hand, $wish, fn (): array => $this->held($job, $document, $letter));
+        }
+        if ($wish->at('do')->asWritten() === 'blocks') {
+            return FromBlocks::route($document, $shop, $letter, $wish->at('blocks')->text('', 2000));
         }
         $growing = Growing::of($document, $shop, $letter);
         $reader = new GrowthReader($document->units, $growing->odMm);
@@ -128,7 +133,7 @@ final readonly class HandController
             'remove' => $hand->removeBend($index()),
             'merge' => $hand->mergeBend($index()),
             default => throw new \DomainException(
-                'What is to be done must be one of vertex, length, close, insert, remove, merge, bend, leg, shorter.',
+                'What is to be done must be one of vertex, length, close, insert, remove, merge, bend, leg, shorter, blocks.',
             ),
         };
     }

@@ -39,6 +39,7 @@ export type GrowWish =
           after: string;
       }
     | { do: 'leg'; length: LengthText }
+    | { do: 'blocks'; blocks: string }
     | { do: 'shorter' };
 /** What has pieces and joints of its own: a run, or a collector that is made here. */
 export type Member = RunPlan | CollectorPlan;

@@ -20,6 +20,9 @@ final readonly class ClosingPiece
 
     private const MOST_GAP_MM = 7000.0;
 
+    /** Ends that lean more than that from one another are no gap to be read round. */
+    private const LEAST_COSINE = 0.2;
+
     /** A leg shorter than this is none. */
     private const LEAST_MM = 0.05;
 
@@ -46,7 +49,11 @@ final readonly class ClosingPiece
      */
     public static function of(StandingGap $gap, array $stock): self
     {
-        if ($gap->far->z < self::LEAST_GAP_MM || $gap->far->length() > self::MOST_GAP_MM || abs($gap->onward->z) < 0.2) {
+        if (
+            $gap->far->z < self::LEAST_GAP_MM
+            || $gap->far->length() > self::MOST_GAP_MM
+            || $gap->onward->z < self::LEAST_COSINE
+        ) {
             throw new \DomainException('There is no gap between two ends in these readings: they have to come to more than nothing and less than 7 m, and lean by less than 78°.');
         }
         $axis = $gap->far->unit();

@@ -52,7 +52,7 @@ it('puts a port where its readings say, whichever way its direction was read', f
             'falls' => $sheet->dip('A.start', $out),
             'from above' => $sheet->bearing('A.start', $out, $way[1], $way[2]),
             'off plumb' => $sheet->lean('A.start', $out, $way[1], $way[2]),
-            'rod' => $sheet->rod('A.start', PORT, $out),
+            default => $sheet->rod('A.start', PORT, $out),
         };
     }
     $surveyed = Surveyed::of(read($sheet->all), Some::shop());

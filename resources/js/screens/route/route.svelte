@@ -14,6 +14,7 @@
     import GrowPanel from './grow-panel.svelte';
     import KeptDesigns from './kept-designs.svelte';
     import LraTable from './lra-table.svelte';
+    import MockUpDialog from './mock-up-dialog.svelte';
     import RoutesDialog from './routes-dialog.svelte';
     import RoutingOptions from './routing-options.svelte';
     import SetChecks from './set-checks.svelte';
@@ -26,6 +27,7 @@
     let searching = $state(false);
     let designer = $state<SetSearch>();
     let bringing = $state(false);
+    let mocking = $state(false);
     let ghost = $state.raw<TubeRun | null>(null);
     let design = $state.raw<FoundDesign | null>(null);
     let showing = $state.raw<Insertion['order']>([]);
@@ -148,16 +150,22 @@
             {/if}
             {#if mayPlan && isFree && !design}
                 <GrowPanel {desk} {run} {catalogue} />
+                {#if !run.run}
+                    <Button class="self-start" look="quiet" onclick={() => (mocking = true)}
+                        >From a mock-up</Button
+                    >
+                {/if}
             {:else if mayPlan && !design}
                 <KeptDesigns {desk} />
                 <RoutingOptions {desk} />
-                <div class="flex items-center gap-3">
+                <div class="flex flex-wrap items-center gap-3">
                     <Button look={isSet ? 'plain' : 'main'} onclick={find} disabled={searching}
                         >{searching
                             ? 'Looking…'
                             : `${run.run ? 'Find other ways' : 'Find a way'}${isSet ? ` for ${run.letter} alone` : ''}`}</Button
                     >
                     <Button look="quiet" onclick={() => (bringing = true)}>Bring in routes</Button>
+                    <Button look="quiet" onclick={() => (mocking = true)}>From a mock-up</Button>
                     {#if answers && run.run}
                         <Button look="quiet" onclick={() => ((answers = null), (ghost = null))}
                             >Back to the table</Button
@@ -188,6 +196,7 @@
         </div>
     </div>
     <RoutesDialog {desk} bind:open={bringing} />
+    <MockUpDialog {desk} bind:open={mocking} />
 {:else}
     <p class="sheet p-6">This job has no run yet. Enter its two ends at Survey.</p>
 {/if}

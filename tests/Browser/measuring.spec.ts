@@ -217,3 +217,37 @@ test('what cannot be read is refused beside its field, and nothing of it is kept
     await saved(page);
     expect((await (await page.request.get(`/jobs/${job}/job.json`)).json()).measured).toBeUndefined();
 });
+
+test('another job is begun from a survey that was kept, with its readings and without its routes', async ({
+    page,
+}) => {
+    const job = await ownJob(page, 'TB-0676');
+    const document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
+    document.measured = {
+        points: [],
+        ends: [{ run: 'A', isStart: true, place: true, direction: false }],
+        readings: [
+            {
+                id: 'r1',
+                kind: 'offset',
+                tool: 'tape',
+                of: 'A.start',
+                with: ['datum'],
+                value: ['1 in', '2 in', '3 in'],
+            },
+        ],
+    };
+    expect((await api(page, 'PUT', `/jobs/${job}/draft`, { version: 1, document })).status).toBe(200);
+    await page.goto(`/jobs/${job}/survey`);
+    await page.getByRole('button', { name: 'The same engine again' }).click();
+    const dialog = page.getByRole('dialog', { name: 'The same engine again' });
+    await dialog.getByLabel('Number').fill('TB-0676');
+    await dialog.getByRole('button', { name: 'Begin it' }).click();
+    await expect(dialog.getByRole('alert')).toContainText('There is a job TB-0676 already');
+    await dialog.getByLabel('Number').fill('TB-0676-2');
+    await dialog.getByRole('button', { name: 'Begin it' }).click();
+    await expect(page.getByText('TB-0676-2')).toBeVisible();
+    await expect(
+        page.getByRole('region', { name: 'Readings at the vehicle' }).getByText('Place of start of A'),
+    ).toBeVisible();
+});

@@ -74,6 +74,7 @@ describe('places of a document', () => {
         expect(nameOf('runs[0].route.endStraight', document)).toBe('run A, last straight');
         expect(nameOf('job.number', document)).toBe('the job, number');
         expect(nameOf('runs[0].start.at[1]', document)).toBe('run A, start, place, right');
+        expect(nameOf('measured.readings[2].value', document)).toBe('reading 3, value');
         expect(nameOf('set.collectors[0].runs[1]', document)).toBe('collector “Collector 1”, its runs');
         expect(nameOf('set.parts[0].mass', document)).toBe('part 1, weight');
         expect(nameOf('overrides[0].value', document)).toBe('your value for cut.A1.trim');

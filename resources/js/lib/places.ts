@@ -67,6 +67,8 @@ const NAMED: Record<string, string> = {
     bends: 'bend',
     fittings: 'on its side',
     bolts: 'stud',
+    readings: 'reading',
+    points: 'point',
 };
 
 /** How a person would name a place. */
@@ -81,7 +83,7 @@ export function nameOf(path: string, document: JobDocument): string {
             typeof here === 'object' && here !== null ? (here as Record<string, unknown>)[step] : undefined;
         const list = steps[i - 1] ?? '';
         if (/^\d+$/.test(step)) words.push(entryOf(list, Number(step), here));
-        else if ((step === 'runs' && i === 0) || ['set', 'route', 'build'].includes(step)) continue;
+        else if ((step === 'runs' && i === 0) || ['set', 'route', 'build', 'measured'].includes(step)) continue;
         else if (step === 'job' && steps.length > 1) words.push('the job');
         else if (!(step in NAMED) || i === steps.length - 1)
             words.push(

@@ -12,6 +12,7 @@
     import type { Grip } from '@/parts/viewport/handles';
     import Viewport from '@/parts/viewport/viewport.svelte';
     import type { StageProps } from '../job/stages';
+    import type AgainDialog from './again-dialog.svelte';
     import Answer from './answer.svelte';
     import Datum from './datum.svelte';
     import EndForm from './end-form.svelte';
@@ -24,7 +25,14 @@
     import Runs from './runs.svelte';
     import Together from './together.svelte';
 
-    let { desk, catalogue, mayPlan, onstage }: StageProps = $props();
+    let { desk, catalogue, mayPlan, isPlanner, onstage }: StageProps = $props();
+
+    let Again = $state.raw<typeof AgainDialog | null>(null);
+    let asking = $state(false);
+    async function askAgain(): Promise<void> {
+        Again ??= (await import('./again-dialog.svelte')).default;
+        asking = true;
+    }
 
     const head = $derived(desk.document.job);
     const run = $derived(desk.entered);
@@ -164,6 +172,13 @@
                     There already: nothing of it is cut or fitted, only welded on
                 </label>
             {/if}
+            {#if isPlanner}
+                <Button
+                    class="justify-self-start sm:order-last sm:col-span-4"
+                    look="quiet"
+                    onclick={() => void askAgain()}>The same engine again</Button
+                >
+            {/if}
         </section>
         {#if run}
             <Datum />
@@ -198,3 +213,6 @@
         {/if}
     </div>
 </div>
+{#if asking && Again}
+    <Again {desk} bind:open={asking} />
+{/if}

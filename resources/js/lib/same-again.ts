@@ -1,0 +1,20 @@
+// The same engine again: a survey that is kept, and another job begun from it.
+import type { JobDocument } from './answers';
+
+/** What was measured and what stands in the way, without what was worked out, decided or agreed for the first. */
+export function sameAgain(document: JobDocument, number: string, title: string): JobDocument {
+    const next = structuredClone(document);
+    delete next.prices;
+    delete next.outside;
+    next.job = { ...next.job, number, title, customer: '', note: '' };
+    next.runs = next.runs.map((run) => ({ ...run, route: null, fittings: [] }));
+    next.set = { ...next.set, designs: [], hangers: [] };
+    next.overrides = [];
+    return next;
+}
+
+/** "TB-0417" becomes "TB-0417-2", and that "TB-0417-3". */
+export function numberAgain(number: string): string {
+    const [, head = number, count = '1'] = /^(.*\d.*)-(\d{1,2})$/.exec(number) ?? [];
+    return `${head}-${Number(count) + 1}`;
+}

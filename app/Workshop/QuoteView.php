@@ -64,6 +64,8 @@ final readonly class QuoteView
             'marginPercent' => $quote->marginPercent,
             'margin' => round($quote->margin(), 2),
             'price' => round($quote->price(), 2),
+            'taxPercent' => $quote->taxPercent,
+            'tax' => round($quote->tax(), 2),
             'unpriced' => array_values($quote->unpriced()),
             'spent' => $spent === [] ? null : round(array_sum($spent), 2),
             'expected' => $spent === [] ? null : round(Forecast::cost($lines, $spent, $isFinished), 2),

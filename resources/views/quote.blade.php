@@ -1,5 +1,5 @@
 @php
-    /** @var array{revision: int, before: array{revision: int, price: float}|null, lines: list<array{key: string, group: string, what: string, quantity: string, why: string, cost: float|null, spent: float|null}>, cost: float, margin: float, marginPercent: float, price: float, unpriced: list<string>, spent: float|null, expected: float|null} $quote */
+    /** @var array{revision: int, before: array{revision: int, price: float}|null, lines: list<array{key: string, group: string, what: string, quantity: string, why: string, cost: float|null, spent: float|null}>, cost: float, margin: float, marginPercent: float, price: float, taxPercent: float, tax: float, unpriced: list<string>, spent: float|null, expected: float|null} $quote */
     /** @var UpsweptBead\Core\Job\Job $head */
     /** @var \UpsweptBead\Core\Base\Units\Money $currency */
     $money = static fn (?float $one): string => $one === null ? '–' : $currency->show($one);
@@ -47,6 +47,9 @@
 <table>
     <tr><td>Cost</td><td class="n">{{ $money($quote['cost']) }}</td><td class="n">{{ $money($quote['expected']) }}</td></tr>
     <tr><td>Price, with a margin of {{ round($quote['marginPercent'], 1) }} %</td><td class="n">{{ $money($quote['price']) }}</td><td></td></tr>
+    @if($quote['taxPercent'] > 0.0)
+    <tr><td>Tax, {{ round($quote['taxPercent'], 1) }} %</td><td class="n">{{ $money($quote['tax']) }}</td><td></td></tr>
+    @endif
     @if($quote['expected'] !== null)
     <tr class="t"><td>Left of the price</td><td class="n">{{ $money($quote['margin']) }}</td><td class="n">{{ $money($quote['price'] - $quote['expected']) }}</td></tr>
     @endif
@@ -57,9 +60,13 @@
     @foreach($groups as $name => $lines)
     <tr><td>{{ $name }}@if($name === 'Tube and parts' || $name === 'Done by others')<br><span class="q">{{ implode('; ', array_map(static fn (array $line): string => trim($line['quantity'].' '.$line['what']), $lines)) }}</span>@endif</td><td class="n">{{ $money($sum($lines, 'cost') * $share) }}</td></tr>
     @endforeach
-    <tr class="t"><td>Together</td><td class="n">{{ $money($quote['price']) }}</td></tr>
+    @if($quote['taxPercent'] > 0.0)
+    <tr><td>Without tax</td><td class="n">{{ $money($quote['price']) }}</td></tr>
+    <tr><td>Tax, {{ round($quote['taxPercent'], 1) }} %</td><td class="n">{{ $money($quote['tax']) }}</td></tr>
+    @endif
+    <tr class="t"><td>Together</td><td class="n">{{ $money($quote['price'] + $quote['tax']) }}</td></tr>
 </table>
-<p class="q">Stands until {{ $until->format('j F Y') }}. Taxes and delivery not included. Fitting the work to the vehicle, and what the law where it is driven asks of emissions and noise, is the owner’s to settle.</p>
+<p class="q">Stands until {{ $until->format('j F Y') }}. {{ $quote['taxPercent'] > 0.0 ? 'Delivery' : 'Taxes and delivery' }} not included. Fitting the work to the vehicle, and what the law where it is driven asks of emissions and noise, is the owner’s to settle.</p>
 @endif
 @if($quote['unpriced'] !== [])
 <p>△ Without a price, and not in the sum: {{ implode('; ', $quote['unpriced']) }}.</p>

@@ -2188,7 +2188,12 @@ export interface JobQuote {
     cost: number;
     marginPercent: number;
     margin: number;
+    /**
+     * Without tax.
+     */
     price: number;
+    taxPercent: number;
+    tax: number;
     unpriced: string[];
     spent: number | null;
     /**

@@ -83,7 +83,8 @@ export function nameOf(path: string, document: JobDocument): string {
             typeof here === 'object' && here !== null ? (here as Record<string, unknown>)[step] : undefined;
         const list = steps[i - 1] ?? '';
         if (/^\d+$/.test(step)) words.push(entryOf(list, Number(step), here));
-        else if ((step === 'runs' && i === 0) || ['set', 'route', 'build', 'measured'].includes(step)) continue;
+        else if ((step === 'runs' && i === 0) || ['set', 'route', 'build', 'measured'].includes(step))
+            continue;
         else if (step === 'job' && steps.length > 1) words.push('the job');
         else if (!(step in NAMED) || i === steps.length - 1)
             words.push(

@@ -24,8 +24,14 @@ final readonly class Quote
      * @param  list<QuoteLine>  $lines
      * @param  float  $marginPercent  on the sum of all lines
      * @param  array<string, float>  $prices  that were said for this job, of one, by key
+     * @param  float  $taxPercent  on the price; 0 where it goes without
      */
-    public function __construct(public array $lines, public float $marginPercent, private array $prices = []) {}
+    public function __construct(
+        public array $lines,
+        public float $marginPercent,
+        private array $prices = [],
+        public float $taxPercent = 0.0,
+    ) {}
 
     public static function of(Plan $plan, Ledger $ledger, Shop $shop): self
     {
@@ -41,7 +47,7 @@ final readonly class Quote
                 '',
                 $one->cost,
             ), array_keys($plan->job->outside), $plan->job->outside),
-        ], $shop->rules->value('cost.margin'), $plan->job->prices))->at([]);
+        ], $shop->rules->value('cost.margin'), $plan->job->prices, $shop->rules->value('cost.tax')))->at([]);
     }
 
     /**
@@ -56,7 +62,7 @@ final readonly class Quote
                 $this->prices[$line->key] ?? $costs[$line->key] ?? $line->each,
             ),
             $this->lines,
-        ), $this->marginPercent, $this->prices);
+        ), $this->marginPercent, $this->prices, $this->taxPercent);
     }
 
     public function cost(): float
@@ -77,9 +83,15 @@ final readonly class Quote
         return $this->cost() * $this->marginPercent / 100;
     }
 
+    /** Without tax. */
     public function price(): float
     {
         return $this->cost() + $this->margin();
+    }
+
+    public function tax(): float
+    {
+        return $this->price() * $this->taxPercent / 100;
     }
 
     /** @return array<string, string> what nobody has said the price of, by key: the quote is without it */

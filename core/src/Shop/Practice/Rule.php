@@ -45,7 +45,7 @@ final readonly class Rule
     /** Whether it is a price, a rate or a margin, which not everybody is shown. */
     public function isMoney(): bool
     {
-        return $this->quantity === Quantity::Money || $this->key === 'cost.margin';
+        return $this->quantity === Quantity::Money || in_array($this->key, ['cost.margin', 'cost.tax'], true);
     }
 
     /** Between what bounds it may lie, in words. */

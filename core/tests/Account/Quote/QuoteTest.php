@@ -102,3 +102,13 @@ it('keeps outside work in the job file and through a change of units', function 
         ->and($job->in(UnitSystem::Metric)->outside)->toEqual($job->outside)
         ->and(fn () => withOutside([['what' => 'Coating', 'cost' => -1]]))->toThrow('must not be negative');
 });
+
+it('adds the tax the shop has to ask for to its price, none where it asks for none', function () {
+    $plan = Some::plan();
+    $shop = Some::shop()->withRules(Some::shop()->rules->with('cost.tax', '19 %', UnitSystem::Metric));
+    $taxed = Quote::of($plan, Ledger::of($plan, $shop), $shop);
+    expect(quoteOf($plan)->tax())->toBe(0.0)
+        ->and($taxed->price())->toEqualWithDelta(quoteOf($plan)->price(), 1e-9)
+        ->and($taxed->tax())->toEqualWithDelta(0.19 * $taxed->price(), 1e-9)
+        ->and($taxed->at([])->tax())->toEqualWithDelta($taxed->tax(), 1e-9);
+});

@@ -114,6 +114,14 @@
                     >{money(quote.margin)}</span
                 >
             </p>
+            {#if quote.taxPercent > 0}
+                <p>
+                    <span class="label block">Tax, {quote.taxPercent} %</span><span class="figure text-2xl"
+                        >{money(quote.tax)}</span
+                    >
+                    <span class="text-quiet block text-sm">together {money(quote.price + quote.tax)}</span>
+                </p>
+            {/if}
             {#if isCounted}
                 <p>
                     <span class="label block">Expected cost</span><span class="figure text-2xl"

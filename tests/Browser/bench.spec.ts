@@ -111,6 +111,9 @@ test('a piece that was cut too short is asked about before it is logged, and tol
 test('a lost session is told at once; signing in goes on where one was', async ({ page, context }) => {
     const job = await atTheBench(page, 'TB-0526');
     await kept(page, job);
+    // An answer that is still on its way would bring the session back.
+    await page.route('**/standing', (route) => route.abort());
+    await page.waitForLoadState('networkidle');
     await context.clearCookies();
     await page.getByLabel('Length as cut').fill('9 29/32');
     await page.getByRole('button', { name: 'Done, next' }).click();

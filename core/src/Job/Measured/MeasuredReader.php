@@ -14,10 +14,12 @@ use UpsweptBead\Core\Solve\Adjust\ReadingKind;
 /** Reads what was measured at the vehicle, docs/job-file.md. */
 final readonly class MeasuredReader
 {
-    /** What it costs to adjust goes with the third power of what is to be found: so many take about a second. */
     public const MOST_POINTS = 40;
 
     public const MOST_READINGS = 150;
+
+    /** What it costs to adjust goes with the third power of the numbers to be found. */
+    public const MOST_NUMBERS = 100;
 
     private const MOST_TOUCHED = 24;
 
@@ -51,12 +53,35 @@ final readonly class MeasuredReader
         foreach ($list('readings', self::MOST_READINGS) as $one) {
             $readings[] = $this->reading($one, $names, $ofEnds);
         }
+        $this->refuseTooMuch($node, $points, $ends);
         $this->refuseTwice($node->at('points'), $names);
         $this->refuseTwice($node->at('ends'), array_map(static fn (MeasuredEnd $one): string => $one->name(), $ends));
         $ids = array_map(static fn (ReadingSpec $one): string => $one->id, $readings);
         $this->refuseTwice($node->at('readings'), $ids);
 
         return new MeasuredSpec($points, $ends, $readings);
+    }
+
+    /**
+     * @param  list<MeasuredPoint>  $points
+     * @param  list<MeasuredEnd>  $ends
+     */
+    private function refuseTooMuch(Node $node, array $points, array $ends): void
+    {
+        $numbers = 0;
+        foreach ($points as $one) {
+            $numbers += $one->at === null ? 3 : 0;
+        }
+        foreach ($ends as $one) {
+            $numbers += ($one->hasPlace ? 3 : 0) + ($one->hasDirection ? 2 : 0);
+        }
+        if ($numbers > self::MOST_NUMBERS) {
+            $node->complain('too-many', sprintf(
+                'asks for %d numbers, three for each place and two for each direction; at most %d are worked out. Type the places of some points or ends',
+                $numbers,
+                self::MOST_NUMBERS,
+            ));
+        }
     }
 
     private function point(Node $node): MeasuredPoint

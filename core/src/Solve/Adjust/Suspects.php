@@ -19,10 +19,11 @@ final readonly class Suspects
      */
     private function __construct(public array $all, public ?Adjustment $without) {}
 
-    public static function of(Adjustment $adjustment): self
+    /** @param  int  $most  so many are looked for; each costs an adjustment of its own */
+    public static function of(Adjustment $adjustment, int $most = PHP_INT_MAX): self
     {
         [$now, $all, $out] = [$adjustment, [], []];
-        while (true) {
+        while (count($all) < $most) {
             $suspect = self::worst($now);
             if ($suspect === null) {
                 break;

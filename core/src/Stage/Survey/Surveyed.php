@@ -25,6 +25,9 @@ use UpsweptBead\Core\Solve\Adjust\Xyz;
 /** A job with its measured ends where its readings put them, and how sure that is. */
 final readonly class Surveyed
 {
+    /** More readings than that are never wrong at once where the others are worth anything; our own figure. */
+    private const MOST_SUSPECTS = 4;
+
     /**
      * @param  Job  $job  with those ends in place that follow from what was read so far
      * @param  Adjustment|null  $adjustment  null where nothing is measured
@@ -60,7 +63,7 @@ final readonly class Surveyed
         $placed = self::placed($job, $adjustment->estimate, $open);
         $suspects = array_map(static fn (Suspect $one): array => array_values(array_unique(
             array_map(self::reading(...), $one->candidates),
-        )), Suspects::of($adjustment)->all);
+        )), Suspects::of($adjustment, self::MOST_SUSPECTS)->all);
 
         return new self(
             $placed,

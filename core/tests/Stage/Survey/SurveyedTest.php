@@ -284,3 +284,35 @@ it('says every kind of reading in words', function () {
         'End of A in line with dowel and the datum',
     ]);
 });
+
+it('refuses to look for more numbers than it can find in a few seconds', function () {
+    $document = Some::document();
+    $points = array_map(static fn (int $i): array => ['name' => "P$i"], range(1, 34));
+    $document['measured'] = ['points' => $points, 'ends' => [], 'readings' => []];
+    expect(JobReader::fromDecoded($document)->faults[0]->message)->toContain('asks for 102 numbers')
+        ->toContain('at most 100 are worked out');
+    array_pop($points);
+    $document['measured']['points'] = $points;
+    expect(JobReader::fromDecoded($document)->faults)->toBe([]);
+});
+
+it('has an answer, or says what is missing, for any few of the readings of a port, agreeing or not', function () {
+    $dice = Some::dice(11);
+    for ($i = 0; $i < 80; $i++) {
+        $out = Some::vector($dice, 1.0)->unit()->toArray();
+        $sheet = new SomeReadings;
+        $sheet->place('A.start', PORT);
+        $sheet->offset('A.start', 'up', Some::between($dice, -400, 400));
+        $sheet->tape('A.end', 'A.start', [0.0, 0.0, 0.0], Some::vector($dice, 500)->toArray());
+        $sheet->dip('A.start', $out);
+        $sheet->bearing('A.start', Some::vector($dice, 1.0)->toArray(), 'left', 'forward');
+        $sheet->lean('A.start', $out, 'forward', $out[2] < 0.0 ? 'down' : 'up');
+        $sheet->rod('A.start', PORT, Some::vector($dice, 1.0)->unit()->toArray());
+        $few = array_values(array_filter($sheet->all, static fn (): bool => $dice->getInt(0, 2) > 0));
+        $surveyed = Surveyed::of(read($few), Some::shop());
+        $frame = $surveyed->job->runs[0]->start->frame();
+        expect(is_finite($frame->at->length() + $frame->forward->length()))->toBeTrue()
+            ->and($frame->forward->length())->toEqualWithDelta(1.0, 1e-6)
+            ->and(count(Walk::of($surveyed)))->toBeLessThan(8);
+    }
+});

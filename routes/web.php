@@ -78,6 +78,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::controller(SurveyController::class)->prefix('/jobs/{job}/survey')->middleware(['can:update,job', 'plans'])->group(function (): void {
         Route::post('/kits', 'kits');
         Route::post('/kit', 'kit');
+        Route::post('/touched', 'touched');
         Route::post('/row', 'row');
         Route::post('/mirror', 'mirror');
         Route::post('/collector', 'collector');

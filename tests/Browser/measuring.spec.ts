@@ -253,3 +253,24 @@ test('another job is begun from a survey that was kept, with its readings and wi
             .getByRole('textbox', { name: 'Place of start of A' }),
     ).toHaveValue('1 in; 2 in; 3 in');
 });
+
+test('something in the way is entered by the points that were touched on it', async ({ page }) => {
+    const job = await ownJob(page, 'TB-0677');
+    await page.goto(`/jobs/${job}/survey`);
+    await page.getByRole('button', { name: 'Add something to keep clear of' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Something to keep clear of' });
+    await dialog.getByRole('button', { name: 'By touching it' }).click();
+    await dialog.getByLabel('Point 1: rearward; right; up').fill('12; 20; -30 in');
+    await dialog.getByLabel('Point 2: rearward; right; up').fill('nowhere');
+    await dialog.getByRole('button', { name: 'Add a round bar' }).click();
+    await expect(dialog.getByText(/must be three lengths/)).toBeVisible();
+    await dialog.getByLabel('Point 2: rearward; right; up').fill('30; 20; -30 in');
+    await dialog.getByRole('button', { name: 'One more point' }).click();
+    await dialog.getByLabel('Point 3: rearward; right; up').fill('12; 30; -30 in');
+    await expectAccessible(page);
+    await dialog.getByRole('button', { name: 'Add a plane' }).click();
+    await expect(dialog).toBeHidden();
+    await saved(page);
+    const document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
+    expect(document.set.keepOuts.at(-1)).toMatchObject({ shape: 'half-space', direction: [0, 0, 1] });
+});

@@ -80,6 +80,7 @@ const ACCESS = [
     'POST jobs/{job}/paste' => PLANNERS,
     'POST jobs/{job}/survey/kits' => PLANNERS,
     'POST jobs/{job}/survey/kit' => PLANNERS,
+    'POST jobs/{job}/survey/touched' => PLANNERS,
     'POST jobs/{job}/survey/row' => PLANNERS,
     'POST jobs/{job}/survey/mirror' => PLANNERS,
     'POST jobs/{job}/survey/collector' => PLANNERS,

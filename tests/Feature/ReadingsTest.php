@@ -63,3 +63,24 @@ it('grows a run from one end, and names what cannot be read or made', function (
     $grow(['do' => 'leg', 'length' => '0.01 in'])->assertUnprocessable()->assertJsonValidationErrors('hand');
     $grow(['do' => 'shorter'])->assertOk()->assertJsonPath('route', null);
 });
+
+it('makes a keep-out of points that were touched, typed or measured, and names the one it cannot read', function () {
+    $job = $this->downpipe();
+    $measured = ['points' => [['name' => 'Shaft above']], 'ends' => [], 'readings' => [[
+        'id' => 'r1', 'kind' => 'offset', 'tool' => 'tape', 'of' => 'Shaft above', 'with' => ['datum'],
+        'value' => ['10 in', '8 in', '6 in'],
+    ]]];
+    $ask = fn (array $points, string $diameter) => $this->postJson("/jobs/$job->id/survey/touched", [
+        'document' => [...$this->document($job), 'measured' => $measured],
+        'kind' => 'steering', 'points' => $points, 'diameter' => $diameter,
+    ]);
+    // The doubt of the measured point makes it wider: 1.6449 times the 1.5 mm of a tape.
+    $ask(['Shaft above', ['12 in', '9 in', '-4 in']], '3/4 in')
+        ->assertOk()
+        ->assertJsonPath('keepOut.shape', 'capsule')
+        ->assertJsonPath('keepOut.radius', fn (mixed $mm): bool => abs((float) $mm - (9.525 + 1.6449 * 1.5)) < 0.01);
+    $ask(['Shaft below', ['12 in', '9 in', '-4 in']], '3/4 in')
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors('points[0]');
+    $ask(['Shaft above', ['12 in', '9 in', '-4 in']], '')->assertUnprocessable()->assertJsonValidationErrors('points');
+});

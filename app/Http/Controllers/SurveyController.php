@@ -19,6 +19,7 @@ use UpsweptBead\Core\Job\Collector\CollectorSpec;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\KeepOut\KeepOutKind;
+use UpsweptBead\Core\Job\Points;
 use UpsweptBead\Core\Job\Set\SetWriter;
 use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
@@ -26,10 +27,13 @@ use UpsweptBead\Core\Stage\Survey\InletRing;
 use UpsweptBead\Core\Stage\Survey\KeepOutKit;
 use UpsweptBead\Core\Stage\Survey\KitField;
 use UpsweptBead\Core\Stage\Survey\RunEdits;
+use UpsweptBead\Core\Stage\Survey\Surveyed;
 
 /** What saves measuring at the survey. A document goes in, a changed one comes out; nothing is saved here. */
 final readonly class SurveyController
 {
+    private const MOST_TOUCHED = 24;
+
     public function __construct(private Workshop $workshop) {}
 
     /** What each kind of keep-out asks, with what the ports already tell. */
@@ -65,6 +69,42 @@ final readonly class SurveyController
             Node::wrap(['format' => 'answers', ...is_array($answers) ? $answers : []], 'answers', null, $faults),
         );
         Refused::ifAny($faults);
+
+        return new JsonResponse(['keepOut' => SetWriter::keepOut($made)]);
+    }
+
+    /** The solid by the points that were touched on it: three lengths each, or the name of a measured point or end. */
+    public function touched(ChangeRequest $request): JsonResponse
+    {
+        $job = $request->document();
+        $kind =
+            KeepOutKind::tryFrom($request->written('kind')) ??
+            throw ValidationException::withMessages(['kind' => 'There is no such kind of keep-out.']);
+        $surveyed = Surveyed::of($job, $this->workshop->shop());
+        $faults = new Faults();
+        $answers = Node::of($request->only(['points', 'diameter']), $faults);
+        $points = [];
+        $growMm = 0.0;
+        foreach ($answers->at('points')->items(self::MOST_TOUCHED) as $one) {
+            $found = $one->isList() ? null : $surveyed->placeOf($one->asWritten());
+            if ($found !== null) {
+                [$points[], $growMm] = [$found['at'], max($growMm, $found['mayBeOffMm'])];
+            } elseif ($one->isList()) {
+                [$x, $y, $z] = Points::read($one, $job->units);
+                $points[] = new Vector($x->mm, $y->mm, $z->mm);
+            } else {
+                $one->complain('not-a-point', 'must be three lengths, rearward; right; up, or a point whose place is known');
+            }
+        }
+        $diameterMm = $answers->at('diameter')->isMissing() || $answers->at('diameter')->isBlank()
+            ? 0.0
+            : $answers->at('diameter')->length($job->units)->mm;
+        Refused::ifAny($faults);
+        try {
+            $made = KeepOutKit::touched($job, $kind, $points, $diameterMm, $growMm);
+        } catch (\DomainException $error) {
+            throw ValidationException::withMessages(['points' => $error->getMessage()]);
+        }
 
         return new JsonResponse(['keepOut' => SetWriter::keepOut($made)]);
     }

@@ -1,7 +1,7 @@
 // What the core works out for a survey before anything is saved: ready shapes, ports in a row, the other bank, meshes.
 import { said, send, type Reply } from './http';
 import type { JobDesk } from './job-desk.svelte';
-import type { Answers, ImportedMesh, KeepOutDocument, Kit, LengthText, Pasted } from './answers';
+import type { Answers, ImportedMesh, KeepOutDocument, Kit, LengthText, Pasted, PointText } from './answers';
 
 /** What a person answers to the questions of a kit. */
 export type KitAnswers = Record<string, LengthText | LengthText[]>;
@@ -15,6 +15,19 @@ export async function readKits(desk: JobDesk): Promise<Kit[]> {
 /** Adds the solid that follows from the answers; gives what is wrong with them, empty if nothing. */
 export async function addKit(desk: JobDesk, kind: string, answers: KitAnswers): Promise<Errors> {
     const reply = await ask(desk, 'kit', 'KitMade', { kind, answers });
+    if (!reply.ok) return errorsOf(reply);
+    await addKeepOut(desk, reply.data.keepOut);
+    return {};
+}
+
+/** Adds the solid by the points that were touched on it; gives what is wrong, empty if nothing. */
+export async function addTouched(
+    desk: JobDesk,
+    kind: string,
+    points: (PointText | string)[],
+    diameter: string,
+): Promise<Errors> {
+    const reply = await ask(desk, 'touched', 'KitMade', { kind, points, diameter });
     if (!reply.ok) return errorsOf(reply);
     await addKeepOut(desk, reply.data.keepOut);
     return {};

@@ -22,6 +22,9 @@ use UpsweptBead\Core\Job\Run\RunSpec;
  */
 final readonly class KeepOutKit
 {
+    /** Points nearer than this to one place, line or plane span nothing. */
+    private const APART_MM = 1.0;
+
     private function __construct(private Job $job) {}
 
     /**
@@ -50,6 +53,85 @@ final readonly class KeepOutKit
         $answers->only(array_map(static fn (KitField $field): string => $field->key, $kit->fields($kind)));
 
         return $kit->solid($kind, new KitAnswers($answers, $job->units));
+    }
+
+    /**
+     * A solid by the points that were touched on it: two are the ends of a bar, three lie in a plane that everything
+     * is behind, seen from the ports, four or more are held by a level box along the first two.
+     *
+     * @param  list<Vector>  $points
+     * @param  float  $diameterMm  of a bar
+     * @param  float  $growMm  by how much it may really be nearer
+     *
+     * @throws \DomainException if they are too few, or lie in one point or line
+     */
+    public static function touched(
+        Job $job,
+        KeepOutKind $kind,
+        array $points,
+        float $diameterMm,
+        float $growMm = 0.0,
+    ): KeepOutSpec {
+        $kit = new self($job);
+
+        return match (true) {
+            count($points) < 2 => throw new \DomainException(
+                'Touch two points for a bar, three for a plane, four or more for a box.',
+            ),
+            count($points) === 2 => $kit->touchedBar($kind, $points, $diameterMm, $growMm),
+            count($points) === 3 => $kit->touchedPlane($kind, $points, $growMm),
+            default => $kit->touchedBox($kind, $points, $growMm),
+        };
+    }
+
+    /** @param  list<Vector>  $points */
+    private function touchedBar(KeepOutKind $kind, array $points, float $diameterMm, float $growMm): KeepOutSpec
+    {
+        if ($points[0]->distanceTo($points[1]) < self::APART_MM || $diameterMm <= 0.0) {
+            throw new \DomainException('A bar needs two points apart, and a diameter.');
+        }
+
+        $radiusMm = $diameterMm / 2 + $growMm;
+
+        return $this->spec($kind, KeepOutShape::Capsule, $points[0], to: $points[1], radiusMm: $radiusMm);
+    }
+
+    /** @param  list<Vector>  $points */
+    private function touchedPlane(KeepOutKind $kind, array $points, float $growMm): KeepOutSpec
+    {
+        $across = $points[1]->minus($points[0])->cross($points[2]->minus($points[0]));
+        if ($across->length() < self::APART_MM ** 2) {
+            throw new \DomainException('These three points lie in one line; a plane needs three that do not.');
+        }
+        $ports = $this->middle(
+            array_map(static fn (RunSpec $run): Vector => $run->start->frame()->at, $this->job->runs),
+        );
+        $out = $across->unit();
+        $out = $out->dot($ports->minus($points[0])) < 0.0 ? $out->times(-1.0) : $out;
+
+        return $this->spec($kind, KeepOutShape::HalfSpace, $points[0]->plus($out->times($growMm)), direction: $out);
+    }
+
+    /** @param  non-empty-list<Vector>  $points */
+    private function touchedBox(KeepOutKind $kind, array $points, float $growMm): KeepOutSpec
+    {
+        $along = $points[1]->minus($points[0]);
+        $along = new Vector($along->x, $along->y, 0.0);
+        $along = $along->length() < self::APART_MM ? new Vector(1.0, 0.0, 0.0) : $along->unit();
+        $axes = [$along, new Vector(-$along->y, $along->x, 0.0), new Vector(0.0, 0.0, 1.0)];
+        $at = new Vector(0.0, 0.0, 0.0);
+        $size = [];
+        foreach ($axes as $axis) {
+            $stations = array_map(static fn (Vector $one): float => $axis->dot($one), $points);
+            [$least, $most] = [min($stations) - $growMm, max($stations) + $growMm];
+            if ($most - $least < self::APART_MM) {
+                throw new \DomainException('These points lie in one plane; a box needs one that stands out of it.');
+            }
+            $at = $at->plus($axis->times(($least + $most) / 2));
+            $size[] = $most - $least;
+        }
+
+        return $this->spec($kind, KeepOutShape::Box, $at, direction: $along, sizeMm: [$size[0], $size[1], $size[2]]);
     }
 
     private static function says(KeepOutKind $kind): string

@@ -9,11 +9,13 @@
     import type { Kit } from '@/lib/answers';
     import { addKit, readKits, type Errors, type KitAnswers } from '@/lib/survey';
     import ImportMesh from './import-mesh.svelte';
+    import TouchedForm from './touched-form.svelte';
 
     type Props = { desk: JobDesk; open: boolean; onadded: () => void };
     let { desk, open = $bindable(), onadded }: Props = $props();
 
     const MESH = 'mesh';
+    const TOUCHED = 'touched';
     const axes = ['rearward', 'right', 'up'];
     let kits = $state.raw<Kit[]>([]);
     let kind = $state('');
@@ -70,7 +72,7 @@
 >
     <div class="grid gap-4 sm:grid-cols-[14rem_1fr]">
         <ul class="border-line self-start border" aria-label="Kinds">
-            {#each [...kits, { kind: MESH, name: 'A scan or a drawing (STL)' }] as one (one.kind)}
+            {#each [...kits, { kind: TOUCHED, name: 'By touching it' }, { kind: MESH, name: 'A scan or a drawing (STL)' }] as one (one.kind)}
                 <li>
                     <button
                         type="button"
@@ -86,6 +88,8 @@
         <div>
             {#if kind === MESH}
                 <ImportMesh {desk} onadded={() => ((open = false), onadded())} />
+            {:else if kind === TOUCHED}
+                <TouchedForm {desk} {kits} onadded={() => ((open = false), onadded())} />
             {:else if kit}
                 <p class="text-quiet mb-3">{kit.says}</p>
                 <form

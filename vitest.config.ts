@@ -11,5 +11,12 @@ export default defineConfig({
         conditions: ['browser'],
     },
     // A file that wants a document says so at its top.
-    test: { environment: 'node', pool: 'threads', include: ['tests/Unit/**/*.test.ts'], restoreMocks: true },
+    test: {
+        environment: 'node',
+        pool: 'threads',
+        include: ['tests/Unit/**/*.test.ts'],
+        restoreMocks: true,
+        // Wide, as a machine shared with others may stand still for seconds.
+        testTimeout: 60_000,
+    },
 });

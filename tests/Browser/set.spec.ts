@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { api, expectAccessible, ownHeader, saved, toStage } from './support';
 
 test('four ports and a collector become a header: find, compare, take, change by hand', async ({ page }) => {
-    test.setTimeout(180_000);
+    test.setTimeout(360_000);
     const job = await ownHeader(page, 'TB-0530');
     await page.goto(`/jobs/${job}/survey`);
     await expect(page.getByRole('group', { name: 'Runs together' })).toBeVisible();
@@ -17,8 +17,8 @@ test('four ports and a collector become a header: find, compare, take, change by
     await expect(page.getByText('has no route yet')).toHaveCount(4);
     await page.getByRole('button', { name: 'Find a design' }).click();
     const designs = page.getByRole('region', { name: 'Designs found' });
-    await expect(designs).toBeVisible({ timeout: 60_000 });
-    await expect(page.getByRole('button', { name: 'Discard' })).toBeVisible({ timeout: 60_000 });
+    await expect(designs).toBeVisible({ timeout: 150_000 });
+    await expect(page.getByRole('button', { name: 'Discard' })).toBeVisible({ timeout: 150_000 });
     await expect(page.getByText('has no route yet')).toHaveCount(0);
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Take design 1' }).click();

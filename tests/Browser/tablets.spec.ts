@@ -76,6 +76,7 @@ test.describe('on a tablet', () => {
     });
 
     test('two hundred entries without a network all arrive, each of them once', async ({ page, context }) => {
+        test.setTimeout(360_000);
         const job = await released(page, 'TB-0641');
         await page.goto(`/jobs/${job}/bench`);
         await expect(page.getByRole('heading', { name: 'Cut and prepare A1' })).toBeVisible();

@@ -28,6 +28,7 @@ use UpsweptBead\Core\Stage\Survey\KeepOutKit;
 use UpsweptBead\Core\Stage\Survey\KitField;
 use UpsweptBead\Core\Stage\Survey\RunEdits;
 use UpsweptBead\Core\Stage\Survey\Surveyed;
+use UpsweptBead\Core\Stage\Survey\TouchedKeepOut;
 
 /** What saves measuring at the survey. A document goes in, a changed one comes out; nothing is saved here. */
 final readonly class SurveyController
@@ -101,7 +102,7 @@ final readonly class SurveyController
             : $answers->at('diameter')->length($job->units)->mm;
         Refused::ifAny($faults);
         try {
-            $made = KeepOutKit::touched($job, $kind, $points, $diameterMm, $growMm);
+            $made = TouchedKeepOut::of($job, $kind, $points, $diameterMm, $growMm);
         } catch (\DomainException $error) {
             throw ValidationException::withMessages(['points' => $error->getMessage()]);
         }

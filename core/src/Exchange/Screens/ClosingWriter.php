@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Exchange\Screens;
 
+use UpsweptBead\Core\Base\Units\OClock;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Solve\Run\ClosingPiece;
 use UpsweptBead\Core\Solve\Run\StandingGap;
@@ -24,7 +25,7 @@ final readonly class ClosingWriter
             'length' => $this->figures->length($piece->lengthMm()),
             'lines' => $piece->donor === null ? $this->straight($piece) : $this->bend($piece),
             'skin' => $piece->donor !== null ? [] : array_map(fn (array $one): array => [
-                'hour' => self::hour($one['hour']),
+                'hour' => OClock::of($one['deg']),
                 'length' => $this->figures->length($one['mm']),
             ], $piece->skin()),
             'sure' => sprintf(
@@ -69,7 +70,11 @@ final readonly class ClosingWriter
                 $this->deg($donor->angleDeg),
                 $this->mm($donor->clrMm),
             ),
-            sprintf('Its inside at %s o’clock, looking with the flow.', self::hour($piece->insideAt())),
+            sprintf(
+                'Its inside %s clockwise from 12 looking with the flow, near %s o’clock.',
+                $this->deg($piece->insideDeg()),
+                OClock::of($piece->insideDeg()),
+            ),
             "Straight before it {$this->mm($piece->beforeMm)}, behind it {$this->mm($piece->afterMm)}.",
         ];
         if (max($piece->beforeMm, $piece->afterMm) > $donor->longestLegMm()) {
@@ -77,12 +82,6 @@ final readonly class ClosingWriter
         }
 
         return $lines;
-    }
-
-    /** "1:30" for one and a half. */
-    private static function hour(float $hour): string
-    {
-        return sprintf($hour - floor($hour) > 0.25 ? '%d:30' : '%d', (int) floor($hour));
     }
 
     private function mm(float $mm): string

@@ -93,7 +93,7 @@ final readonly class ClosingPiece
         $best = null;
         foreach ($stock as $one) {
             $takenMm = $one->clrMm * tan(deg2rad($tiltDeg) / 2);
-            $fits = ! $one->isRing() && $one->angleDeg >= $tiltDeg && min($a, $b) - $takenMm >= -self::LEAST_MM;
+            $fits = $one->angleDeg >= $tiltDeg && min($a, $b) - $takenMm >= -self::LEAST_MM;
             // The widest flows best; of one radius the shortest bend that is long enough.
             $isBetter = $best === null
                 || $one->clrMm > $best->clrMm + self::LEAST_MM
@@ -123,23 +123,23 @@ final readonly class ClosingPiece
             + $this->afterMm;
     }
 
-    /** Which hour the inside of its bend points to, looking with the flow. */
-    public function insideAt(): float
+    /** Where round the tube the inside of its bend lies: degrees from 12 o'clock, clockwise looking with the flow. */
+    public function insideDeg(): float
     {
-        return self::hour($this->gap->onward);
+        return fmod(rad2deg(atan2($this->gap->onward->y, $this->gap->onward->x)) + 360.0, 360.0);
     }
 
     /**
-     * How long a straight piece is along its skin, looking with the flow; mm by clock position, every hour and a half.
+     * How long a straight piece is along its skin, every 45 degrees from 12 o'clock, clockwise looking with the flow.
      *
-     * @return list<array{hour: float, mm: float}>
+     * @return list<array{deg: float, mm: float}>
      */
     public function skin(): array
     {
         $lengths = [];
         for ($i = 0; $i < 8; $i++) {
             [$near, $far] = $this->onSkin(45.0 * $i);
-            $lengths[] = ['hour' => $i === 0 ? 12.0 : 1.5 * $i, 'mm' => $near->distanceTo($far)];
+            $lengths[] = ['deg' => 45.0 * $i, 'mm' => $near->distanceTo($far)];
         }
 
         return $lengths;
@@ -173,12 +173,5 @@ final readonly class ClosingPiece
     public function farMitreDeg(): float
     {
         return $this->axis->angleDegTo($this->gap->onward);
-    }
-
-    private static function hour(Vector $way): float
-    {
-        $hour = fmod(rad2deg(atan2($way->y, $way->x)) / 30.0 + 12.0, 12.0);
-
-        return $hour < 0.25 ? 12.0 : round(2 * $hour) / 2;
     }
 }

@@ -108,7 +108,7 @@ final readonly class FromBlocks
     {
         $nearest = null;
         foreach ($stock as $one) {
-            if (! $one->isRing() && ($nearest === null || abs($one->clrMm - $clrMm) < abs($nearest - $clrMm))) {
+            if ($nearest === null || abs($one->clrMm - $clrMm) < abs($nearest - $clrMm)) {
                 $nearest = $one->clrMm;
             }
         }

@@ -15,11 +15,11 @@ use UpsweptBead\Core\Job\Run\RouteRow;
 use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\BendStock;
+use UpsweptBead\Core\Solve\Adjust\Xyz;
 use UpsweptBead\Core\Stage\Cut\Piece;
 
 /**
- * A run that grows from what stands, piece by piece, as it is held, marked and trimmed. Every piece that was put on
- * keeps its joints.
+ * A run that grows piece by piece from the part it is held to. A piece keeps its joints when the next one is put on.
  */
 final readonly class Growing
 {
@@ -34,7 +34,7 @@ final readonly class Growing
 
     /**
      * @param  list<Piece>  $pieces  that it has so far
-     * @param  list<BendStock>  $stock
+     * @param  list<BendStock>  $stock  smallest radius and angle first
      */
     private function __construct(
         private RunSpec $spec,
@@ -89,7 +89,7 @@ final readonly class Growing
         $straightMm = ($now->endStraightMm ?? 0.0) + $beforeMm;
         $row = new RouteRow(
             Length::ofMm(round($straightMm, 3)),
-            self::turned($turn->deg($from, $this->odMm, $angleDeg)),
+            round(Xyz::wrapped($turn->deg($from, $this->odMm, $angleDeg)), 3) + 0.0,
             round($angleDeg, 3),
             Length::ofMm(round($donor->clrMm, 3)),
         );
@@ -157,33 +157,24 @@ final readonly class Growing
         ));
     }
 
-    private static function turned(float $deg): float
-    {
-        $turned = fmod($deg, 360.0);
-
-        return round($turned > 180.0 ? $turned - 360.0 : ($turned <= -180.0 ? $turned + 360.0 : $turned), 3) + 0.0;
-    }
-
     /** @throws \DomainException if none of that radius bends so far */
     private function donor(float $clrMm, float $angleDeg): BendStock
     {
         if ($angleDeg < 1.0) {
             throw new \DomainException('A bend turns by 1° at least.');
         }
-        $best = null;
         $mostDeg = 0.0;
+        // The smallest angle comes first.
         foreach ($this->stock as $one) {
-            if ($one->isRing() || abs($one->clrMm - $clrMm) > self::SLACK_MM) {
+            if (abs($one->clrMm - $clrMm) > self::SLACK_MM) {
                 continue;
             }
-            $mostDeg = max($mostDeg, $one->angleDeg);
-            $isEnough = $one->angleDeg >= $angleDeg - self::SLACK_DEG;
-            if ($isEnough && ($best === null || $one->angleDeg < $best->angleDeg)) {
-                $best = $one;
+            if ($one->angleDeg >= $angleDeg - self::SLACK_DEG) {
+                return $one;
             }
+            $mostDeg = $one->angleDeg;
         }
-
-        return $best ?? throw new \DomainException($mostDeg > 0.0
+        throw new \DomainException($mostDeg > 0.0
             ? sprintf('Bends on this radius are bought up to %.0f°.', $mostDeg)
             : 'No bend of this tube is stocked on that radius.');
     }

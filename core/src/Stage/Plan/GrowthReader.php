@@ -77,7 +77,7 @@ final readonly class GrowthReader
     private function hour(Node $node): float
     {
         $hour = 0.0;
-        if (preg_match('/^(\d{1,2})(?::(\d\d))?$/', $node->asWritten(), $found) === 1) {
+        if (preg_match('/^(\d{1,2})(?::([0-5]\d))?$/', $node->asWritten(), $found) === 1) {
             $hour = (float) $found[1] + (float) ($found[2] ?? 0) / 60;
         }
         if ($hour < 1.0 || $hour >= 13.0) {

@@ -6,7 +6,6 @@ namespace UpsweptBead\Core\Stage\Survey;
 
 use UpsweptBead\Core\Base\Document\Node;
 use UpsweptBead\Core\Base\Geometry\Vector;
-use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\KeepOut\KeepOutKind;
@@ -22,10 +21,12 @@ use UpsweptBead\Core\Job\Run\RunSpec;
  */
 final readonly class KeepOutKit
 {
-    /** Points nearer than this to one place, line or plane span nothing. */
-    private const APART_MM = 1.0;
+    private KeepOutMaker $maker;
 
-    private function __construct(private Job $job) {}
+    private function __construct(private Job $job)
+    {
+        $this->maker = new KeepOutMaker($job);
+    }
 
     /**
      * The kinds there is a kit for, with what each asks.
@@ -55,85 +56,6 @@ final readonly class KeepOutKit
         return $kit->solid($kind, new KitAnswers($answers, $job->units));
     }
 
-    /**
-     * A solid by the points that were touched on it: two are the ends of a bar, three lie in a plane that everything
-     * is behind, seen from the ports, four or more are held by a level box along the first two.
-     *
-     * @param  list<Vector>  $points
-     * @param  float  $diameterMm  of a bar
-     * @param  float  $growMm  by how much it may really be nearer
-     *
-     * @throws \DomainException if they are too few, or lie in one point or line
-     */
-    public static function touched(
-        Job $job,
-        KeepOutKind $kind,
-        array $points,
-        float $diameterMm,
-        float $growMm = 0.0,
-    ): KeepOutSpec {
-        $kit = new self($job);
-
-        return match (true) {
-            count($points) < 2 => throw new \DomainException(
-                'Touch two points for a bar, three for a plane, four or more for a box.',
-            ),
-            count($points) === 2 => $kit->touchedBar($kind, $points, $diameterMm, $growMm),
-            count($points) === 3 => $kit->touchedPlane($kind, $points, $growMm),
-            default => $kit->touchedBox($kind, $points, $growMm),
-        };
-    }
-
-    /** @param  list<Vector>  $points */
-    private function touchedBar(KeepOutKind $kind, array $points, float $diameterMm, float $growMm): KeepOutSpec
-    {
-        if ($points[0]->distanceTo($points[1]) < self::APART_MM || $diameterMm <= 0.0) {
-            throw new \DomainException('A bar needs two points apart, and a diameter.');
-        }
-
-        $radiusMm = $diameterMm / 2 + $growMm;
-
-        return $this->spec($kind, KeepOutShape::Capsule, $points[0], to: $points[1], radiusMm: $radiusMm);
-    }
-
-    /** @param  list<Vector>  $points */
-    private function touchedPlane(KeepOutKind $kind, array $points, float $growMm): KeepOutSpec
-    {
-        $across = $points[1]->minus($points[0])->cross($points[2]->minus($points[0]));
-        if ($across->length() < self::APART_MM ** 2) {
-            throw new \DomainException('These three points lie in one line; a plane needs three that do not.');
-        }
-        $ports = $this->middle(
-            array_map(static fn (RunSpec $run): Vector => $run->start->frame()->at, $this->job->runs),
-        );
-        $out = $across->unit();
-        $out = $out->dot($ports->minus($points[0])) < 0.0 ? $out->times(-1.0) : $out;
-
-        return $this->spec($kind, KeepOutShape::HalfSpace, $points[0]->plus($out->times($growMm)), direction: $out);
-    }
-
-    /** @param  non-empty-list<Vector>  $points */
-    private function touchedBox(KeepOutKind $kind, array $points, float $growMm): KeepOutSpec
-    {
-        $along = $points[1]->minus($points[0]);
-        $along = new Vector($along->x, $along->y, 0.0);
-        $along = $along->length() < self::APART_MM ? new Vector(1.0, 0.0, 0.0) : $along->unit();
-        $axes = [$along, new Vector(-$along->y, $along->x, 0.0), new Vector(0.0, 0.0, 1.0)];
-        $at = new Vector(0.0, 0.0, 0.0);
-        $size = [];
-        foreach ($axes as $axis) {
-            $stations = array_map(static fn (Vector $one): float => $axis->dot($one), $points);
-            [$least, $most] = [min($stations) - $growMm, max($stations) + $growMm];
-            if ($most - $least < self::APART_MM) {
-                throw new \DomainException('These points lie in one plane; a box needs one that stands out of it.');
-            }
-            $at = $at->plus($axis->times(($least + $most) / 2));
-            $size[] = $most - $least;
-        }
-
-        return $this->spec($kind, KeepOutShape::Box, $at, direction: $along, sizeMm: [$size[0], $size[1], $size[2]]);
-    }
-
     private static function says(KeepOutKind $kind): string
     {
         return match ($kind) {
@@ -152,9 +74,7 @@ final readonly class KeepOutKit
     /** @return list<KitField> */
     private function fields(KeepOutKind $kind): array
     {
-        $near = $this->middle(
-            array_map(static fn (RunSpec $run): Vector => $run->start->frame()->at, $this->job->runs),
-        );
+        $near = $this->maker->ports();
 
         return match ($kind) {
             KeepOutKind::Block => [],
@@ -176,13 +96,13 @@ final readonly class KeepOutKit
             ],
             KeepOutKind::NutAndSocket => [
                 KitField::point('at', 'Face the nut sits on', $near),
-                KitField::direction('out', 'The socket comes off along', $this->outward()),
+                KitField::direction('out', 'The socket comes off along', $this->maker->outward()),
                 KitField::length('flats', 'Across the flats', 13),
                 KitField::length('straight', 'Straight room', 60),
             ],
             KeepOutKind::PlugAndSocket => [
                 KitField::point('at', 'Seat of the plug', $near),
-                KitField::direction('out', 'The plug comes out along', $this->outward()),
+                KitField::direction('out', 'The plug comes out along', $this->maker->outward()),
                 KitField::length('diameter', 'Over the boot or the socket', 25),
                 KitField::length('straight', 'Straight room', 150),
             ],
@@ -218,18 +138,18 @@ final readonly class KeepOutKit
     {
         switch ($kind) {
             case KeepOutKind::Block:
-                $deepest = $this->outward();
+                $deepest = $this->maker->outward();
                 $points = array_map(static fn (RunSpec $run): Vector => $run->start->frame()->at, $this->job->runs);
                 usort($points, static fn (Vector $a, Vector $b): int => $b->dot($deepest) <=> $a->dot($deepest));
 
-                return $this->spec(
+                return $this->maker->spec(
                     $kind,
                     KeepOutShape::HalfSpace,
                     $points[0] ?? new Vector(0, 0, 0),
                     direction: $deepest,
                 );
             case KeepOutKind::Ground:
-                return $this->spec(
+                return $this->maker->spec(
                     $kind,
                     KeepOutShape::HalfSpace,
                     new Vector(0, 0, $answers->length('level')),
@@ -238,7 +158,7 @@ final readonly class KeepOutKit
             case KeepOutKind::Collector:
                 [$at, $axis, $radius] = $this->inlets();
 
-                return $this->spec(
+                return $this->maker->spec(
                     $kind,
                     KeepOutShape::Cylinder,
                     $at,
@@ -251,7 +171,7 @@ final readonly class KeepOutKit
                 // Across the corners of a hexagon.
                 $radius = $answers->positive('flats') / sqrt(3);
 
-                return $this->spec(
+                return $this->maker->spec(
                     $kind,
                     KeepOutShape::Cylinder,
                     $answers->point('at'),
@@ -261,7 +181,7 @@ final readonly class KeepOutKit
                     radiusMm: $radius,
                 );
             case KeepOutKind::PlugAndSocket:
-                return $this->spec(
+                return $this->maker->spec(
                     $kind,
                     KeepOutShape::Cylinder,
                     $answers->point('at'),
@@ -271,7 +191,7 @@ final readonly class KeepOutKit
                     radiusMm: $answers->positive('diameter') / 2,
                 );
             case KeepOutKind::OilDrain:
-                return $this->spec(
+                return $this->maker->spec(
                     $kind,
                     KeepOutShape::Cylinder,
                     $answers->point('at'),
@@ -281,7 +201,7 @@ final readonly class KeepOutKit
             case KeepOutKind::Steering:
             case KeepOutKind::Line:
             case KeepOutKind::Starter:
-                return $this->spec(
+                return $this->maker->spec(
                     $kind,
                     $kind === KeepOutKind::Starter ? KeepOutShape::Cylinder : KeepOutShape::Capsule,
                     $answers->point('at'),
@@ -289,7 +209,7 @@ final readonly class KeepOutKit
                     radiusMm: $answers->positive('diameter') / 2,
                 );
             default:
-                return $this->spec(
+                return $this->maker->spec(
                     $kind,
                     KeepOutShape::Box,
                     $answers->point('at'),
@@ -314,7 +234,7 @@ final readonly class KeepOutKit
         $along = $lock >= atan2($half, $radius) ? hypot($radius, $half) : $radius * cos($lock) + $half * sin($lock);
         $across = $lock >= atan2($radius, $half) ? hypot($radius, $half) : $radius * sin($lock) + $half * cos($lock);
 
-        return $this->spec(
+        return $this->maker->spec(
             KeepOutKind::Tyre,
             KeepOutShape::Box,
             $answers->point('at')->plus(new Vector(0, 0, ($up - $down) / 2)),
@@ -330,53 +250,6 @@ final readonly class KeepOutKit
         );
     }
 
-    /** @param  array{float, float, float}  $sizeMm */
-    private function spec(
-        KeepOutKind $kind,
-        KeepOutShape $shape,
-        Vector $at,
-        ?Vector $direction = null,
-        ?Vector $to = null,
-        float $radiusMm = 1.0,
-        array $sizeMm = [1.0, 1.0, 1.0],
-        string $note = '',
-    ): KeepOutSpec {
-        return new KeepOutSpec(
-            $this->freeName($kind),
-            $kind,
-            $shape,
-            self::lengths($at),
-            $direction ?? new Vector(1, 0, 0),
-            self::lengths($to ?? $at),
-            [Length::ofMm($sizeMm[0]), Length::ofMm($sizeMm[1]), Length::ofMm($sizeMm[2])],
-            Length::ofMm($radiusMm),
-            null,
-            $note,
-        );
-    }
-
-    private function freeName(KeepOutKind $kind): string
-    {
-        $taken = array_map(static fn (KeepOutSpec $one): string => $one->name, $this->job->set->keepOuts);
-        $name = $kind->label();
-        for ($n = 2; in_array($name, $taken, true); $n++) {
-            $name = "{$kind->label()} $n";
-        }
-
-        return $name;
-    }
-
-    /** Out of the engine, by what the ports say. */
-    private function outward(): Vector
-    {
-        $sum = new Vector(0, 0, 0);
-        foreach ($this->job->runs as $run) {
-            $sum = $sum->plus($run->start->direction->unit());
-        }
-
-        return $sum->length() < 0.1 ? new Vector(0, 1, 0) : $sum->unit();
-    }
-
     /** @return array{Vector, Vector, float} the middle of the inlets, the way the gas goes on, the radius round them all */
     private function inlets(): array
     {
@@ -385,7 +258,7 @@ final readonly class KeepOutKit
             $this->job->runs,
             static fn (RunSpec $run): bool => $letters === [] || in_array($run->letter, $letters, true),
         );
-        $middle = $this->middle(
+        $middle = KeepOutMaker::middle(
             array_values(array_map(static fn (RunSpec $run): Vector => $run->end->frame()->at, $ends)),
         );
         $axis = new Vector(0, 0, 0);
@@ -398,25 +271,8 @@ final readonly class KeepOutKit
         return [$middle, $axis->length() < 0.1 ? new Vector(1, 0, 0) : $axis->unit(), $radius + 25.0];
     }
 
-    /** @param  list<Vector>  $points */
-    private function middle(array $points): Vector
-    {
-        $sum = new Vector(0, 0, 0);
-        foreach ($points as $point) {
-            $sum = $sum->plus($point);
-        }
-
-        return $sum->times(1 / max(1, count($points)));
-    }
-
     private function show(float $mm): string
     {
         return Quantity::Length->show($mm, $this->job->units);
-    }
-
-    /** @return array{Length, Length, Length} */
-    private static function lengths(Vector $at): array
-    {
-        return [Length::ofMm(round($at->x, 2)), Length::ofMm(round($at->y, 2)), Length::ofMm(round($at->z, 2))];
     }
 }

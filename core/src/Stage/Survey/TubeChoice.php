@@ -55,25 +55,17 @@ final readonly class TubeChoice
     }
 
     /**
-     * @param  list<BendStock>  $bends
+     * @param  list<BendStock>  $bends  smallest radius and angle first
      * @return list<array{clrMm: float, upToDeg: float}>
      */
     private static function radii(array $bends): array
     {
-        $upTo = [];
-        foreach ($bends as $one) {
-            if (! $one->isRing()) {
-                $key = sprintf('%09.3f', $one->clrMm);
-                $upTo[$key] = max($upTo[$key] ?? 0.0, $one->angleDeg);
-            }
-        }
-        ksort($upTo);
         $radii = [];
-        foreach ($upTo as $clrMm => $upToDeg) {
-            $radii[] = ['clrMm' => (float) $clrMm, 'upToDeg' => $upToDeg];
+        foreach ($bends as $one) {
+            $radii[(string) $one->clrMm] = ['clrMm' => $one->clrMm, 'upToDeg' => $one->angleDeg];
         }
 
-        return $radii;
+        return array_values($radii);
     }
 
     /** @return array<string, int> by tube, lengths of it and bends made from it */

@@ -71,23 +71,23 @@ it('is as long as the gap where both tubes stand in line, and marked so all roun
     expect($piece->lengthMm())->toEqualWithDelta(101.6, 1e-9)
         ->and(array_column($piece->skin(), 'mm'))->each->toEqualWithDelta(101.6, 1e-9)
         ->and($piece->nearMitreDeg())->toEqualWithDelta(0.0, 1e-5)
-        ->and(array_column($piece->skin(), 'hour'))->toBe([12.0, 1.5, 3.0, 4.5, 6.0, 7.5, 9.0, 10.5]);
+        ->and(array_column($piece->skin(), 'deg'))->toBe([0.0, 45.0, 90.0, 135.0, 180.0, 225.0, 270.0, 315.0]);
 });
 
-it('takes the angle of the tilt out of a stocked bend where a mitre would leave light, and ends at the far tube', function (float $deg, float $clock) {
+it('takes the angle of the tilt out of a stocked bend where a mitre would leave light, and ends at the far tube', function (float $deg, float $turnDeg) {
     $start = Frame::facing(new Vector(0, 0, 0), new Vector(0, 0, 1), new Vector(1, 0, 0));
     $clrMm = bendsOfIt()[0]->clrMm;
     // Clockwise looking with the flow from 12 o'clock, as a run is turned.
-    $end = (new TubeRun($start, [new Bend(22.0, 30 * $clock, $deg, $clrMm)], 31.0))->end();
+    $end = (new TubeRun($start, [new Bend(22.0, $turnDeg, $deg, $clrMm)], 31.0))->end();
     $piece = ClosingPiece::of(gapTo($end->at, $end->forward), [bendsOfIt()[0]]);
-    $made = new TubeRun($start, [new Bend($piece->beforeMm, 30 * $piece->insideAt(), $piece->gap->tiltDeg(), $clrMm)], $piece->afterMm);
+    $made = new TubeRun($start, [new Bend($piece->beforeMm, $piece->insideDeg(), $piece->gap->tiltDeg(), $clrMm)], $piece->afterMm);
     expect($piece->donor)->not->toBeNull()
         ->and($piece->beforeMm)->toEqualWithDelta(22.0, 1e-6)
         ->and($piece->afterMm)->toEqualWithDelta(31.0, 1e-6)
-        ->and($piece->insideAt())->toBe($clock)
+        ->and($piece->insideDeg())->toEqualWithDelta($turnDeg, 1e-6)
         ->and($made->end()->at->distanceTo($end->at))->toBeLessThan(1e-6)
         ->and($made->end()->forward->angleDegTo($end->forward))->toBeLessThan(1e-5);
-})->with([[20.0, 3.0], [33.0, 6.0], [45.0, 10.5], [15.0, 12.0]]);
+})->with([[20.0, 90.0], [33.0, 187.3], [45.0, 311.0], [15.0, 0.0]]);
 
 it('knows how sure it is: two readings across give the tilt, four the length', function () {
     $gap = gapTo(new Vector(0, 0, 80), new Vector(0, 0, 1), 0.5);

@@ -8,11 +8,9 @@ use UpsweptBead\Core\Base\Geometry\Mesh\NoMeshes;
 use UpsweptBead\Core\Base\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Job\KeepOut\KeepOutKind;
-use UpsweptBead\Core\Job\KeepOut\KeepOutShape;
 use UpsweptBead\Core\Job\KeepOut\KeepOutSpec;
 use UpsweptBead\Core\Stage\Survey\KeepOutKit;
 use UpsweptBead\Core\Stage\Survey\KitAnswers;
-use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 
 covers(KitAnswers::class);
@@ -149,41 +147,3 @@ it('is as long and as wide as the wheel reaches at any lock, and no more', funct
         ->and(1e4 - $box->distance(0, 0, 1e4))->toBeClose(300.0 + 70.0)
         ->and(1e4 - $box->distance(0, 0, -1e4))->toBeClose(300.0 + 90.0);
 })->with(['hardly turned' => 10.0, 'usual' => 38.0, 'a trolley' => 80.0]);
-
-it('makes a bar of two points that were touched, a plane of three, a level box of four', function () {
-    $at = static fn (float $x, float $y, float $z): Vector => new Vector($x, $y, $z);
-    $job = Some::job();
-    $bar = KeepOutKit::touched($job, KeepOutKind::Steering, [$at(100, 200, 0), $at(400, 200, -50)], 19.0, 1.5);
-    expect($bar->shape)->toBe(KeepOutShape::Capsule)
-        ->and($bar->radius->mm)->toBe(11.0)
-        ->and($bar->to[0]->mm)->toBe(400.0);
-
-    // Wherever the three were touched, in whatever order: what is free is where the ports are.
-    $far = [$at(0, -500, 0), $at(100, -500, 0), $at(0, -500, 80)];
-    foreach ([$far, array_reverse($far)] as $points) {
-        $plane = KeepOutKit::touched($job, KeepOutKind::Frame, $points, 0.0, 2.0);
-        expect($plane->shape)->toBe(KeepOutShape::HalfSpace)
-            ->and($plane->direction->angleDegTo($at(0, 1, 0)))->toBeLessThan(1e-6)
-            ->and($plane->at[1]->mm)->toBe(-498.0);
-    }
-
-    $turn = static fn (float $x, float $y, float $z): Vector => $at($x, $y, $z)->turnedAbout($at(0, 0, 1), 30.0)->plus($at(50, 60, 70));
-    $box = KeepOutKit::touched($job, KeepOutKind::Other, [$turn(0, 0, 0), $turn(300, 0, 0), $turn(0, 120, 0), $turn(0, 0, -80)], 0.0);
-    $middle = $turn(150, 60, -40);
-    expect($box->shape)->toBe(KeepOutShape::Box)
-        ->and(array_map(static fn ($one): float => round($one->mm, 6), $box->size))->toBe([300.0, 120.0, 80.0])
-        ->and($box->direction->angleDegTo($turn(1, 0, 0)->minus($turn(0, 0, 0))))->toBeLessThan(1e-5)
-        ->and(hypot($box->at[0]->mm - $middle->x, $box->at[1]->mm - $middle->y))->toBeLessThan(1e-2)
-        ->and($box->at[2]->mm)->toEqualWithDelta($middle->z, 1e-2);
-});
-
-it('refuses touched points that span nothing', function (array $points, float $diameterMm, string $why) {
-    $vectors = array_map(static fn (array $one): Vector => new Vector(...$one), $points);
-    expect(static fn () => KeepOutKit::touched(Some::job(), KeepOutKind::Other, $vectors, $diameterMm))
-        ->toThrow(DomainException::class, $why);
-})->with([
-    'one point' => [[[0, 0, 0]], 10.0, 'Touch two points'],
-    'a bar without a diameter' => [[[0, 0, 0], [0, 0, 90]], 0.0, 'a diameter'],
-    'three in a line' => [[[0, 0, 0], [10, 0, 0], [30, 0, 0]], 0.0, 'in one line'],
-    'four in a plane' => [[[0, 0, 0], [100, 0, 0], [0, 90, 0], [100, 90, 0]], 0.0, 'in one plane'],
-]);

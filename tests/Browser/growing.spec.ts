@@ -1,15 +1,5 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
-import { expectAccessible, ownJob, routed, saved, toStage } from './support';
-
-let steps = 0;
-async function press(what: Locator): Promise<void> {
-    steps++;
-    await what.click();
-}
-async function fill(field: Locator, text: string): Promise<void> {
-    steps++;
-    await field.fill(text);
-}
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible, ownJob, routed, saved, Steps, toStage } from './support';
 
 /** Logs what the bench asks for next until a heading comes; gives the headings it passed. */
 async function workUntil(page: Page, heading: RegExp): Promise<string[]> {
@@ -30,33 +20,33 @@ test('a dump tube grows from its flange without a coordinate, and is released in
     page,
 }) => {
     test.setTimeout(180_000);
-    steps = 0;
+    const steps = new Steps();
     await page.goto('/');
-    await press(page.getByRole('button', { name: 'New job' }));
+    await steps.press(page.getByRole('button', { name: 'New job' }));
     const dialog = page.getByRole('dialog', { name: 'New job' });
     await dialog.getByLabel('Number').fill('TB-0681');
-    await fill(dialog.getByLabel('Title'), 'Dump tube');
-    await press(dialog.getByRole('button', { name: 'Grow it from one end' }));
+    await steps.fill(dialog.getByLabel('Title'), 'Dump tube');
+    await steps.press(dialog.getByRole('button', { name: 'Grow it from one end' }));
     await expect(page).toHaveURL(/\/route$/);
     const next = page.getByRole('region', { name: 'The next piece' });
     await expect(next.getByText('The first piece')).toBeVisible();
     await expectAccessible(page);
     // A bend with its inside at six, cut at 30°.
-    await fill(next.getByLabel('Degrees, up to 90'), '30');
-    await press(next.getByRole('button', { name: 'Put it on' }));
+    await steps.fill(next.getByLabel('Degrees, up to 90'), '30');
+    await steps.press(next.getByRole('button', { name: 'Put it on' }));
     await expect(next.getByRole('status')).toContainText('It points to the right, falling 30°');
-    await press(next.getByRole('button', { name: 'A straight piece' }));
-    await fill(next.getByLabel('How long'), '8 in');
-    await press(next.getByRole('button', { name: 'Put it on' }));
+    await steps.press(next.getByRole('button', { name: 'A straight piece' }));
+    await steps.fill(next.getByLabel('How long'), '8 in');
+    await steps.press(next.getByRole('button', { name: 'Put it on' }));
     await expect(page.getByText('● Ends where its pieces end')).toBeVisible();
     await expect(page.getByRole('button', { name: /^A2\s*8 in$/ })).toBeVisible();
-    await press(page.getByRole('banner').getByRole('link', { name: /Look it over and release it/ }));
-    await press(page.getByRole('button', { name: 'Release rev 1' }));
+    await steps.press(page.getByRole('banner').getByRole('link', { name: /Look it over and release it/ }));
+    await steps.press(page.getByRole('button', { name: 'Release rev 1' }));
     await expect(page.getByRole('heading', { name: 'Cut and prepare A1' })).toBeVisible();
-    await press(page.getByRole('button', { name: 'Done, next' }));
+    await steps.press(page.getByRole('button', { name: 'Done, next' }));
     await expect(page.getByRole('heading', { name: 'Cut and prepare A2' })).toBeVisible();
     // From nothing to the first cut: presses and filled fields.
-    expect(steps).toBe(11);
+    expect(steps.count).toBe(11);
     await page.getByRole('button', { name: 'Done, next' }).click();
     await expect(page.getByRole('heading', { name: 'Cut and prepare A2' })).toBeHidden();
 

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { RunOptions } from 'axe-core';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 export const PASSWORD = 'upswept-demo';
 
@@ -110,4 +110,24 @@ export async function toStage(page: Page, name: string): Promise<void> {
         .getByRole('navigation', { name: 'Stages' })
         .getByRole('link', { name: new RegExp(name, 'i') })
         .click();
+}
+
+/** Counts what a hand does: a press, a choice, or a field that is filled. */
+export class Steps {
+    count = 0;
+
+    async press(what: Locator): Promise<void> {
+        this.count++;
+        await what.click();
+    }
+
+    async choose(what: Locator, option: string): Promise<void> {
+        this.count++;
+        await what.selectOption(option);
+    }
+
+    async fill(field: Locator, text: string): Promise<void> {
+        this.count++;
+        await field.fill(text);
+    }
 }

@@ -1,6 +1,6 @@
 import { inflateSync } from 'node:zlib';
 import { expect, test, type Locator } from '@playwright/test';
-import { expectAccessible, saved, toStage } from './support';
+import { expectAccessible, saved, Steps, toStage } from './support';
 
 /** The colours that the pages of a PDF are printed in: compiled wrong, its text once came out transparent. */
 function inks(pdf: Buffer): string[] {
@@ -17,48 +17,38 @@ function inks(pdf: Buffer): string[] {
         .flatMap((page) => page.match(/[\d.]+ [\d. ]*(rg|k)\b/g) ?? []);
 }
 
-/** A press, or a field that is filled. */
-let steps = 0;
-async function press(what: Locator): Promise<void> {
-    steps++;
-    await what.click();
-}
-async function fill(field: Locator, text: string): Promise<void> {
-    steps++;
-    await field.fill(text);
-    await field.press('Enter');
-}
-
 test('from an empty page to the first cut in twelve steps, then to the third revision, a quote and the record', async ({
     page,
 }) => {
     test.setTimeout(180_000);
-    steps = 0;
+    const steps = new Steps();
+    const enter = async (field: Locator, text: string) => {
+        await steps.fill(field, text);
+        await field.press('Enter');
+    };
     await page.goto('/');
-    await press(page.getByRole('button', { name: 'New job' }));
+    await steps.press(page.getByRole('button', { name: 'New job' }));
     const dialog = page.getByRole('dialog', { name: 'New job' });
     await dialog.getByLabel('Number').fill('TB-0663');
-    await fill(dialog.getByLabel('Title'), 'Downpipe');
+    await enter(dialog.getByLabel('Title'), 'Downpipe');
     await expect(page).toHaveURL(/\/survey$/);
     const start = page.getByRole('group', { name: 'Start of run A' });
     const end = page.getByRole('group', { name: 'End of run A' });
-    steps++;
-    await start.getByLabel('The gas flows').selectOption('right');
+    await steps.choose(start.getByLabel('The gas flows'), 'right');
     // All three in one field, as they were read.
-    await fill(end.getByLabel('rearward', { exact: true }), '22 1/4; 15.5; -8 in');
+    await enter(end.getByLabel('rearward', { exact: true }), '22 1/4; 15.5; -8 in');
     await saved(page);
     await expect(end.getByLabel('up', { exact: true })).toHaveValue('-8 in');
-    steps++;
-    await end.getByLabel('The gas flows').selectOption('rearward');
-    await press(page.getByRole('banner').getByRole('link', { name: /Find a way/i }));
-    await press(page.getByRole('button', { name: 'Take way 1', exact: true }));
+    await steps.choose(end.getByLabel('The gas flows'), 'rearward');
+    await steps.press(page.getByRole('banner').getByRole('link', { name: /Find a way/i }));
+    await steps.press(page.getByRole('button', { name: 'Take way 1', exact: true }));
     await expect(page.getByText('● Far end closed')).toBeVisible();
-    await press(page.getByRole('banner').getByRole('link', { name: /Look it over and release it/ }));
-    await press(page.getByRole('button', { name: 'Release rev 1' }));
+    await steps.press(page.getByRole('banner').getByRole('link', { name: /Look it over and release it/ }));
+    await steps.press(page.getByRole('button', { name: 'Release rev 1' }));
     await expect(page.getByRole('heading', { name: 'Cut and prepare A1' })).toBeVisible();
-    await press(page.getByRole('button', { name: 'Done, next' }));
+    await steps.press(page.getByRole('button', { name: 'Done, next' }));
     await expect(page.getByRole('heading', { name: 'Cut and prepare A2' })).toBeVisible();
-    expect(steps).toBeLessThanOrEqual(12);
+    expect(steps.count).toBeLessThanOrEqual(12);
     await expect(page.getByText('log saved')).toBeVisible();
 
     // A released stage says why it is fixed, and the next revision begins on it.

@@ -73,6 +73,28 @@ describe('saving', () => {
         expect(saves().map(([, , , body]) => (body as { version: number }).version)).toEqual([3, 4]);
     });
 
+    it('takes back what the server refuses of a trial, and keeps what it could not be asked about', async () => {
+        const desk = new JobDesk(someView(), 'Wren');
+        sent.mockResolvedValueOnce({
+            ok: false,
+            status: 422,
+            message: 'no',
+            errors: { 'job.note': ['too long'] },
+            body: null,
+        });
+        takes();
+        const trial = (text: string) => desk.tryEdit((document) => (document.job.note = text), 'job.note');
+        expect(await trial('a')).toEqual({ 'job.note': ['too long'] });
+        expect(desk.document.job.note).toBe('');
+        expect(desk.saveState).toBe('saved');
+        expect(await trial('b')).toEqual({});
+        expect(desk.document.job.note).toBe('b');
+        sent.mockResolvedValue(unreachable);
+        expect(await trial('c')).toEqual({});
+        expect(desk.document.job.note).toBe('c');
+        expect(desk.saveState).toBe('failed');
+    });
+
     it('sends nothing for an edit that changes nothing', async () => {
         takes();
         const desk = new JobDesk(someView(), 'Wren');

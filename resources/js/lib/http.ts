@@ -86,6 +86,12 @@ export function said(reply: Exclude<Reply<unknown>, { ok: true }>): string {
     return errors[0]?.[0] ?? reply.message;
 }
 
+/** What is wrong by field; as a whole under the given name where no field is named. */
+export function errorsOf(reply: Exclude<Reply<unknown>, { ok: true }>, whole = ''): Record<string, string[]> {
+    const errors = 'errors' in reply ? reply.errors : {};
+    return Object.keys(errors).length > 0 ? errors : { [whole]: [reply.message] };
+}
+
 function messageFor(status: number, message: string | undefined): string {
     if (status === 401 || status === 419)
         return 'You have been signed out; sign in again. Nothing was saved.';

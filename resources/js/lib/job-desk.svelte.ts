@@ -1,5 +1,5 @@
 import { checked } from './checked';
-import { said, send, type Reply } from './http';
+import { errorsOf, said, send, type Reply } from './http';
 import { dropUnsaved, findUnsaved, keepUnsaved, type Unsaved } from './unsaved';
 import type {
     CollectorPlan,
@@ -238,6 +238,19 @@ export class JobDesk {
         return this.#save();
     }
 
+    /**
+     * Changes the document where the server takes it; what it refuses is taken back, so that nothing half-entered stays.
+     * Gives the refusals under a place of the document, empty if there are none: also while the network is away.
+     */
+    async tryEdit(change: (document: JobDocument) => void, place: string): Promise<Record<string, string[]>> {
+        await this.edit(change);
+        const refused = Object.fromEntries(
+            Object.entries(this.errors).filter(([path]) => path.startsWith(place)),
+        );
+        if (Object.keys(refused).length > 0) await this.undo();
+        return refused;
+    }
+
     /** Puts a document that the server worked out in place of the one there is. */
     replace(next: JobDocument): Promise<void> {
         return this.edit((document) => {
@@ -348,10 +361,7 @@ export class JobDesk {
             letter,
             ...wish,
         });
-        if (!reply.ok) {
-            const errors = 'errors' in reply ? reply.errors : {};
-            return Object.keys(errors).length > 0 ? errors : { hand: [reply.message] };
-        }
+        if (!reply.ok) return errorsOf(reply, 'hand');
         await this.editRun((run) => (run.route = reply.data.route));
         return {};
     }

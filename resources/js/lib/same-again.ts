@@ -1,7 +1,7 @@
 // The same engine again: a survey that is kept, and another job begun from it.
 import type { JobDocument } from './answers';
 
-/** What was measured and what stands in the way, without what was worked out, decided or agreed for the first. */
+/** The ends, readings and keep-outs of a job, without its routes, prices and overrules. */
 export function sameAgain(document: JobDocument, number: string, title: string): JobDocument {
     const next = structuredClone(document);
     delete next.prices;

@@ -1,5 +1,5 @@
 // What the core works out for a survey before anything is saved: ready shapes, ports in a row, the other bank, meshes.
-import { said, send, type Reply } from './http';
+import { errorsOf, said, send, type Reply } from './http';
 import type { JobDesk } from './job-desk.svelte';
 import type { Answers, ImportedMesh, KeepOutDocument, Kit, LengthText, Pasted, PointText } from './answers';
 
@@ -84,9 +84,4 @@ function ask<K extends keyof Answers>(
         document: desk.document,
         ...wishes,
     }) as Promise<Reply<Answers[K]>>;
-}
-
-function errorsOf(reply: Exclude<Reply<unknown>, { ok: true }>): Errors {
-    const errors = 'errors' in reply ? reply.errors : {};
-    return Object.keys(errors).length > 0 ? errors : { '': [reply.message] };
 }

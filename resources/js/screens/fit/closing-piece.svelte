@@ -3,6 +3,7 @@
     import Button from '@/kit/button.svelte';
     import TextField from '@/kit/text-field.svelte';
     import type { ClosingPiece } from '@/lib/answers';
+    import { errorsOf } from '@/lib/http';
     import { sendInTurn } from '@/lib/in-turn';
     import type { JobDesk } from '@/lib/job-desk.svelte';
 
@@ -28,7 +29,7 @@
             ...$state.snapshot(read),
         });
         piece = reply.ok ? reply.data : null;
-        errors = reply.ok ? {} : 'errors' in reply ? reply.errors : { gap: [reply.message] };
+        errors = reply.ok ? {} : errorsOf(reply, 'gap');
     }
 </script>
 

@@ -5,7 +5,7 @@
     import Button from '@/kit/button.svelte';
     import Dialog from '@/kit/dialog.svelte';
     import TextField from '@/kit/text-field.svelte';
-    import { send } from '@/lib/http';
+    import { said, send } from '@/lib/http';
     import type { JobDesk } from '@/lib/job-desk.svelte';
     import { numberAgain, sameAgain } from '@/lib/same-again';
 
@@ -21,16 +21,14 @@
             document: sameAgain(desk.document, number.trim(), title.trim()),
         });
         if (reply.ok) router.visit(`/jobs/${reply.data.id}/survey`);
-        else
-            failure =
-                'errors' in reply ? (Object.values(reply.errors)[0]?.[0] ?? reply.message) : reply.message;
+        else failure = said(reply);
     }
 </script>
 
 <Dialog
     bind:open
     title="The same engine again"
-    text="Ends, readings and what stands in the way are taken over; routes, prices and what was overruled are not."
+    text="The new job takes the ends, the readings and the keep-outs. It begins without routes, prices and overrules."
 >
     <form
         class="space-y-3"

@@ -59,22 +59,17 @@
     async function keep(): Promise<void> {
         isBusy = true;
         const id = reading.id;
-        await desk.edit((document) => {
-            const { readings } = measuredOf(document);
-            const i = readings.findIndex((one) => one.id === id);
-            if (i >= 0) readings[i] = reading;
+        const there = desk.document.measured?.readings ?? [];
+        const known = there.findIndex((one) => one.id === id);
+        const head = `measured.readings[${known >= 0 ? known : there.length}].`;
+        const refused = await desk.tryEdit((document) => {
+            if (known >= 0) measuredOf(document).readings[known] = reading;
             else add(document, reading, way.finds);
-        });
-        const i = (desk.document.measured?.readings ?? []).findIndex((one) => one.id === id);
-        const head = `measured.readings[${i}].`;
+        }, head);
         errors = Object.fromEntries(
-            Object.entries(desk.errors)
-                .filter(([path]) => path.startsWith(head))
-                .map(([path, [first]]) => [path.slice(head.length), first ?? '']),
+            Object.entries(refused).map(([path, [first]]) => [path.slice(head.length), first ?? '']),
         );
-        // Nothing half-entered stays behind in the job.
-        if (Object.keys(errors).length > 0) await desk.undo();
-        else open = false;
+        if (Object.keys(errors).length === 0) open = false;
         isBusy = false;
     }
 </script>

@@ -33,7 +33,7 @@
     let isBusy = $state(false);
     let field = $state<HTMLInputElement>();
 
-    /** Ends that a collector or another run carries have no place of their own to be read. */
+    /** Ends that a collector or another run carries, or that are free, have no place of their own to be read. */
     const offered = $derived(
         desk.document.runs.flatMap(({ letter, start, end }) => [
             ...(start.saddle ||
@@ -41,6 +41,7 @@
                 ? []
                 : [{ letter, isStart: true, name: start.name }]),
             ...(end.saddle ||
+            end.free ||
             desk.document.set.collectors.some((one) => one.build && one.runs.includes(letter))
                 ? []
                 : [{ letter, isStart: false, name: end.name }]),
@@ -94,13 +95,12 @@
         }
         isBusy = true;
         const id = freeId(desk.document);
-        await desk.edit((document) =>
-            add(document, taken(now, tool ?? way.tool, numberOr(value), id), 'nothing'),
+        const reading = taken(now, tool ?? way.tool, numberOr(value), id);
+        const [refused] = Object.values(
+            await desk.tryEdit((document) => add(document, reading, 'nothing'), 'measured.'),
         );
-        const refused = Object.entries(desk.errors).find(([path]) => path.startsWith('measured.'));
         if (refused) {
-            await desk.undo();
-            error = refused[1][0] ?? 'It is not taken.';
+            error = refused[0] ?? 'It is not taken.';
         } else {
             done = [...done, key(now)];
             value = '';
@@ -111,6 +111,7 @@
     }
 
     /** The end that is read is where all is measured from. */
+    // Nothing is read then, so nothing is off: a hundredth of a millimetre stands for it.
     async function atDatum(): Promise<void> {
         const of = step?.of;
         if (of === undefined) return;

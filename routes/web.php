@@ -16,6 +16,7 @@ use App\Http\Controllers\FitController;
 use App\Http\Controllers\FlangeController;
 use App\Http\Controllers\FlatnessController;
 use App\Http\Controllers\HandController;
+use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JointSheetController;
 use App\Http\Controllers\LogController;
@@ -75,6 +76,12 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs/{job}/paste', [ExchangeController::class, 'paste'])->can('update', 'job')->middleware('plans');
     Route::post('/jobs/{job}/meshes', [MeshController::class, 'store'])->can('update', 'job');
     Route::get('/jobs/{job}/meshes/{fingerprint}', [MeshController::class, 'show'])->can('view', 'job')->where('fingerprint', '[0-9a-f]{32}');
+    Route::controller(IntakeController::class)->prefix('/jobs/{job}/intake')->middleware('can:update,job')->group(function (): void {
+        Route::post('/', 'show')->middleware('plans');
+        Route::post('/quote', 'quote')->middleware('heavy');
+        Route::post('/layout', 'layout')->middleware('plans');
+    });
+    Route::get('/jobs/{job}/at-the-vehicle.pdf', [IntakeController::class, 'pdf'])->can('view', 'job')->middleware('plans');
     Route::controller(SurveyController::class)->prefix('/jobs/{job}/survey')->middleware(['can:update,job', 'plans'])->group(function (): void {
         Route::post('/kits', 'kits');
         Route::post('/kit', 'kit');

@@ -17,7 +17,7 @@ arch('classes are final')->expect('UpsweptBead\Core')->classes()->toBeFinal()->i
 arch('values do not change')
     ->expect(['UpsweptBead\Core\Base\Units', 'UpsweptBead\Core\Base\Geometry', 'UpsweptBead\Core\Solve\Reach', 'UpsweptBead\Core\Solve\Cool', 'UpsweptBead\Core\Solve\Gas', 'UpsweptBead\Core\Solve\Timing', 'UpsweptBead\Core\Solve\Merge', 'UpsweptBead\Core\Solve\Run', 'UpsweptBead\Core\Solve\Route', 'UpsweptBead\Core\Stage\Plan', 'UpsweptBead\Core\Job',
         'UpsweptBead\Core\Stage\Merge', 'UpsweptBead\Core\Stage\Layout', 'UpsweptBead\Core\Stage\Cut', 'UpsweptBead\Core\Stage\Joint', 'UpsweptBead\Core\Stage\Fit', 'UpsweptBead\Core\Stage\Weld', 'UpsweptBead\Core\Stage\Purge', 'UpsweptBead\Core\Stage\Schedule',
-        'UpsweptBead\Core\Stage\Device', 'UpsweptBead\Core\Account\Learning', 'UpsweptBead\Core\Stage\Bench', 'UpsweptBead\Core\Stage\Made', 'UpsweptBead\Core\Stage\Cut', 'UpsweptBead\Core\Account\Ledger', 'UpsweptBead\Core\Stage\Step', 'UpsweptBead\Core\Stage\Survey', 'UpsweptBead\Core\Shop\Stock', 'UpsweptBead\Core\Shop\Practice'])
+        'UpsweptBead\Core\Stage\Device', 'UpsweptBead\Core\Account\Learning', 'UpsweptBead\Core\Stage\Bench', 'UpsweptBead\Core\Stage\Made', 'UpsweptBead\Core\Stage\Cut', 'UpsweptBead\Core\Account\Ledger', 'UpsweptBead\Core\Stage\Step', 'UpsweptBead\Core\Stage\Intake', 'UpsweptBead\Core\Stage\Survey', 'UpsweptBead\Core\Shop\Stock', 'UpsweptBead\Core\Shop\Practice'])
     ->classes()->toBeReadonly()
     ->ignoring(['UpsweptBead\Core\Base\Units\Exception', 'UpsweptBead\Core\Solve\Route\Search', 'UpsweptBead\Core\Solve\Nest\Search', 'UpsweptBead\Core\Solve\Reach\Search', 'UpsweptBead\Core\Solve\Cool\Internal', 'UpsweptBead\Core\Solve\Gas\Internal', 'UpsweptBead\Core\Solve\Timing\Search', 'UpsweptBead\Core\Stage\Cut\BendPacking', 'UpsweptBead\Core\Stage\Fit\Order\Graph', 'UpsweptBead\Core\Base\Geometry\Mesh', 'UpsweptBead\Core\Base\Geometry\Clearance\Chords', 'UpsweptBead\Core\Stage\Schedule\Internal', 'UpsweptBead\Core\Stage\Purge\Internal\Pipework', 'UpsweptBead\Core\Stage\Purge\Internal\KnownLayouts', 'UpsweptBead\Core\Stage\Weld\Internal', 'UpsweptBead\Core\Shop\Stock\Internal', 'UpsweptBead\Core\Shop\Stock\Exception']);
 
@@ -27,7 +27,7 @@ const LAYERS = [
     'Shop/Stock', 'Shop/Practice',
     'Solve/Run', 'Solve/Adjust', 'Solve/Reach', 'Solve/Cool', 'Solve/Gas', 'Solve/Timing', 'Solve/Merge', 'Solve/Route', 'Solve/Nest',
     'Job',
-    'Stage/Step', 'Stage/Survey', 'Stage/Merge', 'Stage/Layout', 'Stage/Cut', 'Stage/Joint', 'Stage/Fit', 'Stage/Purge',
+    'Stage/Step', 'Stage/Intake', 'Stage/Survey', 'Stage/Merge', 'Stage/Layout', 'Stage/Cut', 'Stage/Joint', 'Stage/Fit', 'Stage/Purge',
     'Stage/Weld', 'Stage/Schedule', 'Stage/Device', 'Stage/Bench', 'Stage/Made', 'Stage/Plan',
     'Account/Learning', 'Account/Stores', 'Account/Ledger', 'Account/Quote',
     'Exchange/Drawing', 'Exchange/Files', 'Exchange/Screens',

@@ -52,7 +52,7 @@ test('a small job of every kind and every metal has a card or says why not', asy
 });
 
 test.describe('whatever is tapped, nothing breaks', () => {
-    const stages = ['survey', 'route', 'merge', 'cut', 'fit', 'weld'];
+    const stages = ['intake', 'survey', 'route', 'merge', 'cut', 'fit', 'weld'];
     for (const [i, stage] of stages.entries())
         test(stage, async ({ page }) => {
             test.setTimeout(240_000);

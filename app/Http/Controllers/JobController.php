@@ -29,11 +29,11 @@ use UpsweptBead\Core\Job\KeepOut\KeepOutKind;
 use UpsweptBead\Core\Job\Purpose;
 use UpsweptBead\Core\Shop\Stock\Metal;
 use UpsweptBead\Core\Solve\Route\Problem\RouteProblem;
-use UpsweptBead\Core\Stage\Survey\TubeChoice;
+use UpsweptBead\Core\Stage\Intake\TubeChoice;
 
 final readonly class JobController
 {
-    public const STAGES = ['survey', 'route', 'merge', 'cut', 'fit', 'weld', 'bench', 'handover', 'release'];
+    public const STAGES = ['intake', 'survey', 'route', 'merge', 'cut', 'fit', 'weld', 'bench', 'handover', 'release'];
 
     public function __construct(private JobView $view, private Workshop $workshop) {}
 

@@ -18,7 +18,7 @@ use UpsweptBead\Core\Job\Small\SmallKind;
 use UpsweptBead\Core\Job\Small\SmallPlace;
 use UpsweptBead\Core\Shop\Practice\RootPractice;
 use UpsweptBead\Core\Shop\Stock\Metal;
-use UpsweptBead\Core\Stage\Survey\TubeChoice;
+use UpsweptBead\Core\Stage\Intake\TubeChoice;
 
 /** A tab, a bung, a crack: from nothing to its card in a few taps, and from there to the bench. */
 final readonly class SmallWorkController

@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Job;
 use UpsweptBead\Core\Base\Reason\Overrides;
 use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\Collector\CollectorSpec;
+use UpsweptBead\Core\Job\Intake\IntakeSpec;
 use UpsweptBead\Core\Job\Measured\MeasuredSpec;
 use UpsweptBead\Core\Job\Procedure\OutsideWork;
 use UpsweptBead\Core\Job\Procedure\WeldProcedure;
@@ -44,6 +45,7 @@ final readonly class Job
         public array $outside = [],
         public array $prices = [],
         public MeasuredSpec $measured = new MeasuredSpec,
+        public ?IntakeSpec $intake = null,
     ) {}
 
     /**
@@ -70,6 +72,31 @@ final readonly class Job
             $this->outside,
             $this->prices,
             $this->measured,
+            $this->intake,
+        );
+    }
+
+    /** The same job of another metal, as it begins: without what was measured for the runs it had. */
+    public function made(string $metal): self
+    {
+        return new self(
+            $this->number,
+            $this->title,
+            $this->customer,
+            $this->vehicle,
+            $this->purpose,
+            $this->units,
+            $metal,
+            $this->note,
+            [],
+            $this->overrides,
+            new SetSpec,
+            $this->engine,
+            $this->procedures,
+            $this->outside,
+            $this->prices,
+            new MeasuredSpec,
+            $this->intake,
         );
     }
 
@@ -162,6 +189,7 @@ final readonly class Job
             $this->outside,
             $this->prices,
             $this->measured,
+            $this->intake,
         );
     }
 }

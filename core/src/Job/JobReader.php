@@ -12,6 +12,7 @@ use UpsweptBead\Core\Base\Reason\Overrides;
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Job\Intake\IntakeReader;
 use UpsweptBead\Core\Job\Measured\MeasuredReader;
 use UpsweptBead\Core\Job\Procedure\OutsideWork;
 use UpsweptBead\Core\Job\Procedure\ProcedureReader;
@@ -69,7 +70,9 @@ final readonly class JobReader
 
     private static function read(Node $root, Faults $faults): JobReading
     {
-        $root->only(['job', 'engine', 'runs', 'set', 'procedures', 'outside', 'prices', 'measured', 'overrides']);
+        $root->only([
+            'job', 'intake', 'engine', 'runs', 'set', 'procedures', 'outside', 'prices', 'measured', 'overrides',
+        ]);
         $head = $root->at('job')->only(['number', 'title', 'customer', 'vehicle', 'purpose', 'units', 'metal', 'note']);
         $units = $head->at('units')->choice(UnitSystem::class, UnitSystem::Inch);
         $reader = new self($units);
@@ -100,6 +103,7 @@ final readonly class JobReader
                 ? []
                 : self::prices($root->at('prices')),
             (new MeasuredReader($units, $letters))->read($root->at('measured')),
+            (new IntakeReader($units))->read($root->at('intake')),
         );
 
         return new JobReading($faults->all() === [] ? $job : null, $faults->all());

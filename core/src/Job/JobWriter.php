@@ -7,6 +7,8 @@ namespace UpsweptBead\Core\Job;
 use UpsweptBead\Core\Base\Reason\Override;
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Job\Collector\SaddleSpec;
+use UpsweptBead\Core\Job\Intake\IntakeSpec;
+use UpsweptBead\Core\Job\Intake\IntakeWriter;
 use UpsweptBead\Core\Job\Measured\MeasuredWriter;
 use UpsweptBead\Core\Job\Procedure\OutsideWork;
 use UpsweptBead\Core\Job\Procedure\WeldProcedure;
@@ -40,6 +42,7 @@ final readonly class JobWriter
                 'metal' => $job->metal,
                 'note' => $job->note,
             ],
+            ...self::intake($job->intake),
             ...($job->engine === null ? [] : ['engine' => [
                 'cylinderCc' => $job->engine->cylinderCc,
                 'exhaustOpens' => $job->engine->exhaustOpensDeg,
@@ -80,6 +83,14 @@ final readonly class JobWriter
             self::toArray($job),
             JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
         )."\n";
+    }
+
+    /** @return array<string, mixed> nothing where nothing was answered */
+    private static function intake(?IntakeSpec $intake): array
+    {
+        $answers = $intake === null ? [] : IntakeWriter::toArray($intake);
+
+        return $answers === [] ? [] : ['intake' => $answers];
     }
 
     /** @return array<string, mixed> */

@@ -1,6 +1,7 @@
 // Made from docs/schemas by bin/schemas.mjs; change it there.
 
-export type Stage = 'survey' | 'route' | 'merge' | 'cut' | 'fit' | 'weld' | 'bench' | 'handover' | 'release';
+export type Stage =
+    'intake' | 'survey' | 'route' | 'merge' | 'cut' | 'fit' | 'weld' | 'bench' | 'handover' | 'release';
 export type Purpose = 'turbo-downpipe' | 'turbo-manifold' | 'header' | 'collector' | 'system' | 'repair';
 export type Units = 'inch' | 'metric';
 /**
@@ -226,6 +227,8 @@ export interface Answers {
     Stocktaken: Stocktaken;
     Cutting: Cutting;
     Pasted: Pasted;
+    IntakeAnswer: IntakeAnswer;
+    IntakeQuote: IntakeQuote;
     Kits: Kits;
     KitMade: KitMade;
     ImportedMesh: ImportedMesh;
@@ -277,6 +280,7 @@ export interface JobDocument {
     format: 'upswept-bead/job';
     version: 1;
     job: HeadDocument;
+    intake?: IntakeDocument;
     engine?: EngineDocument | null;
     runs: RunDocument[];
     set: SetDocument;
@@ -309,6 +313,39 @@ export interface HeadDocument {
     units: Units;
     metal: Metal;
     note: string;
+}
+/**
+ * What was asked when the job came in; what nobody said is absent.
+ */
+export interface IntakeDocument {
+    cylinders?: number;
+    /**
+     * Every cylinder once, as in 1-3-4-2.
+     */
+    firing?: string;
+    scrolls?: 'one' | 'two';
+    ground?: 'road' | 'class' | 'private';
+    /**
+     * What the law or the class asks.
+     */
+    rules?: string;
+    load?: 'easy' | 'pulls' | 'long';
+    /**
+     * Temperature of the gas, 100 to 1250 °C.
+     */
+    gas?: string | number;
+    wet?: 'dry' | 'salt';
+    room?: 'plenty' | 'some' | 'little';
+    sound?: 'quiet' | 'plain' | 'loud';
+    outlets?: number;
+    catalyst?: boolean;
+    budget?: number;
+    brought?: BroughtDocument[];
+}
+export interface BroughtDocument {
+    what: 'turbo' | 'flanges' | 'collector' | 'v-bands' | 'tube' | 'muffler' | 'catalyst' | 'casting' | 'old';
+    metal?: Metal;
+    used?: true;
 }
 export interface EngineDocument {
     cylinderCc: number;
@@ -2808,6 +2845,58 @@ export interface Pasted {
         inletDirection: Triple | null;
     }[];
     rejected: Rejected[];
+}
+export interface IntakeAnswer {
+    questions: IntakeQuestion[];
+    brought: Option[];
+    figures: Figure[];
+    notices: Notice[];
+    measure: ToMeasure[];
+    bring: string[];
+    layout: {
+        says: string;
+        isThere: boolean;
+    } | null;
+}
+export interface IntakeQuestion {
+    key: string;
+    label: string;
+    kind: 'choice' | 'count' | 'text' | 'heat' | 'money' | 'yes-no';
+    options: Option[];
+    hint: string;
+    /**
+     * Of a count.
+     */
+    most: number;
+}
+export interface Option {
+    id: string;
+    name: string;
+}
+export interface ToMeasure {
+    what: string;
+    how: string;
+}
+export interface IntakeQuote {
+    quote: FirstQuote | null;
+}
+export interface FirstQuote {
+    low: number;
+    likely: number;
+    high: number;
+    joints: string;
+    lowTime: string;
+    likelyTime: string;
+    highTime: string;
+    /**
+     * What making it adds, before margin.
+     */
+    collector: number | null;
+    unpriced: string[];
+    /**
+     * How it stands to the budget, in words.
+     */
+    budget: string;
 }
 export interface Kits {
     kits: Kit[];

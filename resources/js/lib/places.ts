@@ -1,14 +1,15 @@
 // Where in the screens a place of the job document is edited, so that what was refused can be led to.
 import type { JobDocument, Stage } from './answers';
 
-/** In the order of the work. */
-export const STAGES: Stage[] = ['survey', 'route', 'merge', 'cut', 'fit', 'weld', 'bench', 'handover'];
+/** In the order of the work; a stage's key is its place here, so that the survey is 1. */
+export const STAGES: Stage[] = ['intake', 'survey', 'route', 'merge', 'cut', 'fit', 'weld', 'bench', 'handover'];
 
 /** The stage whose screen has the field for a place such as `runs[2].route.bends[0].angle`. */
 export function stageOf(path: string, document: JobDocument): Stage {
     const override = /^overrides\[(\d+)\]/.exec(path);
     if (override) {
         const [kind] = (document.overrides[Number(override[1])]?.figure ?? '').split('.');
+        if (kind === 'intake') return 'intake';
         if (kind === 'build' || kind === 'growth') return 'fit';
         return kind === 'cut' || kind === 'merge' ? kind : 'weld';
     }
@@ -18,6 +19,7 @@ export function stageOf(path: string, document: JobDocument): Stage {
     )
         return 'merge';
     if (path.startsWith('build.')) return 'fit';
+    if (path.startsWith('intake')) return 'intake';
     if (/^(outside|prices)/.test(path)) return 'handover';
     if (/^runs\[\d+\]\.route/.test(path) || path.startsWith('set.routing')) return 'route';
     return 'survey';
@@ -52,6 +54,8 @@ const FIELDS: Record<string, string> = {
     exhaustOpens: 'EVO',
     peakRpm: 'rpm',
     what: 'what is done',
+    gas: 'heat of the gas',
+    firing: 'firing order',
 };
 const AXES = ['rearward', 'right', 'up'];
 /** Lists of the document whose entries have a name, and what one is called that has none. */
@@ -68,6 +72,7 @@ const NAMED: Record<string, string> = {
     fittings: 'on its side',
     bolts: 'stud',
     readings: 'reading',
+    brought: 'what is brought',
     points: 'point',
 };
 
@@ -83,7 +88,7 @@ export function nameOf(path: string, document: JobDocument): string {
             typeof here === 'object' && here !== null ? (here as Record<string, unknown>)[step] : undefined;
         const list = steps[i - 1] ?? '';
         if (/^\d+$/.test(step)) words.push(entryOf(list, Number(step), here));
-        else if ((step === 'runs' && i === 0) || ['set', 'route', 'build', 'measured'].includes(step))
+        else if ((step === 'runs' && i === 0) || ['set', 'route', 'build', 'measured', 'intake'].includes(step))
             continue;
         else if (step === 'job' && steps.length > 1) words.push('the job');
         else if (!(step in NAMED) || i === steps.length - 1)

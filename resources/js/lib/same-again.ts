@@ -6,6 +6,11 @@ export function sameAgain(document: JobDocument, number: string, title: string):
     const next = structuredClone(document);
     delete next.prices;
     delete next.outside;
+    if (next.intake) {
+        // Another customer, with another purse.
+        delete next.intake.budget;
+        delete next.intake.brought;
+    }
     next.job = { ...next.job, number, title, customer: '', note: '' };
     next.runs = next.runs.map((run) => ({ ...run, route: null, fittings: [] }));
     next.set = { ...next.set, designs: [], hangers: [] };

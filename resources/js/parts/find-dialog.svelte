@@ -29,7 +29,7 @@
                     value={stage}
                     onSelect={() => take(() => onstage(stage))}
                 >
-                    <span class="key">{i + 1}</span>{stage}
+                    <span class="key">{i}</span>{stage}
                 </Command.Item>
             {/each}
             {#each desk.members.flatMap((one) => one.joints) as joint (joint.id)}

@@ -7,7 +7,7 @@
 
     const stages = STAGES.map((name) => name[0]?.toUpperCase() + name.slice(1)).join(', ');
     const keys: [string, string][] = [
-        [`1 – ${STAGES.length}`, stages],
+        [`0 – ${STAGES.length - 1}`, stages],
         ['j   k', 'Next and previous joint'],
         ['/', 'Find a joint, a piece or a stage; on the rack, a job'],
         ['Enter', 'In a search, opens the first that is found'],

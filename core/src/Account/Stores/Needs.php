@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Account\Stores;
 
 use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Job\Intake\Brought;
 use UpsweptBead\Core\Job\Run\EndKind;
 use UpsweptBead\Core\Job\Run\FittingKind;
 use UpsweptBead\Core\Shop\Practice\Bottle;
@@ -99,8 +100,14 @@ final readonly class Needs
                 };
             }
         }
+        $isBrought = $this->plan->job->intake?->brings(Brought::Collector) === true;
         foreach ($this->plan->layout->placement->collectors->all as $collector) {
             $outlet = $collector->sizes->outlet;
+            if (! $collector->build->make->isMade() && ! $isBrought) {
+                $tube = $this->shop->catalogue->tube($collector->build->tubeId);
+                $inlets = $collector->build->inlets;
+                $add("collector-$inlets-$tube->id", ItemKind::Part, "Collector, $inlets into 1, for $tube->name");
+            }
             match ($collector->build->part?->kind) {
                 EndKind::VBand => $add("v-band-$outlet->id", ItemKind::Band, "V-band ring for $outlet->name"),
                 EndKind::Flange => $add("flange-$outlet->id", ItemKind::Flange, "Flange port for $outlet->name"),

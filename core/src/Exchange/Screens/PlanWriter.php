@@ -65,7 +65,10 @@ final readonly class PlanWriter
             'set' => (new SetPlanWriter($figures))->layout($plan->layout, $plan->job),
             'merge' => (new MergeWriter($figures, $plan->sketch->rates))->toArray($plan->sketch),
             'measured' => MeasuredWriter::toArray($plan->layout->surveyed, $plan->job->units),
-            'tuning' => (object) $figures->withReasons()->each($plan->survey->tuning),
+            'tuning' => (object) $figures->withReasons()->each([
+                ...$plan->survey->tuning,
+                ...array_intersect_key($plan->survey->intake, ['metal' => true]),
+            ]),
             'jointCount' => count($plan->joints->joints),
             'cut' => $stages->cut($plan->cut),
             'fit' => (new FitWriter($figures))->fit($plan->fit),

@@ -93,7 +93,7 @@ final readonly class Plan
     /** @return iterable<string, Figure|Choice> by what they are of: a run, a piece, a joint, a part; '' for the job */
     private function figures(): iterable
     {
-        foreach ($this->survey->tuning as $figure) {
+        foreach ([...array_values($this->survey->tuning), ...array_values($this->survey->intake)] as $figure) {
             yield '' => $figure;
         }
         foreach ($this->job->runs as $spec) {

@@ -85,7 +85,7 @@
     /** Stages that show what no longer fits; the release page shows it in full. */
     const MADE_AT: Stage[] = ['route', 'merge', 'cut', 'fit', 'weld', 'bench'];
     /** Stages that a release fixes. */
-    const FIXED_AT: Stage[] = ['survey', 'route', 'merge', 'cut', 'fit', 'weld'];
+    const FIXED_AT: Stage[] = ['intake', 'survey', 'route', 'merge', 'cut', 'fit', 'weld'];
     /** At the bench the release counts, also beside a draft; after entries were taken its answer is the newer one. */
     const made = $derived(
         desk.isDraft && stage !== 'bench'
@@ -132,7 +132,7 @@
     }
 
     const keys: Keys = {
-        ...Object.fromEntries(STAGES.map((name, i) => [String(i + 1), () => goTo(name)])),
+        ...Object.fromEntries(STAGES.map((name, i) => [String(i), () => goTo(name)])),
         r: () => router.visit('/'),
         j: () => step(1),
         k: () => step(-1),
@@ -193,7 +193,7 @@
         </p>
     {/if}
     {#if made && MADE_AT.includes(stage)}<MadeBefore {made} />{/if}
-    {#if desk.members.length > 1 && !['bench', 'merge'].includes(stage) && !(stage === 'route' && desk.plan.runs.some((run) => run.run))}
+    {#if desk.members.length > 1 && !['intake', 'bench', 'merge'].includes(stage) && !(stage === 'route' && desk.plan.runs.some((run) => run.run))}
         <RunTabs {desk} filters={stage !== 'survey' && stage !== 'route'} />
     {/if}
     <main class="flex min-h-0 grow flex-col gap-2">

@@ -25,7 +25,7 @@
         onclick={() => (isUnfolded = !isUnfolded)}
     >
         {#if STAGES.includes(stage)}<span class="figure text-[0.75rem] font-normal opacity-75"
-                >{STAGES.indexOf(stage) + 1}</span
+                >{STAGES.indexOf(stage)}</span
             >{/if}{stage}
         <span class="text-quiet ml-auto font-normal normal-case"
             >{isUnfolded ? 'Fold away ▴' : 'Stages and more ▾'}</span
@@ -46,7 +46,7 @@
                     onstage(name);
                 }}
             >
-                <span class="figure text-[0.75rem] font-normal opacity-75">{i + 1}</span>{name}
+                <span class="figure text-[0.75rem] font-normal opacity-75">{i}</span>{name}
                 {#if name === 'route' && desk.problems > 0}<span class="figure text-[0.8rem]" title="Problems"
                         >✕{desk.problems}</span
                     >{/if}

@@ -14,6 +14,7 @@ export type StageProps = {
 
 /** Each stage comes when it is opened, so that 3D is fetched only where it is used. */
 export const STAGE_SCREENS: Record<Stage, () => Promise<{ default: Component<StageProps> }>> = {
+    intake: () => import('../intake/intake.svelte'),
     survey: () => import('../survey/survey.svelte'),
     route: () => import('../route/route.svelte'),
     merge: () => import('../merge/merge.svelte'),

@@ -32,9 +32,13 @@
         if (own !== null && !numbers.includes(own)) number = own;
     }
 
+    /** Where a job begins, by the button that was pressed. */
+    const FIRST: Record<string, string> = { survey: 'survey', grow: 'route' };
+
     async function create(event: SubmitEvent): Promise<void> {
         event.preventDefault();
-        const grows = event.submitter?.getAttribute('value') === 'grow';
+        const way = event.submitter?.getAttribute('value') ?? '';
+        const grows = way === 'grow';
         let document: unknown = blankJob(number, title, grows);
         if (file) {
             try {
@@ -45,13 +49,18 @@
             }
         }
         const reply = await send('POST', '/jobs', 'Begun', { document });
-        if (reply.ok) router.visit(`/jobs/${reply.data.id}/${grows && !file ? 'route' : 'survey'}`);
+        const first = file ? 'survey' : (FIRST[way] ?? 'intake');
+        if (reply.ok) router.visit(`/jobs/${reply.data.id}/${first}`);
         else if (reply.status === 422 && 'errors' in reply) refused(reply.errors);
         else errors = [reply.message];
     }
 </script>
 
-<Dialog bind:open title="New job" text="Name it and go to the survey, or open a job file.">
+<Dialog
+    bind:open
+    title="New job"
+    text="Name it, and begin with what is wanted, with the survey, or with one end. Or open a job file."
+>
     <form class="space-y-3" onsubmit={create}>
         <div class="grid grid-cols-[9rem_1fr] gap-3">
             <TextField
@@ -80,8 +89,9 @@
             <p class="text-stop">✕ {error}</p>
         {/each}
         <div class="flex flex-wrap gap-2">
-            <Button look="main" type="submit">{file ? 'Open the file' : 'Begin the survey'}</Button>
+            <Button look="main" type="submit">{file ? 'Open the file' : 'Say what is wanted'}</Button>
             {#if !file}
+                <Button type="submit" value="survey">Begin the survey</Button>
                 <Button type="submit" value="grow">Grow it from one end</Button>
             {/if}
         </div>

@@ -6,7 +6,7 @@ use UpsweptBead\Core\Base\Document\Faults;
 use UpsweptBead\Core\Job\Purpose;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Practice\ShopReader;
-use UpsweptBead\Core\Stage\Survey\TubeChoice;
+use UpsweptBead\Core\Stage\Intake\TubeChoice;
 use UpsweptBead\Core\Tests\Support\Some;
 
 /** @return array<string, TubeChoice> */

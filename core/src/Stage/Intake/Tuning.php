@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Stage\Survey;
+namespace UpsweptBead\Core\Stage\Intake;
 
 use UpsweptBead\Core\Base\Reason\Choice;
 use UpsweptBead\Core\Base\Reason\Figure;
@@ -18,7 +18,7 @@ use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\TubeSize;
 
 /**
- * Where to start from: length and bore of the primaries, the outlet, and the metal. Rules of thumb, and they say so.
+ * Where to start from: length and bore of the primaries, and the outlet. Rules of thumb, and they say so.
  */
 final readonly class Tuning
 {
@@ -38,9 +38,6 @@ final readonly class Tuning
     /** The port that the formula counts on, in inches. */
     private const NOMINAL_PORT_IN = 3.0;
 
-    /** Above this, time and again, plain 304 scales and loses its strength. */
-    private const HOT_C = 815.0;
-
     /** @return array<string, Figure|Choice> nothing without the engine's figures */
     public static function of(Job $job, Shop $shop): array
     {
@@ -48,9 +45,8 @@ final readonly class Tuning
         if ($engine === null) {
             return [];
         }
-        $all = $job->purpose === Purpose::Header ? self::sums($job, $engine, $shop) : [];
 
-        return $engine->metalC === null ? $all : [...$all, 'metal' => self::metal($job, $engine->metalC)];
+        return $job->purpose === Purpose::Header ? self::sums($job, $engine, $shop) : [];
     }
 
     /**
@@ -105,6 +101,9 @@ final readonly class Tuning
         ];
         $figures = array_map(static fn (Figure $figure): Figure => $job->overrides->on($figure), $figures);
         $tube = self::nearest($shop, $figures['bore']->value);
+        if ($tube === null) {
+            return $figures;
+        }
 
         return [
             ...$figures,
@@ -145,8 +144,8 @@ final readonly class Tuning
         ];
     }
 
-    /** Gives the tube, with bends to be had and a wall near 16 gauge, whose bore is nearest. */
-    private static function nearest(Shop $shop, float $boreMm): TubeSize
+    /** Gives the tube, with bends to be had and a wall near 16 gauge, whose bore is nearest; null where none is listed. */
+    private static function nearest(Shop $shop, float $boreMm): ?TubeSize
     {
         $best = null;
         foreach ($shop->catalogue->tubes as $tube) {
@@ -161,28 +160,6 @@ final readonly class Tuning
             }
         }
 
-        return $best ?? throw new \LogicException('The catalogue has no tube with bends.');
-    }
-
-    private static function metal(Job $job, float $metalC): Choice
-    {
-        $isHot = $metalC >= self::HOT_C;
-
-        return Choice::of(
-            'set.tuning.metal',
-            'Metal for that heat',
-            $isHot ? '321 or 347' : '304L',
-            new Reason(
-                $isHot
-                    ? 'From about 815 °C, heated and cooled again and again, a stabilised grade: 304 scales and loses its strength, and its joints lose chromium to carbide.'
-                    : '304L serves below about 815 °C: low carbon keeps its joints from losing chromium to carbide.',
-                [
-                    Input::of('hottest the metal gets', Quantity::Temperature, $metalC),
-                    Input::word('the job has', $job->metal),
-                ],
-                Source::trade(),
-                'Metal and gas are not equally hot; what is claimed for turbo cars (815–980 °C on a hard pull) is seldom measured.',
-            ),
-        );
+        return $best;
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace UpsweptBead\Core\Stage\Survey;
+namespace UpsweptBead\Core\Stage\Intake;
 
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Job\Purpose;
@@ -83,7 +83,7 @@ final readonly class TubeChoice
         return $counts;
     }
 
-    private static function isUsual(TubeSize $tube, Purpose $purpose): bool
+    public static function isUsual(TubeSize $tube, Purpose $purpose): bool
     {
         [$leastOd, $mostOd, $leastWall, $mostWall] = self::USUAL[$purpose->value] ?? [INF, 0.0, 0.0, 0.0];
         [$od, $wall] = [$tube->odMm / Length::MM_PER_INCH, $tube->wallMm / Length::MM_PER_INCH];

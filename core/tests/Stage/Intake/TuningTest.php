@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Reason\Choice;
 use UpsweptBead\Core\Base\Reason\Figure;
-use UpsweptBead\Core\Stage\Survey\Tuning;
+use UpsweptBead\Core\Stage\Intake\Tuning;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 
@@ -44,16 +44,12 @@ it('names the stocked tube whose bore is nearest', function () use ($engine) {
     expect(Tuning::of(SomeHeader::job($engine()), Some::shop())['tube']->value)->toContain('1 3/4');
 });
 
-it('asks for a stabilised grade above 815 °C only', function (float $metalC, string $metal) use ($engine) {
-    expect(Tuning::of(SomeHeader::job($engine(['metalC' => $metalC])), Some::shop())['metal']->value)->toBe($metal);
-})->with(['a header' => [700.0, '304L'], 'a turbo manifold flat out' => [900.0, '321 or 347']]);
-
 it('has no sums for a turbo, whose lengths are not tuned so', function () use ($engine) {
     $sums = Tuning::of(
         SomeHeader::job([...$engine(['metalC' => 900]), 'job' => ['purpose' => 'turbo-manifold']]),
         Some::shop(),
     );
-    expect(array_keys($sums))->toBe(['metal']);
+    expect(array_keys($sums))->toBe([]);
 });
 
 it('says nothing without the engine', function () {

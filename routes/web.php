@@ -133,6 +133,7 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
     Route::post('/jobs/{job}/cuts/joint', [CutController::class, 'joint'])->can('view', 'job')->middleware('plans');
     Route::post('/jobs/{job}/fit/measured', [FitController::class, 'measured'])->can('view', 'job')->middleware('plans');
     Route::post('/jobs/{job}/fit/closing-piece', [FitController::class, 'closingPiece'])->can('view', 'job')->middleware('plans');
+    Route::get('/jobs/{job}/closing-piece.pdf', [FitController::class, 'closingTemplate'])->can('view', 'job')->middleware('plans');
     Route::post('/jobs/{job}/fit/as-built', [FitController::class, 'asBuilt'])->can('view', 'job')->middleware('plans');
     Route::post('/jobs/{job}/designs/take', [DesignController::class, 'take'])->can('update', 'job')->middleware('plans');
     Route::post('/jobs/{job}/insertion', [SearchController::class, 'insertion'])->can('view', 'job')->middleware('heavy');

@@ -82,6 +82,7 @@ const ACCESS = [
     'POST jobs/{job}/intake/quote' => PLANNERS,
     'POST jobs/{job}/intake/layout' => PLANNERS,
     'GET jobs/{job}/at-the-vehicle.pdf' => EVERYBODY,
+    'GET jobs/{job}/closing-piece.pdf' => EVERYBODY,
     'POST jobs/{job}/survey/kits' => PLANNERS,
     'POST jobs/{job}/survey/kit' => PLANNERS,
     'POST jobs/{job}/survey/touched' => PLANNERS,

@@ -21,3 +21,14 @@ it('says what piece closes a gap that was read round, and refuses what cannot be
     $ask([...$even, 'letter' => 'Z'])->assertUnprocessable()->assertJsonValidationErrors('letter');
     $ask([...$even, 'proud12' => '9 in'])->assertUnprocessable()->assertJsonValidationErrors('gap');
 });
+
+it('prints a straight piece to wrap round the tube, and no bend', function () {
+    $job = $this->downpipe();
+    $at = static fn (array $read): string => "/jobs/$job->id/closing-piece.pdf?".http_build_query(['letter' => 'A', ...$read]);
+    $even = ['at12' => '4 in', 'at3' => '4 in', 'at6' => '4 in', 'at9' => '4 in'];
+    expect($this->get($at($even))->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent())->toStartWith('%PDF');
+    $this->getJson($at(['at12' => '3 in', 'at3' => '4 in', 'at6' => '5 in', 'at9' => '4 in']))
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors('gap');
+    $this->getJson($at([...$even, 'at3' => 'plenty']))->assertUnprocessable()->assertJsonValidationErrors('at3');
+});

@@ -5,16 +5,23 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\ChangeRequest;
+use App\Http\Requests\WrittenRequest;
+use App\Models\Job;
 use App\Workshop\Workshop;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Units\Exception\UnreadableQuantity;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
+use UpsweptBead\Core\Exchange\Files\Template\Paper;
+use UpsweptBead\Core\Exchange\Files\Template\TemplateFormat;
 use UpsweptBead\Core\Exchange\Screens\ClosingWriter;
 use UpsweptBead\Core\Exchange\Screens\FigureWriter;
+use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Solve\Merge\Template\WrapTemplate;
 use UpsweptBead\Core\Solve\Run\ClosingPiece;
 use UpsweptBead\Core\Solve\Run\StandingGap;
 use UpsweptBead\Core\Stage\Fit\FitUp;
@@ -29,6 +36,9 @@ final readonly class FitController
     private const ROD_MM = 300.0;
 
     private const ROD_IN = 304.8;
+
+    /** Points round a rim of a template: one every 2.5°. */
+    private const RIM_STEPS = 144;
 
     public function __construct(private Workshop $workshop) {}
 
@@ -103,32 +113,69 @@ final readonly class FitController
     public function closingPiece(ChangeRequest $request): JsonResponse
     {
         $document = $request->document();
+
+        return new JsonResponse((new ClosingWriter(new FigureWriter($document->units)))->toArray(
+            $this->closing($request, $document),
+        ));
+    }
+
+    /** The same laid flat, to wrap round the tube; of a straight piece only. */
+    public function closingTemplate(WrittenRequest $request, Job $job): Response
+    {
+        $document = $this->workshop->read($job->load('revisions')->current());
+        $piece = $this->closing($request, $document);
+        if ($piece->donor !== null) {
+            throw ValidationException::withMessages(['gap' => 'It comes out of a bend, and a bend cannot be unrolled: mark it by the hour.']);
+        }
+        $template = WrapTemplate::ofPiece(
+            "$document->number closing piece of {$request->written('letter')}",
+            $piece->rims(self::RIM_STEPS),
+            $piece->gap->odMm,
+            $this->workshop->shop()->rules->value('merge.paper'),
+        );
+        $name = preg_replace('/[^A-Za-z0-9-]+/', '-', "$job->number-closing-piece").'.pdf';
+
+        $paper = $document->units === UnitSystem::Inch ? Paper::Letter : Paper::A4;
+
+        return new Response(TemplateFormat::Pdf->write($template, $paper), 200, [
+            'Content-Type' => TemplateFormat::Pdf->mime(),
+            'Content-Disposition' => "attachment; filename=\"$name\"",
+        ]);
+    }
+
+    /** @throws ValidationException if it cannot be read, or nothing closes it */
+    private function closing(WrittenRequest $request, CoreJob $document): ClosingPiece
+    {
         $shop = $this->workshop->shopFor($document);
         $tube = $shop->catalogue->tubes[$document->run($request->written('letter'))->tubeId ?? '']
             ?? throw ValidationException::withMessages(['letter' => 'The job has no such run of a known tube.']);
-        [$at12, $at3, $at6, $at9] = array_map(
-            static fn (string $key): float => self::read($request, $key, Quantity::Length, $document->units),
-            ['at12', 'at3', 'at6', 'at9'],
-        );
-        [$proud12, $proud3] = array_map(
-            static fn (string $key): float => self::read($request, $key, Quantity::Length, $document->units, true),
-            ['proud12', 'proud3'],
-        );
-        $gap = new StandingGap(
-            [$at12, $at3, $at6, $at9],
-            $proud12,
-            $proud3,
-            $tube->odMm,
-            $shop->rules->value('measure.gap'),
-        );
-        $writer = new ClosingWriter(new FigureWriter($document->units));
+        $gap = self::gap($request, $tube->odMm, $shop->rules->value('measure.gap'), $document->units);
         try {
-            $piece = ClosingPiece::of($gap, $shop->catalogue->bendsFor($tube->id));
+            return ClosingPiece::of($gap, $shop->catalogue->bendsFor($tube->id));
         } catch (\DomainException $error) {
+            $writer = new ClosingWriter(new FigureWriter($document->units));
             throw ValidationException::withMessages(['gap' => trim($writer->quarrel($gap).' '.$error->getMessage())]);
         }
+    }
 
-        return new JsonResponse($writer->toArray($piece));
+    /** @throws ValidationException if one of the readings cannot be read */
+    private static function gap(WrittenRequest $request, float $odMm, float $sigmaMm, UnitSystem $units): StandingGap
+    {
+        $read = static fn (string $key, bool $mayBeNegative): float => self::read(
+            $request,
+            $key,
+            Quantity::Length,
+            $units,
+            $mayBeNegative,
+        );
+
+        return new StandingGap(
+            [$read('at12', false), $read('at3', false), $read('at6', false), $read('at9', false)],
+            $read('proud12', true),
+            $read('proud3', true),
+            $odMm,
+            $sigmaMm,
+        );
     }
 
     /**
@@ -136,7 +183,7 @@ final readonly class FitController
      *
      * @throws ValidationException if one cannot be read
      */
-    private static function place(ChangeRequest $request, array $keys, UnitSystem $units): Vector
+    private static function place(WrittenRequest $request, array $keys, UnitSystem $units): Vector
     {
         [$x, $y, $z] = array_map(
             static fn (string $key): float => self::read($request, $key, Quantity::Length, $units, true),
@@ -148,7 +195,7 @@ final readonly class FitController
 
     /** @throws ValidationException if it cannot be read, or is less than nothing where that means nothing */
     private static function read(
-        ChangeRequest $request,
+        WrittenRequest $request,
         string $key,
         Quantity $quantity,
         UnitSystem $units,

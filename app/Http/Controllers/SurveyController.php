@@ -26,6 +26,7 @@ use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
 use UpsweptBead\Core\Stage\Survey\InletRing;
 use UpsweptBead\Core\Stage\Survey\KeepOutKit;
 use UpsweptBead\Core\Stage\Survey\KitField;
+use UpsweptBead\Core\Stage\Survey\OtherBank;
 use UpsweptBead\Core\Stage\Survey\RunEdits;
 use UpsweptBead\Core\Stage\Survey\Surveyed;
 use UpsweptBead\Core\Stage\Survey\TouchedKeepOut;
@@ -147,7 +148,7 @@ final readonly class SurveyController
             ->length($job->units);
         Refused::ifAny($faults);
 
-        return self::changed('plane', static fn (): CoreJob => RunEdits::mirrored($job, $plane));
+        return self::changed('plane', static fn (): CoreJob => OtherBank::of($job, $plane));
     }
 
     public function collector(ChangeRequest $request): JsonResponse

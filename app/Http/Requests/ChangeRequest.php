@@ -5,31 +5,18 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Refused;
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 use UpsweptBead\Core\Base\Document\UnusableDocument;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobReader;
 
 /** A whole job document sent by a screen. Problems come back under the path of their place in it. */
-class ChangeRequest extends FormRequest
+class ChangeRequest extends WrittenRequest
 {
     /** @return array<string, list<string>> */
     public function rules(): array
     {
         return ['document' => ['required', 'array']];
-    }
-
-    /**
-     * A text that came along with it; nothing at all counts as an empty one.
-     *
-     * @throws ValidationException if it is something else
-     */
-    public function written(string $key): string
-    {
-        $value = $this->input($key, '') ?? '';
-
-        return is_string($value) ? $value : throw ValidationException::withMessages([$key => 'must be a text']);
     }
 
     /** @throws ValidationException if the document has faults; nothing is stored then */

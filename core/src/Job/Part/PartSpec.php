@@ -44,6 +44,29 @@ final readonly class PartSpec
         private string $massText = '',
     ) {}
 
+    /** Another one like it, between other runs. */
+    public function on(string $name, string $inlet, string $outlet): self
+    {
+        return new self(
+            $name,
+            $this->kind,
+            $inlet,
+            $this->massKg,
+            $this->isOneWay,
+            $this->isAgainst,
+            $this->isCast,
+            $this->bore,
+            $this->seat,
+            $this->wall,
+            $this->squareDeg,
+            $this->isBrought,
+            $this->length,
+            $this->width,
+            $outlet,
+            $this->massText,
+        );
+    }
+
     /** Its mass as it was written; in kg where it was a plain number. */
     public function massEntered(): string
     {

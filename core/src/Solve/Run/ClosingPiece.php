@@ -163,6 +163,25 @@ final readonly class ClosingPiece
         return [$near, $far];
     }
 
+    /**
+     * Both rims of a straight piece, as they lie along its axis from the middle of the near one: for a template.
+     *
+     * @param  int  $steps  round the tube
+     * @return non-empty-list<array{deg: float, nearMm: float, farMm: float}> from 12 o'clock all the way round to it
+     */
+    public function rims(int $steps): array
+    {
+        return array_map(function (int $i) use ($steps): array {
+            [$near, $far] = $this->onSkin(360.0 * $i / max(1, $steps));
+
+            return [
+                'deg' => 360.0 * $i / max(1, $steps),
+                'nearMm' => $near->dot($this->axis),
+                'farMm' => $far->dot($this->axis),
+            ];
+        }, range(0, max(1, $steps)));
+    }
+
     /** How far the near end of a straight piece is cut off square, degrees. */
     public function nearMitreDeg(): float
     {

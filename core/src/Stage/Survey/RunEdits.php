@@ -8,20 +8,15 @@ use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Job\Collector\CollectorSpec;
 use UpsweptBead\Core\Job\Job;
-use UpsweptBead\Core\Job\Run\LengthSpec;
-use UpsweptBead\Core\Job\Run\RouteChoice;
-use UpsweptBead\Core\Job\Run\RouteRow;
-use UpsweptBead\Core\Job\Run\RunEnd;
 use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
 
 /**
- * Changes to the runs of a survey that save measuring: ports in a row, the other bank, scrolls paired by firing order.
+ * Changes to the runs of a survey that save measuring: ports in a row, inlets of one collector, scrolls paired by firing
+ * order.
  */
 final readonly class RunEdits
 {
-    private const MOST_RUNS = 16;
-
     /**
      * Sets ports in a row, each so far from the one before along an axis; runs that are missing are made like the
      * first, ends included. Routes of moved runs are dropped, as they do not start there any more.
@@ -65,63 +60,6 @@ final readonly class RunEdits
         }
 
         return $job->with(array_values($runs), $job->set);
-    }
-
-    /**
-     * Adds the other bank: every run of the job mirrored in an upright plane that runs fore and aft, with its route (a
-     * turn one way becomes the same turn the other way), its collectors and its groups of lengths.
-     *
-     * @param  Length  $plane  how far right of the datum the plane stands
-     *
-     * @throws \DomainException if the job would have too many runs
-     */
-    public static function mirrored(Job $job, Length $plane): Job
-    {
-        self::refuseTooMany(2 * count($job->runs));
-        $letters = array_map(static fn (RunSpec $run): string => $run->letter, $job->runs);
-        $twin = array_combine($letters, self::freeLetters($letters, count($letters)));
-        $runs = $job->runs;
-        foreach ($job->runs as $run) {
-            $runs[] = new RunSpec(
-                $twin[$run->letter],
-                $run->name === '' ? '' : "$run->name, other bank",
-                $run->tubeId,
-                self::otherSide($run->start, $plane),
-                self::otherSide($run->end, $plane),
-                self::otherRoute($run),
-                $run->fittings,
-            );
-        }
-
-        return $job->with(
-            $runs,
-            $job->set->collecting(
-                [
-                    ...$job->set->collectors,
-                    ...array_map(
-                        static fn (CollectorSpec $one): CollectorSpec => new CollectorSpec(
-                            "$one->name, other bank",
-                            self::letters($twin, $one->runs),
-                            $one->mode,
-                            self::letters($twin, $one->firing),
-                            $one->entry,
-                        ),
-                        $job->set->collectors,
-                    ),
-                ],
-                [
-                    ...$job->set->lengths,
-                    ...array_map(
-                        static fn (LengthSpec $one): LengthSpec => new LengthSpec(
-                            self::letters($twin, $one->runs),
-                            $one->target,
-                            $one->tolerancePercent,
-                        ),
-                        $job->set->lengths,
-                    ),
-                ],
-            ),
-        );
     }
 
     /**
@@ -236,68 +174,12 @@ final readonly class RunEdits
         throw new \DomainException(sprintf('There is no collector "%s".', mb_substr($collector, 0, 60)));
     }
 
-    private static function otherSide(RunEnd $end, Length $plane): RunEnd
-    {
-        $at = $end->frame()->at;
-        $turned = static fn (?Vector $one): ?Vector => $one === null ? null : new Vector($one->x, -$one->y, $one->z);
-
-        return new RunEnd(
-            $end->kind,
-            $end->name === '' ? '' : "$end->name, other bank",
-            [$end->at[0], Length::ofMm(round(2 * $plane->mm - $at->y, 4)), $end->at[2]],
-            new Vector($end->direction->x, -$end->direction->y, $end->direction->z),
-            $turned($end->up),
-            $end->metal,
-            $end->wall,
-            $end->bolts,
-            $end->bore,
-        );
-    }
-
-    /**
-     * @param  array<string, string>  $twin
-     * @param  list<string>  $of
-     * @return list<string>
-     */
-    private static function letters(array $twin, array $of): array
-    {
-        $letters = [];
-        foreach ($of as $letter) {
-            $letters[] = $twin[$letter];
-        }
-
-        return $letters;
-    }
-
-    /**
-     * The first turn counts from a reference that the mirror keeps (straight up, unless the run starts straight up).
-     */
-    private static function otherRoute(RunSpec $run): ?RouteChoice
-    {
-        return $run->route === null
-            ? null
-            : new RouteChoice(
-                array_map(
-                    static fn (RouteRow $row): RouteRow => new RouteRow(
-                        $row->straight,
-                        -$row->rotationDeg + 0.0,
-                        $row->angleDeg,
-                        $row->clr,
-                        [],
-                        $row->pieWelds,
-                    ),
-                    $run->route->rows,
-                ),
-                $run->route->endStraight,
-            );
-    }
-
     /** @throws \DomainException */
     private static function refuseTooMany(int $runs): void
     {
-        if ($runs > self::MOST_RUNS) {
+        if ($runs > OtherBank::MOST_RUNS) {
             throw new \DomainException(
-                sprintf('That would make %d runs; a job has at most %d.', $runs, self::MOST_RUNS),
+                sprintf('That would make %d runs; a job has at most %d.', $runs, OtherBank::MOST_RUNS),
             );
         }
     }

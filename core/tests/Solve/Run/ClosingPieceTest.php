@@ -5,6 +5,7 @@ declare(strict_types=1);
 use UpsweptBead\Core\Base\Geometry\Frame;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Shop\Stock\BendStock;
+use UpsweptBead\Core\Solve\Merge\Template\WrapTemplate;
 use UpsweptBead\Core\Solve\Run\Bend;
 use UpsweptBead\Core\Solve\Run\ClosingPiece;
 use UpsweptBead\Core\Solve\Run\StandingGap;
@@ -107,3 +108,20 @@ it('refuses what takes two bends', function (Vector $far, Vector $onward) {
     'beside the plane of its bend' => [new Vector(0, 30, 150), new Vector(0.5, 0, 1)],
     'too near for any radius' => [new Vector(4, 0, 15), new Vector(0.6, 0, 1)],
 ])->throws(DomainException::class, 'takes two bends');
+
+it('lays its rims flat as long as its skin is, from twelve round to twelve', function () {
+    $piece = ClosingPiece::of(gapTo(new Vector(3.0, -2.0, 90.0), (new Vector(0.03, -0.02, 1.0))->unit()), bendsOfIt());
+    $rims = $piece->rims(8);
+    foreach ($piece->skin() as $i => $one) {
+        expect($rims[$i]['farMm'] - $rims[$i]['nearMm'])->toBeClose($one['mm'], 0, 1e-9)->and($rims[$i]['deg'])->toBe($one['deg']);
+    }
+    expect($rims[8]['farMm'])->toBeClose($rims[0]['farMm'], 0, 1e-9)
+        // Met square, the rim at the near tube would be level; it leans, so it is not.
+        ->and(max(array_column($piece->rims(3600), 'nearMm')) - min(array_column($piece->rims(3600), 'nearMm')))
+        ->toBeClose($piece->gap->odMm * tan(deg2rad($piece->nearMitreDeg())), 0, 1e-4);
+    $template = WrapTemplate::ofPiece('T', $rims, $piece->gap->odMm, 0.1);
+    $cut = $template->strokes[0]->points;
+    expect($template->strokes[0]->isClosed)->toBeTrue()
+        ->and(count($cut))->toBe(18)
+        ->and(max(array_column($cut, 0)))->toBeClose(M_PI * ($piece->gap->odMm + 0.1), 0, 1e-9);
+});

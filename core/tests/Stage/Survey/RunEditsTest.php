@@ -11,6 +11,7 @@ use UpsweptBead\Core\Job\Run\RouteRow;
 use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
 use UpsweptBead\Core\Stage\Survey\InletRing;
+use UpsweptBead\Core\Stage\Survey\OtherBank;
 use UpsweptBead\Core\Stage\Survey\RunEdits;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 
@@ -48,43 +49,12 @@ it('refuses more runs than a job has room for', function () {
     expect(fn () => RunEdits::inRow(SomeHeader::job(), 'A', array_fill(0, 16, Length::ofMm(90)), new Vector(1, 0, 0)))
         ->toThrow(DomainException::class, '17 runs; a job has at most 16')
         ->and(
-            fn () => RunEdits::mirrored(
-                RunEdits::mirrored(RunEdits::mirrored(SomeHeader::job(), Length::ofMm(0)), Length::ofMm(0)),
+            fn () => OtherBank::of(
+                OtherBank::of(OtherBank::of(SomeHeader::job(), Length::ofMm(0)), Length::ofMm(0)),
                 Length::ofMm(0),
             ),
         )
         ->toThrow(DomainException::class, '32 runs');
-});
-
-it('mirrors a bank so that every tube ends just where its twin ends, on the other side', function () {
-    $route = new RouteChoice(
-        [
-            new RouteRow(Length::ofMm(50), 35, 45, Length::ofMm(66.7)),
-            new RouteRow(Length::ofMm(30), -80, 60, Length::ofMm(66.7)),
-        ],
-        Length::ofMm(80),
-    );
-    $one = SomeHeader::job(['runs' => [0 => ['end' => ['name' => '']]]]);
-    $both = RunEdits::mirrored($one->routed('A', $route), Length::ofMm(-200));
-    expect($both->runs)->toHaveCount(8)->and(byLetter($both)['E']->name)->toBe('Cylinder 1, other bank');
-    [$near, $far] = [byLetter($both)['A'], byLetter($both)['E']];
-    // An end that nobody named stays without a name.
-    expect([$near->start->name, $far->start->name])->toBe(['Port 1', 'Port 1, other bank'])
-        ->and([$near->end->name, $far->end->name])->toBe(['', '']);
-    $end = $near->route?->from($near->start->frame())->end()->at;
-    $twin = $far->route?->from($far->start->frame())->end()->at;
-    expect($twin?->x)->toBeClose($end?->x)
-        ->and($twin?->z)->toBeClose($end?->z)
-        ->and($twin?->y)->toBeClose(-400 - ($end->y ?? 0));
-});
-
-it('mirrors collectors and length groups along with their runs', function () {
-    $both = RunEdits::mirrored(SomeHeader::job(), Length::ofMm(-200));
-    expect($both->set->collectors)->toHaveCount(2)
-        ->and($both->set->collectors[1]->runs)->toBe(['E', 'F', 'G', 'H'])
-        ->and($both->set->lengths[1]->runs)->toBe(['E', 'F', 'G', 'H'])
-        // What stands round the engine was measured on one side only.
-        ->and($both->set->keepOuts)->toEqual(SomeHeader::job()->set->keepOuts);
 });
 
 it('puts every other cylinder of the firing order into one scroll', function (string $firing, array $first) {

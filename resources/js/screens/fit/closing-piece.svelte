@@ -99,6 +99,11 @@
                             {/each}
                         </tbody>
                     </table>
+                    <a
+                        class="tap text-action underline"
+                        href="/jobs/{desk.view.id}/closing-piece.pdf?{new URLSearchParams({ letter, ...read })}"
+                        download>To wrap round the tube, as PDF</a
+                    >
                 {/if}
                 <p class="text-quiet text-sm">{piece.sure}</p>
             </div>

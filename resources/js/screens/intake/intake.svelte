@@ -6,6 +6,7 @@
     import SelectField from '@/kit/select-field.svelte';
     import type { BroughtDocument, FirstQuote, IntakeAnswer, IntakeDocument } from '@/lib/answers';
     import { said, send } from '@/lib/http';
+    import { sendInTurn } from '@/lib/in-turn';
     import { errorAt } from '@/lib/job-desk.svelte';
     import { money } from '@/lib/money';
     import { newest } from '@/lib/newest';
@@ -20,6 +21,7 @@
     let answer = $state.raw<IntakeAnswer | null>(null);
     let quote = $state.raw<FirstQuote | null>(null);
     let isCounting = $state(false);
+    let uncounted = $state('');
     let failure = $state('');
     let isAsked = $state(false);
 
@@ -29,15 +31,20 @@
             (desk.document.measured?.readings ?? []).length > 0,
     );
 
-    const load = newest(async (document: typeof desk.document) => {
-        const reply = await send('POST', `/jobs/${desk.view.id}/intake`, 'IntakeAnswer', { document });
-        failure = reply.ok ? '' : said(reply);
-        if (!reply.ok) return;
-        answer = reply.data;
+    // The quote plans the job a few times: it comes behind the rest, and holds none of it up.
+    const count = newest(async (document: typeof desk.document) => {
         isCounting = true;
-        const counted = await send('POST', `/jobs/${desk.view.id}/intake/quote`, 'IntakeQuote', { document });
+        const reply = await sendInTurn('POST', `/jobs/${desk.view.id}/intake/quote`, 'IntakeQuote', { document });
         isCounting = false;
-        quote = counted.ok ? counted.data.quote : null;
+        quote = reply.ok ? reply.data.quote : null;
+        uncounted = reply.ok ? '' : said(reply);
+    });
+
+    const load = newest(async (document: typeof desk.document) => {
+        void count(document);
+        const reply = await sendInTurn('POST', `/jobs/${desk.view.id}/intake`, 'IntakeAnswer', { document });
+        failure = reply.ok ? '' : said(reply);
+        if (reply.ok) answer = reply.data;
     });
 
     $effect(() => {
@@ -145,9 +152,11 @@
                 {/if}
             </section>
             <section class="sheet p-3" aria-label="First quote" aria-busy={isCounting}>
-                <h2 class="heading">First quote</h2>
+                <h2 class="heading">
+                    First quote{#if isCounting && quote}<span class="label ml-3">counting again…</span>{/if}
+                </h2>
                 {#if quote}
-                    <div class="mt-1 flex flex-wrap gap-x-10 gap-y-1 {isCounting ? 'opacity-60' : ''}">
+                    <div class="mt-1 flex flex-wrap gap-x-10 gap-y-1">
                         <p>
                             <span class="label block">Likely</span>
                             <span class="figure text-2xl">{money(quote.likely)}</span>
@@ -181,7 +190,7 @@
                     </p>
                 {:else}
                     <p class="text-quiet mt-1">
-                        {isCounting ? 'Counting…' : 'Nothing to count yet.'}
+                        {isCounting ? 'Counting…' : uncounted ? `✕ ${uncounted}` : 'Nothing to count yet.'}
                     </p>
                 {/if}
             </section>

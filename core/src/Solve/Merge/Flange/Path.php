@@ -42,6 +42,19 @@ final readonly class Path
         return (new self($vertices))->withoutDoubles();
     }
 
+    /** The same line seen from behind, its left to the right. */
+    public function mirrored(): self
+    {
+        $count = count($this->vertices);
+
+        // Walked backwards, so that it goes round the same way as before.
+        return new self(array_map(fn (int $i): array => [
+            -$this->vertices[$i][0] + 0.0,
+            $this->vertices[$i][1],
+            $this->vertices[($i + $count - 1) % $count][2],
+        ], range($count - 1, 0)));
+    }
+
     /** What it is round, if it is a circle. */
     public function asDisc(): ?Disc
     {

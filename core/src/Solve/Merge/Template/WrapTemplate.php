@@ -60,6 +60,23 @@ final readonly class WrapTemplate
         return self::sheet($mark, $points, false, 0.0, $widthMm, $flowsUp);
     }
 
+    /**
+     * A straight piece with both its ends, from 12 o'clock at both edges of the sheet, clockwise looking with the flow.
+     *
+     * @param  non-empty-list<array{deg: float, nearMm: float, farMm: float}>  $rims  round the tube, along its axis
+     */
+    public static function ofPiece(string $mark, array $rims, float $odMm, float $paperMm): self
+    {
+        $widthMm = M_PI * ($odMm + $paperMm);
+        $at = static fn (float $deg, float $mm): array => [$widthMm * $deg / 360, $mm];
+        $cut = array_map(static fn (array $one): array => $at($one['deg'], $one['nearMm']), $rims);
+        foreach (array_reverse($rims) as $one) {
+            $cut[] = $at($one['deg'], $one['farMm']);
+        }
+
+        return self::sheet($mark, $cut, true, 0.0, $widthMm, true);
+    }
+
     /** The hole for a branch, with the side of the main that the branch stands on in the middle of the sheet. */
     public static function ofHole(string $mark, Saddle $saddle, float $paperMm): self
     {
@@ -111,7 +128,7 @@ final readonly class WrapTemplate
         for ($deg = 0; $deg <= 360; $deg += 30) {
             $xMm = $leftMm + $widthMm * $deg / 360;
             $strokes[] = new Stroke(Layer::Marks, [[$xMm, $datumMm], [$xMm, $datumMm - self::TICK_MM]]);
-            $told = $isClosed ? $deg - 180 : $deg;
+            $told = $deg + (int) round(360 * $leftMm / $widthMm);
             $notes[] = new Note($xMm + 0.5, $datumMm - self::DEGREES_MM, self::TEXT_MM, "{$told}°");
         }
 

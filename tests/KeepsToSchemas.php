@@ -75,7 +75,7 @@ trait KeepsToSchemas
         'POST jobs/{job}/intake/layout' => 'Changed',
         'POST jobs/{job}/survey/kits' => 'Kits',
         'POST jobs/{job}/survey/kit' => 'KitMade',
-        'POST jobs/{job}/survey/touched' => 'KitMade',
+        'POST jobs/{job}/survey/touched' => 'Touched',
         'POST jobs/{job}/survey/row' => 'Changed',
         'POST jobs/{job}/survey/mirror' => 'Changed',
         'POST jobs/{job}/survey/collector' => 'Changed',

@@ -35,7 +35,9 @@ test('a job begins with what is wanted, and is laid out from it', async ({ page 
     const working = page.getByRole('dialog', { name: /Working of Tube/ });
     await working.getByLabel('Your choice').selectOption('NPS 1 1/2 schedule 10S');
     await working.getByRole('button', { name: 'Overrule' }).click();
-    await expect(begin.getByRole('button', { name: /^Tube: NPS 1 1\/2 schedule 10S, overruled/ })).toBeVisible();
+    await expect(
+        begin.getByRole('button', { name: /^Tube: NPS 1 1\/2 schedule 10S, overruled/ }),
+    ).toBeVisible();
 
     await begin.getByRole('button', { name: 'Lay out 4 runs of NPS 1 1/2 schedule 10S, 321' }).click();
     await expect(page).toHaveURL(/\/survey$/);
@@ -46,7 +48,9 @@ test('a job begins with what is wanted, and is laid out from it', async ({ page 
     await expect(page.getByText('The job is laid out so')).toBeVisible();
 });
 
-test('an answer that cannot be is refused at its field, and taken back by a second press', async ({ page }) => {
+test('an answer that cannot be is refused at its field, and taken back by a second press', async ({
+    page,
+}) => {
     await page.goto('/');
     await page.getByRole('button', { name: 'New job' }).click();
     const dialog = page.getByRole('dialog', { name: 'New job' });

@@ -274,4 +274,22 @@ test('something in the way is entered by the points that were touched on it', as
     await saved(page);
     const document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
     expect(document.set.keepOuts.at(-1)).toMatchObject({ shape: 'half-space', direction: [0, 0, 1] });
+
+    // A lever that swings is touched in both its positions, and all between is kept clear.
+    await page.getByRole('button', { name: 'Add something to keep clear of' }).click();
+    await dialog.getByRole('button', { name: 'By touching it' }).click();
+    await dialog.getByLabel('It moves').check();
+    await dialog.getByLabel('End 1, one position').fill('40; 20; -30 in');
+    await dialog.getByLabel('End 2, one position').fill('46; 20; -30 in');
+    await dialog.getByLabel('End 1, other position').fill('40; 20; -30 in');
+    await dialog.getByLabel('End 2, other position').fill('45; 23; -30 in');
+    await dialog.getByLabel('Diameter').fill('1 in');
+    await dialog.getByRole('button', { name: 'Add all it sweeps' }).click();
+    await expect(dialog).toBeHidden();
+    await saved(page);
+    const swept = (await (await page.request.get(`/jobs/${job}/job.json`)).json()).set.keepOuts.filter(
+        (one: { note: string }) => one.note.startsWith('It moves'),
+    );
+    expect(swept.length).toBeGreaterThan(3);
+    expect(swept[0].shape).toBe('capsule');
 });

@@ -74,17 +74,18 @@ final readonly class FitController
     public function asBuilt(ChangeRequest $request): JsonResponse
     {
         $document = $request->document();
-        $off = self::place($request, ['rearward', 'right', 'up'], $document->units);
-        $rodKeys = ['rodRearward', 'rodRight', 'rodUp'];
-        $isAimed = implode('', array_map(static fn (string $key): string => trim($request->written($key)), $rodKeys)) !== '';
+        $rodMm = $document->units === UnitSystem::Inch ? self::ROD_IN : self::ROD_MM;
         try {
+            [$off, $rodOff] = $request->written('upTo') === ''
+                ? self::standsOff($request, $document->units)
+                : $this->standsByGap($request, $document, $rodMm);
             $built = AsBuilt::of(
                 $document,
                 $this->workshop->shopFor($document),
                 $request->written('joint'),
                 $off,
-                $isAimed ? self::place($request, $rodKeys, $document->units) : null,
-                $document->units === UnitSystem::Inch ? self::ROD_IN : self::ROD_MM,
+                $rodOff,
+                $rodMm,
             );
         } catch (\DomainException $error) {
             throw ValidationException::withMessages(['joint' => $error->getMessage()]);
@@ -107,6 +108,50 @@ final readonly class FitController
             ], $built->changes()),
             'document' => JobWriter::toArray($built->job),
         ]);
+    }
+
+    /**
+     * By how much it stands off, and the end of a rod in it, as they were read.
+     *
+     * @return array{Vector, ?Vector}
+     */
+    private static function standsOff(ChangeRequest $request, UnitSystem $units): array
+    {
+        $rodKeys = ['rodRearward', 'rodRight', 'rodUp'];
+        $isAimed = implode('', array_map(static fn (string $key): string => trim($request->written($key)), $rodKeys)) !== '';
+
+        return [
+            self::place($request, ['rearward', 'right', 'up'], $units),
+            $isAimed ? self::place($request, $rodKeys, $units) : null,
+        ];
+    }
+
+    /**
+     * The same from the gap between it and what stands at another joint of its run, or at the run's end.
+     *
+     * @return array{Vector, Vector}
+     *
+     * @throws \DomainException if the readings say no place
+     */
+    private function standsByGap(ChangeRequest $request, CoreJob $document, float $rodMm): array
+    {
+        $sketch = $this->workshop->sketch($document);
+        $joint = $sketch->joints->find($request->written('joint'))
+            ?? throw ValidationException::withMessages(['joint' => 'The job has no such joint.']);
+        $run = $sketch->layout->run($joint->run)
+            ?? throw ValidationException::withMessages(['joint' => 'This joint is of no run.']);
+        $upTo = $request->written('upTo');
+        $farMm = $upTo === 'end' ? $run->run->lengthMm() : $sketch->joints->find($upTo)?->seam->stationMm;
+        if ($farMm === null || $farMm <= $joint->seam->stationMm) {
+            throw ValidationException::withMessages(['upTo' => 'must be a joint behind it on the same run, or "end"']);
+        }
+        $sigmaMm = $this->workshop->shop()->rules->value('measure.gap');
+        $gap = self::gap($request, $run->tube->odMm, $sigmaMm, $document->units);
+        $planned = $run->run->frameAt($joint->seam->stationMm);
+        $stands = $gap->nearOf($run->run->frameAt($farMm));
+        $off = $stands->at->minus($planned->at);
+
+        return [$off, $off->plus($stands->forward->minus($planned->forward)->times($rodMm))];
     }
 
     /** The piece that closes the gap between two tubes that stand, from what was read round it. */

@@ -103,12 +103,14 @@ final readonly class SurveyController
             : $answers->at('diameter')->length($job->units)->mm;
         Refused::ifAny($faults);
         try {
-            $made = TouchedKeepOut::of($job, $kind, $points, $diameterMm, $growMm);
+            $made = $request->boolean('moves')
+                ? TouchedKeepOut::moving($job, $kind, $points, $diameterMm, $growMm)
+                : [TouchedKeepOut::of($job, $kind, $points, $diameterMm, $growMm)];
         } catch (\DomainException $error) {
             throw ValidationException::withMessages(['points' => $error->getMessage()]);
         }
 
-        return new JsonResponse(['keepOut' => SetWriter::keepOut($made)]);
+        return new JsonResponse(['keepOuts' => array_map(SetWriter::keepOut(...), $made)]);
     }
 
     public function row(ChangeRequest $request): JsonResponse

@@ -230,6 +230,7 @@ export interface Answers {
     IntakeAnswer: IntakeAnswer;
     IntakeQuote: IntakeQuote;
     Kits: Kits;
+    Touched: Touched;
     KitMade: KitMade;
     ImportedMesh: ImportedMesh;
     Changed: Changed;
@@ -2912,6 +2913,9 @@ export interface KitField {
     label: string;
     kind: 'length' | 'angle' | 'point' | 'direction';
     proposed: LengthText[];
+}
+export interface Touched {
+    keepOuts: KeepOutDocument[];
 }
 export interface KitMade {
     keepOut: KeepOutDocument;

@@ -26,16 +26,17 @@ export async function addTouched(
     kind: string,
     points: (PointText | string)[],
     diameter: string,
+    moves: boolean,
 ): Promise<Errors> {
-    const reply = await ask(desk, 'touched', 'KitMade', { kind, points, diameter });
+    const reply = await ask(desk, 'touched', 'Touched', { kind, points, diameter, moves });
     if (!reply.ok) return errorsOf(reply);
-    await addKeepOut(desk, reply.data.keepOut);
+    await addKeepOut(desk, ...reply.data.keepOuts);
     return {};
 }
 
-export function addKeepOut(desk: JobDesk, one: KeepOutDocument): Promise<void> {
+export function addKeepOut(desk: JobDesk, ...all: KeepOutDocument[]): Promise<void> {
     return desk.edit((document) => {
-        document.set.keepOuts.push(one);
+        document.set.keepOuts.push(...all);
     });
 }
 

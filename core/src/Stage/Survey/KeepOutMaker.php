@@ -27,9 +27,10 @@ final readonly class KeepOutMaker
         float $radiusMm = 1.0,
         array $sizeMm = [1.0, 1.0, 1.0],
         string $note = '',
+        string $suffix = '',
     ): KeepOutSpec {
         return new KeepOutSpec(
-            $this->freeName($kind),
+            $this->freeName($kind).$suffix,
             $kind,
             $shape,
             self::lengths($at),

@@ -19,7 +19,7 @@ use UpsweptBead\Core\Job\Set\SetSpec;
 use UpsweptBead\Core\Solve\Route\Looks\Style;
 use UpsweptBead\Core\Solve\Run\Bend;
 use UpsweptBead\Core\Solve\Run\TubeRun;
-use UpsweptBead\Core\Stage\Survey\RunEdits;
+use UpsweptBead\Core\Stage\Survey\OtherBank;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
 
@@ -126,7 +126,7 @@ it('finds no error between a bank and its mirror image, and the distance where o
     foreach (['A', 'B', 'C', 'D'] as $letter) {
         $job = $job->routed($letter, $route);
     }
-    $both = RunEdits::mirrored($job, Length::ofMm(-200));
+    $both = OtherBank::of($job, Length::ofMm(-200));
     $runs = [];
     foreach ($both->runs as $spec) {
         $runs[$spec->letter] = $run($spec->route ?? $route, $spec);

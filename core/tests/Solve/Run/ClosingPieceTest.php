@@ -125,3 +125,19 @@ it('lays its rims flat as long as its skin is, from twelve round to twelve', fun
         ->and(count($cut))->toBe(18)
         ->and(max(array_column($cut, 0)))->toBeClose(M_PI * ($piece->gap->odMm + 0.1), 0, 1e-9);
 });
+
+it('finds where the near end stands from where the far one does', function () {
+    $dice = Some::dice(30);
+    for ($i = 0; $i < 200; $i++) {
+        $near = Frame::facing(Some::vector($dice, 400), Some::vector($dice, 1)->plus(new Vector(1.2, 0, 0)));
+        $tilt = (new Vector(Some::between($dice, -0.3, 0.3), Some::between($dice, -0.3, 0.3), 1.0))->unit();
+        $to = new Vector(Some::between($dice, -8, 8), Some::between($dice, -8, 8), Some::between($dice, 60, 200));
+        $world = static fn (Vector $one): Vector => $near->reference->times($one->x)
+            ->plus($near->turned(90)->reference->times($one->y))
+            ->plus($near->forward->times($one->z));
+        $far = Frame::facing($near->at->plus($world($to)), $world($tilt));
+        $found = gapTo($to, $tilt)->nearOf($far);
+        expect($found->at->distanceTo($near->at))->toBeLessThan(1e-4)
+            ->and($found->forward->distanceTo($near->forward))->toBeLessThan(1e-6);
+    }
+});

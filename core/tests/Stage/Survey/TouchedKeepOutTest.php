@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Base\Geometry\Mesh\NoMeshes;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Job\KeepOut\KeepOutKind;
 use UpsweptBead\Core\Job\KeepOut\KeepOutShape;
+use UpsweptBead\Core\Job\KeepOut\KeepOutSpec;
 use UpsweptBead\Core\Stage\Survey\TouchedKeepOut;
 use UpsweptBead\Core\Tests\Support\Some;
 use UpsweptBead\Core\Tests\Support\SomeHeader;
@@ -60,3 +62,45 @@ it('makes no box of what lies flat, however unsure its points are', function () 
     $flat = [new Vector(0, 0, 0), new Vector(100, 0, 0), new Vector(0, 90, 0), new Vector(100, 90, 0)];
     TouchedKeepOut::of(Some::job(), KeepOutKind::Other, $flat, 0.0, 5.0);
 })->throws(DomainException::class, 'in one plane');
+
+it('fills all that a lever sweeps, round the end that stays', function () {
+    $pivot = new Vector(100, 50, -20);
+    $arm = static fn (float $deg): Vector => $pivot->plus((new Vector(200, 0, 0))->turnedAbout(new Vector(0, 0, 1), $deg));
+    $bars = TouchedKeepOut::moving(Some::job(), KeepOutKind::Other, [$pivot, $arm(0), $pivot, $arm(50)], 20.0, 1.0);
+    $solids = array_map(static fn ($one) => $one->solid(0.0, 0.0, new NoMeshes) ?? throw new LogicException('no solid'), $bars);
+    // Anywhere on the lever, at any moment between: never outside.
+    foreach (range(0, 50) as $deg) {
+        foreach ([0.0, 0.3, 0.7, 1.0] as $part) {
+            $at = $pivot->plus($arm((float) $deg)->minus($pivot)->times($part));
+            foreach ([-10.0, 10.0] as $besideMm) {
+                $skin = $at->plus((new Vector(0, $besideMm, 0))->turnedAbout(new Vector(0, 0, 1), $deg));
+                $inside = array_filter($bars, static fn ($bar): bool => nearBar($bar, $skin) <= $bar->radius->mm + 1e-6);
+                expect($inside)->not->toBe([]);
+            }
+        }
+    }
+    expect(count($bars))->toBeLessThanOrEqual(10)->and(count($solids))->toBe(count($bars))
+        ->and($bars[0]->name)->toContain('1 of '.count($bars))
+        // Not much more than the lever itself.
+        ->and($bars[0]->radius->mm)->toBeLessThan(16.0);
+});
+
+it('refuses a sweep that is none', function (array $points, float $diameterMm, string $why) {
+    $vectors = array_map(static fn (array $one): Vector => new Vector(...$one), $points);
+    expect(static fn () => TouchedKeepOut::moving(Some::job(), KeepOutKind::Other, $vectors, $diameterMm))
+        ->toThrow(DomainException::class, $why);
+})->with([
+    'one position alone' => [[[0, 0, 0], [90, 0, 0]], 10.0, 'four points'],
+    'a bar without length' => [[[0, 0, 0], [0, 0, 0], [0, 0, 50], [0, 50, 0]], 10.0, 'two points apart'],
+    'a bar without a diameter' => [[[0, 0, 0], [90, 0, 0], [0, 0, 50], [90, 0, 50]], 0.0, 'a diameter'],
+]);
+
+/** How far a point is from the middle line of a bar, mm. */
+function nearBar(KeepOutSpec $bar, Vector $point): float
+{
+    [$from, $to] = array_map(static fn (array $at): Vector => new Vector($at[0]->mm, $at[1]->mm, $at[2]->mm), [$bar->at, $bar->to]);
+    $line = $to->minus($from);
+    $part = max(0.0, min(1.0, $point->minus($from)->dot($line) / $line->dot($line)));
+
+    return $point->distanceTo($from->plus($line->times($part)));
+}

@@ -1,6 +1,7 @@
 <script lang="ts">
     // What stands is not quite where it was planned: the rest of the run is brought to its end again, before it is cut.
     import Button from '@/kit/button.svelte';
+    import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import type { AsBuilt, Joint } from '@/lib/answers';
     import { said } from '@/lib/http';
@@ -12,6 +13,26 @@
 
     let off = $state({ rearward: '', right: '', up: '', rodRearward: '', rodRight: '', rodUp: '' });
     let isAimed = $state(false);
+    let isByGap = $state(false);
+    let gap = $state({ at12: '', at3: '', at6: '', at9: '', proud12: '', proud3: '' });
+    const GAPS: [keyof typeof gap, string][] = [
+        ['at12', 'Gap at 12'],
+        ['at3', 'At 3'],
+        ['at6', 'At 6'],
+        ['at9', 'At 9'],
+        ['proud12', 'Proud at 12'],
+        ['proud3', 'Proud at 3'],
+    ];
+    /** What may stand behind it: the end of the run first, as that stands most often. */
+    const behind = $derived.by(() => {
+        const all = desk.memberOf(joint.id)?.joints ?? [];
+        const at = all.findIndex((one) => one.id === joint.id);
+        return [
+            { id: 'end', name: 'the end of the run' },
+            ...all.slice(at + 1).map((one) => ({ id: one.id, name: one.id })),
+        ];
+    });
+    let upTo = $state('end');
     let answer = $state.raw<AsBuilt | null>(null);
     let failure = $state('');
     let asked = $state.raw<[string, unknown]>(['', null]);
@@ -25,8 +46,8 @@
         const reply = await sendInTurn('POST', `/jobs/${desk.view.id}/fit/as-built`, 'AsBuilt', {
             document,
             joint: joint.id,
-            ...$state.snapshot(off),
-            ...(isAimed ? {} : { rodRearward: '', rodRight: '', rodUp: '' }),
+            ...(isByGap ? { ...$state.snapshot(gap), upTo } : $state.snapshot(off)),
+            ...(isAimed && !isByGap ? {} : { rodRearward: '', rodRight: '', rodUp: '' }),
         });
         asked = [joint.id, document];
         answer = reply.ok ? reply.data : null;
@@ -47,33 +68,57 @@
             void look();
         }}
     >
-        {#each ways as way, i (i)}
-            <TextField
-                label={way.charAt(0).toUpperCase() + way.slice(1)}
-                value={off[way]}
-                mono
-                oninput={(event) => (off[way] = event.currentTarget.value)}
+        {#if isByGap}
+            <SelectField
+                label="What stands behind the gap"
+                class="col-span-3"
+                value={upTo}
+                options={behind}
+                onchange={(next) => (upTo = next)}
             />
-        {/each}
-        {#if isAimed}
-            <p class="col-span-3 text-sm">
-                A straight rod held in its end, {rod} long from there: its far end is off by
-            </p>
-            {#each rods as way, i (i)}
+            {#each GAPS as [key, label] (key)}
                 <TextField
-                    label={way.slice('rod'.length)}
+                    {label}
+                    mono
+                    value={gap[key]}
+                    oninput={(event) => (gap[key] = event.currentTarget.value)}
+                />
+            {/each}
+        {:else}
+            {#each ways as way, i (i)}
+                <TextField
+                    label={way.charAt(0).toUpperCase() + way.slice(1)}
                     value={off[way]}
                     mono
                     oninput={(event) => (off[way] = event.currentTarget.value)}
                 />
             {/each}
-        {:else}
-            <button
-                type="button"
-                class="text-action col-span-3 min-h-[var(--tap)] justify-self-start text-sm underline"
-                onclick={() => (isAimed = true)}>It also points another way</button
-            >
+            {#if isAimed}
+                <p class="col-span-3 text-sm">
+                    A straight rod held in its end, {rod} long from there: its far end is off by
+                </p>
+                {#each rods as way, i (i)}
+                    <TextField
+                        label={way.slice('rod'.length)}
+                        value={off[way]}
+                        mono
+                        oninput={(event) => (off[way] = event.currentTarget.value)}
+                    />
+                {/each}
+            {:else}
+                <button
+                    type="button"
+                    class="text-action col-span-3 min-h-[var(--tap)] justify-self-start text-sm underline"
+                    onclick={() => (isAimed = true)}>It also points another way</button
+                >
+            {/if}
         {/if}
+        <button
+            type="button"
+            class="text-action col-span-3 min-h-[var(--tap)] justify-self-start text-sm underline"
+            onclick={() => (isByGap = !isByGap)}
+            >{isByGap ? 'By how far it is off' : 'By the gap to what stands behind it'}</button
+        >
         <Button type="submit" class="col-span-3 justify-self-start">What changes</Button>
     </form>
     {#if isFor && failure}<p class="text-stop mt-1" role="alert">✕ {failure}</p>{/if}

@@ -101,7 +101,10 @@
                     </table>
                     <a
                         class="tap text-action underline"
-                        href="/jobs/{desk.view.id}/closing-piece.pdf?{new URLSearchParams({ letter, ...read })}"
+                        href="/jobs/{desk.view.id}/closing-piece.pdf?{new URLSearchParams({
+                            letter,
+                            ...read,
+                        })}"
                         download>To wrap round the tube, as PDF</a
                     >
                 {/if}

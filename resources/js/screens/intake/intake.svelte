@@ -34,7 +34,9 @@
     // The quote plans the job a few times: it comes behind the rest, and holds none of it up.
     const count = newest(async (document: typeof desk.document) => {
         isCounting = true;
-        const reply = await sendInTurn('POST', `/jobs/${desk.view.id}/intake/quote`, 'IntakeQuote', { document });
+        const reply = await sendInTurn('POST', `/jobs/${desk.view.id}/intake/quote`, 'IntakeQuote', {
+            document,
+        });
         isCounting = false;
         quote = reply.ok ? reply.data.quote : null;
         uncounted = reply.ok ? '' : said(reply);

@@ -1,5 +1,6 @@
 <script lang="ts">
-    // A solid by the points that were touched on it: two for a bar, three for a plane, four or more for a box.
+    // A solid by the points that were touched on it: two for a bar, three for a plane, four or more for a box; a bar that
+    // moves in both its positions.
     import Button from '@/kit/button.svelte';
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
@@ -14,11 +15,28 @@
     let kind = $state('other');
     let points = $state(['', '']);
     let diameter = $state('');
+    let moves = $state(false);
     let errors = $state.raw<Errors>({});
     const known = $derived((desk.plan.measured?.points ?? []).map(({ name }) => name));
     const shape = $derived(
-        points.length === 2 ? 'a round bar' : points.length === 3 ? 'a plane' : 'a level box',
+        moves
+            ? 'all it sweeps'
+            : points.length === 2
+              ? 'a round bar'
+              : points.length === 3
+                ? 'a plane'
+                : 'a level box',
     );
+    const isBar = $derived(moves || points.length === 2);
+    /** Its two ends in one position, then the same two in the other. */
+    const calls = (i: number) =>
+        moves ? `End ${(i % 2) + 1}, ${i < 2 ? 'one' : 'other'} position` : `Point ${i + 1}`;
+
+    function setMoves(next: boolean): void {
+        moves = next;
+        if (next) points = [0, 1, 2, 3].map((i) => points[i] ?? '');
+    }
+
     const err = (i: number) =>
         ['', '[0]', '[1]', '[2]'].map((axis) => errors[`points[${i}]${axis}`]?.[0]).find(Boolean) ?? '';
 
@@ -27,7 +45,8 @@
             desk,
             kind,
             points.map((one) => placeFrom(one)),
-            points.length === 2 ? diameter : '',
+            isBar ? diameter : '',
+            moves,
         );
         if (Object.keys(errors).length === 0) onadded();
     }
@@ -52,9 +71,13 @@
         options={kits.map((one) => ({ id: one.kind, name: one.name }))}
         onchange={(next) => (kind = next)}
     />
+    <label class="tap flex items-center gap-2">
+        <input type="checkbox" checked={moves} onchange={(event) => setMoves(event.currentTarget.checked)} />
+        It moves: a bar, touched in both its positions
+    </label>
     {#each points as point, i (i)}
         <TextField
-            label="Point {i + 1}: rearward; right; up"
+            label="{calls(i)}: rearward; right; up"
             mono
             value={placeText(point)}
             placeholder="12; -3 1/2; 8 in"
@@ -62,7 +85,7 @@
             oninput={(event) => (points[i] = event.currentTarget.value)}
         />
     {/each}
-    {#if points.length === 2}
+    {#if isBar}
         <TextField
             label="Diameter"
             mono
@@ -76,10 +99,12 @@
     {/if}
     <div class="flex flex-wrap items-baseline gap-2">
         <Button look="main" type="submit">Add {shape}</Button>
-        <Button onclick={() => (points = [...points, ''])} disabled={points.length >= 24}
-            >One more point</Button
-        >
-        {#if points.length > 2}
+        {#if !moves}
+            <Button onclick={() => (points = [...points, ''])} disabled={points.length >= 24}
+                >One more point</Button
+            >
+        {/if}
+        {#if points.length > 2 && !moves}
             <Button look="quiet" onclick={() => (points = points.slice(0, -1))}>One less</Button>
         {/if}
     </div>

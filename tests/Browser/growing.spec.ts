@@ -78,6 +78,46 @@ test('a dump tube grows from its flange without a coordinate, and is released in
     expect(await workUntil(page, /^(?!Cut and prepare A3)/)).toEqual(['Cut and prepare A3']);
 });
 
+test('an outlet is aimed in words, and a bend is read by a straight-edge or made of wedges', async ({
+    page,
+}) => {
+    await page.goto('/');
+    await page.getByRole('button', { name: 'New job' }).click();
+    const dialog = page.getByRole('dialog', { name: 'New job' });
+    await dialog.getByLabel('Number').fill('TB-0684');
+    await dialog.getByLabel('Title').fill('Side exit');
+    await dialog.getByRole('button', { name: 'Grow it from one end' }).click();
+    const next = page.getByRole('region', { name: 'The next piece' });
+    // 1 in and 3 in, 4 in apart: the tangent is a half, 26.6°.
+    await next
+        .getByLabel('How far it bends is read')
+        .selectOption({ label: 'by a straight-edge along the tube before it' });
+    await next.getByLabel('From edge to tube, first reading').fill('1 in');
+    await next.getByLabel('Second reading').fill('3 in');
+    await next.getByLabel('So far apart along the edge').fill('4 in');
+    await next.getByRole('button', { name: 'Put it on' }).click();
+    await expect(next.getByRole('status')).toContainText('falling 27°');
+    await next.getByRole('button', { name: 'Aim the outlet' }).click();
+    await next.getByLabel('It is to point').selectOption({ label: 'rearward' });
+    await next.getByLabel('Falling, degrees; 90 is straight down').fill('10');
+    await expectAccessible(page);
+    await next.getByRole('button', { name: 'Put on what it takes' }).click();
+    await expect(next.getByRole('status')).toContainText('It points rearward, falling 10°');
+    await next.getByRole('button', { name: 'A bend', exact: true }).click();
+    await next.getByLabel('Radius', { exact: true }).selectOption({ label: 'any, made of wedges' });
+    await next.getByLabel('Radius of the middle').fill('1 in');
+    await next.getByLabel('How far it bends is read').selectOption({ label: 'in degrees' });
+    await next.getByLabel('Degrees, up to 180').fill('40');
+    await next.getByRole('button', { name: 'Put it on' }).click();
+    await expect(next.getByText(/above half the tube/)).toBeVisible();
+    await next.getByLabel('Radius of the middle').fill('5 in');
+    await next.getByRole('button', { name: 'Put it on' }).click();
+    await expect(next.getByText(/above half the tube/)).toHaveCount(0);
+    await saved(page);
+    const document = await (await page.request.get(`${page.url().replace(/\/route.*/, '')}/job.json`)).json();
+    expect(document.runs[0].route.bends.at(-1)).toMatchObject({ pie: 5, angle: 40, clr: 127 });
+});
+
 test('a mock-up is read off block by block, becomes the run and is closed again', async ({ page }) => {
     const job = await ownJob(page, 'TB-0682');
     await page.goto(`/jobs/${job}/route`);

@@ -23,6 +23,7 @@ use UpsweptBead\Core\Stage\Layout\ByHand;
 use UpsweptBead\Core\Stage\Layout\RouteMoves;
 use UpsweptBead\Core\Stage\Made\HeldByWork;
 use UpsweptBead\Core\Stage\Made\Outline;
+use UpsweptBead\Core\Stage\Plan\Aiming;
 use UpsweptBead\Core\Stage\Plan\FromBlocks;
 use UpsweptBead\Core\Stage\Plan\Growing;
 use UpsweptBead\Core\Stage\Plan\GrowthReader;
@@ -44,7 +45,7 @@ final readonly class HandController
         $wish = Node::wrap(
             ['format' => 'hand', ...$request->only([
                 'do', 'index', 'to', 'length', 'clr', 'angle', 'angleBy', 'turn', 'turnBy', 'isLeft', 'before', 'after',
-                'blocks',
+                'blocks', 'toward', 'falls', 'clear', 'wedges', 'second', 'apart',
             ])],
             'hand',
             null,
@@ -74,7 +75,7 @@ final readonly class HandController
     private function route(Job $job, CoreJob $document, string $letter, Node $wish, Faults $faults): ?RouteChoice
     {
         $shop = $this->workshop->shopFor($document);
-        if (! in_array($wish->at('do')->asWritten(), ['bend', 'leg', 'shorter', 'blocks'], true)) {
+        if (! in_array($wish->at('do')->asWritten(), ['bend', 'leg', 'shorter', 'blocks', 'aim'], true)) {
             $hand = ByHand::of($document, $shop, $letter);
 
             return $this->changed($hand, $wish, fn (): array => $this->held($job, $document, $letter));
@@ -89,10 +90,12 @@ final readonly class HandController
             'leg' => $wish->at('length')->length($document->units)->mm,
             default => null,
         };
+        $aim = $wish->at('do')->asWritten() === 'aim' ? $reader->aim($wish) : null;
         // What cannot be read is said before what cannot be made.
         Refused::ifAny($faults);
 
         return match (true) {
+            $aim !== null => Aiming::of($document, $shop, $letter)->route(...$aim),
             is_array($read) => $growing->bend(...$read),
             $read === null => $growing->shorter(),
             default => $growing->leg($read),
@@ -133,7 +136,7 @@ final readonly class HandController
             'remove' => $hand->removeBend($index()),
             'merge' => $hand->mergeBend($index()),
             default => throw new \DomainException(
-                'What is to be done must be one of vertex, length, close, insert, remove, merge, bend, leg, shorter, blocks.',
+                'What is to be done must be one of vertex, length, close, insert, remove, merge, bend, leg, shorter, blocks, aim.',
             ),
         };
     }

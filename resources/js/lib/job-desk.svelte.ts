@@ -29,9 +29,14 @@ export type HandWish =
 export type GrowWish =
     | {
           do: 'bend';
-          clr: number;
+          clr: LengthText;
+          /** Welds of a bend that is made of wedges; '' for one out of the stock. */
+          wedges: LengthText;
           angle: LengthText;
           angleBy: string;
+          /** By a straight-edge: the second reading, and how far it is from the first. */
+          second: LengthText;
+          apart: LengthText;
           turn: LengthText;
           turnBy: string;
           isLeft: boolean;
@@ -40,6 +45,7 @@ export type GrowWish =
       }
     | { do: 'leg'; length: LengthText }
     | { do: 'blocks'; blocks: string }
+    | { do: 'aim'; toward: number; falls: LengthText; clear: string }
     | { do: 'shorter' };
 /** What has pieces and joints of its own: a run, or a collector that is made here. */
 export type Member = RunPlan | CollectorPlan;

@@ -72,29 +72,77 @@ final readonly class Growing
      *
      * @param  float|null  $beforeMm  straight that is left on it upstream; null for what comes with it
      * @param  float|null  $afterMm  and downstream
+     * @param  int  $pieWelds  of one that is made of wedges, on any radius; 0 for one out of the stock
      *
      * @throws \DomainException if no such bend is stocked, or it cannot be turned so
      */
-    public function bend(float $clrMm, float $angleDeg, Turn $turn, ?float $beforeMm, ?float $afterMm): RouteChoice
-    {
+    public function bend(
+        float $clrMm,
+        float $angleDeg,
+        Turn $turn,
+        ?float $beforeMm,
+        ?float $afterMm,
+        int $pieWelds = 0,
+    ): RouteChoice {
+        if ($pieWelds > 0) {
+            return $this->wedges($clrMm, $angleDeg, $turn, [$beforeMm ?? 0.0, $afterMm ?? 0.0], $pieWelds);
+        }
         $donor = $this->donor($clrMm, $angleDeg);
         $isWhole = $angleDeg >= $donor->angleDeg - self::SLACK_DEG;
         $beforeMm ??= $donor->clampLegMm;
         // A bend that is cut short has its other leg on what is left of it.
         $afterMm ??= $isWhole ? $donor->pullLegMm : 0.0;
         $this->checkLegs($donor, $isWhole, $beforeMm, $afterMm);
+
+        return $this->turned($donor->clrMm, $angleDeg, $turn, [$beforeMm, $afterMm], 0);
+    }
+
+    /**
+     * A bend that is made of wedges out of a stick.
+     *
+     * @param  array{float, float}  $legsMm
+     *
+     * @throws \DomainException if it cannot be made
+     */
+    private function wedges(float $clrMm, float $angleDeg, Turn $turn, array $legsMm, int $pieWelds): RouteChoice
+    {
+        if ($clrMm <= $this->odMm / 2) {
+            throw new \DomainException(sprintf(
+                'The radius of wedges must be above half the tube: more than %s.',
+                Quantity::Length->show($this->odMm / 2, $this->units),
+            ));
+        }
+        if ($pieWelds > RouteRow::MOST_PIE_WELDS || min($legsMm) < 0.0 || max($legsMm) > self::MOST_MM) {
+            throw new \DomainException(sprintf(
+                'A bend of wedges has 1 to %d welds, and legs of 0 and more.',
+                RouteRow::MOST_PIE_WELDS,
+            ));
+        }
+
+        return $this->turned($clrMm, $angleDeg, $turn, $legsMm, $pieWelds);
+    }
+
+    /** @param  array{float, float}  $legsMm */
+    private function turned(float $clrMm, float $angleDeg, Turn $turn, array $legsMm, int $pieWelds): RouteChoice
+    {
         $route = $this->spec->route;
-        $now = $route?->from($this->start);
-        $from = $now?->end() ?? $this->start;
-        $straightMm = ($now->endStraightMm ?? 0.0) + $beforeMm;
+        $straightMm = ($route?->endStraight->mm ?? 0.0) + $legsMm[0];
         $row = new RouteRow(
             Length::ofMm(round($straightMm, 3)),
-            round(Xyz::wrapped($turn->deg($from, $this->odMm, $angleDeg)), 3) + 0.0,
+            round(Xyz::wrapped($turn->deg($this->end(), $this->odMm, $angleDeg)), 3) + 0.0,
             round($angleDeg, 3),
-            Length::ofMm(round($donor->clrMm, 3)),
+            Length::ofMm(round($clrMm, 3)),
+            [],
+            $pieWelds,
         );
 
-        return $this->with([...$route->rows ?? [], $row], $afterMm);
+        return $this->with([...$route->rows ?? [], $row], $legsMm[1]);
+    }
+
+    /** Where it ends so far. */
+    public function end(): Frame
+    {
+        return $this->spec->route?->from($this->start)->end() ?? $this->start;
     }
 
     /** @throws \DomainException if the leg is none */

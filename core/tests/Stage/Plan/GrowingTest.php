@@ -159,3 +159,12 @@ it('says in words where it ends and where it points', function () {
         ->and($at(new Vector(1, -0.5, 0.2)))->toContain('It points rearward, 27° to the left, rising 10°')
         ->and($at(new Vector(-0.5, -1, 0)))->toContain('It points to the left, 27° forward of it, level');
 });
+
+it('takes a bend of wedges on any radius above the tube’s own, and none of more welds than can be', function () {
+    $route = grow(sprout())->bend(70.0, 50.0, Turn::byClock(6.0), null, 40.0, 4);
+    expect($route->rows[0]->pieWelds)->toBe(4)
+        ->and($route->rows[0]->clr->mm)->toBe(70.0)
+        ->and(grown($route)->cut->piecesOf('A'))->not->toBe([])
+        ->and(fn () => grow(sprout())->bend(20.0, 50.0, Turn::byClock(6.0), null, null, 4))->toThrow(DomainException::class, 'above half the tube')
+        ->and(fn () => grow(sprout())->bend(70.0, 50.0, Turn::byClock(6.0), null, null, 90))->toThrow(DomainException::class, '1 to 24 welds');
+});

@@ -12,10 +12,19 @@
     let { desk, run, catalogue }: Props = $props();
 
     const radii = $derived(catalogue.tubes.find(({ id }) => id === desk.entered?.tube)?.radii ?? []);
-    let isBend = $state(true);
+    /** What is put on: a bend, a straight piece, or all that brings the outlet to point some way. */
+    let what = $state<'bend' | 'leg' | 'aim'>('bend');
+    const isBend = $derived(what === 'bend');
+    let toward = $state('90');
+    let falls = $state('10');
+    let clear = $state('');
     let clr = $state('');
+    let ownClr = $state('');
+    let wedges = $state('5');
     let angle = $state('45');
     let angleBy = $state('degrees');
+    let second = $state('');
+    let apart = $state('');
     let turn = $state('6');
     let turnBy = $state('clock');
     let side = $state('right');
@@ -25,6 +34,8 @@
     let errors = $state.raw<Record<string, string[]>>({});
     let isBusy = $state(false);
 
+    const WEDGES = 'wedges';
+    const isPie = $derived(clr === WEDGES || radii.length === 0);
     const chosenClr = $derived(
         radii.some(({ clrMm }) => `${clrMm}` === clr) ? clr : `${radii[0]?.clrMm ?? ''}`,
     );
@@ -32,11 +43,27 @@
     const err = (field: string) => errors[field]?.[0] ?? '';
     const isFirst = $derived(run.run === null);
 
+    const WHAT: { id: typeof what; name: string }[] = [
+        { id: 'bend', name: 'A bend' },
+        { id: 'leg', name: 'A straight piece' },
+        { id: 'aim', name: 'Aim the outlet' },
+    ];
+    const TOWARD = [
+        { id: '0', name: 'rearward' },
+        { id: '45', name: 'rearward and right' },
+        { id: '90', name: 'to the right' },
+        { id: '135', name: 'forward and right' },
+        { id: '180', name: 'forward' },
+        { id: '-135', name: 'forward and left' },
+        { id: '-90', name: 'to the left' },
+        { id: '-45', name: 'rearward and left' },
+    ];
     const ANGLE_BY = [
         { id: 'degrees', name: 'in degrees' },
         { id: 'outside', name: 'by marks along its outside' },
         { id: 'inside', name: 'by marks along its inside' },
         { id: 'side', name: 'by marks along its side' },
+        { id: 'edge', name: 'by a straight-edge along the tube before it' },
     ];
     const TURN_BY = [
         { id: 'clock', name: 'its inside on the clock' },
@@ -63,16 +90,21 @@
             isBend
                 ? {
                       do: 'bend',
-                      clr: Number(chosenClr),
+                      clr: isPie ? numberOr(ownClr) : Number(chosenClr),
+                      wedges: isPie ? numberOr(wedges) : '',
                       angle: numberOr(angle),
                       angleBy,
+                      second: numberOr(second),
+                      apart: numberOr(apart),
                       turn: turnBy === 'clock' ? turn.trim() : numberOr(turn),
                       turnBy,
                       isLeft: side === 'left',
                       before,
                       after,
                   }
-                : { do: 'leg', length: numberOr(length) },
+                : what === 'leg'
+                  ? { do: 'leg', length: numberOr(length) }
+                  : { do: 'aim', toward: Number(toward), falls: numberOr(falls), clear },
         );
     }
 </script>
@@ -84,14 +116,14 @@
     </div>
     {#if run.whereItEnds}<p role="status">{run.whereItEnds}</p>{/if}
     <div class="flex gap-2" role="group" aria-label="What it is">
-        {#each [{ is: true, name: 'A bend' }, { is: false, name: 'A straight piece' }] as one (one.name)}
+        {#each WHAT as one (one.id)}
             <button
                 type="button"
-                class="min-h-10 border px-3 {isBend === one.is
+                class="min-h-10 border px-3 {what === one.id
                     ? 'bg-action text-on-action border-action'
                     : 'border-strong'}"
-                aria-pressed={isBend === one.is}
-                onclick={() => (isBend = one.is)}>{one.name}</button
+                aria-pressed={what === one.id}
+                onclick={() => (what = one.id)}>{one.name}</button
             >
         {/each}
     </div>
@@ -105,14 +137,33 @@
         {#if isBend}
             <SelectField
                 label="Radius"
-                value={chosenClr}
-                options={radii.map(({ clrMm, upToDeg }) => ({
-                    id: `${clrMm}`,
-                    name: `${lengthText(clrMm, desk.view.units)}, up to ${upToDeg}°`,
-                }))}
-                error={err('clr')}
+                value={isPie ? WEDGES : chosenClr}
+                options={[
+                    ...radii.map(({ clrMm, upToDeg }) => ({
+                        id: `${clrMm}`,
+                        name: `${lengthText(clrMm, desk.view.units)}, up to ${upToDeg}°`,
+                    })),
+                    { id: WEDGES, name: 'any, made of wedges' },
+                ]}
+                error={isPie ? '' : err('clr')}
                 onchange={(next) => (clr = next)}
             />
+            {#if isPie}
+                <TextField
+                    label="Radius of the middle"
+                    mono
+                    value={ownClr}
+                    error={err('clr')}
+                    oninput={(event) => (ownClr = event.currentTarget.value)}
+                />
+                <TextField
+                    label="Welds between wedges"
+                    mono
+                    value={wedges}
+                    error={err('wedges')}
+                    oninput={(event) => (wedges = event.currentTarget.value)}
+                />
+            {/if}
             <SelectField
                 label="How far it bends is read"
                 value={angleBy}
@@ -121,12 +172,32 @@
                 onchange={(next) => (angleBy = next)}
             />
             <TextField
-                label={angleBy === 'degrees' ? `Degrees, up to ${upTo}` : 'Between the marks'}
+                label={angleBy === 'degrees'
+                    ? `Degrees, up to ${isPie ? 180 : upTo}`
+                    : angleBy === 'edge'
+                      ? 'From edge to tube, first reading'
+                      : 'Between the marks'}
                 mono
                 value={angle}
                 error={err('angle')}
                 oninput={(event) => (angle = event.currentTarget.value)}
             />
+            {#if angleBy === 'edge'}
+                <TextField
+                    label="Second reading"
+                    mono
+                    value={second}
+                    error={err('second')}
+                    oninput={(event) => (second = event.currentTarget.value)}
+                />
+                <TextField
+                    label="So far apart along the edge"
+                    mono
+                    value={apart}
+                    error={err('apart')}
+                    oninput={(event) => (apart = event.currentTarget.value)}
+                />
+            {/if}
             <SelectField
                 label="How it is turned is read"
                 value={turnBy}
@@ -168,6 +239,31 @@
                 error={err('after')}
                 oninput={(event) => (after = event.currentTarget.value)}
             />
+        {:else if what === 'aim'}
+            <SelectField
+                label="It is to point"
+                value={toward}
+                options={TOWARD}
+                onchange={(next) => (toward = next)}
+            />
+            <TextField
+                label="Falling, degrees; 90 is straight down"
+                mono
+                value={falls}
+                error={err('falls')}
+                oninput={(event) => (falls = event.currentTarget.value)}
+            />
+            <TextField
+                label="Clear of everything by, if more than usual"
+                mono
+                value={clear}
+                error={err('clear')}
+                oninput={(event) => (clear = event.currentTarget.value)}
+            />
+            <p class="text-quiet text-sm">
+                A straight, one stocked bend and the tip: the shortest that points so, keeps clear of what was
+                surveyed and within what is asked of outlets.
+            </p>
         {:else}
             <TextField
                 label="How long"
@@ -179,7 +275,9 @@
         {/if}
         {#if err('hand')}<p class="text-stop sm:col-span-2" role="alert">✕ {err('hand')}</p>{/if}
         <div class="flex flex-wrap gap-2 sm:col-span-2">
-            <Button look="main" type="submit" disabled={isBusy}>Put it on</Button>
+            <Button look="main" type="submit" disabled={isBusy}
+                >{what === 'aim' ? 'Put on what it takes' : 'Put it on'}</Button
+            >
             {#if !isFirst}
                 <Button disabled={isBusy} onclick={() => void put({ do: 'shorter' })}
                     >Take the last one off</Button

@@ -25,6 +25,7 @@ use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\QuoteController;
 use App\Http\Controllers\RackController;
 use App\Http\Controllers\RecordController;
+use App\Http\Controllers\ScanController;
 use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShopController;
@@ -82,6 +83,11 @@ Route::middleware(['auth', 'throttle:edits'])->group(function (): void {
         Route::post('/layout', 'layout')->middleware('plans');
     });
     Route::get('/jobs/{job}/at-the-vehicle.pdf', [IntakeController::class, 'pdf'])->can('view', 'job')->middleware('plans');
+    Route::controller(ScanController::class)->prefix('/jobs/{job}/scan')->middleware(['can:update,job', 'plans'])->group(function (): void {
+        Route::post('/fit', 'fit');
+        Route::post('/place', 'place');
+        Route::post('/cut', 'cut');
+    });
     Route::controller(SurveyController::class)->prefix('/jobs/{job}/survey')->middleware(['can:update,job', 'plans'])->group(function (): void {
         Route::post('/kits', 'kits');
         Route::post('/kit', 'kit');

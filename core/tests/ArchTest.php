@@ -15,7 +15,7 @@ arch('strict types everywhere')->expect('UpsweptBead')->toUseStrictTypes();
 arch('classes are final')->expect('UpsweptBead\Core')->classes()->toBeFinal()->ignoring(['UpsweptBead\Core\Tests', 'UpsweptBead\Core\Base\Geometry\Solid\KeepOut']);
 
 arch('values do not change')
-    ->expect(['UpsweptBead\Core\Base\Units', 'UpsweptBead\Core\Base\Geometry', 'UpsweptBead\Core\Solve\Reach', 'UpsweptBead\Core\Solve\Cool', 'UpsweptBead\Core\Solve\Gas', 'UpsweptBead\Core\Solve\Timing', 'UpsweptBead\Core\Solve\Merge', 'UpsweptBead\Core\Solve\Run', 'UpsweptBead\Core\Solve\Route', 'UpsweptBead\Core\Stage\Plan', 'UpsweptBead\Core\Job',
+    ->expect(['UpsweptBead\Core\Base\Units', 'UpsweptBead\Core\Base\Geometry', 'UpsweptBead\Core\Solve\Scan', 'UpsweptBead\Core\Solve\Reach', 'UpsweptBead\Core\Solve\Cool', 'UpsweptBead\Core\Solve\Gas', 'UpsweptBead\Core\Solve\Timing', 'UpsweptBead\Core\Solve\Merge', 'UpsweptBead\Core\Solve\Run', 'UpsweptBead\Core\Solve\Route', 'UpsweptBead\Core\Stage\Plan', 'UpsweptBead\Core\Job',
         'UpsweptBead\Core\Stage\Merge', 'UpsweptBead\Core\Stage\Layout', 'UpsweptBead\Core\Stage\Cut', 'UpsweptBead\Core\Stage\Joint', 'UpsweptBead\Core\Stage\Fit', 'UpsweptBead\Core\Stage\Weld', 'UpsweptBead\Core\Stage\Purge', 'UpsweptBead\Core\Stage\Schedule',
         'UpsweptBead\Core\Stage\Device', 'UpsweptBead\Core\Account\Learning', 'UpsweptBead\Core\Stage\Bench', 'UpsweptBead\Core\Stage\Made', 'UpsweptBead\Core\Stage\Cut', 'UpsweptBead\Core\Account\Ledger', 'UpsweptBead\Core\Stage\Step', 'UpsweptBead\Core\Stage\Intake', 'UpsweptBead\Core\Stage\Survey', 'UpsweptBead\Core\Shop\Stock', 'UpsweptBead\Core\Shop\Practice'])
     ->classes()->toBeReadonly()
@@ -25,7 +25,7 @@ arch('values do not change')
 const LAYERS = [
     'Base/Units', 'Base/Reason', 'Base/Geometry', 'Base/Flatness', 'Base/Document',
     'Shop/Stock', 'Shop/Practice',
-    'Solve/Run', 'Solve/Adjust', 'Solve/Reach', 'Solve/Cool', 'Solve/Gas', 'Solve/Timing', 'Solve/Merge', 'Solve/Route', 'Solve/Nest',
+    'Solve/Run', 'Solve/Adjust', 'Solve/Scan', 'Solve/Reach', 'Solve/Cool', 'Solve/Gas', 'Solve/Timing', 'Solve/Merge', 'Solve/Route', 'Solve/Nest',
     'Job',
     'Stage/Step', 'Stage/Intake', 'Stage/Survey', 'Stage/Merge', 'Stage/Layout', 'Stage/Cut', 'Stage/Joint', 'Stage/Fit', 'Stage/Purge',
     'Stage/Weld', 'Stage/Schedule', 'Stage/Device', 'Stage/Bench', 'Stage/Made', 'Stage/Plan',

@@ -230,6 +230,9 @@ export interface Answers {
     IntakeAnswer: IntakeAnswer;
     IntakeQuote: IntakeQuote;
     Kits: Kits;
+    ScanFit: ScanFit;
+    ScanPlaced: ScanPlaced;
+    ScanCut: ScanCut;
     Touched: Touched;
     KitMade: KitMade;
     ImportedMesh: ImportedMesh;
@@ -2913,6 +2916,29 @@ export interface KitField {
     label: string;
     kind: 'length' | 'angle' | 'point' | 'direction';
     proposed: LengthText[];
+}
+export interface ScanFit {
+    isFace: boolean;
+    says: string;
+    at: Triple;
+    way: Triple;
+    bores: {
+        at: Triple;
+        /**
+         * In mm.
+         */
+        diameter: number;
+        says: string;
+    }[];
+}
+export interface ScanPlaced {
+    document: JobDocument;
+    off: Shown[];
+}
+export interface ScanCut {
+    document: JobDocument;
+    triangles: number;
+    before: number;
 }
 export interface Touched {
     keepOuts: KeepOutDocument[];

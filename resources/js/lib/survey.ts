@@ -1,5 +1,6 @@
 // What the core works out for a survey before anything is saved: ready shapes, ports in a row, the other bank, meshes.
 import { errorsOf, said, send, type Reply } from './http';
+import { sendInTurn } from './in-turn';
 import type { JobDesk } from './job-desk.svelte';
 import type { Answers, ImportedMesh, KeepOutDocument, Kit, LengthText, Pasted, PointText } from './answers';
 
@@ -73,6 +74,19 @@ export async function readPaste(desk: JobDesk, text: string): Promise<Pasted | s
         text,
     });
     return reply.ok ? reply.data : reply.message;
+}
+
+/** What a scan is asked for, or changed by; the document comes along. */
+export function askScan<K extends 'ScanFit' | 'ScanPlaced' | 'ScanCut'>(
+    desk: JobDesk,
+    what: 'fit' | 'place' | 'cut',
+    expects: K,
+    wishes: Record<string, unknown>,
+): Promise<Reply<Answers[K]>> {
+    return sendInTurn('POST', `/jobs/${desk.view.id}/scan/${what}`, expects, {
+        document: desk.document,
+        ...wishes,
+    }) as Promise<Reply<Answers[K]>>;
 }
 
 function ask<K extends keyof Answers>(

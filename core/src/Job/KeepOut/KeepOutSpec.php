@@ -90,6 +90,30 @@ final readonly class KeepOutSpec
         };
     }
 
+    /**
+     * The same with another mesh.
+     *
+     * @param  bool  $isMoved  whether that lies in the job's own axes, so that nothing sets it down elsewhere
+     */
+    public function meshed(string $fingerprint, bool $isMoved): self
+    {
+        $zero = Length::ofMm(0.0);
+
+        return new self(
+            $this->name,
+            $this->kind,
+            $this->shape,
+            $isMoved ? [$zero, $zero, $zero] : $this->at,
+            $isMoved ? new Vector(1.0, 0.0, 0.0) : $this->direction,
+            $this->to,
+            $this->size,
+            $this->radius,
+            $this->clearance,
+            $this->note,
+            $fingerprint,
+        );
+    }
+
     private function mesh(MeshStore $meshes, float $clearanceMm, float $firstMm, float $lastMm): ?MeshSolid
     {
         $mesh = $this->mesh === null ? null : $meshes->find($this->mesh);

@@ -59,6 +59,27 @@ final readonly class SetSpec
         );
     }
 
+    /**
+     * The same with other things to keep clear of.
+     *
+     * @param  list<KeepOutSpec>  $keepOuts
+     */
+    public function keepingOut(array $keepOuts): self
+    {
+        return new self(
+            $this->collectors,
+            $keepOuts,
+            $this->lengths,
+            $this->designs,
+            $this->routing,
+            $this->outlets,
+            $this->parts,
+            $this->hangers,
+            $this->polished,
+            $this->stubs,
+        );
+    }
+
     /** The part that the end of a run goes into; null where there is none. */
     public function partAfter(string $letter): ?PartSpec
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Survey;
 
 use UpsweptBead\Core\Base\Geometry\Solid\KeepOut;
+use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\KeepOut\KeepOutSpec;
 use UpsweptBead\Core\Shop\Practice\Shop;
@@ -30,6 +31,25 @@ final readonly class Surroundings
             self::surveyed($job, $shop),
             static fn (KeepOut $one): bool => ! in_array($one->id, $tools, true),
         ));
+    }
+
+    /**
+     * Places that a job reaches to: both ends of every run, and its bends where it is routed.
+     *
+     * @return non-empty-list<Vector>
+     */
+    public static function reach(Job $job): array
+    {
+        $places = [];
+        foreach ($job->runs as $run) {
+            $start = $run->start->frame();
+            array_push($places, $start->at, ...$run->route?->from($start)->toXyz() ?? []);
+            if (! $run->end->isFree) {
+                $places[] = $run->end->frame()->at;
+            }
+        }
+
+        return $places === [] ? [new Vector(0.0, 0.0, 0.0)] : $places;
     }
 
     /** @return list<KeepOut> without meshes that are not at hand */

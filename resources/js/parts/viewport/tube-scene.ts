@@ -93,6 +93,7 @@ export type Listeners = {
     onrun: (letter: string) => void;
     ondrag: (key: string, at: Triple, isDone: boolean) => void;
     onmeasure: (mm: number | null) => void;
+    ontap: (at: Triple) => void;
 };
 
 export class TubeScene {
@@ -101,6 +102,8 @@ export class TubeScene {
     readonly #motion: Motion;
     readonly #handles: Handles;
     #looks: Looks = { glass: 0.34, spread: 0, section: null, snapMm: 5, isMeasuring: false };
+    /** The keep-out that a press is to say a place of; null for none. */
+    #tapped: string | null = null;
     #marks: Vector3[] = [];
     #measure: LineSegments | null = null;
 
@@ -256,7 +259,21 @@ export class TubeScene {
             });
     }
 
+    /** From now on a press says where on a keep-out it fell; null ends that. */
+    tapOn(name: string | null): void {
+        this.#tapped = name;
+        if (name === null) this.#drawMeasure([]);
+    }
+
     readonly #pick = (hits: Intersection[]): void => {
+        if (this.#tapped !== null) {
+            const hit = hits.find((one) => pickedOf(one)?.selection?.id === this.#tapped);
+            if (hit) {
+                this.#drawMeasure([hit.point]);
+                this.on.ontap(hit.point.toArray() as Triple);
+            }
+            return;
+        }
         if (this.#looks.isMeasuring) {
             const place = hits[0]?.point;
             if (place) this.#drawMeasure(this.#marks.length === 1 ? [...this.#marks, place] : [place]);

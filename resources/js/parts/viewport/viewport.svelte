@@ -36,6 +36,8 @@
         grown?: number;
         /** A plane before which everything is taken away. */
         opening?: { at: Triple; normal: Triple } | null;
+        /** A keep-out that is tapped on, and who is told where; null for none. */
+        tap?: { on: string; take: (at: Triple) => void } | null;
     };
     let {
         desk,
@@ -54,6 +56,7 @@
         held = null,
         plain = false,
         grown = 0,
+        tap = null,
     }: Props = $props();
 
     const grid = $derived(
@@ -113,6 +116,7 @@
                             ? oncollector?.(letter)
                             : desk.choose(letter),
                     onmeasure: (mm) => (measured = mm),
+                    ontap: (at) => tap?.take(at),
                     ondrag: (key, at, isDone) => {
                         dragged = isDone ? null : at;
                         ondrag?.(key, at, isDone);
@@ -145,6 +149,10 @@
 
     $effect(() => {
         scene?.open(opening);
+    });
+
+    $effect(() => {
+        scene?.tapOn(tap?.on ?? null);
     });
 
     let turnedTo = untrack(() => near);
@@ -220,6 +228,8 @@
             <span class="figure text-ink text-[0.95rem]"
                 >rearward {shown(dragged[0])} · right {shown(dragged[1])} · up {shown(dragged[2])}</span
             >
+        {:else if tap}
+            <span class="text-ink text-[0.95rem]">press {tap.on} where it is meant</span>
         {:else if looks.isMeasuring}
             <span class="text-ink text-[0.95rem]"
                 >{#if measured === null}press two places{:else}<span class="figure">{shown(measured)}</span> from

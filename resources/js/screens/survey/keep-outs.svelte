@@ -4,11 +4,24 @@
     import SelectField from '@/kit/select-field.svelte';
     import TextField from '@/kit/text-field.svelte';
     import { errorAt, type JobDesk } from '@/lib/job-desk.svelte';
-    import type { Catalogue, KeepOutDocument, LengthText } from '@/lib/answers';
+    import type { Catalogue, KeepOutDocument, LengthText, Triple } from '@/lib/answers';
     import AddKeepOut from './add-keep-out.svelte';
+    import type ScanPanel from './scan-panel.svelte';
 
-    type Props = { desk: JobDesk; catalogue: Catalogue; mayPlan: boolean };
-    let { desk, catalogue, mayPlan }: Props = $props();
+    type Props = {
+        desk: JobDesk;
+        catalogue: Catalogue;
+        mayPlan: boolean;
+        ontapping: (next: { on: string; take: (at: Triple) => void } | null) => void;
+    };
+    let { desk, catalogue, mayPlan, ontapping }: Props = $props();
+
+    // A part of the page only where something was scanned.
+    let Scan = $state.raw<typeof ScanPanel | null>(null);
+    $effect(() => {
+        if (all[openAt]?.shape === 'mesh')
+            void import('./scan-panel.svelte').then((found) => (Scan = found.default));
+    });
 
     let openAt = $state(-1);
     let adding = $state(false);
@@ -114,6 +127,9 @@
                             change(i, (it) => reshape(it, value as KeepOutDocument['shape']))}
                     />
                 </div>
+                {#if one.shape === 'mesh' && Scan && mayPlan}
+                    <Scan {desk} name={one.name} {ontapping} />
+                {/if}
                 <div class="grid grid-cols-[6.5rem_repeat(3,1fr)] items-start gap-x-3 gap-y-2">
                     {@render triple(
                         i,

@@ -94,6 +94,9 @@
         else void desk.edit(placed(key, at));
     }
 
+    /** What is taken from a scan by a press on it. */
+    let tap = $state.raw<{ on: string; take: (at: Triple) => void } | null>(null);
+
     const set = (change: (document: JobDocument) => void) => void desk.edit(change);
 </script>
 
@@ -192,7 +195,7 @@
                 <Together {desk} {mayPlan} />
             {/if}
             <Engine {desk} {mayPlan} />
-            <KeepOuts {desk} {catalogue} {mayPlan} />
+            <KeepOuts {desk} {catalogue} {mayPlan} ontapping={(next) => (tap = next)} />
             <Outlets {desk} {mayPlan} />
         {/if}
     </div>
@@ -200,7 +203,7 @@
         {#if desk.run}
             {#if !(run?.end.free ?? false)}<Answer run={desk.run} />{/if}
             <div class="sheet relative flex grow flex-col">
-                <Viewport {desk} withDatum grip={mayPlan ? grip : null} {ondrag} />
+                <Viewport {desk} withDatum grip={mayPlan ? grip : null} {ondrag} {tap} />
             </div>
         {/if}
         <Notices notices={desk.plan.notices.filter((notice) => !notice.path.includes('.route'))} />

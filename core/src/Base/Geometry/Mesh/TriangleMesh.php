@@ -87,6 +87,37 @@ final class TriangleMesh
     }
 
     /**
+     * Gives the corners of all triangles of which something lies within a ball, nine numbers each. In mm.
+     *
+     * @return list<float>
+     */
+    public function within(float $x, float $y, float $z, float $radius): array
+    {
+        $found = [];
+        $stack = [0];
+        while ($stack !== []) {
+            $node = array_pop($stack);
+            if ($this->squareToBox($node, $x, $y, $z) > $radius * $radius) {
+                continue;
+            }
+            $second = (int) $this->nodes[$node][6];
+            if ($second > 0) {
+                array_push($stack, $node + 1, $second);
+
+                continue;
+            }
+            $corners = $this->leaf($node);
+            for ($i = 1, $end = 9 * $this->nodes[$node][8]; $i < $end; $i += 9) {
+                if (Triangle::squareToPoint($corners, $i, $x, $y, $z) <= $radius * $radius) {
+                    array_push($found, ...array_slice($corners, $i - 1, 9));
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
      * Gives the least distance of part of a line from the surface and the share of the line where it is met; the limit
      * and −1 if nothing is nearer.
      *

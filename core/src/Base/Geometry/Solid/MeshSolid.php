@@ -40,6 +40,43 @@ final readonly class MeshSolid extends KeepOut
         $this->field = new MeshField($mesh);
     }
 
+    /** A place in the mesh's own axes. */
+    public function toOwn(Vector $at): Vector
+    {
+        [$u, $v, $w] = $this->own($at->x - $this->at->x, $at->y - $this->at->y, $at->z - $this->at->z);
+
+        return new Vector($u, $v, $w);
+    }
+
+    /** A place of the mesh where it is set down. */
+    public function toJob(Vector $own): Vector
+    {
+        return $this->at->plus($this->wayOut($own));
+    }
+
+    /** A direction of the mesh where it is set down. */
+    public function wayOut(Vector $own): Vector
+    {
+        return $this->axes[0]->times($own->x)->plus($this->axes[1]->times($own->y))->plus($this->axes[2]->times($own->z));
+    }
+
+    /**
+     * A box in the mesh's own axes that holds places and some room round them.
+     *
+     * @param  non-empty-list<Vector>  $places
+     * @return array{Vector, Vector} its least and its greatest corner
+     */
+    public function boxRound(array $places, float $roomMm): array
+    {
+        $own = array_map(fn (Vector $one): array => $this->toOwn($one)->toArray(), $places);
+        [$xs, $ys, $zs] = [array_column($own, 0), array_column($own, 1), array_column($own, 2)];
+
+        return [
+            new Vector(min($xs) - $roomMm, min($ys) - $roomMm, min($zs) - $roomMm),
+            new Vector(max($xs) + $roomMm, max($ys) + $roomMm, max($zs) + $roomMm),
+        ];
+    }
+
     /** In mm, negative inside a closed mesh. */
     public function distance(float $x, float $y, float $z): float
     {

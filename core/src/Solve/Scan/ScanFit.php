@@ -1,0 +1,452 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpsweptBead\Core\Solve\Scan;
+
+use UpsweptBead\Core\Base\Geometry\Mesh\TriangleMesh;
+use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Solve\Adjust\Symmetric;
+
+/**
+ * What a place of a scan belongs to: a flat face with the round openings in it, or the wall of a bore. Fitted by least
+ * squares to what lies near the place that was tapped; what does not belong to it drops out step by step. All in the
+ * scan's own axes, lengths in mm.
+ */
+final readonly class ScanFit
+{
+    /** So far round the tap it is looked at: a port with its flange. Our own figure. */
+    private const REACH_MM = 70.0;
+
+    /** The first guess is of what lies so near the tap. */
+    private const NEAR_MM = 10.0;
+
+    /** Facets that face farther aside than this do not belong to a face, degrees; a scan is rough. */
+    private const ASIDE_DEG = 25.0;
+
+    /** Steeper than this they are the wall of a hole, however rough the scan is. */
+    private const STEEP_DEG = 55.0;
+
+    private const STEPS = 10;
+
+    /** Of a face so much is kept as lies within this many of its own roughnesses; common practice. */
+    private const WITHIN = 3.0;
+
+    /** Beyond so many roughnesses a facet is no part of the face at all. */
+    private const WELL_WITHIN = 4.5;
+
+    /** No scan is trusted below this, mm; our own figure. */
+    private const LEAST_ROUGH_MM = 0.05;
+
+    /** A face has this share at least of what lies near the tap. */
+    private const FACE_SHARE = 0.5;
+
+    /** A bore is taken for one where it lies so much nearer than a face; our own figure. */
+    private const RATHER = 0.6;
+
+    /** Neighbours on a scan err alike: of so many places one counts. Our own figure. */
+    private const ALIKE = 10;
+
+    private const LEAST_FACETS = 4;
+
+    /** Openings between these radii are ports, mm; smaller ones are bolt holes. */
+    private const LEAST_BORE_MM = 8.0;
+
+    private const MOST_BORE_MM = 110.0;
+
+    /** An opening is round if its edge is, within this share of its radius. */
+    private const ROUND = 0.06;
+
+    /** So much of the way round has to be there. */
+    private const COVERED = 0.6;
+
+    /** Corners this near are one, mm. */
+    private const SAME_MM = 1e-3;
+
+    /**
+     * @param  bool  $isFace  false for the wall of a bore
+     * @param  Vector  $at  a point of the face; of a bore the middle of what there is of it
+     * @param  Vector  $way  out of the face; along the bore
+     * @param  float  $rmsMm  how far what belongs to it lies off
+     * @param  float  $offDeg  one standard deviation of the way
+     * @param  list<FittedCircle>  $bores  round openings in the face, the nearest to the tap first; or the bore itself
+     */
+    private function __construct(
+        public bool $isFace,
+        public Vector $at,
+        public Vector $way,
+        public float $rmsMm,
+        public float $offDeg,
+        public int $facets,
+        public array $bores,
+    ) {}
+
+    /** @throws \DomainException if nothing flat or round is there */
+    public static function at(TriangleMesh $mesh, Vector $tap): self
+    {
+        $facets = self::facets($mesh->within($tap->x, $tap->y, $tap->z, self::REACH_MM));
+        if (count($facets) < self::LEAST_FACETS) {
+            throw new \DomainException('Nothing of the scan is there: tap on its surface.');
+        }
+
+        $face = self::face($facets, $tap);
+        $bore = self::bore($facets, $tap);
+        // A patch of a wide bore is nearly flat: the one that lies nearer counts.
+        if ($face !== null && $bore !== null) {
+            return $bore->rmsMm < self::RATHER * $face->rmsMm ? $bore : $face;
+        }
+
+        return $face ?? $bore ?? throw new \DomainException('Neither a flat face nor a round bore is there: tap on the flange beside the port, or inside its bore.');
+    }
+
+    /** One standard deviation of the middle of an opening. */
+    public function centreSdMm(FittedCircle $bore): float
+    {
+        return max($bore->rmsMm, self::LEAST_ROUGH_MM) / sqrt(max(1.0, $bore->points / self::ALIKE / 2));
+    }
+
+    /**
+     * @param  list<float>  $corners
+     * @return list<Facet>
+     */
+    private static function facets(array $corners): array
+    {
+        $facets = [];
+        for ($i = 0; $i + 8 < count($corners); $i += 9) {
+            $facet = Facet::of(
+                new Vector($corners[$i], $corners[$i + 1], $corners[$i + 2]),
+                new Vector($corners[$i + 3], $corners[$i + 4], $corners[$i + 5]),
+                new Vector($corners[$i + 6], $corners[$i + 7], $corners[$i + 8]),
+            );
+            if ($facet !== null) {
+                $facets[] = $facet;
+            }
+        }
+
+        return $facets;
+    }
+
+    /** @param  non-empty-list<Facet>  $facets */
+    private static function face(array $facets, Vector $tap): ?self
+    {
+        $seed = self::nearest($facets, $tap);
+        $near = array_values(array_filter(
+            $facets,
+            static fn (Facet $one): bool => self::isNear($one, $tap),
+        ));
+        $cos = cos(deg2rad(self::ASIDE_DEG));
+        $belonging = array_values(array_filter(
+            $near === [] ? [$seed] : $near,
+            static fn (Facet $one): bool => $one->normal->dot($seed->normal) > $cos,
+        ));
+        $roughMm = 1.0;
+        $count = 0;
+        $plane = self::plane($belonging === [] ? [$seed] : $belonging);
+        for ($step = 0; $step < self::STEPS; $step++) {
+            [$at, $normal] = $plane;
+            $limitMm = max(self::WITHIN * $roughMm, 2 * self::LEAST_ROUGH_MM);
+            $belonging = array_values(array_filter($facets, static fn (Facet $one): bool => (
+                abs($one->middle->minus($at)->dot($normal)) < $limitMm && $one->normal->dot($normal) > $cos
+            )));
+            if ($belonging === []) {
+                return null;
+            }
+            $plane = self::plane($belonging);
+            $roughMm = max(self::LEAST_ROUGH_MM, $plane[2]);
+            if (count($belonging) === $count) {
+                break;
+            }
+            $count = count($belonging);
+        }
+        [$at, $normal, $rmsMm, $spreadMm] = $plane;
+        $isOn = array_fill_keys(array_map(spl_object_id(...), $belonging), true);
+        $nearOnIt = array_filter($near, static fn (Facet $one): bool => isset($isOn[spl_object_id($one)]));
+        $isFace = $near === [] || self::area($nearOnIt) >= self::FACE_SHARE * self::area($near);
+        if (! $isFace) {
+            return null;
+        }
+        $count = max(1.0, count($belonging) / self::ALIKE);
+
+        return new self(
+            true,
+            $tap->minus($normal->times($tap->minus($at)->dot($normal))),
+            $normal,
+            $rmsMm,
+            rad2deg(max($rmsMm, self::LEAST_ROUGH_MM) / (max($spreadMm, 1.0) * sqrt($count))),
+            count($belonging),
+            self::openings(self::skin($facets, $plane, $roughMm), $normal, $tap),
+        );
+    }
+
+    /**
+     * The wall of a bore: everything faces square to its axis.
+     *
+     * @param  non-empty-list<Facet>  $facets
+     */
+    private static function bore(array $facets, Vector $tap): ?self
+    {
+        $belonging = array_values(array_filter($facets, static fn (Facet $one): bool => self::isNear($one, $tap)));
+        $axis = null;
+        $circle = null;
+        for ($step = 0; $step < self::STEPS && count($belonging) >= self::LEAST_FACETS; $step++) {
+            $axis = self::axis($belonging);
+            $circle = FittedCircle::of(self::corners($belonging), $axis);
+            if ($circle === null || $circle->radiusMm > 2 * self::MOST_BORE_MM) {
+                return null;
+            }
+            $limitMm = max(self::WITHIN * max($circle->rmsMm, self::LEAST_ROUGH_MM), 0.02 * $circle->radiusMm);
+            $centre = $circle->centre;
+            $radiusMm = $circle->radiusMm;
+            $sin = sin(deg2rad(self::ASIDE_DEG));
+            $belongs = static function (Facet $one) use ($centre, $axis, $radiusMm, $limitMm, $sin): bool {
+                $off = $one->middle->minus($centre);
+                $out = $off->minus($axis->times($off->dot($axis)));
+
+                return abs($out->length() - $radiusMm) < $limitMm && abs($one->normal->dot($axis)) < $sin;
+            };
+            $before = count($belonging);
+            $belonging = array_values(array_filter($facets, $belongs));
+            if (count($belonging) === $before) {
+                break;
+            }
+        }
+        if ($axis === null || count($belonging) < self::LEAST_FACETS) {
+            return null;
+        }
+        if ($circle->radiusMm < self::LEAST_BORE_MM || $circle->radiusMm > self::MOST_BORE_MM
+            || $circle->rmsMm > self::ROUND * $circle->radiusMm || $circle->covered < self::COVERED / 2) {
+            return null;
+        }
+        $stations = array_map(static fn (Facet $one): float => $one->middle->dot($axis), $belonging);
+        $middleMm = (min($stations) + max($stations)) / 2;
+        $at = $circle->centre->plus($axis->times($middleMm - $circle->centre->dot($axis)));
+        $lengthMm = max(1.0, (max($stations) - min($stations)) / sqrt(12.0));
+        $count = max(1.0, count($belonging) / self::ALIKE);
+
+        return new self(
+            false,
+            $at,
+            $axis,
+            $circle->rmsMm,
+            rad2deg(max($circle->rmsMm, self::LEAST_ROUGH_MM) / ($lengthMm * sqrt($count))),
+            count($belonging),
+            [$circle],
+        );
+    }
+
+    /** @param  list<Facet>  $facets */
+    private static function axis(array $facets): Vector
+    {
+        $spread = [[0.0, 0.0, 0.0], [0.0, 0.0, 0.0], [0.0, 0.0, 0.0]];
+        foreach ($facets as $one) {
+            $n = $one->normal->toArray();
+            for ($i = 0; $i < 3; $i++) {
+                for ($j = 0; $j < 3; $j++) {
+                    $spread[$i][$j] += $one->areaMm2 * $n[$i] * $n[$j];
+                }
+            }
+        }
+        $way = Symmetric::principal(array_map(array_values(...), $spread))[1][2];
+
+        return (new Vector($way[0], $way[1], $way[2]))->unit();
+    }
+
+    /**
+     * @param  non-empty-list<Facet>  $facets
+     * @return array{Vector, Vector, float, float} a point, the way out, roughness, and how far it spreads, mm
+     */
+    private static function plane(array $facets): array
+    {
+        $area = self::area($facets);
+        $at = new Vector(0.0, 0.0, 0.0);
+        $out = new Vector(0.0, 0.0, 0.0);
+        foreach ($facets as $one) {
+            $at = $at->plus($one->middle->times($one->areaMm2 / $area));
+            $out = $out->plus($one->normal->times($one->areaMm2 / $area));
+        }
+        if (count($facets) === 1) {
+            return [$at, $facets[0]->normal, 0.0, 1.0];
+        }
+        $spread = [[0.0, 0.0, 0.0], [0.0, 0.0, 0.0], [0.0, 0.0, 0.0]];
+        foreach ($facets as $one) {
+            foreach ($one->corners as $corner) {
+                $off = $corner->minus($at)->toArray();
+                for ($i = 0; $i < 3; $i++) {
+                    for ($j = 0; $j < 3; $j++) {
+                        $spread[$i][$j] += $one->areaMm2 / (3 * $area) * $off[$i] * $off[$j];
+                    }
+                }
+            }
+        }
+        [$values, $ways] = Symmetric::principal(array_map(array_values(...), $spread));
+        $normal = (new Vector($ways[2][0], $ways[2][1], $ways[2][2]))->unit();
+
+        return [
+            $at,
+            $normal->dot($out) < 0.0 ? $normal->times(-1.0) : $normal,
+            sqrt(max(0.0, $values[2])),
+            sqrt(max(0.0, $values[1])),
+        ];
+    }
+
+    /**
+     * All that may be the face, a rough facet too: a hole is where nothing of it is.
+     *
+     * @param  list<Facet>  $facets
+     * @param  array{Vector, Vector, float, float}  $plane
+     * @return list<Facet>
+     */
+    private static function skin(array $facets, array $plane, float $roughMm): array
+    {
+        [$at, $normal] = $plane;
+        $cos = cos(deg2rad(self::STEEP_DEG));
+
+        return array_values(array_filter($facets, static fn (Facet $one): bool => (
+            abs($one->middle->minus($at)->dot($normal)) < self::WELL_WITHIN * $roughMm
+            && $one->normal->dot($normal) > $cos
+        )));
+    }
+
+    /**
+     * Round holes in a face: where edges of it have no other facet of it behind them.
+     *
+     * @param  list<Facet>  $facets
+     * @return list<FittedCircle>
+     */
+    private static function openings(array $facets, Vector $normal, Vector $tap): array
+    {
+        $edges = $places = $owners = [];
+        foreach ($facets as $one) {
+            $keys = array_map(self::key(...), $one->corners);
+            foreach ([[0, 1], [1, 2], [2, 0]] as [$i, $j]) {
+                $places[$keys[$i]] = $one->corners[$i];
+                $edge = $keys[$i] < $keys[$j] ? "$keys[$i]|$keys[$j]" : "$keys[$j]|$keys[$i]";
+                $edges[$edge] = ($edges[$edge] ?? 0) + 1;
+                $owners[$edge] = $one->middle;
+            }
+        }
+        $joined = $behind = [];
+        foreach ($edges as $edge => $count) {
+            if ($count === 1) {
+                [$from, $to] = explode('|', $edge);
+                $behind[$from] = $owners[$edge];
+                $joined[$from][] = $to;
+                $joined[$to][] = $from;
+            }
+        }
+        $circles = [];
+        $seen = [];
+        foreach (array_keys($joined) as $first) {
+            $loop = self::reached("$first", $joined, $seen);
+            $circle = FittedCircle::of(array_map(static fn (string $one): Vector => $places[$one], $loop), $normal);
+            if (
+                $circle !== null && self::isHole($circle, $loop, $behind) && $circle->covered >= self::COVERED
+                && $circle->radiusMm >= self::LEAST_BORE_MM && $circle->radiusMm <= self::MOST_BORE_MM
+                && $circle->rmsMm <= self::ROUND * $circle->radiusMm
+            ) {
+                $circles[] = $circle;
+            }
+        }
+        $rimMm = static fn (FittedCircle $one): float => abs($one->centre->distanceTo($tap) - $one->radiusMm);
+        usort($circles, static fn (FittedCircle $a, FittedCircle $b): int => $rimMm($a) <=> $rimMm($b));
+
+        return $circles;
+    }
+
+    /**
+     * Whether the face lies outside of an edge, not within it as at its own rim.
+     *
+     * @param  list<string>  $loop
+     * @param  array<string, Vector>  $behind  the middle of the facet behind an edge
+     */
+    private static function isHole(FittedCircle $circle, array $loop, array $behind): bool
+    {
+        $outside = $all = 0;
+        foreach ($loop as $place) {
+            if (isset($behind[$place])) {
+                $all++;
+                $outside += $circle->centre->distanceTo($behind[$place]) > $circle->radiusMm ? 1 : 0;
+            }
+        }
+
+        return 2 * $outside > $all;
+    }
+
+    /**
+     * All places that a chain of edges leads to.
+     *
+     * @param  array<string, list<string>>  $joined
+     * @param  array<string, true>  $seen
+     * @return list<string>
+     */
+    private static function reached(string $first, array $joined, array &$seen): array
+    {
+        if (isset($seen[$first])) {
+            return [];
+        }
+        $seen[$first] = true;
+        $loop = [];
+        $open = [$first];
+        while ($open !== []) {
+            $here = array_pop($open);
+            $loop[] = $here;
+            foreach ($joined[$here] ?? [] as $next) {
+                if (! isset($seen[$next])) {
+                    $seen[$next] = true;
+                    $open[] = $next;
+                }
+            }
+        }
+
+        return $loop;
+    }
+
+    private static function key(Vector $one): string
+    {
+        return sprintf(
+            '%d,%d,%d',
+            (int) round($one->x / self::SAME_MM),
+            (int) round($one->y / self::SAME_MM),
+            (int) round($one->z / self::SAME_MM),
+        );
+    }
+
+    private static function isNear(Facet $one, Vector $tap): bool
+    {
+        foreach ([$one->middle, ...$one->corners] as $place) {
+            if ($place->distanceTo($tap) < self::NEAR_MM) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param  non-empty-list<Facet>  $facets */
+    private static function nearest(array $facets, Vector $tap): Facet
+    {
+        $best = $facets[0];
+        foreach ($facets as $one) {
+            if ($one->middle->distanceTo($tap) < $best->middle->distanceTo($tap)) {
+                $best = $one;
+            }
+        }
+
+        return $best;
+    }
+
+    /** @param  array<Facet>  $facets */
+    private static function area(array $facets): float
+    {
+        return array_sum(array_map(static fn (Facet $one): float => $one->areaMm2, $facets));
+    }
+
+    /**
+     * @param  list<Facet>  $facets
+     * @return list<Vector>
+     */
+    private static function corners(array $facets): array
+    {
+        return array_merge(...array_map(static fn (Facet $one): array => $one->corners, $facets));
+    }
+}

@@ -1,0 +1,80 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, ownJob, saved } from './support';
+
+/** An STL file of a flange, 80 mm across, with a bore of 44 mm that goes down from it; it looks to the right. */
+function flangeStl(): Buffer {
+    const at = (radius: number, step: number, depth: number): number[] => {
+        const turn = (2 * Math.PI * step) / 72;
+        return [radius * Math.cos(turn), -depth, radius * Math.sin(turn)];
+    };
+    const rings = [
+        ...[24, 18, 12, 6].map((depth) => [22, depth]),
+        ...[22, 26, 30, 34, 40].map((radius) => [radius, 0]),
+    ] as [number, number][];
+    const triangles: number[][] = [];
+    for (let r = 0; r + 1 < rings.length; r++)
+        for (let step = 0; step < 72; step++) {
+            const [inner, outer] = [rings[r]!, rings[r + 1]!];
+            const [a, b] = [at(inner[0], step, inner[1]), at(outer[0], step, outer[1])];
+            const [c, d] = [at(outer[0], step + 1, outer[1]), at(inner[0], step + 1, inner[1])];
+            triangles.push([...a, ...c, ...b], [...a, ...d, ...c]);
+        }
+    const bytes = Buffer.alloc(84 + 50 * triangles.length);
+    bytes.writeUInt32LE(triangles.length, 80);
+    triangles.forEach((corners, i) =>
+        corners.forEach((one, k) => bytes.writeFloatLE(one, 84 + 50 * i + 12 + 4 * k)),
+    );
+    return bytes;
+}
+
+test('a port is taken from a scan, the scan is brought to the datum and cut to the room', async ({
+    page,
+}) => {
+    const job = await ownJob(page, 'TB-0693');
+    await page.goto(`/jobs/${job}/survey`);
+    await page.getByRole('button', { name: 'Add something to keep clear of' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Something to keep clear of' });
+    await dialog.getByRole('button', { name: /scan|STL/i }).click();
+    await dialog
+        .getByLabel('STL file')
+        .setInputFiles({ name: 'flange.stl', mimeType: 'model/stl', buffer: flangeStl() });
+    await dialog.getByRole('button', { name: 'Add it' }).click();
+    await expect(dialog).toBeHidden();
+    const scan = page.getByRole('region', { name: 'From the scan flange' });
+    await scan.getByRole('button', { name: 'A port from it' }).click();
+    await scan.getByLabel('Tapped at').fill('900 mm; 0; 0');
+    await scan.getByRole('button', { name: 'What is there' }).click();
+    await expect(scan.getByText(/tap on its surface/)).toBeVisible();
+    await scan.getByLabel('Tapped at').fill('30 mm; 0; 0');
+    await scan.getByRole('button', { name: 'What is there' }).click();
+    await expect(scan.getByText(/^A flat face/)).toBeVisible();
+    await expect(scan.getByLabel('The opening in it')).toContainText('1.732 in across');
+    await expectAccessible(page);
+    await scan.getByRole('button', { name: 'Take it' }).click();
+    await expect(scan.getByText('Taken as the start of run A.')).toBeVisible();
+    await saved(page);
+    let document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
+    expect(Math.abs(document.runs[0].start.direction[1])).toBeCloseTo(1, 4);
+    expect(document.runs[0].start.bore.shape).toBe('round');
+
+    // As it came it lies turned: three places that are known bring it to where it is.
+    await scan.getByRole('button', { name: 'Bring it to the datum' }).click();
+    const places = [
+        ['40 mm; 0 mm; 0 mm', '100 mm; 40 mm; 0 mm'],
+        ['0 mm; 0 mm; 40 mm', '100 mm; 0 mm; 40 mm'],
+        ['-40 mm; 0 mm; 0 mm', '100 mm; -40 mm; 0 mm'],
+    ];
+    for (const [i, [tapped, known]] of places.entries()) {
+        await scan.getByLabel(`Place ${i + 1} on the scan`).fill(tapped ?? '');
+        await scan.getByLabel(`Place ${i + 1} is at`).fill(known ?? '');
+    }
+    await scan.getByRole('button', { name: 'Bring it there' }).click();
+    await expect(scan.getByText(/^There\. A fourth place/)).toBeVisible();
+    await scan.getByRole('button', { name: 'Cut it to the room' }).click();
+    await scan.getByLabel('Room kept round the runs').fill('3 in');
+    await scan.getByRole('button', { name: 'Cut it', exact: true }).click();
+    await expect(scan.getByText(/triangles are kept/)).toBeVisible();
+    await saved(page);
+    document = await (await page.request.get(`/jobs/${job}/job.json`)).json();
+    expect(document.set.keepOuts.at(-1).shape).toBe('mesh');
+});

@@ -13,6 +13,9 @@ use UpsweptBead\Core\Solve\Scan\ScanFit;
 /** Writes what a tap on a scan found, in the job's own axes. */
 final readonly class ScanWriter
 {
+    /** No scan is surer of a direction than this, degrees; our own figure. */
+    private const LEAST_DEG = 0.1;
+
     public function __construct(private FigureWriter $figures) {}
 
     /** @return array<string, mixed> */
@@ -23,11 +26,11 @@ final readonly class ScanWriter
         return [
             'isFace' => $fit->isFace,
             'says' => sprintf(
-                '%s, %s off on the whole; the way it points is sure to %s.',
+                '%s, rough to %s; the way it points is sure to %s.',
                 $fit->isFace ? 'A flat face' : 'The wall of a bore',
-                $this->mm($fit->rmsMm),
+                $this->mm(max($fit->rmsMm, ScanFit::LEAST_ROUGH_MM)),
                 // Twice the deviation: nineteen times in twenty.
-                Quantity::Angle->show(2 * $fit->offDeg, $this->figures->units),
+                Quantity::Angle->show(max(self::LEAST_DEG, 2 * $fit->offDeg), $this->figures->units),
             ),
             'at' => self::place($solid->toJob($fit->at)),
             'way' => self::direction($way),
@@ -37,7 +40,7 @@ final readonly class ScanWriter
                 'says' => sprintf(
                     '%s across, round to %s; its middle is sure to %s.',
                     $this->mm(2 * $one->radiusMm),
-                    $this->mm($one->rmsMm),
+                    $this->mm(max($one->rmsMm, ScanFit::LEAST_ROUGH_MM)),
                     $this->mm(2 * $fit->centreSdMm($one)),
                 ),
             ], $fit->bores),

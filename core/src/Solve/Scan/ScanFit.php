@@ -36,7 +36,7 @@ final readonly class ScanFit
     private const WELL_WITHIN = 4.5;
 
     /** No scan is trusted below this, mm; our own figure. */
-    private const LEAST_ROUGH_MM = 0.05;
+    public const LEAST_ROUGH_MM = 0.05;
 
     /** A face has this share at least of what lies near the tap. */
     private const FACE_SHARE = 0.5;

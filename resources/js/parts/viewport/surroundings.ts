@@ -91,6 +91,8 @@ export function meshTriangles(url: string): Promise<Float32Array> {
 export function fillMesh(mesh: Mesh, triangles: Float32Array): void {
     mesh.geometry.setAttribute('position', new BufferAttribute(triangles, 3));
     mesh.geometry.computeVertexNormals();
+    // What is pressed is looked for in here: drawn while it was empty, it had none.
+    mesh.geometry.computeBoundingSphere();
 }
 
 /** A line across a gap with a dot where it begins. */

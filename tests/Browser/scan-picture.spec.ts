@@ -1,0 +1,32 @@
+import { expect, test } from '@playwright/test';
+import { flangeStl } from './flange-stl';
+import { ownJob } from './support';
+
+test('a port is taken by a press on the scan in the picture', async ({ page }) => {
+    const job = await ownJob(page, 'TB-0694');
+    await page.goto(`/jobs/${job}/survey`);
+    await page.getByRole('button', { name: 'Add something to keep clear of' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Something to keep clear of' });
+    await dialog.getByRole('button', { name: /scan|STL/i }).click();
+    await dialog
+        .getByLabel('STL file')
+        .setInputFiles({ name: 'flange.stl', mimeType: 'model/stl', buffer: flangeStl() });
+    await dialog.getByRole('button', { name: 'Add it' }).click();
+    await expect(dialog).toBeHidden();
+    const scan = page.getByRole('region', { name: 'From the scan flange' });
+    await scan.getByRole('button', { name: 'A port from it' }).click();
+    await page.getByRole('button', { name: 'From the right', exact: true }).click();
+    await expect(page.getByText('press flange where it is meant')).toBeVisible();
+    const box = await page.locator('canvas').boundingBox();
+    if (!box) throw new Error('There is no picture.');
+    const tapped = scan.getByLabel('Tapped at');
+    // Wherever it stands in the picture: a press every 12 px finds it.
+    const STEP = 12;
+    search: for (let y = box.y + 60; y < box.y + box.height - 40; y += STEP)
+        for (let x = box.x + 20; x < box.x + box.width - 20; x += STEP) {
+            await page.mouse.click(x, y);
+            if ((await tapped.inputValue()) !== '') break search;
+        }
+    await expect(tapped).not.toHaveValue('');
+    await expect(scan.getByText(/^(A flat face|The wall of a bore)/)).toBeVisible();
+});

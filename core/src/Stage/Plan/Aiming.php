@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Plan;
 
 use UpsweptBead\Core\Base\Geometry\Frame;
+use UpsweptBead\Core\Base\Geometry\Solid\HalfSpace;
 use UpsweptBead\Core\Base\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Units\Quantity;
@@ -17,7 +18,7 @@ use UpsweptBead\Core\Stage\Survey\Surroundings;
 
 /**
  * Where a free outlet goes that is to point some way and to stay clear of what is there: a straight, one bend out of the
- * stock, and the tip behind it, the shortest that does it.
+ * stock, and the tip behind it, the shortest that does it and blows at nothing.
  */
 final readonly class Aiming
 {
@@ -28,6 +29,9 @@ final readonly class Aiming
 
     /** Behind the last bend so much is left to hold and to cut square, mm; our own figure. */
     private const LEAST_TIP_MM = 40.0;
+
+    /** So far before an outlet nothing is blown at, mm; our own figure. */
+    private const JET_MM = 300.0;
 
     /** A tube this near (degrees) to a way points that way. */
     private const THERE_DEG = 0.5;
@@ -75,7 +79,7 @@ final readonly class Aiming
     {
         $angleDeg = $this->from->forward->angleDegTo($way);
         if ($angleDeg < self::THERE_DEG) {
-            $tipMm = $this->tip($this->from, 0.0, $clearMm)
+            $tipMm = $this->tip($this->from, $clearMm)
                 ?? throw new \DomainException('It points there already, and straight on it does not come clear.');
 
             return Growing::of($this->job, $this->shop, $this->letter)->leg($tipMm);
@@ -117,10 +121,7 @@ final readonly class Aiming
                 }
                 $turned = $from->turned($turnDeg);
                 $in = $this->blocker(self::arc($turned, $donor->clrMm, $angleDeg), $clearMm);
-                $legMm = $angleDeg < $donor->angleDeg ? 0.0 : min($donor->clampLegMm, $donor->pullLegMm);
-                $tipMm = $in === null
-                    ? $this->tip($turned->bent($donor->clrMm, $angleDeg), $legMm, $clearMm)
-                    : null;
+                $tipMm = $in === null ? $this->tip($turned->bent($donor->clrMm, $angleDeg), $clearMm) : null;
                 if ($in !== null) {
                     $blocking[$in] = ($blocking[$in] ?? 0) + 1;
                 }
@@ -128,6 +129,8 @@ final readonly class Aiming
                     // The shortest, and of equals the wider bend: those come last.
                     if ($straightMm + $tipMm <= $leastMm) {
                         $leastMm = $straightMm + $tipMm;
+                        // The tip is the leg that the bend comes with, as far as that goes: no joint for it.
+                        $legMm = min($tipMm, $donor->longestLegMm());
                         $best = ['straight' => $straightMm, 'clr' => $donor->clrMm, 'leg' => $legMm, 'tip' => $tipMm];
                     }
                     break;
@@ -159,20 +162,34 @@ final readonly class Aiming
     }
 
     /** How long the tip behind the last bend is: the shortest that is clear and within what is asked of outlets. */
-    private function tip(Frame $from, float $leastMm, float $clearMm): ?float
+    private function tip(Frame $from, float $clearMm): ?float
     {
-        $tipMm = max($leastMm, self::LEAST_TIP_MM);
-        for (; $tipMm <= self::MOST_STRAIGHT_MM; $tipMm += self::STEP_MM) {
+        for ($tipMm = self::LEAST_TIP_MM; $tipMm <= self::MOST_STRAIGHT_MM; $tipMm += self::STEP_MM) {
             $end = $from->advanced($tipMm);
             if ($this->blocker([$from->advanced($tipMm / 2)->at, $end->at], $clearMm) !== null) {
                 return null;
             }
-            if ($this->isAllowed($end->at)) {
+            if ($this->isAllowed($end->at) && ! $this->blowsAt($end)) {
                 return $tipMm;
             }
         }
 
         return null;
+    }
+
+    /** Whether the gas would blow at something near; not at a plane, as the ground is. */
+    private function blowsAt(Frame $end): bool
+    {
+        for ($mm = 0.0; $mm <= self::JET_MM; $mm += self::JET_MM / 6) {
+            $at = $end->advanced($mm)->at;
+            foreach ($this->solids as $solid) {
+                if (! $solid instanceof HalfSpace && $solid->distance($at->x, $at->y, $at->z) < $this->odMm / 2) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     private function isAllowed(Vector $at): bool

@@ -7,6 +7,7 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\Run\RouteChoice;
 use UpsweptBead\Core\Stage\Plan\Aiming;
+use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Stage\Survey\Surroundings;
 use UpsweptBead\Core\Tests\Support\Some;
 
@@ -74,11 +75,14 @@ it('points the outlet as it was said, in as little tube as it takes', function (
     'as it is' => [0.0, 0.0],
 ]);
 
-it('goes on straight until the bend comes clear of the tyre by as much as is asked', function (float $clearMm) use ($tyre) {
+it('goes on straight until the bend comes clear of the tyre by as much as is asked, and does not blow at it', function (float $clearMm) use ($tyre) {
     $job = comingBack([$tyre]);
     $way = Aiming::way(90.0, 10.0);
     $route = aimed($job, $way, $clearMm);
+    $end = $route->from($job->runs[0]->start->frame())->end();
+    $ahead = $end->advanced(250.0)->at;
     expect(leastRoomMm($job, $route))->toBeGreaterThanOrEqual(max(10.0, $clearMm) - 0.5)
+        ->and(Surroundings::inPlace($job, Some::shop())[0]->distance($ahead->x, $ahead->y, $ahead->z))->toBeGreaterThan(0.0)
         ->and($route->rows[0]->straight->mm)->toBeGreaterThan(aimed(comingBack(), $way)->rows[0]->straight->mm)
         ->and($route->from($job->runs[0]->start->frame())->end()->forward->angleDegTo($way))->toBeLessThan(0.01);
 })->with([0.0, 40.0]);
@@ -96,4 +100,11 @@ it('says what is in the way where nothing comes clear', function () {
     ];
     expect(fn () => aimed(comingBack([$wall]), Aiming::way(90.0, 0.0)))->toThrow(DomainException::class, 'Sill is in the way')
         ->and(fn () => aimed(comingBack(), new Vector(-1, 0, 0)))->toThrow(DomainException::class, 'straight back');
+});
+
+it('makes the tip out of the leg that the bend comes with, without a joint for it', function () {
+    $job = comingBack();
+    $route = aimed($job, Aiming::way(90.0, 10.0));
+    expect($route->endStraight->mm)->toBeGreaterThanOrEqual(40.0)
+        ->and(Planner::sketch($job->routed('A', $route), Some::shop())->cut->piecesOf('A'))->toHaveCount(2);
 });

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Plan;
 
 use UpsweptBead\Core\Base\Geometry\Frame;
-use UpsweptBead\Core\Base\Geometry\Solid\HalfSpace;
 use UpsweptBead\Core\Base\Geometry\Solid\KeepOut;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Base\Units\Quantity;
@@ -14,6 +13,7 @@ use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\Run\RouteChoice;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\BendStock;
+use UpsweptBead\Core\Stage\Survey\Jet;
 use UpsweptBead\Core\Stage\Survey\Surroundings;
 
 /**
@@ -30,16 +30,16 @@ final readonly class Aiming
     /** Behind the last bend so much is left to hold and to cut square, mm; our own figure. */
     private const LEAST_TIP_MM = 40.0;
 
-    /** So far before an outlet nothing is blown at, mm; our own figure. */
-    private const JET_MM = 300.0;
-
     /** A tube this near (degrees) to a way points that way. */
     private const THERE_DEG = 0.5;
 
     /** Points of an arc are this far apart at most, degrees. */
     private const ARC_DEG = 7.5;
 
-    /** @param  list<KeepOut>  $solids */
+    /**
+     * @param  list<KeepOut>  $solids  that tubes keep clear of
+     * @param  list<KeepOut>  $surveyed  that must not be blown at
+     */
     private function __construct(
         private Job $job,
         private Shop $shop,
@@ -47,6 +47,7 @@ final readonly class Aiming
         private Frame $from,
         private float $odMm,
         private array $solids,
+        private array $surveyed,
     ) {}
 
     /** @throws \DomainException if there is no such run, or it has a far end to meet */
@@ -54,7 +55,15 @@ final readonly class Aiming
     {
         $growing = Growing::of($job, $shop, $letter);
 
-        return new self($job, $shop, $letter, $growing->end(), $growing->odMm, Surroundings::inPlace($job, $shop));
+        return new self(
+            $job,
+            $shop,
+            $letter,
+            $growing->end(),
+            $growing->odMm,
+            Surroundings::inPlace($job, $shop),
+            Surroundings::surveyed($job, $shop),
+        );
     }
 
     /**
@@ -169,7 +178,7 @@ final readonly class Aiming
             if ($this->blocker([$from->advanced($tipMm / 2)->at, $end->at], $clearMm) !== null) {
                 return null;
             }
-            if ($this->isAllowed($end->at) && ! $this->blowsAt($end)) {
+            if ($this->isAllowed($end->at) && ! $this->blows($end)) {
                 return $tipMm;
             }
         }
@@ -177,19 +186,9 @@ final readonly class Aiming
         return null;
     }
 
-    /** Whether the gas would blow at something near; not at a plane, as the ground is. */
-    private function blowsAt(Frame $end): bool
+    private function blows(Frame $end): bool
     {
-        for ($mm = 0.0; $mm <= self::JET_MM; $mm += self::JET_MM / 6) {
-            $at = $end->advanced($mm)->at;
-            foreach ($this->solids as $solid) {
-                if (! $solid instanceof HalfSpace && $solid->distance($at->x, $at->y, $at->z) < $this->odMm / 2) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
+        return Jet::of($end, $this->surveyed, $this->shop->rules->value('outlet.jet')) !== [];
     }
 
     private function isAllowed(Vector $at): bool

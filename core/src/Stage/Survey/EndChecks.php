@@ -19,8 +19,6 @@ use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
 /** Whether tubes fit the openings of their ports, and whether the open ends lie where they may and blow at nothing. */
 final readonly class EndChecks
 {
-    private const STEP_MM = 10.0;
-
     private function __construct(private Job $job, private Shop $shop) {}
 
     /** @return list<Notice> */
@@ -100,23 +98,12 @@ final readonly class EndChecks
             fn (OutletLimit $limit): ?Notice => $this->limited($run->letter, $end->at, $limit, $path),
             $this->job->set->outlets,
         );
-        $jet = $this->shop->rules->value('outlet.jet');
-        foreach (Surroundings::surveyed($this->job, $this->shop) as $solid) {
-            // What the end stands beside is no matter of where it blows.
-            for (
-                $ahead = self::STEP_MM;
-                $ahead <= $jet && $solid->atLeast($end->at->x, $end->at->y, $end->at->z) > 0.0;
-                $ahead += self::STEP_MM
-            ) {
-                $at = $end->at->plus($end->forward->times($ahead));
-                if ($solid->distance($at->x, $at->y, $at->z) <= 0.0) {
-                    $notices[] = Notice::caution(
-                        $path,
-                        "The open end of run $run->letter blows at $solid->id, {$this->show($ahead)} ahead of it. Turn it away, or shield what is there.",
-                    );
-                    break;
-                }
-            }
+        $solids = Surroundings::surveyed($this->job, $this->shop);
+        foreach (Jet::of($end, $solids, $this->shop->rules->value('outlet.jet')) as $hit) {
+            $notices[] = Notice::caution(
+                $path,
+                "The open end of run $run->letter blows at {$hit->solid->id}, {$this->show($hit->aheadMm)} ahead of it. Turn it away, or shield what is there.",
+            );
         }
 
         return array_values(array_filter($notices));

@@ -80,7 +80,7 @@ it('goes on straight until the bend comes clear of the tyre by as much as is ask
     $way = Aiming::way(90.0, 10.0);
     $route = aimed($job, $way, $clearMm);
     $end = $route->from($job->runs[0]->start->frame())->end();
-    $ahead = $end->advanced(250.0)->at;
+    $ahead = $end->advanced(Some::shop()->rules->value('outlet.jet') - 10.0)->at;
     expect(leastRoomMm($job, $route))->toBeGreaterThanOrEqual(max(10.0, $clearMm) - 0.5)
         ->and(Surroundings::inPlace($job, Some::shop())[0]->distance($ahead->x, $ahead->y, $ahead->z))->toBeGreaterThan(0.0)
         ->and($route->rows[0]->straight->mm)->toBeGreaterThan(aimed(comingBack(), $way)->rows[0]->straight->mm)

@@ -262,7 +262,7 @@
             />
             <p class="text-quiet text-sm">
                 A straight, one stocked bend and the tip: the shortest that points so, keeps clear of what was
-                surveyed, blows at nothing within a foot, and stays within what is asked of outlets.
+                surveyed, blows at nothing near, and stays within what is asked of outlets.
             </p>
         {:else}
             <TextField

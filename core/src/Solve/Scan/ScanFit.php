@@ -44,6 +44,9 @@ final readonly class ScanFit
     /** A bore is taken for one where it lies so much nearer than a face; our own figure. */
     private const RATHER = 0.6;
 
+    /** Smoother than this (mm) it is a face, and no patch of a bore; our own figure. */
+    private const SMOOTH_MM = 0.2;
+
     /** Neighbours on a scan err alike: of so many places one counts. Our own figure. */
     private const ALIKE = 10;
 
@@ -90,6 +93,9 @@ final readonly class ScanFit
         }
 
         $face = self::face($facets, $tap);
+        if ($face !== null && $face->rmsMm < self::SMOOTH_MM) {
+            return $face;
+        }
         $bore = self::bore($facets, $tap);
         // A patch of a wide bore is nearly flat: the one that lies nearer counts.
         if ($face !== null && $bore !== null) {
@@ -190,7 +196,10 @@ final readonly class ScanFit
         $circle = null;
         for ($step = 0; $step < self::STEPS && count($belonging) >= self::LEAST_FACETS; $step++) {
             $axis = self::axis($belonging);
-            $circle = FittedCircle::of(self::corners($belonging), $axis);
+            $circle = FittedCircle::of(
+                array_map(static fn (Facet $one): Vector => $one->corners[0], $belonging),
+                $axis,
+            );
             if ($circle === null || $circle->radiusMm > 2 * self::MOST_BORE_MM) {
                 return null;
             }
@@ -269,16 +278,18 @@ final readonly class ScanFit
         }
         $spread = [[0.0, 0.0, 0.0], [0.0, 0.0, 0.0], [0.0, 0.0, 0.0]];
         foreach ($facets as $one) {
-            foreach ($one->corners as $corner) {
-                $off = $corner->minus($at)->toArray();
-                for ($i = 0; $i < 3; $i++) {
-                    for ($j = 0; $j < 3; $j++) {
-                        $spread[$i][$j] += $one->areaMm2 / (3 * $area) * $off[$i] * $off[$j];
-                    }
-                }
-            }
+            [$x, $y, $z] = $one->middle->minus($at)->toArray();
+            $share = $one->areaMm2 / $area;
+            $spread[0][0] += $share * $x * $x;
+            $spread[0][1] += $share * $x * $y;
+            $spread[0][2] += $share * $x * $z;
+            $spread[1][1] += $share * $y * $y;
+            $spread[1][2] += $share * $y * $z;
+            $spread[2][2] += $share * $z * $z;
         }
-        [$values, $ways] = Symmetric::principal(array_map(array_values(...), $spread));
+        [$xx, $xy, $xz] = $spread[0];
+        [$yy, $yz, $zz] = [$spread[1][1], $spread[1][2], $spread[2][2]];
+        [$values, $ways] = Symmetric::principal([[$xx, $xy, $xz], [$xy, $yy, $yz], [$xz, $yz, $zz]]);
         $normal = (new Vector($ways[2][0], $ways[2][1], $ways[2][2]))->unit();
 
         return [
@@ -439,14 +450,5 @@ final readonly class ScanFit
     private static function area(array $facets): float
     {
         return array_sum(array_map(static fn (Facet $one): float => $one->areaMm2, $facets));
-    }
-
-    /**
-     * @param  list<Facet>  $facets
-     * @return list<Vector>
-     */
-    private static function corners(array $facets): array
-    {
-        return array_merge(...array_map(static fn (Facet $one): array => $one->corners, $facets));
     }
 }

@@ -24,16 +24,14 @@ final readonly class IntakeChecks
     public static function notices(StartingPoint $start, Shop $shop): array
     {
         $tube = $start->tube;
-        $isThin = $tube !== null
-            && $tube->wallMm < TubeAnswer::ROAD_WALL_MM
-            && $start->intake->ground !== Ground::Sport;
+        // Of what is laid out already the survey says it.
+        $isUsed = $tube !== null && in_array($tube->id, $start->job->tubeIds(), true);
 
         return [
             ...self::law($start),
-            ...$isThin ? [Notice::caution(
-                'intake',
-                "$tube->name is thin: it dents by hand and splits when it is splashed hot. 16 gauge (.065 in, 1.5 mm) or more on a vehicle that is driven daily.",
-            )] : [],
+            ...$tube !== null && ! $isUsed && ThinWall::is($tube, $start->job)
+                ? [Notice::caution('intake', ThinWall::says($tube->name))]
+                : [],
             ...$tube === null ? [Notice::caution(
                 'intake',
                 "No tube of the catalogue is called \"{$start->figures['tube']->value}\"; choose one at Survey.",

@@ -24,9 +24,6 @@ final readonly class TubeAnswer
     /** Thinner than this (mm) a manifold that carries a turbo cracks: schedule 10, or .109 and more. Common practice. */
     private const MANIFOLD_WALL_MM = 2.7;
 
-    /** Good tube of 16 gauge is the thinnest for a road system; common practice. Its wall in mm, less rounding. */
-    public const ROAD_WALL_MM = 1.45;
-
     /** Thicker than this (mm) is weight for nothing on anything but a manifold; our own figure. */
     private const LIGHT_WALL_MM = 1.8;
 
@@ -107,7 +104,7 @@ final readonly class TubeAnswer
         $serves = static fn (TubeSize $one): bool => TubeChoice::isUsual($one, $like)
             && ($isManifold
                 ? $one->wallMm >= self::MANIFOLD_WALL_MM
-                : $one->wallMm >= self::ROAD_WALL_MM
+                : $one->wallMm >= ThinWall::ROAD_MM
                     && ($like === Purpose::Collector || $one->wallMm <= self::LIGHT_WALL_MM));
 
         return array_values(array_filter($shop->catalogue->tubes, $serves));

@@ -44,7 +44,10 @@ final readonly class Bung
                 ...$bungs->upright($fitting, "$path.fromTop"),
                 ...match ($fitting->kind) {
                     FittingKind::TemperatureProbe => $bungs->probe($fitting, "$path.station"),
-                    FittingKind::OxygenSensorBung => $bungs->lean($fitting, "$path.fromTop"),
+                    FittingKind::OxygenSensorBung => [
+                        ...$bungs->lean($fitting, "$path.fromTop"),
+                        ...$bungs->mixed($fitting, "$path.station"),
+                    ],
                     FittingKind::Bracket, FittingKind::Hanger, FittingKind::Crack => [],
                 },
             );
@@ -121,6 +124,24 @@ final readonly class Bung
             ],
             default => [],
         };
+    }
+
+    /** @return list<Notice> a sensor behind where another run comes back in reads both gases */
+    private function mixed(Fitting $fitting, string $path): array
+    {
+        $notices = [];
+        foreach ($this->job->runs as $run) {
+            $saddle = $run->end->saddle;
+            $behindMm = $saddle === null ? 0.0 : $fitting->station->mm - $saddle->station->mm;
+            if ($saddle?->on === $this->routed->spec->letter && $behindMm > 0.0) {
+                $notices[] = Notice::caution(
+                    $path,
+                    "The sensor sits {$this->show($behindMm)} behind where run $run->letter comes back in, and reads both gases mixed. Put it upstream of that.",
+                );
+            }
+        }
+
+        return $notices;
     }
 
     private function show(float $mm): string

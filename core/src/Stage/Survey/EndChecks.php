@@ -19,6 +19,9 @@ use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
 /** Whether tubes fit the openings of their ports, and whether the open ends lie where they may and blow at nothing. */
 final readonly class EndChecks
 {
+    /** A ring this much wider than its tube (mm) is no butt: .060 in is too loose; common practice. */
+    private const LOOSE_MM = 1.4;
+
     private function __construct(private Job $job, private Shop $shop) {}
 
     /** @return list<Notice> */
@@ -66,6 +69,12 @@ final readonly class EndChecks
             $tube = $this->shop->catalogue->tube($run->tubeId);
         } catch (UnknownStock) {
             return [];
+        }
+        $looseMm = $run->start->bore->width->mm - $tube->odMm;
+        if ($run->start->kind === EndKind::VBand && $run->start->bore->shape === BoreShape::Round && $looseMm > 0.0) {
+            return $looseMm <= self::LOOSE_MM ? [] : [
+                "At %s the ring is {$this->show($looseMm)} wider than the tube, too loose for a butt: put a sleeve between, or weld a fillet inside and out.",
+            ];
         }
         $messages = [];
         $short = BoreFit::shortMm($run, $tube);

@@ -19,6 +19,7 @@ use UpsweptBead\Core\Job\Run\RunSpec;
 use UpsweptBead\Core\Shop\Practice\Shop;
 use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
+use UpsweptBead\Core\Stage\Intake\ThinWall;
 
 /** What of a survey can hardly be as it was written down. Cautions, never refusals: the tape may know better. */
 final readonly class SurveyChecks
@@ -30,7 +31,13 @@ final readonly class SurveyChecks
     {
         $checks = new self($job, $shop);
 
-        return [...$checks->ports(), ...$checks->ends(), ...$checks->keepOuts(), ...$checks->firing()];
+        return [
+            ...$checks->ports(),
+            ...$checks->ends(),
+            ...$checks->walls(),
+            ...$checks->keepOuts(),
+            ...$checks->firing(),
+        ];
     }
 
     /** @return list<Notice> */
@@ -55,6 +62,26 @@ final readonly class SurveyChecks
         }
 
         return $notices;
+    }
+
+    /** @return list<Notice> one for every size that is too thin */
+    private function walls(): array
+    {
+        $runs = $paths = [];
+        foreach ($this->job->runs as $i => $run) {
+            $tube = $this->shop->catalogue->tubes[$run->tubeId] ?? null;
+            if ($tube !== null && ! $run->isThere && ThinWall::is($tube, $this->job)) {
+                $runs[$tube->name][] = $run->letter;
+                $paths[$tube->name] ??= "runs[$i].tube";
+            }
+        }
+
+        return array_map(static fn (string $name, array $letters): Notice => Notice::caution(
+            $paths[$name],
+            ThinWall::says(
+                sprintf('%s of %s %s', $name, count($letters) > 1 ? 'runs' : 'run', implode(', ', $letters)),
+            ),
+        ), array_keys($runs), $runs);
     }
 
     /** @return list<Notice> */

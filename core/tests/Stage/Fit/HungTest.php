@@ -90,6 +90,21 @@ it('leaves alone what a hanger carries, and what nobody weighed', function (arra
     'unknown' => [[], []],
 ]);
 
+it('asks for a bracket under a turbo however little its tubes give, and though a downpipe goes on behind it', function () {
+    // Common practice: the turbo is carried by a bracket with rod ends, never by the primaries.
+    $plan = turbinePlan(withTurbine(['name' => 'Turbo', 'kind' => 'turbine', 'mass' => '6 kg', 'outlet' => 'A']));
+    [$one] = $plan->fit->growth->hung;
+    $said = implode(' ', array_map(static fn ($notice): string => $notice->message, $plan->notices()));
+    $run = $plan->layout->runs[0]->line;
+    $armMm = hypot($run->end->at->x - $run->start->at->x, $run->end->at->y - $run->start->at->y);
+    expect($one->momentNm())->toBeClose(6 * 9.81 * $armMm / 1000, 0, 0.01)
+        ->and($said)->toContain('Turbo hangs')->toContain('primaries carry no turbo')
+        ->and(implode(' ', array_map(
+            static fn ($notice): string => $notice->message,
+            turbinePlan(withTurbine(['mass' => '6 kg', 'outlet' => 'A']))->notices(),
+        )))->not->toContain('bracket');
+});
+
 // A pound-force is 4.448 N, and a foot of it 1.3558 N·m [NIST SP 811].
 it('shows forces and moments in the units of the job', function () {
     expect(Quantity::Force->show(100.0, UnitSystem::Inch))->toBe('22 lbf')

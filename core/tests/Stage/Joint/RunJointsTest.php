@@ -17,6 +17,7 @@ use UpsweptBead\Core\Stage\Joint\SensorRoom;
 use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\Some;
+use UpsweptBead\Core\Tests\Support\SomeCollectors;
 
 covers(JointList::class, SensorRoom::class);
 
@@ -195,3 +196,12 @@ it('says how far beyond the end of its run a bung lies', function (float $beyond
     );
     expect($told !== [])->toBe($isTold);
 })->with([[25.4, true], [-40.0, false]]);
+
+it('wants a sensor upstream of where a wastegate comes back in', function (string $station, bool $isTold) {
+    // Common practice: behind the return it reads both gases mixed. The return comes in at 300 mm.
+    $job = JobWriter::toArray(SomeCollectors::branched([], true));
+    $job['runs'][0]['fittings'] = [['kind' => 'oxygen-sensor-bung', 'station' => $station, 'fromTop' => 20]];
+    $plan = Planner::plan(JobReader::fromDecoded($job)->job ?? throw new LogicException('unreadable'), Some::shop());
+    $told = array_filter($plan->notices(), static fn (Notice $one): bool => str_contains($one->message, 'reads both gases mixed'));
+    expect($told !== [])->toBe($isTold);
+})->with([['180 mm', false], ['420 mm', true]]);

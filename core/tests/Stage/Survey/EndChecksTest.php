@@ -152,3 +152,11 @@ it('does not say so where enough is kept straight', function () {
     ]);
     expect(toldOf($long, 'Forming a tube'))->toBe([]);
 });
+
+it('says where a ring is too loose on its tube for a butt, and takes one that is not', function (string $bore, bool $isTold) {
+    // 1 3/4 in tube: .060 in over it is too loose (common practice).
+    $job = SomeHeader::job(['runs' => [0 => ['start' => ['kind' => 'v-band', 'bore' => ['shape' => 'round', 'width' => $bore, 'turn' => 0]]]]]);
+    expect(toldOf($job, 'too loose for a butt') !== [])->toBe($isTold)
+        // The tube goes into it, so its inside is no edge.
+        ->and(toldOf($job, 'meet an edge'))->toBe([]);
+})->with([['1.810 in', true], ['1.780 in', false]]);

@@ -175,3 +175,22 @@ it('keeps tubes out of the room for a socket on every nut, but not out of the wa
         ->and(array_values($gaps)[0]->isKept())->toBeFalse()
         ->and(array_values($gaps)[0]->neededMm)->toBeClose(3.0);
 });
+
+it('says of thin tube what it does, but not where it races or is there already', function (array $change, bool $isTold) {
+    $document = SomeHeader::document($change);
+    foreach ([0, 1] as $i) {
+        $document['runs'][$i]['tube'] = 'T1.750x.049';
+        $document['runs'][$i] = [...$document['runs'][$i], ...isset($change['there']) ? ['there' => true] : []];
+    }
+    unset($document['there']);
+    $told = array_values(array_filter(cautions($document), static fn (string $one): bool => str_contains($one, 'is thin')));
+    expect($told)->toHaveCount($isTold ? 1 : 0);
+    if ($isTold) {
+        expect($told[0])->toContain('1 3/4 in × .049 of runs A, B is thin');
+    }
+})->with([
+    'on the road' => [['intake' => ['ground' => 'road']], true],
+    'nobody said' => [[], true],
+    'in a class' => [['intake' => ['ground' => 'class']], false],
+    'there already' => [['there' => true], false],
+]);

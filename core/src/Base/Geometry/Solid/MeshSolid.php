@@ -57,7 +57,9 @@ final readonly class MeshSolid extends KeepOut
     /** A direction of the mesh where it is set down. */
     public function wayOut(Vector $own): Vector
     {
-        return $this->axes[0]->times($own->x)->plus($this->axes[1]->times($own->y))->plus($this->axes[2]->times($own->z));
+        [$x, $y, $z] = $this->axes;
+
+        return $x->times($own->x)->plus($y->times($own->y))->plus($z->times($own->z));
     }
 
     /**

@@ -12,6 +12,7 @@ use UpsweptBead\Core\Base\Reason\Reason;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Job\Collector\CollectorEntry;
 use UpsweptBead\Core\Job\Job;
+use UpsweptBead\Core\Job\Part\PartKind;
 use UpsweptBead\Core\Job\Purpose;
 use UpsweptBead\Core\Job\Run\EndKind;
 use UpsweptBead\Core\Job\Run\FittingKind;
@@ -86,9 +87,18 @@ final readonly class GrowthPlan
     {
         $notices = [];
         foreach ($this->hung as $one) {
-            if ($one->sagMm > $shop->rules->value('growth.sag')) {
+            $path = sprintf('set.parts[%d].mass', array_search($one->part, $job->set->parts, true));
+            if ($one->part->kind === PartKind::Turbine) {
+                $notices[] = Notice::caution($path, sprintf(
+                    '%s hangs %s out on its tubes alone, %s on their flanges: put a bracket with rod ends under it for %s, bumps counted in. It lets the manifold grow; primaries carry no turbo.',
+                    $one->part->name,
+                    Quantity::Length->read($one->armMm, $job->units),
+                    Quantity::Moment->show($one->momentNm(), $job->units),
+                    Quantity::Force->show($one->bumpN, $job->units),
+                ));
+            } elseif ($one->sagMm > $shop->rules->value('growth.sag')) {
                 $notices[] = Notice::caution(
-                    sprintf('set.parts[%d].mass', array_search($one->part, $job->set->parts, true)),
+                    $path,
                     sprintf(
                         '%s sags %s on its tubes alone when they are hot: put a bracket under it for %s, bumps counted in.',
                         $one->part->name,

@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Stage\Fit\Growth;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\Part\HangerSpec;
+use UpsweptBead\Core\Job\Part\PartKind;
 use UpsweptBead\Core\Job\Part\PartSpec;
 use UpsweptBead\Core\Job\Run\EndKind;
 use UpsweptBead\Core\Job\Run\FittingKind;
@@ -39,13 +40,21 @@ final readonly class Hung
      * @param  float  $sagMm  at most
      * @param  float  $loadN  its weight
      * @param  float  $bumpN  the same with what the road adds
+     * @param  float  $armMm  how far out, level, it hangs from where its tubes begin
      */
     private function __construct(
         public PartSpec $part,
         public float $sagMm,
         public float $loadN,
         public float $bumpN,
+        public float $armMm,
     ) {}
+
+    /** What it bends the flanges by that its tubes begin at, N·m. */
+    public function momentNm(): float
+    {
+        return $this->loadN * $this->armMm / 1000;
+    }
 
     /** @return list<self> parts of known mass that no hanger helps to carry */
     public static function all(Job $job, Layout $layout, float $temperatureC, ShopRules $rules): array
@@ -54,7 +63,9 @@ final readonly class Hung
         foreach ($job->set->parts as $part) {
             $letters = $job->collectorOf($part->inlet)->runs ?? [$part->inlet];
             $runs = array_values(array_filter(array_map($layout->run(...), $letters)));
-            $isHeld = $runs === [] || $part->massKg <= 0.0 || $part->outlet !== ''
+            // What a turbine blows into hangs on it, and carries nothing of it.
+            $goesOn = $part->outlet !== '' && $part->kind !== PartKind::Turbine;
+            $isHeld = $runs === [] || $part->massKg <= 0.0 || $goesOn
                 || array_filter($runs, static fn (RoutedRun $one): bool => self::isHeld($one, $job)) !== [];
             if ($isHeld) {
                 continue;
@@ -64,7 +75,13 @@ final readonly class Hung
                 $runs,
             ));
             $loadN = $part->massKg * Weight::G;
-            $all[] = new self($part, $loadN / $stiffness, $loadN, $loadN * $rules->value('growth.bump'));
+            $all[] = new self(
+                $part,
+                $loadN / $stiffness,
+                $loadN,
+                $loadN * $rules->value('growth.bump'),
+                self::armMm($runs),
+            );
         }
 
         return $all;
@@ -88,6 +105,17 @@ final readonly class Hung
         }
 
         return $sum / ($modulusMpa * $inertiaMm4);
+    }
+
+    /** @param  list<RoutedRun>  $runs */
+    private static function armMm(array $runs): float
+    {
+        $out = new Vector(0.0, 0.0, 0.0);
+        foreach ($runs as $one) {
+            $out = $out->plus($one->line->end->at->minus($one->line->start->at)->times(1 / count($runs)));
+        }
+
+        return hypot($out->x, $out->y);
     }
 
     /** Whether anything but its start carries a run. */

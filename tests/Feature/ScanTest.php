@@ -15,7 +15,7 @@ use UpsweptBead\Core\Tests\Support\SomeScan;
  * @param  array<string, mixed>  $document
  * @return array<string, mixed>
  */
-function scanned(array $document, Frame $port): array
+function withScan(array $document, Frame $port): array
 {
     $document['set']['keepOuts'][] = [
         'name' => 'Head scan', 'kind' => 'block', 'shape' => 'mesh', 'at' => ['10 mm', '20 mm', '30 mm'], 'direction' => [0, 1, 0],
@@ -35,7 +35,7 @@ beforeEach(function () {
     $this->signIn();
     $this->port = Frame::facing(new Vector(100, 50, 20), new Vector(0.2, 0.9, -0.3));
     $this->place = $this->downpipe();
-    $this->scan = scanned($this->document($this->place), $this->port);
+    $this->scan = withScan($this->document($this->place), $this->port);
     $this->ask = fn (string $what, array $wishes) => $this->postJson("/jobs/{$this->place->id}/scan/$what", [
         'document' => $this->scan, 'keepOut' => 'Head scan', ...$wishes,
     ]);

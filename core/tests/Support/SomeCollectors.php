@@ -89,6 +89,24 @@ final class SomeCollectors
         return self::read($document);
     }
 
+    /** The same of schedule 10 pipe, collector and runs. */
+    public static function heavy(string $entry, string $tube = 'P1.5-10S'): Job
+    {
+        $document = SomeHeader::document();
+        foreach (array_keys($document['runs']) as $i) {
+            $document['runs'][$i]['tube'] = $tube;
+        }
+        $document['set']['collectors'][0]['entry'] = $entry;
+        $document['set']['collectors'][0]['build'] = [
+            ...self::build(),
+            'tube' => 'P1.5-10S',
+            'at' => [552, 170, -330],
+            'axis' => [0.94, 0, -0.34],
+        ];
+
+        return self::read($document);
+    }
+
     /**
      * A straight run A of 600 mm along x, and a branch W on its side.
      *

@@ -30,7 +30,7 @@ export type Seat = 'set-on' | 'set-in';
 export type Lockable = 'straight' | 'rotation' | 'angle';
 export type FittingKind = 'oxygen-sensor-bung' | 'temperature-probe' | 'bracket' | 'hanger' | 'crack';
 export type AssignmentMode = 'fixed' | 'any' | 'cyclic';
-export type CollectorEntry = 'welded' | 'slip';
+export type CollectorEntry = 'welded' | 'slip' | 'butt';
 export type CollectorMake = 'straight' | 'bent' | 'quarters' | 'bought';
 export type KeepOutKind =
     | 'block'

@@ -42,7 +42,7 @@ final readonly class SetPlanWriter
             'gaps' => array_map($this->gap(...), $layout->gaps),
             'lengths' => array_map($this->lengths(...), $layout->lengths),
             'style' => $this->style($layout->style),
-            'meeting' => $this->meeting(Meeting::of($job)),
+            'meeting' => $this->meeting(Meeting::of($job, array_values($layout->tubes)[0] ?? null)),
             'rules' => [
                 'firstStraight' => $this->figures->length($layout->rules->limits->firstStraightMm),
                 'innerStraight' => $this->figures->length($layout->rules->limits->innerStraightMm),

@@ -96,8 +96,12 @@ final readonly class CollectorSteps
         return new BenchStep(
             StepKind::Trueing,
             $letter,
-            "Expand and true the inlets of {$collector->spec->name}",
-            [
+            ($sizes->isButted ? 'True and bevel' : 'Expand and true')." the inlets of {$collector->spec->name}",
+            $sizes->isButted ? [
+                'Welding has drawn the inlets out of line: lever each true, and tap it round.',
+                'Bevel each edge like that of the tube that comes to it, and clean both sides bright.',
+                'A sample of its tube meets each edge to edge, without a step to be felt inside.',
+            ] : [
                 "Expand each inlet to {$this->length($boreMm)} inside, {$this->length($sizes->leg->value)} of straight are there for it.",
                 'Welding has drawn the inlets out of line: lever each true while the expander holds it.',
                 'Each takes a sample of its tube to the full depth, and turns in it.',

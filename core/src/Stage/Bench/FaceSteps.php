@@ -155,7 +155,7 @@ final readonly class FaceSteps
         $root = null;
         for ($i = 0; $i < count($this->job->set->collectors); $i++) {
             $next = $this->job->collectorOf($letter);
-            if ($next === null || $next->entry !== CollectorEntry::Welded) {
+            if ($next === null || $next->entry === CollectorEntry::Slip) {
                 break;
             }
             $root = $next->name;

@@ -25,7 +25,7 @@ final readonly class Measured
     {
         $gap = new Measure('gap', 'Widest gap', Quantity::Wall, 0.0, FitUp::gapMm($joint, $rules));
 
-        return $joint->type->isButt()
+        return $joint->type->isEdgeToEdge()
             ? [$gap, new Measure('mismatch', 'Mismatch', Quantity::Wall, 0.0, FitUp::mismatchMm($joint, $rules))]
             : [$gap];
     }

@@ -132,7 +132,7 @@ final readonly class LeastStock
             KeepAway::zones($routed),
             [],
             $shrinkMm(Pieces::startButt($this->job, $spec)),
-            $trimMm + $slipMm + $shrinkMm(Pieces::endButt($spec)),
+            $trimMm + $slipMm + $shrinkMm(Pieces::endButt($this->job, $spec)),
         );
     }
 

@@ -9,6 +9,7 @@ use UpsweptBead\Core\Base\Reason\Input;
 use UpsweptBead\Core\Base\Reason\Reason;
 use UpsweptBead\Core\Base\Reason\Source;
 use UpsweptBead\Core\Base\Units\Quantity;
+use UpsweptBead\Core\Job\Collector\CollectorEntry;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\Run\EndKind;
 use UpsweptBead\Core\Job\Run\RunEnd;
@@ -79,7 +80,7 @@ final readonly class Pieces
                 $starts[$i + 1] = ButtKind::Tubes;
             }
         }
-        $ring = self::endButt($spec);
+        $ring = self::endButt($this->job, $spec);
         $ends[$last] = $ring !== null && $this->gives($spans[$last], false, $ring) > 0.0 ? $ring : null;
 
         return [$starts, $ends];
@@ -120,7 +121,7 @@ final readonly class Pieces
         $pie = $bend === null ? null : MadeBends::pieOf($bend, $tube, $this->shop);
         $spec = $this->routed->spec;
         $startButt = $first ? self::startButt($this->job, $spec) : ButtKind::Tubes;
-        $endButt = $last ? self::endButt($spec) : ButtKind::Tubes;
+        $endButt = $last ? self::endButt($this->job, $spec) : ButtKind::Tubes;
         $prepOf = static fn (?ButtKind $butt): EndPrep => $butt === null
             ? EndPrep::Square
             : EndPrep::forButt($tube->wallMm);
@@ -207,12 +208,13 @@ final readonly class Pieces
     }
 
     /**
-     * A run ends in a butt only at a ring: a flange's fillet hardly shrinks, a slip fillet not at all. One that may still
-     * grow has its next butt to come: its last piece is cut for it, so that it fits as it is when the next is put on.
+     * A run ends in a butt only at a ring, or at a collector that it is butted to: a flange's fillet hardly shrinks, a
+     * slip fillet not at all. One that may still grow has its next butt to come: its last piece is cut for it, so that it fits as it is when the next is put on.
      */
-    public static function endButt(RunSpec $spec): ?ButtKind
+    public static function endButt(Job $job, RunSpec $spec): ?ButtKind
     {
         return match (true) {
+            self::isButted($job, $spec) => ButtKind::Tubes,
             $spec->end->kind === EndKind::VBand => ButtKind::Ring,
             $spec->end->kind === EndKind::Open && $spec->end->isFree => ButtKind::Tubes,
             default => null,
@@ -223,7 +225,14 @@ final readonly class Pieces
     public static function slips(Job $job, RunSpec $spec): bool
     {
         return $spec->end->kind->slipsIn()
-            || ($spec->end->kind === EndKind::Open && $job->collectorOf($spec->letter) !== null);
+            || ($spec->end->kind === EndKind::Open && $job->collectorOf($spec->letter) !== null
+                && ! self::isButted($job, $spec));
+    }
+
+    private static function isButted(Job $job, RunSpec $spec): bool
+    {
+        return $spec->end->kind === EndKind::Open
+            && $job->collectorOf($spec->letter)?->entry === CollectorEntry::Butt;
     }
 
     private function shrinkMm(?ButtKind $butt): float

@@ -133,7 +133,7 @@ final readonly class FitPlan
                 $pattern = $pattern->rocking($up, $access?->joints[$joint->id]->inPlace->arcs ?? null);
             }
             $one = $access?->joints[$joint->id] ?? null;
-            if ($one !== null && $joint->type->isButt()) {
+            if ($one !== null && $joint->type->isEdgeToEdge()) {
                 $isTogether = $build->find(StepKind::Weld->key($joint->id))?->phase === Phase::Together;
                 $pattern = $pattern->shielding(($isTogether ? $one->together : $one->alone)->arcs);
             }

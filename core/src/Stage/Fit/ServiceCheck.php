@@ -75,8 +75,10 @@ final readonly class ServiceCheck
             }
         }
         $collector = $job->collectorOf($spec->letter);
-        if ($collector !== null && $collector->entry === CollectorEntry::Welded && $spec->end->kind === EndKind::Open) {
-            $tied[] = "welded into $collector->name";
+        if ($collector !== null && $collector->entry !== CollectorEntry::Slip && $spec->end->kind === EndKind::Open) {
+            $tied[] = $collector->entry === CollectorEntry::Butt
+                ? "welded to $collector->name"
+                : "welded into $collector->name";
         }
 
         return $tied;

@@ -9,6 +9,7 @@ use UpsweptBead\Core\Base\Reason\Choice;
 use UpsweptBead\Core\Base\Reason\Figure;
 use UpsweptBead\Core\Base\Units\Length;
 use UpsweptBead\Core\Job\Collector\CollectorBuild;
+use UpsweptBead\Core\Job\Collector\CollectorEntry;
 use UpsweptBead\Core\Job\Collector\CollectorMake;
 use UpsweptBead\Core\Job\Collector\CollectorSpec;
 use UpsweptBead\Core\Job\Job;
@@ -192,6 +193,7 @@ final readonly class FirstLayout
      */
     private function collectors(array $letters): array
     {
+        $entry = CollectorEntry::usual($this->tube->wallMm);
         $scrolls = $this->start->hasTwoScrolls ? $this->start->scrolls() : [];
         if ($scrolls !== [] && count($this->start->firing()) <= count($letters)) {
             $of = static fn (int $i): array => array_map(
@@ -200,8 +202,8 @@ final readonly class FirstLayout
             );
 
             return [
-                new CollectorSpec('First scroll', $of(0), AssignmentMode::Any, []),
-                new CollectorSpec('Second scroll', $of(1), AssignmentMode::Any, []),
+                new CollectorSpec('First scroll', $of(0), AssignmentMode::Any, [], $entry),
+                new CollectorSpec('Second scroll', $of(1), AssignmentMode::Any, [], $entry),
             ];
         }
         $inlets = $letters === [] ? max(2, $this->start->cylinders) : count($letters);
@@ -216,6 +218,7 @@ final readonly class FirstLayout
             $letters,
             $isCyclic ? AssignmentMode::Cyclic : AssignmentMode::Any,
             $isCyclic ? array_map(static fn (int $one): string => $letters[$one - 1], $firing) : [],
+            $entry,
             build: $inlets > CollectorBuild::MOST_INLETS ? null : new CollectorBuild(
                 'M',
                 $this->start->makesCollector ? CollectorMake::Straight : CollectorMake::Bought,

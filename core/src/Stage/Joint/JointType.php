@@ -14,6 +14,7 @@ enum JointType: string
     case VBandButt = 'v-band-butt';
     case FlangeSeal = 'flange-seal';
     case FlangeFillet = 'flange-fillet';
+    case InletButt = 'inlet-butt';
     case SlipFillet = 'slip-fillet';
     case Slip = 'slip';
     case Flare = 'flare';
@@ -32,6 +33,7 @@ enum JointType: string
             self::VBandButt => 'V-band butt',
             self::FlangeSeal => 'Flange, inside seal pass',
             self::FlangeFillet => 'Flange, outside fillet',
+            self::InletButt => 'Butt at the collector',
             self::SlipFillet => 'Slip fillet',
             self::Slip => 'Slip joint, not welded',
             self::Flare => 'Ball flare, not welded',
@@ -49,7 +51,7 @@ enum JointType: string
     public function seamKind(): SeamKind
     {
         return match ($this) {
-            self::Butt, self::PieCut, self::VBandButt, self::Crack => SeamKind::Butts,
+            self::Butt, self::PieCut, self::VBandButt, self::InletButt, self::Crack => SeamKind::Butts,
             self::FlangeSeal, self::DonutSeam => SeamKind::Seals,
             self::MergeSeam, self::Saddle => SeamKind::Merges,
             default => SeamKind::Fillets,
@@ -87,7 +89,9 @@ enum JointType: string
      */
     public function isTaped(): bool
     {
-        return in_array($this, [self::Butt, self::PieCut, self::MergeSeam, self::SlipFillet, self::Saddle], true);
+        return in_array($this, [
+            self::Butt, self::PieCut, self::InletButt, self::MergeSeam, self::SlipFillet, self::Saddle,
+        ], true);
     }
 
     /**
@@ -105,17 +109,23 @@ enum JointType: string
         return in_array($this, [self::Bung, self::Tab, self::Crack], true);
     }
 
-    /** Whether it joins two pieces of tube end to end. */
+    /** Whether it joins two pieces of a run end to end. */
     public function isButt(): bool
     {
         return $this === self::Butt || $this === self::PieCut;
+    }
+
+    /** Whether two tubes meet edge to edge, at a collector too: with a gap to be filled and walls to be lined up. */
+    public function isEdgeToEdge(): bool
+    {
+        return $this->isButt() || $this === self::InletButt;
     }
 
     /** By which rule it pulls its two sides together; fillets and seams along a tube hardly do. */
     public function buttKind(): ?ButtKind
     {
         return match ($this) {
-            self::Butt => ButtKind::Tubes,
+            self::Butt, self::InletButt => ButtKind::Tubes,
             self::VBandButt => ButtKind::Ring,
             self::PieCut => ButtKind::Wedges,
             default => null,

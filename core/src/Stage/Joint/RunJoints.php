@@ -134,6 +134,7 @@ final readonly class RunJoints
         return match ($this->job->collectorOf($this->routed->spec->letter)?->entry) {
             CollectorEntry::Welded => [JointType::SlipFillet],
             CollectorEntry::Slip => [JointType::Slip],
+            CollectorEntry::Butt => [JointType::InletButt],
             null => [],
         };
     }

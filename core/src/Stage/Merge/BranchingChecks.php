@@ -104,6 +104,9 @@ final readonly class BranchingChecks
     /** @return list<Notice> */
     private function slips(BuiltCollector $one): array
     {
+        if ($one->sizes->isButted) {
+            return $this->butts($one);
+        }
         $rules = $this->shop->rules;
         $notices = [];
         foreach ($one->runs($this->job) as $run) {
@@ -129,6 +132,28 @@ final readonly class BranchingChecks
         return $notices;
     }
 
+    /** @return list<Notice> tubes whose edges do not meet those of the inlets */
+    private function butts(BuiltCollector $one): array
+    {
+        $inlet = $one->tube();
+        $notices = [];
+        foreach ($one->runs($this->job) as $run) {
+            $tube = $this->shop->catalogue->tubes[$run->tubeId] ?? null;
+            // Walls that stand off by a quarter of the thinner are no butt; the trade's rule of thumb.
+            $isOff = $tube !== null
+                && max(abs($tube->odMm - $inlet->odMm), abs($tube->idMm() - $inlet->idMm())) / 2
+                    > min($tube->wallMm, $inlet->wallMm) / 4;
+            if ($isOff) {
+                $notices[] = Notice::caution(
+                    $one->path,
+                    "{$one->spec->name}: run $run->letter of $tube->name does not meet an inlet of $inlet->name edge to edge. Take the same tube for both, or a slip.",
+                );
+            }
+        }
+
+        return $notices;
+    }
+
     /** A tube that would have to be expanded by more than twice what may be tears. Our own figure. */
     private function isImpossible(Refusal $refusal): bool
     {
@@ -144,7 +169,7 @@ final readonly class BranchingChecks
             'leg-too-short' => "finds $by too little straight in its inlet to slip in.",
             'too-loose' => "is loose in its inlet, by $by more than may be; take smaller tube for the collector.",
             'expansion-too-large' => sprintf(
-                'needs its inlet expanded by %.1f %% more than may be; take larger tube for the collector.',
+                'needs its inlet expanded by %.1f %% more than may be; butt it on, or take larger tube for the collector.',
                 $refusal->by ?? 0.0,
             ),
             default => "does not fit its inlet: $refusal->what.",

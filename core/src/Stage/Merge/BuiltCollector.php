@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Stage\Merge;
 use UpsweptBead\Core\Base\Geometry\Frame;
 use UpsweptBead\Core\Base\Geometry\Vector;
 use UpsweptBead\Core\Job\Collector\CollectorBuild;
+use UpsweptBead\Core\Job\Collector\CollectorEntry;
 use UpsweptBead\Core\Job\Collector\CollectorMake;
 use UpsweptBead\Core\Job\Collector\CollectorSpec;
 use UpsweptBead\Core\Job\Collector\InletPose;
@@ -103,6 +104,7 @@ final readonly class BuiltCollector
             $bends,
             $job->overrides,
             $shop->rules,
+            $spec->entry === CollectorEntry::Butt,
         );
     }
 

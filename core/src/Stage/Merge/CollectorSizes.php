@@ -9,6 +9,7 @@ use UpsweptBead\Core\Base\Reason\Input;
 use UpsweptBead\Core\Base\Reason\Overrides;
 use UpsweptBead\Core\Base\Reason\Reason;
 use UpsweptBead\Core\Base\Reason\Source;
+use UpsweptBead\Core\Base\Reason\SourceKind;
 use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Job\Collector\CollectorBuild;
 use UpsweptBead\Core\Job\Collector\CollectorMake;
@@ -22,6 +23,9 @@ final readonly class CollectorSizes
 {
     /** A bought collector is taken to be so long until it is measured (mm): our own guess, said to be one. */
     private const UNMEASURED_MM = 150.0;
+
+    /** Straight of an inlet that a tube is butted to, mm: an inch; our own figure. */
+    private const BUTTED_MM = 25.4;
 
     /** A blank is cut to whole steps of this (mm). */
     private const BLANK_STEP_MM = 5.0;
@@ -50,6 +54,7 @@ final readonly class CollectorSizes
      * @param  TubeSize  $outlet  the tube behind it
      * @param  BendStock|null  $bend  what merge bends are cut from
      * @param  list<BendStock>  $bends  and what else they can be cut from
+     * @param  bool  $isButted  whether tubes meet its inlets edge to edge, so that none is expanded
      */
     public function __construct(
         public CollectorBuild $build,
@@ -60,9 +65,12 @@ final readonly class CollectorSizes
         public array $bends,
         private Overrides $overrides,
         private ShopRules $rules,
+        public bool $isButted = false,
     ) {
         $this->round = new RoundTube($tube->odMm, $tube->wallMm);
-        $boreMm = max($tube->idMm(), $entering->odMm + $rules->value('slip.clearance'));
+        $boreMm = $isButted
+            ? $tube->idMm()
+            : max($tube->idMm(), $entering->odMm + $rules->value('slip.clearance'));
         $this->mouthOdMm = $boreMm + 2 * $tube->wallMm;
         $this->lean = $this->lean();
         $this->leg = $this->leg();
@@ -125,6 +133,9 @@ final readonly class CollectorSizes
 
     private function leg(): Figure
     {
+        if ($this->isButted) {
+            return $this->buttedLeg();
+        }
         [$depth, $lead] = [$this->rules->get('fit.slip_depth'), $this->rules->get('slip.lead_in')];
         $legMm = $depth->value + $lead->value;
         $inStockMm = $this->build->make === CollectorMake::Bent ? $this->bend?->longestLegMm() : null;
@@ -139,6 +150,19 @@ final readonly class CollectorSizes
             [$depth->asInput(), $lead->asInput()],
             $depth->source,
             'A shallower slip, or bends with longer legs.',
+        ));
+    }
+
+    /** Nothing goes in: only what a clamp holds and a torch gets round. */
+    private function buttedLeg(): Figure
+    {
+        $mm = min(self::BUTTED_MM, $this->build->make === CollectorMake::Bent ? $this->bend?->longestLegMm() ?? INF : INF);
+
+        return $this->figure('leg', 'Straight before they meet', Quantity::Length, $mm, new Reason(
+            'Its tubes are butted on, so nothing is expanded: enough straight to hold it by and to get round it with a torch.',
+            [Input::of('Wall', Quantity::Wall, $this->tube->wallMm)],
+            new Source(SourceKind::Shop),
+            'How tightly the merge has to sit.',
         ));
     }
 

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace UpsweptBead\Core\Stage\Survey;
 
 use UpsweptBead\Core\Base\Geometry\Vector;
+use UpsweptBead\Core\Job\Collector\CollectorEntry;
 use UpsweptBead\Core\Job\Collector\CollectorSpec;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\Run\RunSpec;
+use UpsweptBead\Core\Shop\Stock\TubeSize;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
 
 /** Where runs meet as it stands now: what is proposed when a collector is set down as one thing. */
@@ -19,11 +21,21 @@ final readonly class Meeting
      */
     private function __construct(public CollectorSpec $collector, public Vector $at, public Vector $axis) {}
 
-    /** The first collector there is, or all runs where there is none; null without runs. */
-    public static function of(Job $job): ?self
+    /**
+     * The first collector there is, or all runs where there is none; null without runs.
+     *
+     * @param  ?TubeSize  $tube  of the runs, which decides how they usually enter
+     */
+    public static function of(Job $job, ?TubeSize $tube = null): ?self
     {
         $letters = array_map(static fn (RunSpec $run): string => $run->letter, $job->runs);
-        $collector = $job->set->collectors[0] ?? new CollectorSpec('Collector', $letters, AssignmentMode::Any, []);
+        $collector = $job->set->collectors[0] ?? new CollectorSpec(
+            'Collector',
+            $letters,
+            AssignmentMode::Any,
+            [],
+            CollectorEntry::usual($tube->wallMm ?? 0.0),
+        );
         $meets = static fn (RunSpec $run): bool => in_array($run->letter, $collector->runs, true);
         $ends = array_values(array_filter($job->runs, $meets));
         if ($ends === []) {

@@ -62,7 +62,7 @@ final readonly class Deposit
     /** Length of wire that a seam takes. */
     public static function wire(Joint $joint, Figure $wire, float $beadToWall, Rule $gap): Figure
     {
-        $isOpen = $joint->type->isButt();
+        $isOpen = $joint->type->isEdgeToEdge();
         $areaMm2 = self::areaMm2($joint, $beadToWall) + ($isOpen ? $gap->value * $joint->thinnerMm() : 0.0);
         $wireMm2 = M_PI / 4 * $wire->value ** 2;
         $lengthMm = $joint->seam->lengthMm * $areaMm2 / self::USED / $wireMm2;

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 use UpsweptBead\Core\Base\Reason\Notice;
 use UpsweptBead\Core\Job\Collector\CollectorEntry;
+use UpsweptBead\Core\Job\Collector\SeamKind;
 use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Job\JobWriter;
+use UpsweptBead\Core\Stage\Cut\EndPrep;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Joint\JointType;
 use UpsweptBead\Core\Stage\Plan\Plan;
 use UpsweptBead\Core\Stage\Plan\Planner;
 use UpsweptBead\Core\Tests\Support\Some;
+use UpsweptBead\Core\Tests\Support\SomeCollectors;
 use UpsweptBead\Core\Tests\Support\SomeRoutedSets;
 
 /** @param  array<string, mixed>  $change */
@@ -76,10 +79,60 @@ it('keeps what a person chose for a collector, and says nothing of what is usual
     $document = JobWriter::toArray($job);
     expect(array_key_exists('entry', $document['set']['collectors'][0]))->toBe($isWritten)
         ->and(JobReader::fromDecoded($document)->job?->set->collectors[0]->entry)->toBe($entry);
-})->with([[CollectorEntry::Welded, false], [CollectorEntry::Slip, true]]);
+})->with([[CollectorEntry::Welded, false], [CollectorEntry::Slip, true], [CollectorEntry::Butt, true]]);
 
 it('refuses a way of entering that it does not know', function () {
     $document = SomeRoutedSets::veeEight();
     $document['set']['collectors'][0]['entry'] = 'glued';
     expect(JobReader::fromDecoded($document)->faults[0]->path)->toBe('set.collectors[0].entry');
+});
+
+it('butts a run to its collector edge to edge: nothing goes in, both are bevelled, and it is cut for the draw of a butt', function () {
+    $plan = entering('butt');
+    $joint = lastJoint($plan, 'E');
+    $pieces = $plan->cut->pieces['E'];
+    $last = $pieces[count($pieces) - 1];
+    $slips = entering('welded')->cut->pieces['E'];
+    expect($joint->type)->toBe(JointType::InletButt)
+        ->and($joint->type->seamKind())->toBe(SeamKind::Butts)
+        ->and($last->allowances->slip->value)->toBe(0.0)
+        ->and($last->cutLengthMm())->toBeLessThan($slips[count($slips) - 1]->cutLengthMm())
+        ->and($last->endPrep)->toBe(EndPrep::forButt($plan->layout->runs[0]->tube->wallMm))
+        // Tacked like a butt: gap and mismatch are read; welded last, as it ties the runs together.
+        ->and(array_map(static fn ($one): string => $one->name, $plan->step("tack.$joint->id")->measures ?? []))->toBe(['gap', 'mismatch'])
+        ->and($plan->fit->build->find("weld.$joint->id")?->why)->toContain('ties the runs to one another')
+        ->and($plan->weld->sheets[$joint->id]->settings['amps']->value)->toBeGreaterThan(0.0);
+});
+
+it('orders every butt at a collector behind the seams of its run, like a slip that is welded', function () {
+    foreach (['welded', 'butt'] as $entry) {
+        $plan = entering($entry);
+        $order = array_column($plan->fit->build->tasks, 'id');
+        foreach (['E', 'F', 'G', 'H'] as $letter) {
+            $last = array_search('weld.'.lastJoint($plan, $letter)->id, $order, true);
+            foreach ($plan->joints->ofRun($letter) as $joint) {
+                if ($joint->type->isButt()) {
+                    expect(array_search("weld.$joint->id", $order, true))->toBeLessThan($last);
+                }
+            }
+        }
+    }
+});
+
+it('butts schedule 10 and heavier, slips what is thinner', function (float $wallMm, CollectorEntry $entry) {
+    // Common practice; NPS 1 1/4 schedule 10S has 2.77 mm [ASME B36.19M, from memory].
+    expect(CollectorEntry::usual($wallMm))->toBe($entry);
+})->with([[2.77, CollectorEntry::Butt], [3.048, CollectorEntry::Butt], [2.108, CollectorEntry::Welded], [1.651, CollectorEntry::Welded]]);
+
+it('takes a collector of the primaries’ own pipe, butted, and refuses it as a slip', function () {
+    $heavy = static fn (string $entry): Plan => Planner::plan(SomeCollectors::heavy($entry), Some::shop());
+    $said = static fn (Plan $plan): string => implode(' ', array_map(static fn (Notice $one): string => $one->message, $plan->notices()));
+    expect($said($heavy('welded')))->toContain('expanded by')->toContain('butt it on')
+        ->and($said($heavy('butt')))->not->toContain('expanded by')->not->toContain('edge to edge')
+        ->and($heavy('butt')->layout->placement->collectors->all[0]->sizes->leg->value)->toBe(25.4);
+});
+
+it('says where edges do not meet', function () {
+    $plan = Planner::plan(SomeCollectors::heavy('butt', 'T2.000x.120'), Some::shop());
+    expect(implode(' ', array_map(static fn (Notice $one): string => $one->message, $plan->notices())))->toContain('does not meet an inlet of');
 });

@@ -26,6 +26,7 @@
     let gap = $state('2 mm');
     const entries = [
         { id: 'welded', name: 'slip in, welded all round' },
+        { id: 'butt', name: 'butt, welded all round' },
         { id: 'slip', name: 'slip joint, not welded' },
     ];
     let assignment = $state('any');

@@ -85,7 +85,11 @@ final readonly class BuildOrder
         $runs = [...$collector->spec->runs, ...$collector->build->into === null ? [] : [$collector->build->into]];
         foreach ($runs as $letter) {
             foreach ($joints->ofRun($letter) as $joint) {
-                $isInto = in_array($joint->type, [JointType::Slip, JointType::SlipFillet], true);
+                $isInto = in_array(
+                    $joint->type,
+                    [JointType::Slip, JointType::SlipFillet, JointType::InletButt],
+                    true,
+                );
                 $isBehind = $letter === $collector->build->into && $joint->seam->stationMm <= 0.0;
                 foreach ($isInto || $isBehind ? $welds : [] as $weld) {
                     $graph->before(

@@ -218,9 +218,9 @@ final readonly class RunTasks
     /** @param  list<float>  $rank */
     private static function fit(Joint $joint, string $why, array $rank): Task
     {
-        // A tube slides into its collector; everything else is brought to what stands there already.
-        $slides = in_array($joint->type, [JointType::Slip, JointType::SlipFillet], true);
-        [$brings, $to] = $slides ? [$joint->between, $joint->and] : [$joint->and, $joint->between];
+        // A tube goes to its collector; everything else is brought to what stands there already.
+        $goes = in_array($joint->type, [JointType::Slip, JointType::SlipFillet, JointType::InletButt], true);
+        [$brings, $to] = $goes ? [$joint->between, $joint->and] : [$joint->and, $joint->between];
 
         return new Task(
             StepKind::Tack, $joint->id, Phase::Trial, $joint->run, $joint, $brings->name, $to->name,
@@ -242,6 +242,7 @@ final readonly class RunTasks
             $i === 0 => 'The datum: everything else is measured from it. Bevelled, faced and clean before it is fixed.',
             $joint->type === JointType::Slip => 'Slides in to its depth mark and turns to its line; it is not welded.',
             $joint->type === JointType::Flare => 'Its ball lets it turn and tip until the far end agrees; it is drawn up, not welded.',
+            $joint->type === JointType::InletButt => 'The closing joint: the last piece was cut long and is trimmed to meet the inlet edge to edge, both bevelled alike.',
             $joint->type === JointType::SlipFillet => 'Slides in to its depth mark; tacked there, it holds the run and its part together.',
             $i === $count - 1 => 'The closing joint: the last piece was cut long and is trimmed to meet the part here.',
             default => 'Built outwards from the datum, so that every error shows before the next piece is cut to its line.',

@@ -36,6 +36,7 @@ final readonly class WeldTasks
         JointType::VBandButt,
         JointType::FlangeSeal,
         JointType::FlangeFillet,
+        JointType::InletButt,
         JointType::SlipFillet,
         JointType::Saddle,
     ];
@@ -266,7 +267,7 @@ final readonly class WeldTasks
                     );
                 }
             }
-            $ties = in_array($joint->type, [JointType::SlipFillet, JointType::Saddle], true);
+            $ties = in_array($joint->type, [JointType::InletButt, JointType::SlipFillet, JointType::Saddle], true);
             if ($ties && in_array($other->type, [JointType::FlangeFillet, JointType::VBandButt], true)) {
                 $this->graph->before(
                     StepKind::Weld->key($other->id),
@@ -326,7 +327,7 @@ final readonly class WeldTasks
             JointType::VBandButt => 'After the run has been proved on the vehicle; clamped to its mate so the ring stays round.',
             JointType::FlangeSeal => 'The inside seal comes before the outside: little heat, no colour through.'
                 .($isSet ? ' From port to port like a bolt pattern, bolted to the fixture.' : ''),
-            JointType::SlipFillet => 'Last of all: the collector ties the runs to one another.',
+            JointType::InletButt, JointType::SlipFillet => 'Last of all: the collector ties the runs to one another.',
             JointType::Saddle => 'The branch is tacked into its own run first, its hole cut from it as fitted; the saddle is welded last.',
             default => 'Last: it ties the run to its length.',
         };

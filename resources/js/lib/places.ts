@@ -2,7 +2,17 @@
 import type { JobDocument, Stage } from './answers';
 
 /** In the order of the work; a stage's key is its place here, so that the survey is 1. */
-export const STAGES: Stage[] = ['intake', 'survey', 'route', 'merge', 'cut', 'fit', 'weld', 'bench', 'handover'];
+export const STAGES: Stage[] = [
+    'intake',
+    'survey',
+    'route',
+    'merge',
+    'cut',
+    'fit',
+    'weld',
+    'bench',
+    'handover',
+];
 
 /** The stage whose screen has the field for a place such as `runs[2].route.bends[0].angle`. */
 export function stageOf(path: string, document: JobDocument): Stage {
@@ -88,7 +98,10 @@ export function nameOf(path: string, document: JobDocument): string {
             typeof here === 'object' && here !== null ? (here as Record<string, unknown>)[step] : undefined;
         const list = steps[i - 1] ?? '';
         if (/^\d+$/.test(step)) words.push(entryOf(list, Number(step), here));
-        else if ((step === 'runs' && i === 0) || ['set', 'route', 'build', 'measured', 'intake'].includes(step))
+        else if (
+            (step === 'runs' && i === 0) ||
+            ['set', 'route', 'build', 'measured', 'intake'].includes(step)
+        )
             continue;
         else if (step === 'job' && steps.length > 1) words.push('the job');
         else if (!(step in NAMED) || i === steps.length - 1)

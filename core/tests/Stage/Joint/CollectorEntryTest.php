@@ -128,7 +128,8 @@ it('takes a collector of the primaries’ own pipe, butted, and refuses it as a 
     $heavy = static fn (string $entry): Plan => Planner::plan(SomeCollectors::heavy($entry), Some::shop());
     $said = static fn (Plan $plan): string => implode(' ', array_map(static fn (Notice $one): string => $one->message, $plan->notices()));
     expect($said($heavy('welded')))->toContain('expanded by')->toContain('butt it on')
-        ->and($said($heavy('butt')))->not->toContain('expanded by')->not->toContain('edge to edge')
+        ->and(str_contains($said($heavy('butt')), 'expanded by'))->toBeFalse()
+        ->and(str_contains($said($heavy('butt')), 'edge to edge'))->toBeFalse()
         ->and($heavy('butt')->layout->placement->collectors->all[0]->sizes->leg->value)->toBe(25.4);
 });
 

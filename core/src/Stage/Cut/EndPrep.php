@@ -11,6 +11,7 @@ enum EndPrep: string
     case BevelAndLand = 'bevel-and-land';
     case Square = 'square';
     case Template = 'template';
+    case TemplateAndLand = 'template-and-land';
     case Saddle = 'saddle';
     case Slant = 'slant';
 
@@ -25,6 +26,12 @@ enum EndPrep: string
         return $wallMm >= self::HEAVY_MM ? self::BevelAndLand : self::LightBevel;
     }
 
+    /** The same along a line that a template gives. */
+    public static function forTemplate(float $wallMm): self
+    {
+        return $wallMm >= self::HEAVY_MM ? self::TemplateAndLand : self::Template;
+    }
+
     public function label(): string
     {
         return match ($this) {
@@ -32,6 +39,7 @@ enum EndPrep: string
             self::BevelAndLand => 'Bevel, land 0.8 mm',
             self::Square => 'Square',
             self::Template => 'To its template, light bevel',
+            self::TemplateAndLand => 'To its template, bevel, land 0.8 mm',
             self::Saddle => 'To the saddle template',
             self::Slant => 'At an angle, to its template',
         };
@@ -40,6 +48,6 @@ enum EndPrep: string
     /** Whether it is cut along a line round the tube that a template gives. */
     public function isToTemplate(): bool
     {
-        return in_array($this, [self::Template, self::Saddle, self::Slant], true);
+        return in_array($this, [self::Template, self::TemplateAndLand, self::Saddle, self::Slant], true);
     }
 }

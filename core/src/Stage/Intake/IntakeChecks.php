@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpsweptBead\Core\Stage\Intake;
 
+use UpsweptBead\Core\Base\Reason\Figure;
 use UpsweptBead\Core\Base\Reason\Notice;
 use UpsweptBead\Core\Job\Intake\Brought;
 use UpsweptBead\Core\Job\Intake\BroughtPart;
@@ -38,6 +39,7 @@ final readonly class IntakeChecks
             )] : [],
             ...self::pairing($start),
             ...self::standIns($start),
+            ...self::ranges($start),
             ...array_merge(...array_map(
                 static fn (int $i, BroughtPart $one): array => self::brought($i, $one, $start->metal, $shop),
                 array_keys($start->intake->brought),
@@ -75,12 +77,41 @@ final readonly class IntakeChecks
     /** @return list<Notice> */
     private static function pairing(StartingPoint $start): array
     {
+        if ($start->isPairingUnread()) {
+            return [Notice::caution(
+                'intake',
+                "Scrolls: \"{$start->figures['pairing']->value}\" cannot be read; write every cylinder once, as in 1 + 4 and 2 + 3.",
+            )];
+        }
+
         return $start->hasTwoScrolls && $start->scrolls() === []
             ? [Notice::caution(
                 'intake.firing',
                 'A twin scroll wants its cylinders paired by the firing order, an even number of them: say how it fires.',
             )]
             : [];
+    }
+
+    /** @return list<Notice> figures that somebody put beyond what is counted with */
+    private static function ranges(StartingPoint $start): array
+    {
+        $notices = [];
+        foreach ([
+            'bends' => (float) $start->bends,
+            'length' => $start->lengthMm,
+        ] as $key => $countedWith) {
+            $figure = $start->figures[$key] ?? null;
+            if ($figure instanceof Figure && abs($figure->value - $countedWith) > 0.5) {
+                $notices[] = Notice::caution('intake', sprintf(
+                    '%s: %s is counted with, not %s.',
+                    $figure->label,
+                    $figure->quantity->read($countedWith, $start->job->units),
+                    $figure->quantity->read($figure->value, $start->job->units),
+                ));
+            }
+        }
+
+        return $notices;
     }
 
     /** @return list<Notice> what still stands where the layout put it, though nobody measured that */

@@ -43,6 +43,11 @@ final readonly class StartingPoint
 
     public const MOST_BENDS = 12;
 
+    /** What a run is counted with, mm: longer or shorter ones are a slip of the hand. Our own figures. */
+    public const LEAST_LENGTH_MM = 50.0;
+
+    public const MOST_LENGTH_MM = 12_000.0;
+
     /** Length of one run in mm where no sum gives it; our own figures. */
     private const LENGTH_MM = [
         'turbo-manifold' => 300.0,
@@ -114,14 +119,18 @@ final readonly class StartingPoint
             $size,
             isset($shop->catalogue->metals[$metal->value]) ? $metal->value : $metal->proposed,
             $cylinders,
-            ($figures['bends'] ?? null) instanceof Figure
-                ? max(0, min(self::MOST_BENDS, (int) round($figures['bends']->value)))
-                : 0,
-            ($figures['length'] ?? null) instanceof Figure ? $figures['length']->value : 0.0,
+            (int) round(self::within($figures['bends'] ?? null, 0.0, (float) self::MOST_BENDS)),
+            self::within($figures['length'] ?? null, self::LEAST_LENGTH_MM, self::MOST_LENGTH_MM),
             $cylinders <= CollectorBuild::MOST_INLETS
                 && (($figures['collector'] ?? null)?->value === self::MAKE || $job->purpose === Purpose::Collector),
             isset($figures['pairing']),
         );
+    }
+
+    /** What is counted with: a figure as far as it can be; 0 where there is none. */
+    private static function within(Figure|Choice|null $one, float $least, float $most): float
+    {
+        return $one instanceof Figure ? max($least, min($most, $one->value)) : 0.0;
     }
 
     /** Whether such a job has a run for every cylinder. */
@@ -133,18 +142,52 @@ final readonly class StartingPoint
     /** @return list<int> cylinders as they fire; empty where nobody said and no order is usual */
     public function firing(): array
     {
-        return $this->intake->firing !== [] ? $this->intake->firing : self::FIRING[$this->cylinders] ?? [];
+        return self::firingOf($this->intake);
+    }
+
+    /** @return list<int> */
+    private static function firingOf(IntakeSpec $intake): array
+    {
+        return $intake->firing !== []
+            ? $intake->firing
+            : self::FIRING[$intake->cylinders ?? self::USUAL_CYLINDERS] ?? [];
     }
 
     /**
-     * Cylinders of either scroll: every other one of the firing order, so that pulses in one are as far apart as they
-     * can be. Empty where the order is not known, or their number is odd.
+     * Cylinders of either scroll: as somebody paired them, else every other one of the firing order, so that pulses in
+     * one are as far apart as they can be. Empty where the order is not known, or their number is odd.
      *
      * @return array{}|array{list<int>, list<int>}
      */
     public function scrolls(): array
     {
-        return self::paired($this->firing());
+        return $this->saidScrolls() ?? self::paired($this->firing());
+    }
+
+    /** Whether somebody paired them in words that cannot be read. */
+    public function isPairingUnread(): bool
+    {
+        return ($this->figures['pairing'] ?? null)?->override !== null && $this->saidScrolls() === null;
+    }
+
+    /** @return array{list<int>, list<int>}|null of "1 + 4 and 2 + 3", every cylinder once */
+    private function saidScrolls(): ?array
+    {
+        $said = $this->figures['pairing'] ?? null;
+        $groups = $said instanceof Choice && $said->override !== null ? explode('and', $said->value) : [];
+        if (count($groups) !== 2) {
+            return null;
+        }
+        $read = static function (string $group): array {
+            preg_match_all('/\d+/', $group, $found);
+
+            return array_map(intval(...), $found[0]);
+        };
+        [$one, $other] = [$read($groups[0]), $read($groups[1])];
+        $all = [...$one, ...$other];
+        sort($all);
+
+        return $one !== [] && $other !== [] && $all === range(1, $this->cylinders) ? [$one, $other] : null;
     }
 
     /**
@@ -292,8 +335,7 @@ final readonly class StartingPoint
 
     private static function pairing(Job $job, IntakeSpec $intake): Choice
     {
-        $cylinders = $intake->cylinders ?? self::USUAL_CYLINDERS;
-        $firing = $intake->firing !== [] ? $intake->firing : self::FIRING[$cylinders] ?? [];
+        $firing = self::firingOf($intake);
         $scrolls = self::paired($firing);
 
         return $job->overrides->onChoice(Choice::of(

@@ -74,3 +74,11 @@ it('keeps saying that nothing was measured until it was', function () {
     ), $laid->set);
     expect($said($moved))->toContain('Nothing was measured yet of Collector: it stands');
 });
+
+it('says what it counts with where a figure is beyond that', function () {
+    expect(saidAtIntake('header', [], SomeIntake::overruled('intake.bends', '5000')))->toContain('12 is counted with, not 5000')
+        ->and(saidAtIntake('header', [], SomeIntake::overruled('intake.length', '60 ft')))->toContain('is counted with, not')
+        ->and(saidAtIntake('header', [], SomeIntake::overruled('intake.bends', '4')))->toBe('')
+        ->and(saidAtIntake('turbo-manifold', ['scrolls' => 'two'], SomeIntake::overruled('intake.pairing', 'as you like')))
+        ->toContain('"as you like" cannot be read');
+});

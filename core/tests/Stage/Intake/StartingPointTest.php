@@ -73,3 +73,17 @@ it('goes by what somebody put in place of a proposal', function () {
         ->and(SomeIntake::start('header', [], SomeIntake::overruled('intake.bends', '5000'))->bends)->toBe(StartingPoint::MOST_BENDS)
         ->and(SomeIntake::start('header', [], SomeIntake::overruled('intake.metal', 'unobtainium'))->metal)->toBe('304L');
 });
+
+it('pairs the scrolls as somebody said, and keeps to the order where that cannot be read', function () {
+    $paired = static fn (string $said): StartingPoint => SomeIntake::start(
+        'turbo-manifold', ['scrolls' => 'two'], SomeIntake::overruled('intake.pairing', $said),
+    );
+    expect($paired('1 + 2 and 3 + 4')->scrolls())->toBe([[1, 2], [3, 4]])
+        ->and($paired('1 + 2 and 3')->scrolls())->toBe([[1, 4], [2, 3]])
+        ->and($paired('1 + 2 and 3')->isPairingUnread())->toBeTrue()
+        ->and($paired('whatever')->scrolls())->toBe([[1, 4], [2, 3]]);
+});
+
+it('counts with no run of a mile, and none of nothing', function (string $said, float $mm) {
+    expect(SomeIntake::start('header', [], SomeIntake::overruled('intake.length', $said))->lengthMm)->toBe($mm);
+})->with([['60 ft', 12_000.0], ['-4 in', 50.0], ['30 in', 762.0]]);

@@ -137,3 +137,10 @@ it('says where edges do not meet', function () {
     $plan = Planner::plan(SomeCollectors::heavy('butt', 'T2.000x.120'), Some::shop());
     expect(implode(' ', array_map(static fn (Notice $one): string => $one->message, $plan->notices())))->toContain('does not meet an inlet of');
 });
+
+it('bevels the inlets of a butted collector, and the seams of a heavy one to a land', function () {
+    // Common practice: a bevelled heavy wall; a light bevel is for thin tube.
+    $ends = static fn (Plan $plan): array => [$plan->cut->ofCollectors['K'][0]->startPrep, $plan->cut->ofCollectors['K'][0]->endPrep];
+    expect($ends(Planner::plan(SomeCollectors::heavy('butt'), Some::shop())))->toBe([EndPrep::BevelAndLand, EndPrep::TemplateAndLand])
+        ->and($ends(Planner::plan(SomeCollectors::header(), Some::shop())))->toBe([EndPrep::Square, EndPrep::Template]);
+});

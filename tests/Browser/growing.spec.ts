@@ -116,6 +116,22 @@ test('an outlet is aimed in words, and a bend is read by a straight-edge or made
     await saved(page);
     const document = await (await page.request.get(`${page.url().replace(/\/route.*/, '')}/job.json`)).json();
     expect(document.runs[0].route.bends.at(-1)).toMatchObject({ pie: 5, angle: 40, clr: 127 });
+
+    // It ends in a muffler: the tube goes in by the depth of a slip, and it is weighed.
+    await next.getByRole('button', { name: 'A part at its end' }).click();
+    await next.getByLabel('Its weight').fill('heavy');
+    await next.getByRole('button', { name: 'Put it on' }).click();
+    await expect(next.getByText(/✕/)).toBeVisible();
+    await next.getByLabel('Its weight').fill('12 lb');
+    await next.getByLabel('Its length').fill('14 in');
+    await next.getByRole('button', { name: 'Put it on' }).click();
+    await expect(next.getByText('It ends in Muffler.')).toBeVisible();
+    await saved(page);
+    await expect(
+        page.getByRole('banner').getByRole('link', { name: /Look it over and release it/ }),
+    ).toBeVisible();
+    await next.getByRole('button', { name: 'Take Muffler off' }).click();
+    await expect(next.getByText('It ends in Muffler.')).toHaveCount(0);
 });
 
 test('a mock-up is read off block by block, becomes the run and is closed again', async ({ page }) => {

@@ -44,6 +44,11 @@ test('a job begins with what is wanted, and is laid out from it', async ({ page 
     await saved(page);
     await expect(page.getByRole('banner').getByText('NPS 1 1/2 schedule 10S')).toBeVisible();
     await expect(page.getByText('Nothing was measured yet of')).toBeVisible();
+    // Schedule 10 is butted to what it meets.
+    const document = await (
+        await page.request.get(`${page.url().replace(/\/survey.*/, '')}/job.json`)
+    ).json();
+    expect(document.set.collectors.map((one: { entry: string }) => one.entry)).toEqual(['butt', 'butt']);
     await page.keyboard.press('0');
     await expect(page.getByText('The job is laid out so')).toBeVisible();
 });

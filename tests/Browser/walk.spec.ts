@@ -31,6 +31,11 @@ test('from an empty page to the first cut in twelve steps, then to the third rev
     const dialog = page.getByRole('dialog', { name: 'New job' });
     await dialog.getByLabel('Number').fill('TB-0663');
     await enter(dialog.getByLabel('Title'), 'Downpipe');
+    // What is wanted is a downpipe, as it is taken to be.
+    await expect(page).toHaveURL(/\/intake$/);
+    await steps.press(
+        page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /survey/i }),
+    );
     await expect(page).toHaveURL(/\/survey$/);
     const start = page.getByRole('group', { name: 'Start of run A' });
     const end = page.getByRole('group', { name: 'End of run A' });

@@ -77,8 +77,8 @@ it('makes a keep-out of points that were touched, typed or measured, and names t
     // The doubt of the measured point makes it wider: 1.6449 times the 1.5 mm of a tape.
     $ask(['Shaft above', ['12 in', '9 in', '-4 in']], '3/4 in')
         ->assertOk()
-        ->assertJsonPath('keepOut.shape', 'capsule')
-        ->assertJsonPath('keepOut.radius', fn (mixed $mm): bool => abs((float) $mm - (9.525 + 1.6449 * 1.5)) < 0.01);
+        ->assertJsonPath('keepOuts.0.shape', 'capsule')
+        ->assertJsonPath('keepOuts.0.radius', fn (mixed $mm): bool => abs((float) $mm - (9.525 + 1.6449 * 1.5)) < 0.01);
     $ask(['Shaft below', ['12 in', '9 in', '-4 in']], '3/4 in')
         ->assertUnprocessable()
         ->assertJsonValidationErrors('points[0]');

@@ -50,7 +50,7 @@ test('a job begins with what is wanted, and is laid out from it', async ({ page 
     ).json();
     expect(document.set.collectors.map((one: { entry: string }) => one.entry)).toEqual(['butt', 'butt']);
     await page.keyboard.press('0');
-    await expect(page.getByText('The job is laid out so')).toBeVisible();
+    await expect(page.getByText('The runs are laid out so')).toBeVisible();
 });
 
 test('an answer that cannot be is refused at its field, and taken back by a second press', async ({

@@ -52,11 +52,12 @@ final readonly class IntakeScreen
             'notices' => PlanWriter::notices(IntakeChecks::notices($start, $shop)),
             'measure' => $vehicle->measure,
             'bring' => $vehicle->bring,
-            'layout' => $laid === null ? null : ['says' => self::says($start), 'isThere' => $isSame],
+            'layout' => $laid === null ? null : ['says' => self::says($start, ! $isSame), 'isThere' => $isSame],
         ];
     }
 
-    private static function says(StartingPoint $start): string
+    /** @param  bool  $isNew  whether what the runs meet in is laid out too; of those that are there it may be another */
+    private static function says(StartingPoint $start, bool $isNew): string
     {
         $what = $start->tube === null ? '' : " of {$start->tube->name}, $start->metal";
 
@@ -67,6 +68,7 @@ final readonly class IntakeScreen
                 $start->cylinders === 1 ? 'run' : 'runs',
                 $what,
                 match (true) {
+                    ! $isNew => '',
                     $start->hasTwoScrolls && $start->scrolls() !== [] => ', into two scrolls',
                     $start->cylinders === 1 => '',
                     $start->makesCollector => ', into a collector that is made',

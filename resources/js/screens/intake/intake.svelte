@@ -132,7 +132,7 @@
                 {#if answer.layout && mayPlan}
                     <div class="mt-3 flex flex-wrap items-center gap-3">
                         {#if answer.layout.isThere}
-                            <p class="text-quiet">The job is laid out so: {answer.layout.says}.</p>
+                            <p class="text-quiet">The runs are laid out so: {answer.layout.says}.</p>
                             <Button look="main" onclick={() => onstage('survey')}>On to the survey</Button>
                         {:else if isAsked}
                             <p role="alert">

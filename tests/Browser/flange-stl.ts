@@ -1,5 +1,7 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
 /** An STL file of a flange, 80 mm across, with a bore of 44 mm that goes down from it; it looks to the right. */
-export function flangeStl(): Buffer {
+function flangeStl(): Buffer {
     const at = (radius: number, step: number, depth: number): number[] => {
         const turn = (2 * Math.PI * step) / 72;
         return [radius * Math.cos(turn), -depth, radius * Math.sin(turn)];
@@ -22,4 +24,17 @@ export function flangeStl(): Buffer {
         corners.forEach((one, k) => bytes.writeFloatLE(one, 84 + 50 * i + 12 + 4 * k)),
     );
     return bytes;
+}
+
+/** Takes it in at Survey as something to keep clear of; gives the panel of what is taken from it. */
+export async function importFlange(page: Page): Promise<Locator> {
+    await page.getByRole('button', { name: 'Add something to keep clear of' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Something to keep clear of' });
+    await dialog.getByRole('button', { name: /scan|STL/i }).click();
+    await dialog
+        .getByLabel('STL file')
+        .setInputFiles({ name: 'flange.stl', mimeType: 'model/stl', buffer: flangeStl() });
+    await dialog.getByRole('button', { name: 'Add it' }).click();
+    await expect(dialog).toBeHidden();
+    return page.getByRole('region', { name: 'From the scan flange' });
 }

@@ -1,19 +1,11 @@
 import { expect, test } from '@playwright/test';
-import { flangeStl } from './flange-stl';
+import { importFlange } from './flange-stl';
 import { ownJob } from './support';
 
 test('a port is taken by a press on the scan in the picture', async ({ page }) => {
     const job = await ownJob(page, 'TB-0694');
     await page.goto(`/jobs/${job}/survey`);
-    await page.getByRole('button', { name: 'Add something to keep clear of' }).click();
-    const dialog = page.getByRole('dialog', { name: 'Something to keep clear of' });
-    await dialog.getByRole('button', { name: /scan|STL/i }).click();
-    await dialog
-        .getByLabel('STL file')
-        .setInputFiles({ name: 'flange.stl', mimeType: 'model/stl', buffer: flangeStl() });
-    await dialog.getByRole('button', { name: 'Add it' }).click();
-    await expect(dialog).toBeHidden();
-    const scan = page.getByRole('region', { name: 'From the scan flange' });
+    const scan = await importFlange(page);
     await scan.getByRole('button', { name: 'A port from it' }).click();
     await page.getByRole('button', { name: 'From the right', exact: true }).click();
     await expect(page.getByText('press flange where it is meant')).toBeVisible();

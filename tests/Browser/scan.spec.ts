@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { flangeStl } from './flange-stl';
+import { importFlange } from './flange-stl';
 import { expectAccessible, ownJob, saved } from './support';
 
 test('a port is taken from a scan, the scan is brought to the datum and cut to the room', async ({
@@ -7,15 +7,7 @@ test('a port is taken from a scan, the scan is brought to the datum and cut to t
 }) => {
     const job = await ownJob(page, 'TB-0693');
     await page.goto(`/jobs/${job}/survey`);
-    await page.getByRole('button', { name: 'Add something to keep clear of' }).click();
-    const dialog = page.getByRole('dialog', { name: 'Something to keep clear of' });
-    await dialog.getByRole('button', { name: /scan|STL/i }).click();
-    await dialog
-        .getByLabel('STL file')
-        .setInputFiles({ name: 'flange.stl', mimeType: 'model/stl', buffer: flangeStl() });
-    await dialog.getByRole('button', { name: 'Add it' }).click();
-    await expect(dialog).toBeHidden();
-    const scan = page.getByRole('region', { name: 'From the scan flange' });
+    const scan = await importFlange(page);
     await scan.getByRole('button', { name: 'A port from it' }).click();
     await scan.getByLabel('Tapped at').fill('900 mm; 0; 0');
     await scan.getByRole('button', { name: 'What is there' }).click();

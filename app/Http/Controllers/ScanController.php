@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\KnownPlace;
 use App\Http\Refused;
 use App\Http\Requests\ChangeRequest;
 use App\Workshop\StoredMeshes;
@@ -15,13 +16,11 @@ use UpsweptBead\Core\Base\Document\Node;
 use UpsweptBead\Core\Base\Geometry\Mesh\TriangleMesh;
 use UpsweptBead\Core\Base\Geometry\Solid\MeshSolid;
 use UpsweptBead\Core\Base\Geometry\Vector;
-use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Exchange\Screens\FigureWriter;
 use UpsweptBead\Core\Exchange\Screens\ScanWriter;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\KeepOut\KeepOutSpec;
-use UpsweptBead\Core\Job\Points;
 use UpsweptBead\Core\Solve\Scan\ScanCut;
 use UpsweptBead\Core\Solve\Scan\ScanFit;
 use UpsweptBead\Core\Solve\Scan\ScanPose;
@@ -47,7 +46,7 @@ final readonly class ScanController
         $job = $request->document();
         $solid = $this->solid($request, $job);
         $faults = new Faults();
-        $tap = self::at(Node::of($request->only(['tap']), $faults)->at('tap'), $job->units);
+        $tap = KnownPlace::typed(Node::of($request->only(['tap']), $faults)->at('tap'), $job->units);
         Refused::ifAny($faults);
         try {
             $fit = ScanFit::at($solid->mesh, $solid->toOwn($tap));
@@ -67,20 +66,13 @@ final readonly class ScanController
         $faults = new Faults();
         $root = Node::of($request->only(['tapped', 'known']), $faults);
         $tapped = array_map(
-            static fn (Node $one): Vector => self::at($one, $job->units),
+            static fn (Node $one): Vector => KnownPlace::typed($one, $job->units),
             $root->at('tapped')->items(self::MOST_PAIRS),
         );
-        $known = [];
-        foreach ($root->at('known')->items(self::MOST_PAIRS) as $one) {
-            $found = $one->isList() ? null : $surveyed->placeOf($one->asWritten());
-            if ($found !== null) {
-                $known[] = $found['at'];
-            } elseif ($one->isList()) {
-                $known[] = self::at($one, $job->units);
-            } else {
-                $one->complain('not-a-point', 'must be three lengths, rearward; right; up, or a point whose place is known');
-            }
-        }
+        $known = array_map(
+            static fn (Node $one): Vector => KnownPlace::of($one, $surveyed, $job->units)->at,
+            $root->at('known')->items(self::MOST_PAIRS),
+        );
         Refused::ifAny($faults);
         try {
             // What was tapped lies in the job's own axes, and so does the scan once it is set down there.
@@ -120,13 +112,6 @@ final readonly class ScanController
             'triangles' => $cut->triangles(),
             'before' => $solid->mesh->triangles(),
         ]);
-    }
-
-    private static function at(Node $node, UnitSystem $units): Vector
-    {
-        [$x, $y, $z] = Points::read($node, $units);
-
-        return new Vector($x->mm, $y->mm, $z->mm);
     }
 
     private function solid(ChangeRequest $request, CoreJob $job): MeshSolid

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\KnownPlace;
 use App\Http\Refused;
 use App\Http\Requests\ChangeRequest;
 use App\Workshop\Workshop;
@@ -19,7 +20,6 @@ use UpsweptBead\Core\Job\Collector\CollectorSpec;
 use UpsweptBead\Core\Job\Job as CoreJob;
 use UpsweptBead\Core\Job\JobWriter;
 use UpsweptBead\Core\Job\KeepOut\KeepOutKind;
-use UpsweptBead\Core\Job\Points;
 use UpsweptBead\Core\Job\Set\SetWriter;
 use UpsweptBead\Core\Shop\Stock\Exception\UnknownStock;
 use UpsweptBead\Core\Solve\Route\Problem\AssignmentMode;
@@ -88,15 +88,9 @@ final readonly class SurveyController
         $points = [];
         $growMm = 0.0;
         foreach ($answers->at('points')->items(self::MOST_TOUCHED) as $one) {
-            $found = $one->isList() ? null : $surveyed->placeOf($one->asWritten());
-            if ($found !== null) {
-                [$points[], $growMm] = [$found['at'], max($growMm, $found['mayBeOffMm'])];
-            } elseif ($one->isList()) {
-                [$x, $y, $z] = Points::read($one, $job->units);
-                $points[] = new Vector($x->mm, $y->mm, $z->mm);
-            } else {
-                $one->complain('not-a-point', 'must be three lengths, rearward; right; up, or a point whose place is known');
-            }
+            $place = KnownPlace::of($one, $surveyed, $job->units);
+            $points[] = $place->at;
+            $growMm = max($growMm, $place->mayBeOffMm);
         }
         $diameterMm = $answers->at('diameter')->isMissing() || $answers->at('diameter')->isBlank()
             ? 0.0

@@ -23,7 +23,7 @@ final readonly class Changes
         'collectors' => 'Collectors', 'keepOuts' => 'Keep-outs', 'lengths' => 'Lengths asked for',
         'routing' => 'How runs are routed', 'branching' => 'Branches', 'polished' => 'Which joints are polished inside',
         'stubs' => 'Stubs', 'parts' => 'Mufflers and other parts in line', 'hangers' => 'Hangers',
-        'designs' => 'Designs kept to compare',
+        'designs' => 'Designs kept to compare', 'outlets' => 'What is asked of outlets',
     ];
 
     /** @return list<string> each a short line; empty where both say the same */
@@ -33,6 +33,8 @@ final readonly class Changes
 
         return [
             ...self::head(self::part($before, 'job'), self::part($after, 'job')),
+            ...self::differ($before, $after, 'intake') ? ['What was asked when it came in.'] : [],
+            ...self::differ($before, $after, 'measured') ? ['Readings at the vehicle.'] : [],
             ...self::runs(self::byLetter($before), self::byLetter($after)),
             ...self::set(self::part($before, 'set'), self::part($after, 'set')),
             ...self::differ($before, $after, 'engine') ? ['Figures of the engine.'] : [],

@@ -48,3 +48,18 @@ it('says which runs are new and which are gone', function () {
     expect(Changes::between(eightChanged(), $fewer))->toContain('Run H is no longer planned.', 'Collectors.')
         ->and(Changes::between($fewer, eightChanged()))->toContain('Run H is new.');
 });
+
+it('names answers at the intake, readings and limits of outlets that changed', function () {
+    $now = eightChanged(function (array $document): array {
+        $document['intake'] = ['room' => 'little'];
+        $document['measured'] = ['points' => [], 'ends' => [], 'readings' => [
+            ['id' => 'r1', 'kind' => 'tape', 'tool' => 'tape', 'of' => 'A.start', 'with' => ['A.end'], 'value' => '20 in'],
+        ]];
+        $document['set']['outlets'] = [['name' => 'Behind the axle', 'axis' => 'rearward', 'least' => '40 in', 'most' => null]];
+
+        return $document;
+    });
+    expect(Changes::between(eightChanged(), $now))->toBe([
+        'What was asked when it came in.', 'Readings at the vehicle.', 'What is asked of outlets.',
+    ]);
+});

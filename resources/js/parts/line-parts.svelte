@@ -7,18 +7,11 @@
     import { freeName } from '@/lib/free-name';
     import { lengthText } from '@/lib/length-text';
     import type { JobDesk } from '@/lib/job-desk.svelte';
+    import { PART_KINDS } from '@/lib/part-kinds';
 
     type Props = { desk: JobDesk; mayPlan: boolean };
     let { desk, mayPlan }: Props = $props();
 
-    const KINDS = [
-        { id: 'muffler', name: 'Muffler' },
-        { id: 'catalyst', name: 'Catalyst' },
-        { id: 'flex', name: 'Flexible section' },
-        { id: 'tip', name: 'Tip' },
-        { id: 'turbine', name: 'Turbine' },
-        { id: 'other', name: 'Other part' },
-    ] as const;
     const MEASURED = [
         { key: 'bore', label: 'Bore of its seat' },
         { key: 'seat', label: 'Depth of it' },
@@ -135,7 +128,7 @@
             <SelectField
                 label="What it is"
                 value={part.kind}
-                options={[...KINDS]}
+                options={[...PART_KINDS]}
                 onchange={(value) => put(i, 'kind', value)}
             />
             <SelectField

@@ -7,6 +7,7 @@
     import type { GrowWish, JobDesk } from '@/lib/job-desk.svelte';
     import { freeName } from '@/lib/free-name';
     import { lengthText } from '@/lib/length-text';
+    import { PART_KINDS } from '@/lib/part-kinds';
     import { numberOr } from '@/lib/readings';
 
     type Props = { desk: JobDesk; run: RunPlan; catalogue: Catalogue };
@@ -60,12 +61,8 @@
         { id: '-90', name: 'to the left' },
         { id: '-45', name: 'rearward and left' },
     ];
-    const PARTS = [
-        { id: 'muffler', name: 'Muffler' },
-        { id: 'catalyst', name: 'Catalyst' },
-        { id: 'flex', name: 'Flexible section' },
-        { id: 'tip', name: 'Tip' },
-    ] as const;
+    /** What a run may end in; a turbine is where one begins. */
+    const PARTS = PART_KINDS.filter(({ id }) => id !== 'turbine');
     const JOINED = [
         { id: 'socket', name: 'slips in, welded' },
         { id: 'slip', name: 'slips in, clamped' },
@@ -304,7 +301,7 @@
                 <SelectField
                     label="What it is"
                     value={part}
-                    options={[...PARTS]}
+                    options={PARTS}
                     onchange={(next) => (part = next)}
                 />
                 <SelectField

@@ -221,7 +221,7 @@ test('past a limit the bench asks for the reading or a reason, and keeps it', as
     await page.goto(`/jobs/${job}/handover`);
     await expect(logged(page)).toContainText('the meter stood in the wind');
     await expect(page.getByRole('region', { name: 'Departures' })).toContainText(
-        'Skipped: the meter stood in the wind · Wren Halloway',
+        'Went on anyway: the meter stood in the wind · Wren Halloway',
     );
 });
 

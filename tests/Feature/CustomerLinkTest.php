@@ -24,7 +24,7 @@ it('shows the record to whoever has the link, signed in or not, and no more than
     $this->anotherRequest();
     $this->app['auth']->forgetGuards();
     $this->get($path)->assertOk()->assertSee($job->title)->assertSee('52 A')->assertSee('Oxygen at the vent: 320 ppm, at most 200 ppm.')
-        ->assertSee('Skipped: the meter was broken')
+        ->assertSee('Went on anyway: the meter was broken')
         ->assertDontSee('not for customers')->assertDontSee('Sign out');
     $this->get("$path/record.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf');
     $this->get("/jobs/$job->id/handover")->assertRedirect('/sign-in');

@@ -44,7 +44,7 @@ it('asks about a piece that is not cut as planned, and tells what it does among 
         ->assertJsonPath('progress.wrong.0.mark', 'A1')
         ->json('progress');
     expect($progress['deviations'][0]['what'])->toContain('too short')->toContain('far end')
-        ->and($progress['deviations'][1]['what'])->toBe('Skipped: the stop slipped');
+        ->and($progress['deviations'][1]['what'])->toBe('Went on anyway: the stop slipped');
     // A length within what the tape shows is as planned.
     $this->log($job, $this->entry('prepare.A2', ['length' => '15 19/32 in']))->assertJsonPath('results.0.state', 'stored');
 });
@@ -188,7 +188,7 @@ it('says what went otherwise than planned', function () {
         'purge.AJ2 Not done before it: Let AB1 cool.',
         'purge.AJ2 Not done before it: Tack run A all round.',
         'purge.AJ2 Above 1000 ppm, where welding stops: look at the root.',
-        'purge.AJ2 Skipped: the meter was left in the wind',
+        'purge.AJ2 Went on anyway: the meter was left in the wind',
         'weld.AJ2 Amps used: 90 A, planned 50 A.',
     ]);
 });

@@ -44,6 +44,23 @@ final readonly class Gate
     }
 
     /**
+     * Whether something that a step asks for was left out, not read or not confirmed; else it was only gone past.
+     *
+     * @param  array<string, float>  $values
+     * @param  list<int>  $points  that were confirmed
+     */
+    public static function isSkipped(BenchStep $step, array $values, array $points): bool
+    {
+        foreach ($step->measures as $one) {
+            if ($one->isAsked && ! isset($values[$one->name])) {
+                return true;
+            }
+        }
+
+        return array_diff_key($step->points, array_flip($points)) !== [];
+    }
+
+    /**
      * @param  array<string, float>  $values
      * @return list<string>
      */

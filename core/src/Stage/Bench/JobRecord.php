@@ -50,7 +50,9 @@ final readonly class JobRecord
                 $deviations[] = new Deviation($step, "Above $stop, where welding stops: look at the root.");
             }
             if ($closed !== null && $closed->why !== '') {
-                $deviations[] = new Deviation($step, "Skipped: $closed->why", $closed->by);
+                $isSkipped = Gate::isSkipped($step, $values, $closed->points);
+                $how = $isSkipped ? 'Skipped' : 'Went on anyway';
+                $deviations[] = new Deviation($step, "$how: $closed->why", $closed->by);
             }
         }
 

@@ -123,9 +123,20 @@ it('tells what was gone on with before its turn, with the reason', function () {
     );
     expect(array_map(static fn ($one): string => "{$one->step->id} $one->what", $record->deviations))->toBe([
         'weld.AJ2 Not done before it: Tack run A all round.',
-        'weld.AJ2 Skipped: tacked yesterday, not logged',
+        'weld.AJ2 Went on anyway: tacked yesterday, not logged',
     ]);
 });
+
+it('says skipped of what was left out, and gone on of what was only gone past', function (array $readings, string $said) {
+    $closed = new LogEntry(
+        'one', 'purge.AJ2', EntryKind::Done, $readings, '', 'Pia', new DateTimeImmutable('2026-03-02 09:00'), 'no meter at hand',
+    );
+    $record = JobRecord::of(Progress::of(Some::plan()->steps, [$closed]), ShopRules::shipped(), UnitSystem::Inch);
+    expect(array_column($record->deviations, 'what'))->toContain($said);
+})->with([
+    'nothing read' => [[], 'Skipped: no meter at hand'],
+    'too much of it' => [['oxygen' => 320.0], 'Went on anyway: no meter at hand'],
+]);
 
 it('sets the time at the joints beside what was planned, where it was logged', function () {
     $record = JobRecord::of(

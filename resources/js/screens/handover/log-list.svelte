@@ -41,7 +41,7 @@
                 <span class="text-quiet">· {line.by}, {when(line.at)}</span>
                 {#if line.note}<span class="block">“{line.note}”</span>{/if}
                 {#if line.found}<span class="block">{line.found}</span>{/if}
-                {#if line.why}<span class="block">△ Skipped: {line.why}</span>{/if}
+                {#if line.why}<span class="block">△ Went on anyway: {line.why}</span>{/if}
             </li>
         {:else}
             <li class="text-quiet">Nothing has been logged yet.</li>

@@ -89,7 +89,7 @@ it('does less than was found asks for only with a reason, which stays in the rec
     expect(array_column($record->deviations, 'what'))->toBe([
         'Outside straw, inside blue, undercut: to be dressed; cause: too hot.',
         'Not done before it: Let AJ2 cool.',
-        'Skipped: inside a muffler, never seen again',
+        'Went on anyway: inside a muffler, never seen again',
     ]);
     $missing = $read(['inspected' => null]);
     $elsewhere = $read(['step' => 'weld.AJ2']);

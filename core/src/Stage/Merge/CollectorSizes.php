@@ -156,7 +156,8 @@ final readonly class CollectorSizes
     /** Nothing goes in: only what a clamp holds and a torch gets round. */
     private function buttedLeg(): Figure
     {
-        $mm = min(self::BUTTED_MM, $this->build->make === CollectorMake::Bent ? $this->bend?->longestLegMm() ?? INF : INF);
+        $isBent = $this->build->make === CollectorMake::Bent;
+        $mm = min(self::BUTTED_MM, $isBent ? $this->bend?->longestLegMm() ?? INF : INF);
 
         return $this->figure('leg', 'Straight before they meet', Quantity::Length, $mm, new Reason(
             'Its tubes are butted on, so nothing is expanded: enough straight to hold it by and to get round it with a torch.',

@@ -41,7 +41,9 @@ final readonly class SeamShapes
         $frame = $routed->line->frameAt($joint->seam->stationMm);
 
         return match ($joint->type) {
-            JointType::Butt, JointType::VBandButt, JointType::InletButt => self::round($frame, $joint->seam->odMm / 2, 0.0),
+            JointType::Butt,
+            JointType::VBandButt,
+            JointType::InletButt => self::round($frame, $joint->seam->odMm / 2, 0.0),
             JointType::PieCut => self::mitred($frame, $routed, $joint),
             JointType::FlangeFillet => $this->flange($routed, $joint),
             JointType::SlipFillet => self::round($frame, $joint->seam->odMm / 2, -self::FILLET),

@@ -41,3 +41,19 @@ test('a job file is opened under the number that is typed; a taken one offers th
     await expect(page).toHaveURL(/\/survey$/);
     await expect(page.getByText('TB-0660')).toBeVisible();
 });
+
+test('what is typed for a new job stays while the rack is brought up to date behind it', async ({ page }) => {
+    // As where another job was begun just now: the rack asks again by itself.
+    await page.route('**/', async (route) => {
+        const reply = await route.fetch();
+        const body = (await reply.text()).replace(/isBehind(&quot;|"):false/, 'isBehind$1:true');
+        await route.fulfill({ response: reply, body });
+    });
+    await page.goto('/');
+    await page.getByRole('button', { name: 'New job' }).click();
+    const dialog = page.getByRole('dialog', { name: 'New job' });
+    await dialog.getByLabel('Title').fill('Half typed');
+    await page.waitForResponse((reply) => reply.request().headers()['x-inertia-partial-data'] !== undefined);
+    await page.waitForResponse((reply) => reply.request().headers()['x-inertia-partial-data'] !== undefined);
+    await expect(dialog.getByLabel('Title')).toHaveValue('Half typed');
+});

@@ -1,5 +1,6 @@
 <script lang="ts">
     import { router } from '@inertiajs/svelte';
+    import { untrack } from 'svelte';
     import Button from '@/kit/button.svelte';
     import Dialog from '@/kit/dialog.svelte';
     import TextField from '@/kit/text-field.svelte';
@@ -14,8 +15,9 @@
     let file: File | null = $state(null);
     let errors = $state<string[]>([]);
 
+    // Only where it opens: jobs that others begin meanwhile take nothing away of what was typed.
     $effect(() => {
-        if (open) [number, title, file, errors] = [nextNumber(numbers), '', null, []];
+        if (open) [number, title, file, errors] = [untrack(() => nextNumber(numbers)), '', null, []];
     });
 
     function refused(by: Record<string, string[]>): void {
@@ -39,6 +41,7 @@
         event.preventDefault();
         const way = event.submitter?.getAttribute('value') ?? '';
         const grows = way === 'grow';
+        const first = file ? 'survey' : (FIRST[way] ?? 'intake');
         let document: unknown = blankJob(number, title, grows);
         if (file) {
             try {
@@ -49,7 +52,6 @@
             }
         }
         const reply = await send('POST', '/jobs', 'Begun', { document });
-        const first = file ? 'survey' : (FIRST[way] ?? 'intake');
         if (reply.ok) router.visit(`/jobs/${reply.data.id}/${first}`);
         else if (reply.status === 422 && 'errors' in reply) refused(reply.errors);
         else errors = [reply.message];

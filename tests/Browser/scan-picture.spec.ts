@@ -3,6 +3,8 @@ import { importFlange } from './flange-stl';
 import { ownJob } from './support';
 
 test('a port is taken by a press on the scan in the picture', async ({ page }) => {
+    // Hundreds of presses, on a picture that is drawn in software.
+    test.setTimeout(240_000);
     const job = await ownJob(page, 'TB-0694');
     await page.goto(`/jobs/${job}/survey`);
     const scan = await importFlange(page);

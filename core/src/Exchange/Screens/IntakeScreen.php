@@ -43,7 +43,7 @@ final readonly class IntakeScreen
                 ),
                 'hint' => $one->hint,
                 'most' => $one->most,
-            ], Questions::for($job->purpose, $start->intake)),
+            ], Questions::for($job, $start->intake)),
             'brought' => array_map(
                 static fn (Brought $one): array => ['id' => $one->value, 'name' => $one->label()],
                 Brought::cases(),

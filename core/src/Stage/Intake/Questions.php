@@ -12,21 +12,23 @@ use UpsweptBead\Core\Job\Intake\Room;
 use UpsweptBead\Core\Job\Intake\Scrolls;
 use UpsweptBead\Core\Job\Intake\Sound;
 use UpsweptBead\Core\Job\Intake\Wet;
+use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Job\Purpose;
 
 /** What is asked when a job comes in. What it does not need is not asked: a collector alone has no room and no sound. */
 final readonly class Questions
 {
     /** @return list<Question> in the order in which people tell it */
-    public static function for(Purpose $purpose, IntakeSpec $intake): array
+    public static function for(Job $job, IntakeSpec $intake): array
     {
+        $purpose = $job->purpose;
         $isCollector = $purpose === Purpose::Collector;
         $isMany = StartingPoint::isMany($purpose);
         $isLast = in_array($purpose, [Purpose::System, Purpose::TurboDownpipe], true);
         $isVehicle = ! $isCollector && $purpose !== Purpose::Repair;
         $cylinders = new Question(
             'cylinders', $isCollector ? 'Tubes into it' : 'Cylinders on this side', 'count', [],
-            StartingPoint::USUAL_CYLINDERS.', where nobody says', IntakeReader::MOST_CYLINDERS,
+            StartingPoint::cylindersOf($job, new IntakeSpec).', where nobody says', IntakeReader::MOST_CYLINDERS,
         );
 
         return [

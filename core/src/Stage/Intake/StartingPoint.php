@@ -16,6 +16,7 @@ use UpsweptBead\Core\Base\Units\Quantity;
 use UpsweptBead\Core\Base\Units\UnitSystem;
 use UpsweptBead\Core\Job\Collector\CollectorBuild;
 use UpsweptBead\Core\Job\Intake\Brought;
+use UpsweptBead\Core\Job\Intake\IntakeReader;
 use UpsweptBead\Core\Job\Intake\IntakeSpec;
 use UpsweptBead\Core\Job\Intake\Room;
 use UpsweptBead\Core\Job\Intake\Scrolls;
@@ -30,7 +31,7 @@ use UpsweptBead\Core\Shop\Stock\TubeSize;
  */
 final readonly class StartingPoint
 {
-    public const USUAL_CYLINDERS = 4;
+    private const USUAL_CYLINDERS = 4;
 
     /** Bends of one run where there is plenty of room, some, or little; our own figures. */
     private const BENDS = [
@@ -110,7 +111,7 @@ final readonly class StartingPoint
             $figures['pairing'] = self::pairing($job, $intake);
         }
 
-        $cylinders = $intake->cylinders ?? self::USUAL_CYLINDERS;
+        $cylinders = self::cylindersOf($job, $intake);
 
         return new self(
             $job,
@@ -142,15 +143,21 @@ final readonly class StartingPoint
     /** @return list<int> cylinders as they fire; empty where nobody said and no order is usual */
     public function firing(): array
     {
-        return self::firingOf($this->intake);
+        return self::firingOf($this->intake, $this->cylinders);
     }
 
     /** @return list<int> */
-    private static function firingOf(IntakeSpec $intake): array
+    private static function firingOf(IntakeSpec $intake, int $cylinders): array
     {
-        return $intake->firing !== []
-            ? $intake->firing
-            : self::FIRING[$intake->cylinders ?? self::USUAL_CYLINDERS] ?? [];
+        return $intake->firing !== [] ? $intake->firing : self::FIRING[$cylinders] ?? [];
+    }
+
+    /** As many as somebody said, else as the job has runs, else the usual four. */
+    public static function cylindersOf(Job $job, IntakeSpec $intake): int
+    {
+        $runs = self::isMany($job->purpose) ? count($job->runs) : 0;
+
+        return $intake->cylinders ?? ($runs > 1 ? min($runs, IntakeReader::MOST_CYLINDERS) : self::USUAL_CYLINDERS);
     }
 
     /**
@@ -335,7 +342,7 @@ final readonly class StartingPoint
 
     private static function pairing(Job $job, IntakeSpec $intake): Choice
     {
-        $firing = self::firingOf($intake);
+        $firing = self::firingOf($intake, self::cylindersOf($job, $intake));
         $scrolls = self::paired($firing);
 
         return $job->overrides->onChoice(Choice::of(

@@ -13,7 +13,7 @@ use UpsweptBead\Core\Tests\Support\SomeIntake;
 /** @return list<string> */
 function askedOf(Purpose $purpose, IntakeSpec $intake = new IntakeSpec): array
 {
-    return array_map(static fn (Question $one): string => $one->key, Questions::for($purpose, $intake));
+    return array_map(static fn (Question $one): string => $one->key, Questions::for(SomeIntake::job($purpose->value), $intake));
 }
 
 it('does not ask what a job does not need', function () {

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use UpsweptBead\Core\Job\JobReader;
 use UpsweptBead\Core\Stage\Intake\StartingPoint;
 use UpsweptBead\Core\Tests\Support\Some;
+use UpsweptBead\Core\Tests\Support\SomeHeader;
 use UpsweptBead\Core\Tests\Support\SomeIntake;
 
 it('proposes heavy wall for a manifold and 16 gauge for what hangs under a vehicle', function () {
@@ -87,3 +89,14 @@ it('pairs the scrolls as somebody said, and keeps to the order where that cannot
 it('counts with no run of a mile, and none of nothing', function (string $said, float $mm) {
     expect(SomeIntake::start('header', [], SomeIntake::overruled('intake.length', $said))->lengthMm)->toBe($mm);
 })->with([['60 ft', 12_000.0], ['-4 in', 50.0], ['30 in', 762.0]]);
+
+it('counts the runs that a job has where nobody said how many cylinders', function () {
+    $five = SomeHeader::document();
+    $five['runs'][] = [...$five['runs'][3], 'letter' => 'E'];
+    $start = static fn (array $document): StartingPoint => StartingPoint::of(
+        JobReader::fromDecoded($document)->job ?? throw new LogicException('unreadable'), Some::shop(),
+    );
+    expect($start($five)->cylinders)->toBe(5)
+        ->and($start([...$five, 'intake' => ['cylinders' => 3]])->cylinders)->toBe(3)
+        ->and(SomeIntake::start('header')->cylinders)->toBe(4);
+});

@@ -28,6 +28,7 @@ use UpsweptBead\Core\Stage\Fit\FitUp;
 use UpsweptBead\Core\Stage\Joint\Joint;
 use UpsweptBead\Core\Stage\Plan\AsBuilt;
 use UpsweptBead\Core\Stage\Plan\Sketch;
+use UpsweptBead\Core\Stage\Plan\StandsByGap;
 
 /** What to do where something was measured otherwise than it was planned. */
 final readonly class FitController
@@ -127,7 +128,7 @@ final readonly class FitController
     }
 
     /**
-     * The same from the gap between it and what stands at another joint of its run, or at the run's end.
+     * By how much it stands off, and the end of a rod in it, from the gap that was read behind it.
      *
      * @return array{Vector, Vector}
      *
@@ -138,20 +139,11 @@ final readonly class FitController
         $sketch = $this->workshop->sketch($document);
         $joint = $sketch->joints->find($request->written('joint'))
             ?? throw ValidationException::withMessages(['joint' => 'The job has no such joint.']);
-        $run = $sketch->layout->run($joint->run)
-            ?? throw ValidationException::withMessages(['joint' => 'This joint is of no run.']);
-        $upTo = $request->written('upTo');
-        $farMm = $upTo === 'end' ? $run->run->lengthMm() : $sketch->joints->find($upTo)?->seam->stationMm;
-        if ($farMm === null || $farMm <= $joint->seam->stationMm) {
-            throw ValidationException::withMessages(['upTo' => 'must be a joint behind it on the same run, or "end"']);
-        }
+        $stands = StandsByGap::between($sketch, $joint, $request->written('upTo'))
+            ?? throw ValidationException::withMessages(['upTo' => 'must be a joint behind it on the same run, or "end"']);
         $sigmaMm = $this->workshop->shop()->rules->value('measure.gap');
-        $gap = self::gap($request, $run->tube->odMm, $sigmaMm, $document->units);
-        $planned = $run->run->frameAt($joint->seam->stationMm);
-        $stands = $gap->nearOf($run->run->frameAt($farMm));
-        $off = $stands->at->minus($planned->at);
 
-        return [$off, $off->plus($stands->forward->minus($planned->forward)->times($rodMm))];
+        return $stands->off(self::gap($request, $stands->odMm(), $sigmaMm, $document->units), $rodMm);
     }
 
     /** The piece that closes the gap between two tubes that stand, from what was read round it. */

@@ -55,49 +55,13 @@ final readonly class Job
      */
     public function with(array $runs, SetSpec $set): self
     {
-        return new self(
-            $this->number,
-            $this->title,
-            $this->customer,
-            $this->vehicle,
-            $this->purpose,
-            $this->units,
-            $this->metal,
-            $this->note,
-            $runs,
-            $this->overrides,
-            $set,
-            $this->engine,
-            $this->procedures,
-            $this->outside,
-            $this->prices,
-            $this->measured,
-            $this->intake,
-        );
+        return $this->but(runs: $runs, set: $set);
     }
 
     /** The same job of another metal, as it begins: without what was measured for the runs it had. */
     public function made(string $metal): self
     {
-        return new self(
-            $this->number,
-            $this->title,
-            $this->customer,
-            $this->vehicle,
-            $this->purpose,
-            $this->units,
-            $metal,
-            $this->note,
-            [],
-            $this->overrides,
-            new SetSpec,
-            $this->engine,
-            $this->procedures,
-            $this->outside,
-            $this->prices,
-            new MeasuredSpec,
-            $this->intake,
-        );
+        return $this->but(metal: $metal, runs: [], set: new SetSpec, measured: new MeasuredSpec);
     }
 
     /** Puts a route in place of a run's own. */
@@ -172,23 +136,39 @@ final readonly class Job
     /** The same job shown in other units; every length carries its own unit, so no size changes. */
     public function in(UnitSystem $units): self
     {
+        return $this->but(units: $units, overrides: new Overrides($this->overrides->all, $this->units));
+    }
+
+    /**
+     * The same but for what is given.
+     *
+     * @param  list<RunSpec>|null  $runs
+     */
+    private function but(
+        ?UnitSystem $units = null,
+        ?string $metal = null,
+        ?array $runs = null,
+        ?Overrides $overrides = null,
+        ?SetSpec $set = null,
+        ?MeasuredSpec $measured = null,
+    ): self {
         return new self(
             $this->number,
             $this->title,
             $this->customer,
             $this->vehicle,
             $this->purpose,
-            $units,
-            $this->metal,
+            $units ?? $this->units,
+            $metal ?? $this->metal,
             $this->note,
-            $this->runs,
-            new Overrides($this->overrides->all, $this->units),
-            $this->set,
+            $runs ?? $this->runs,
+            $overrides ?? $this->overrides,
+            $set ?? $this->set,
             $this->engine,
             $this->procedures,
             $this->outside,
             $this->prices,
-            $this->measured,
+            $measured ?? $this->measured,
             $this->intake,
         );
     }

@@ -12,6 +12,21 @@ final readonly class Vector
 
     public function __construct(public float $x, public float $y, public float $z) {}
 
+    /**
+     * The middle of places.
+     *
+     * @param  non-empty-list<self>  $places
+     */
+    public static function mean(array $places): self
+    {
+        $sum = new self(0.0, 0.0, 0.0);
+        foreach ($places as $one) {
+            $sum = $sum->plus($one);
+        }
+
+        return $sum->times(1 / count($places));
+    }
+
     public function plus(self $other): self
     {
         return new self($this->x + $other->x, $this->y + $other->y, $this->z + $other->z);

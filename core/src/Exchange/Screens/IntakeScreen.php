@@ -19,6 +19,12 @@ use UpsweptBead\Core\Stage\Intake\StartingPoint;
 /** What a job is asked when it comes in, and what follows from the answers. */
 final readonly class IntakeScreen
 {
+    /** A first quote is rounded to this, in the shop's money: it is no surer. Our own figure. */
+    private const MONEY = 10.0;
+
+    /** And its time at the bench to this, minutes. */
+    private const MINUTES = 15.0;
+
     /** @return array<string, mixed> without the quote, which takes longer */
     public static function toArray(StartingPoint $start, Shop $shop): array
     {
@@ -79,12 +85,6 @@ final readonly class IntakeScreen
             default => "one run$what",
         };
     }
-
-    /** To so much of the shop's money a first quote is told; more would not be true. */
-    private const MONEY = 10.0;
-
-    /** To so many minutes it tells the time at the bench. */
-    private const MINUTES = 15.0;
 
     /** @return array<string, mixed> in the shop's money, without tax */
     public static function quote(RoughQuote $rough, StartingPoint $start): array

@@ -45,18 +45,7 @@ final readonly class SetSpec
      */
     public function collecting(array $collectors, ?array $lengths = null): self
     {
-        return new self(
-            $collectors,
-            $this->keepOuts,
-            $lengths ?? $this->lengths,
-            $this->designs,
-            $this->routing,
-            $this->outlets,
-            $this->parts,
-            $this->hangers,
-            $this->polished,
-            $this->stubs,
-        );
+        return $this->but(collectors: $collectors, lengths: $lengths);
     }
 
     /**
@@ -66,18 +55,7 @@ final readonly class SetSpec
      */
     public function keepingOut(array $keepOuts): self
     {
-        return new self(
-            $this->collectors,
-            $keepOuts,
-            $this->lengths,
-            $this->designs,
-            $this->routing,
-            $this->outlets,
-            $this->parts,
-            $this->hangers,
-            $this->polished,
-            $this->stubs,
-        );
+        return $this->but(keepOuts: $keepOuts);
     }
 
     /** The part that the end of a run goes into; null where there is none. */
@@ -90,5 +68,28 @@ final readonly class SetSpec
         }
 
         return null;
+    }
+
+    /**
+     * The same but for what is given.
+     *
+     * @param  list<CollectorSpec>|null  $collectors
+     * @param  list<KeepOutSpec>|null  $keepOuts
+     * @param  list<LengthSpec>|null  $lengths
+     */
+    private function but(?array $collectors = null, ?array $keepOuts = null, ?array $lengths = null): self
+    {
+        return new self(
+            $collectors ?? $this->collectors,
+            $keepOuts ?? $this->keepOuts,
+            $lengths ?? $this->lengths,
+            $this->designs,
+            $this->routing,
+            $this->outlets,
+            $this->parts,
+            $this->hangers,
+            $this->polished,
+            $this->stubs,
+        );
     }
 }

@@ -50,24 +50,38 @@ final readonly class Symmetric
     }
 
     /**
-     * How points lie spread about their middle.
+     * How points lie spread about a place, as the sum of the squares of what they are off it.
      *
-     * @param  list<array{float, float, float}>  $points
-     * @param  array{float, float, float}  $middle
-     * @return array{float, float, float} the direction in which they are spread least: of a face the way out of it
+     * @param  list<array<int, float>>  $off  from that place
+     * @param  list<float>  $weights  one for each; none where all count alike
+     * @return array{list<float>, list<list<float>>} values, the greatest first, and their directions as rows
      */
-    public static function flattest(array $points, array $middle): array
+    public static function spread(array $off, array $weights = []): array
     {
         $spread = [[0.0, 0.0, 0.0], [0.0, 0.0, 0.0], [0.0, 0.0, 0.0]];
-        foreach ($points as $point) {
-            $off = Xyz::minus($point, $middle);
-            foreach ($off as $i => $one) {
-                foreach ($off as $j => $other) {
-                    $spread[$i][$j] += $one * $other;
+        foreach ($off as $k => $point) {
+            $weight = $weights[$k] ?? 1.0;
+            for ($i = 0; $i < 3; $i++) {
+                for ($j = 0; $j < 3; $j++) {
+                    $spread[$i][$j] += $weight * $point[$i] * $point[$j];
                 }
             }
         }
-        $way = self::principal(array_map(array_values(...), $spread))[1][2];
+
+        return self::principal(array_map(array_values(...), $spread));
+    }
+
+    /**
+     * The direction in which points are spread least: of a face the way out of it.
+     *
+     * @param  list<array{float, float, float}>  $points
+     * @param  array{float, float, float}  $middle
+     * @return array{float, float, float}
+     */
+    public static function flattest(array $points, array $middle): array
+    {
+        $off = array_map(static fn (array $point): array => Xyz::minus($point, $middle), $points);
+        $way = self::spread($off)[1][2];
 
         return [$way[0], $way[1], $way[2]];
     }

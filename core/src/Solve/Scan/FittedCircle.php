@@ -9,11 +9,19 @@ use UpsweptBead\Core\Base\Geometry\Vector;
 /** A circle fitted to points in a plane. Lengths in mm. */
 final readonly class FittedCircle
 {
+    /** Openings between these radii may be ports, mm; smaller ones are bolt holes. Our own figures. */
+    public const LEAST_PORT_MM = 8.0;
+
+    public const MOST_PORT_MM = 110.0;
+
     private const STEPS = 12;
 
     private const STILL_MM = 1e-9;
 
     private const SECTORS = 36;
+
+    /** It is round if its edge is, within this share of its radius; our own figure. */
+    private const ROUND = 0.06;
 
     /** @param  float  $covered  share of the way round that has points */
     private function __construct(
@@ -39,7 +47,7 @@ final readonly class FittedCircle
         }
         $across = $normal->anySide();
         $along = $normal->cross($across);
-        $middle = self::mean($points);
+        $middle = Vector::mean($points);
         $xy = array_map(static fn (Vector $one): array => [
             $one->minus($middle)->dot($across),
             $one->minus($middle)->dot($along),
@@ -77,15 +85,12 @@ final readonly class FittedCircle
         );
     }
 
-    /** @param  non-empty-list<Vector>  $points */
-    private static function mean(array $points): Vector
+    /** @param  float  $covered  so much of the way round has to be there */
+    public function mayBePort(float $covered): bool
     {
-        $sum = new Vector(0.0, 0.0, 0.0);
-        foreach ($points as $one) {
-            $sum = $sum->plus($one);
-        }
-
-        return $sum->times(1 / count($points));
+        return $this->covered >= $covered
+            && $this->radiusMm >= self::LEAST_PORT_MM && $this->radiusMm <= self::MOST_PORT_MM
+            && $this->rmsMm <= self::ROUND * $this->radiusMm;
     }
 
     /**

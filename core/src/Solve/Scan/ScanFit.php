@@ -18,13 +18,13 @@ final readonly class ScanFit
     /** So far round the tap it is looked at: a port with its flange. Our own figure. */
     private const REACH_MM = 70.0;
 
-    /** The first guess is of what lies so near the tap. */
+    /** The first guess is of what lies so near the tap; our own figure. */
     private const NEAR_MM = 10.0;
 
-    /** Facets that face farther aside than this do not belong to a face, degrees; a scan is rough. */
+    /** Facets that face farther aside than this are no part of a face, degrees; a scan is rough. Our own figure. */
     private const ASIDE_DEG = 25.0;
 
-    /** Steeper than this they are the wall of a hole, however rough the scan is. */
+    /** Steeper than this (degrees) they are the wall of a hole, however rough the scan is. Our own figure. */
     private const STEEP_DEG = 55.0;
 
     private const STEPS = 10;
@@ -32,13 +32,13 @@ final readonly class ScanFit
     /** Of a face so much is kept as lies within this many of its own roughnesses; common practice. */
     private const WITHIN = 3.0;
 
-    /** Beyond so many roughnesses a facet is no part of the face at all. */
+    /** Beyond so many roughnesses a facet is no part of the face at all; our own figure. */
     private const WELL_WITHIN = 4.5;
 
     /** No scan is trusted below this, mm; our own figure. */
     public const LEAST_ROUGH_MM = 0.05;
 
-    /** A face has this share at least of what lies near the tap. */
+    /** A face has this share at least of what lies near the tap; our own figure. */
     private const FACE_SHARE = 0.5;
 
     /** A bore is taken for one where it lies so much nearer than a face; our own figure. */
@@ -50,21 +50,11 @@ final readonly class ScanFit
     /** Neighbours on a scan err alike: of so many places one counts. Our own figure. */
     private const ALIKE = 10;
 
+    /** Fewer facets are no wall of a bore; our own figure. */
     private const LEAST_FACETS = 4;
 
-    /** Openings between these radii are ports, mm; smaller ones are bolt holes. */
-    private const LEAST_BORE_MM = 8.0;
-
-    private const MOST_BORE_MM = 110.0;
-
-    /** An opening is round if its edge is, within this share of its radius. */
-    private const ROUND = 0.06;
-
-    /** So much of the way round has to be there. */
-    private const COVERED = 0.6;
-
-    /** Corners this near are one, mm. */
-    private const SAME_MM = 1e-3;
+    /** Of a bore so much of the way round has to be there; our own figure. */
+    private const COVERED = 0.3;
 
     /**
      * @param  bool  $isFace  false for the wall of a bore
@@ -180,7 +170,7 @@ final readonly class ScanFit
             $rmsMm,
             rad2deg(max($rmsMm, self::LEAST_ROUGH_MM) / (max($spreadMm, 1.0) * sqrt($count))),
             count($belonging),
-            self::openings(self::skin($facets, $plane, $roughMm), $normal, $tap),
+            Openings::of(self::skin($facets, $plane, $roughMm), $normal, $tap),
         );
     }
 
@@ -200,7 +190,7 @@ final readonly class ScanFit
                 array_map(static fn (Facet $one): Vector => $one->corners[0], $belonging),
                 $axis,
             );
-            if ($circle === null || $circle->radiusMm > 2 * self::MOST_BORE_MM) {
+            if ($circle === null || $circle->radiusMm > 2 * FittedCircle::MOST_PORT_MM) {
                 return null;
             }
             $limitMm = max(self::WITHIN * max($circle->rmsMm, self::LEAST_ROUGH_MM), 0.02 * $circle->radiusMm);
@@ -222,8 +212,7 @@ final readonly class ScanFit
         if ($axis === null || count($belonging) < self::LEAST_FACETS) {
             return null;
         }
-        if ($circle->radiusMm < self::LEAST_BORE_MM || $circle->radiusMm > self::MOST_BORE_MM
-            || $circle->rmsMm > self::ROUND * $circle->radiusMm || $circle->covered < self::COVERED / 2) {
+        if (! $circle->mayBePort(self::COVERED)) {
             return null;
         }
         $stations = array_map(static fn (Facet $one): float => $one->middle->dot($axis), $belonging);
@@ -243,19 +232,17 @@ final readonly class ScanFit
         );
     }
 
-    /** @param  list<Facet>  $facets */
+    /**
+     * The way that all of it faces square to.
+     *
+     * @param  list<Facet>  $facets
+     */
     private static function axis(array $facets): Vector
     {
-        $spread = [[0.0, 0.0, 0.0], [0.0, 0.0, 0.0], [0.0, 0.0, 0.0]];
-        foreach ($facets as $one) {
-            $n = $one->normal->toArray();
-            for ($i = 0; $i < 3; $i++) {
-                for ($j = 0; $j < 3; $j++) {
-                    $spread[$i][$j] += $one->areaMm2 * $n[$i] * $n[$j];
-                }
-            }
-        }
-        $way = Symmetric::principal(array_map(array_values(...), $spread))[1][2];
+        $way = Symmetric::spread(
+            array_map(static fn (Facet $one): array => $one->normal->toArray(), $facets),
+            array_map(static fn (Facet $one): float => $one->areaMm2, $facets),
+        )[1][2];
 
         return (new Vector($way[0], $way[1], $way[2]))->unit();
     }
@@ -276,20 +263,10 @@ final readonly class ScanFit
         if (count($facets) === 1) {
             return [$at, $facets[0]->normal, 0.0, 1.0];
         }
-        $spread = [[0.0, 0.0, 0.0], [0.0, 0.0, 0.0], [0.0, 0.0, 0.0]];
-        foreach ($facets as $one) {
-            [$x, $y, $z] = $one->middle->minus($at)->toArray();
-            $share = $one->areaMm2 / $area;
-            $spread[0][0] += $share * $x * $x;
-            $spread[0][1] += $share * $x * $y;
-            $spread[0][2] += $share * $x * $z;
-            $spread[1][1] += $share * $y * $y;
-            $spread[1][2] += $share * $y * $z;
-            $spread[2][2] += $share * $z * $z;
-        }
-        [$xx, $xy, $xz] = $spread[0];
-        [$yy, $yz, $zz] = [$spread[1][1], $spread[1][2], $spread[2][2]];
-        [$values, $ways] = Symmetric::principal([[$xx, $xy, $xz], [$xy, $yy, $yz], [$xz, $yz, $zz]]);
+        [$values, $ways] = Symmetric::spread(
+            array_map(static fn (Facet $one): array => $one->middle->minus($at)->toArray(), $facets),
+            array_map(static fn (Facet $one): float => $one->areaMm2 / $area, $facets),
+        );
         $normal = (new Vector($ways[2][0], $ways[2][1], $ways[2][2]))->unit();
 
         return [
@@ -316,110 +293,6 @@ final readonly class ScanFit
             abs($one->middle->minus($at)->dot($normal)) < self::WELL_WITHIN * $roughMm
             && $one->normal->dot($normal) > $cos
         )));
-    }
-
-    /**
-     * Round holes in a face: where edges of it have no other facet of it behind them.
-     *
-     * @param  list<Facet>  $facets
-     * @return list<FittedCircle>
-     */
-    private static function openings(array $facets, Vector $normal, Vector $tap): array
-    {
-        $edges = $places = $owners = [];
-        foreach ($facets as $one) {
-            $keys = array_map(self::key(...), $one->corners);
-            foreach ([[0, 1], [1, 2], [2, 0]] as [$i, $j]) {
-                $places[$keys[$i]] = $one->corners[$i];
-                $edge = $keys[$i] < $keys[$j] ? "$keys[$i]|$keys[$j]" : "$keys[$j]|$keys[$i]";
-                $edges[$edge] = ($edges[$edge] ?? 0) + 1;
-                $owners[$edge] = $one->middle;
-            }
-        }
-        $joined = $behind = [];
-        foreach ($edges as $edge => $count) {
-            if ($count === 1) {
-                [$from, $to] = explode('|', $edge);
-                $behind[$from] = $owners[$edge];
-                $joined[$from][] = $to;
-                $joined[$to][] = $from;
-            }
-        }
-        $circles = [];
-        $seen = [];
-        foreach (array_keys($joined) as $first) {
-            $loop = self::reached("$first", $joined, $seen);
-            $circle = FittedCircle::of(array_map(static fn (string $one): Vector => $places[$one], $loop), $normal);
-            if (
-                $circle !== null && self::isHole($circle, $loop, $behind) && $circle->covered >= self::COVERED
-                && $circle->radiusMm >= self::LEAST_BORE_MM && $circle->radiusMm <= self::MOST_BORE_MM
-                && $circle->rmsMm <= self::ROUND * $circle->radiusMm
-            ) {
-                $circles[] = $circle;
-            }
-        }
-        $rimMm = static fn (FittedCircle $one): float => abs($one->centre->distanceTo($tap) - $one->radiusMm);
-        usort($circles, static fn (FittedCircle $a, FittedCircle $b): int => $rimMm($a) <=> $rimMm($b));
-
-        return $circles;
-    }
-
-    /**
-     * Whether the face lies outside of an edge, not within it as at its own rim.
-     *
-     * @param  list<string>  $loop
-     * @param  array<string, Vector>  $behind  the middle of the facet behind an edge
-     */
-    private static function isHole(FittedCircle $circle, array $loop, array $behind): bool
-    {
-        $outside = $all = 0;
-        foreach ($loop as $place) {
-            if (isset($behind[$place])) {
-                $all++;
-                $outside += $circle->centre->distanceTo($behind[$place]) > $circle->radiusMm ? 1 : 0;
-            }
-        }
-
-        return 2 * $outside > $all;
-    }
-
-    /**
-     * All places that a chain of edges leads to.
-     *
-     * @param  array<string, list<string>>  $joined
-     * @param  array<string, true>  $seen
-     * @return list<string>
-     */
-    private static function reached(string $first, array $joined, array &$seen): array
-    {
-        if (isset($seen[$first])) {
-            return [];
-        }
-        $seen[$first] = true;
-        $loop = [];
-        $open = [$first];
-        while ($open !== []) {
-            $here = array_pop($open);
-            $loop[] = $here;
-            foreach ($joined[$here] ?? [] as $next) {
-                if (! isset($seen[$next])) {
-                    $seen[$next] = true;
-                    $open[] = $next;
-                }
-            }
-        }
-
-        return $loop;
-    }
-
-    private static function key(Vector $one): string
-    {
-        return sprintf(
-            '%d,%d,%d',
-            (int) round($one->x / self::SAME_MM),
-            (int) round($one->y / self::SAME_MM),
-            (int) round($one->z / self::SAME_MM),
-        );
     }
 
     private static function isNear(Facet $one, Vector $tap): bool

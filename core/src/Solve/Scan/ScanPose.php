@@ -15,7 +15,7 @@ use UpsweptBead\Core\Solve\Adjust\Symmetric;
  */
 final readonly class ScanPose
 {
-    /** Places nearer than this to one line say no turn about it, mm. */
+    /** Places nearer than this to one line say no turn about it, mm; our own figure. */
     private const APART_MM = 5.0;
 
     /**
@@ -35,7 +35,7 @@ final readonly class ScanPose
         if (count($tapped) < 3 || count($tapped) !== count($known)) {
             throw new \DomainException('Tap three places at least whose place is known.');
         }
-        [$from, $to] = [self::mean($tapped), self::mean($known)];
+        [$from, $to] = [Vector::mean($tapped), Vector::mean($known)];
         foreach ([$tapped, $known] as $places) {
             if (self::widthMm($places) < self::APART_MM) {
                 throw new \DomainException('These places lie in one line: take one that stands well aside of it.');
@@ -99,32 +99,13 @@ final readonly class ScanPose
     /**
      * How far places stand aside of the line they lie nearest to.
      *
-     * @param  list<Vector>  $places
+     * @param  non-empty-list<Vector>  $places
      */
     private static function widthMm(array $places): float
     {
-        $middle = self::mean($places);
-        $spread = [[0.0, 0.0, 0.0], [0.0, 0.0, 0.0], [0.0, 0.0, 0.0]];
-        foreach ($places as $one) {
-            $off = $one->minus($middle)->toArray();
-            for ($i = 0; $i < 3; $i++) {
-                for ($j = 0; $j < 3; $j++) {
-                    $spread[$i][$j] += $off[$i] * $off[$j];
-                }
-            }
-        }
+        $middle = Vector::mean($places);
+        $off = array_map(static fn (Vector $one): array => $one->minus($middle)->toArray(), $places);
 
-        return sqrt(max(0.0, Symmetric::principal(array_map(array_values(...), $spread))[0][1]));
-    }
-
-    /** @param  list<Vector>  $places */
-    private static function mean(array $places): Vector
-    {
-        $sum = new Vector(0.0, 0.0, 0.0);
-        foreach ($places as $one) {
-            $sum = $sum->plus($one);
-        }
-
-        return $sum->times(1 / max(1, count($places)));
+        return sqrt(max(0.0, Symmetric::spread($off)[0][1]));
     }
 }

@@ -159,7 +159,7 @@ final readonly class AtTheVehicle
                 Brought::Muffler => 'Length, width, necks, which way its louvres lie.',
                 Brought::Catalyst => 'Length, width, necks, which way the gas goes, and its papers.',
                 Brought::Casting => 'What it is; where it would be cut, wall there, is it clean and free of cracks.',
-                Brought::Old => 'What of it fits and stays; copy from it what was good.',
+                Brought::Old => 'Which of its parts still fit and can stay; copy what was good.',
             });
         }
 

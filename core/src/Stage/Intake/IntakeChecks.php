@@ -162,12 +162,7 @@ final readonly class IntakeChecks
         $notices = [];
         $known = $one->metal === null ? null : $shop->catalogue->metals[$one->metal] ?? null;
         if ($one->metal !== null && $known === null) {
-            $notices[] = Notice::caution("$path.metal", sprintf(
-                '%s: "%s" is not a metal in the table; known are %s.',
-                $name,
-                mb_substr($one->metal, 0, 30),
-                implode(', ', array_keys($shop->catalogue->metals)),
-            ));
+            $notices[] = Notice::caution("$path.metal", "$name: ".UnknownMetal::says($one->metal, $shop));
         } elseif ($known !== null) {
             $row = $shop->catalogue->fillerFor($metal, $known->id);
             $notices = [

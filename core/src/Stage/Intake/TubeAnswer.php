@@ -125,8 +125,9 @@ final readonly class TubeAnswer
             $tubes,
             static fn (TubeSize $one): bool => $off($one) < $leastMm + self::ALIKE_MM,
         ));
+        $onShelf = TubeChoice::onShelf($shop);
         $rank = static fn (TubeSize $one): array => [
-            -self::count($one, $shop),
+            -($onShelf[$one->id] ?? 0),
             $job->units === UnitSystem::Inch && ! self::isSoldByInches($one) ? 1 : 0,
             $off($one),
         ];
@@ -143,19 +144,9 @@ final readonly class TubeAnswer
         return $tube->isPipe || abs($sixteenths - round($sixteenths)) < 0.01;
     }
 
-    private static function count(TubeSize $tube, Shop $shop): int
-    {
-        $count = $shop->has($tube->id);
-        foreach ($shop->catalogue->bendsFor($tube->id) as $bend) {
-            $count += $shop->has($bend->id);
-        }
-
-        return $count;
-    }
-
     private static function onShelf(TubeSize $tube, Shop $shop): string
     {
-        $count = self::count($tube, $shop);
+        $count = TubeChoice::onShelf($shop)[$tube->id] ?? 0;
 
         return $count === 0 ? 'nothing' : "$count ".($count === 1 ? 'length or bend' : 'lengths and bends');
     }

@@ -69,7 +69,7 @@ final readonly class TubeChoice
     }
 
     /** @return array<string, int> by tube, lengths of it and bends made from it */
-    private static function onShelf(Shop $shop): array
+    public static function onShelf(Shop $shop): array
     {
         $counts = [];
         foreach ($shop->shelf as $id => $count) {

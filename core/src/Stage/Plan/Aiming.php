@@ -22,18 +22,19 @@ use UpsweptBead\Core\Stage\Survey\Surroundings;
  */
 final readonly class Aiming
 {
-    /** Straights are tried in steps of this, mm: half an inch. */
+    /** Straights are tried in steps of this, mm: half an inch; our own figure. */
     private const STEP_MM = 12.7;
 
+    /** No straight before or behind the bend is tried beyond this, mm; our own figure. */
     private const MOST_STRAIGHT_MM = 900.0;
 
     /** Behind the last bend so much is left to hold and to cut square, mm; our own figure. */
     private const LEAST_TIP_MM = 40.0;
 
-    /** A tube this near (degrees) to a way points that way. */
+    /** A tube this near (degrees) to a way points that way; our own figure. */
     private const THERE_DEG = 0.5;
 
-    /** Points of an arc are this far apart at most, degrees. */
+    /** Points of an arc are this far apart at most, degrees; our own figure. */
     private const ARC_DEG = 7.5;
 
     /**
@@ -193,11 +194,10 @@ final readonly class Aiming
 
     private function isAllowed(Vector $at): bool
     {
-        return array_filter($this->job->set->outlets, static function (OutletLimit $one) use ($at): bool {
-            $mm = $one->axis->of($at);
-
-            return $mm < ($one->least->mm ?? -INF) || $mm > ($one->most->mm ?? INF);
-        }) === [];
+        return array_filter(
+            $this->job->set->outlets,
+            static fn (OutletLimit $one): bool => $one->shortMm($at) + $one->overMm($at) > 0.0,
+        ) === [];
     }
 
     /**

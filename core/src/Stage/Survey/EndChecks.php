@@ -121,7 +121,7 @@ final readonly class EndChecks
     private function limited(string $letter, Vector $at, OutletLimit $limit, string $path): ?Notice
     {
         $place = $limit->axis->of($at);
-        if ($limit->least !== null && $place < $limit->least->mm - 0.05) {
+        if ($limit->least !== null && $limit->shortMm($at) > 0.0) {
             return Notice::caution(
                 $path,
                 sprintf(
@@ -131,11 +131,11 @@ final readonly class EndChecks
                     $this->show($place),
                     $limit->axis->value,
                     $this->show($limit->least->mm),
-                    $this->show($limit->least->mm - $place),
+                    $this->show($limit->shortMm($at)),
                 ),
             );
         }
-        if ($limit->most !== null && $place > $limit->most->mm + 0.05) {
+        if ($limit->most !== null && $limit->overMm($at) > 0.0) {
             return Notice::caution(
                 $path,
                 sprintf(
@@ -145,7 +145,7 @@ final readonly class EndChecks
                     $this->show($place),
                     $limit->axis->value,
                     $this->show($limit->most->mm),
-                    $this->show($place - $limit->most->mm),
+                    $this->show($limit->overMm($at)),
                 ),
             );
         }

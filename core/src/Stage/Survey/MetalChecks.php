@@ -7,6 +7,7 @@ namespace UpsweptBead\Core\Stage\Survey;
 use UpsweptBead\Core\Base\Reason\Notice;
 use UpsweptBead\Core\Job\Job;
 use UpsweptBead\Core\Shop\Practice\Shop;
+use UpsweptBead\Core\Stage\Intake\UnknownMetal;
 
 /** Whether the metals that a job names are known, and what has to be minded with them. */
 final readonly class MetalChecks
@@ -23,11 +24,7 @@ final readonly class MetalChecks
         foreach ($used as $path => $id) {
             $metal = $metals[$id] ?? null;
             if ($metal === null) {
-                $notices[] = Notice::problem($path, sprintf(
-                    '"%s" is not a metal in the table; known are %s.',
-                    mb_substr($id, 0, 30),
-                    implode(', ', array_keys($metals)),
-                ));
+                $notices[] = Notice::problem($path, UnknownMetal::says($id, $shop));
             } elseif ($metal->warning !== '') {
                 $notices[] = Notice::caution($path, "$metal->name: $metal->warning.");
             }

@@ -127,7 +127,7 @@ it('tells what was gone on with before its turn, with the reason', function () {
     ]);
 });
 
-it('says skipped of what was left out, and gone on of what was only gone past', function (array $readings, string $said) {
+it('tells what was left out from what somebody only went past', function (array $readings, string $said) {
     $closed = new LogEntry(
         'one', 'purge.AJ2', EntryKind::Done, $readings, '', 'Pia', new DateTimeImmutable('2026-03-02 09:00'), 'no meter at hand',
     );
